@@ -1,0 +1,103 @@
+import boundaries from 'eslint-plugin-boundaries';
+import next from 'eslint-config-next/core-web-vitals';
+import nextTypescript from 'eslint-config-next/typescript';
+
+/** Each floor with the floors it may stand on. Imports only run down. */
+const floors = {
+  core: ['core'],
+  data: ['core', 'data'],
+  ui: ['core', 'ui'],
+  workers: ['core', 'workers'],
+  features: ['core', 'data', 'ui', 'workers', 'features'],
+  app: ['core', 'data', 'ui', 'workers', 'features', 'app'],
+};
+
+const platform = [
+  { name: 'react', message: 'core has no interface code' },
+  { name: 'react-dom', message: 'core has no interface code' },
+  { name: 'sequelize', message: 'core has no database' },
+  { name: 'sqlite3', message: 'core has no database' },
+];
+
+const config = [
+  { ignores: ['.next/**', 'node_modules/**', 'data/**', 'next-env.d.ts', 'playwright-report/**'] },
+  ...next,
+  ...nextTypescript,
+  {
+    files: ['src/**/*.{ts,tsx}', 'src/*.ts'],
+    plugins: { boundaries },
+    settings: {
+      'import/resolver': { typescript: { alwaysTryTypes: true } },
+      'boundaries/elements': Object.keys(floors).map((type) => ({
+        type,
+        pattern: `src/${type}`,
+      })),
+    },
+    rules: {
+      'boundaries/element-types': [
+        'error',
+        {
+          default: 'disallow',
+          message: '${file.type} may not import ${dependency.type}: imports only run down',
+          rules: Object.entries(floors).map(([from, allow]) => ({ from: [from], allow })),
+        },
+      ],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: platform,
+          patterns: [
+            { group: ['next', 'next/*', 'react/*', 'react-dom/*'], message: 'core has no interface code' },
+            { group: ['node:*', 'fs', 'path', 'crypto'], message: 'core touches no machine' },
+            {
+              regex: '^@/core/[a-z-]+/.+',
+              message: 'each folder of core has one public face: import @/core/<folder>',
+            },
+          ],
+        },
+      ],
+      'no-restricted-globals': [
+        'error',
+        ...['window', 'document', 'navigator', 'localStorage', 'process', 'fetch'].map((name) => ({
+          name,
+          message: 'core is pure',
+        })),
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'pass a seeded random to core' },
+        { object: 'Date', property: 'now', message: 'pass a date to core' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'pass a date to core',
+        },
+      ],
+    },
+  },
+  {
+    files: ['src/{app,features,data,ui}/**/*.{ts,tsx}', 'scripts/**', 'e2e/**', 'bench/**'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '^@/core/[a-z-]+/.+',
+              message: 'each folder of core has one public face: import @/core/<folder>',
+            },
+          ],
+        },
+      ],
+    },
+  },
+];
+
+export default config;

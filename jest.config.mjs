@@ -1,0 +1,25 @@
+/** Packages that ship only as ES modules and so are compiled with our own code. */
+const esmOnly = ['d3-.*', 'internmap', 'uuid', 'pure-rand'].join('|');
+
+const config = {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src', '<rootDir>/tests'],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transform: {
+    '^.+\\.(t|j)sx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+      },
+    ],
+  },
+  transformIgnorePatterns: [`/node_modules/(?!(${esmOnly})/)`],
+  maxWorkers: 2,
+};
+
+export default config;

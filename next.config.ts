@@ -1,0 +1,11 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  serverExternalPackages: ['sequelize', 'sqlite3'],
+  poweredByHeader: false,
+  reactStrictMode: true,
+  devIndicators: false,
+  outputFileTracingRoot: import.meta.dirname,
+};
+
+export default config;

@@ -1,0 +1,21 @@
+import type { Putt } from '@/core/green';
+import type { BallGate } from './ball-gate';
+import { ELEMENTS } from './register';
+import { layoutSchema, type Layout } from './layout';
+
+/** A ball mark and one ball gate on a straight putt. */
+export function ballGateLayout(putt: Putt, gate: BallGate): Layout {
+  return layoutSchema.parse({
+    putt,
+    elements: [
+      { id: 'ball', kind: 'ballMark', params: ELEMENTS.ballMark.defaults({ putt }) },
+      { id: 'gate', kind: 'ballGate', params: gate },
+    ],
+  });
+}
+
+/** The ball gate of a layout, or null when it has none. */
+export function ballGateOf(layout: Layout): BallGate | null {
+  const gate = layout.elements.find((element) => element.kind === 'ballGate');
+  return gate?.kind === 'ballGate' ? gate.params : null;
+}

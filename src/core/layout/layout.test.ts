@@ -1,0 +1,213 @@
+import fc from 'fast-check';
+import { BALL_DIAMETER, DEFAULT_PUTT, makeWindow, type Putt } from '@/core/green';
+import { FOOT, INCH, toDegrees } from '@/core/units';
+import {
+  ballGate,
+  ballGateLayout,
+  ballGateOf,
+  checkLayout,
+  drawLayout,
+  gapForTolerance,
+  gateTolerance,
+  isClear,
+  layoutCautions,
+  layoutKit,
+  layoutSchema,
+  outcomesProblem,
+  standing,
+  strictness,
+  strictnessWords,
+  type BallGate,
+} from '.';
+
+const putt: Putt = { distance: 8 * FOOT, greenSpeed: 10 * FOOT, past: 18 * INCH };
+const gate: BallGate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0 };
+
+const anyGate = fc.record({
+  distance: fc.double({ min: 0.2, max: 3, noNaN: true }),
+  gap: fc.double({ min: 0.045, max: 0.12, noNaN: true }),
+  shank: fc.double({ min: 0.002, max: 0.008, noNaN: true }),
+  offset: fc.double({ min: -0.005, max: 0.005, noNaN: true }),
+});
+
+describe('gateTolerance', () => {
+  it('is ±1.085° for 60 mm at 18 in with 5 mm tees; its first-order form gives 1.086°', () => {
+    // By hand: atan(32.5 / 457.2) = 4.0660°, asin(23.835 / 458.354) = 2.9808°.
+    const { left, right } = gateTolerance(gate);
+    expect(toDegrees(left)).toBeCloseTo(4.066 - 2.9808, 3);
+    expect(right).toBe(left);
+    const firstOrder = (gate.gap - BALL_DIAMETER) / (2 * gate.distance);
+    expect(toDegrees(firstOrder)).toBeCloseTo(1.086, 3);
+    expect(right / firstOrder).toBeCloseTo(1, 2);
+  });
+
+  it('mirrors when the ball is moved to the other side of the centre line', () => {
+    fc.assert(
+      fc.property(anyGate, (some) => {
+        const here = gateTolerance(some);
+        const there = gateTolerance({ ...some, offset: -some.offset });
+        expect(there.left).toBeCloseTo(here.right, 12);
+        expect(there.right).toBeCloseTo(here.left, 12);
+      }),
+    );
+  });
+
+  it('widens with the gap, narrows with the distance', () => {
+    fc.assert(
+      fc.property(anyGate, fc.double({ min: 0.001, max: 0.05, noNaN: true }), (some, more) => {
+        const centred = { ...some, offset: 0 };
+        const { right } = gateTolerance(centred);
+        expect(gateTolerance({ ...centred, gap: some.gap + more }).right).toBeGreaterThan(right);
+        expect(gateTolerance({ ...centred, distance: some.distance + more }).right).toBeLessThan(right);
+      }),
+    );
+  });
+
+  it('approaches (w - D) / 2d for a narrow gate far away', () => {
+    const far = { distance: 20, gap: 0.05, shank: 0.005, offset: 0 };
+    expect(gateTolerance(far).right / ((0.05 - BALL_DIAMETER) / 40)).toBeCloseTo(1, 3);
+  });
+
+  it('agrees with where balls really go', () => {
+    fc.assert(
+      fc.property(anyGate, fc.double({ min: -0.2, max: 0.2, noNaN: true }), (some, direction) => {
+        const { left, right } = gateTolerance(some);
+        const met = ballGate.meets({ direction }, some, { putt });
+        if (Math.abs(direction + left) < 1e-9 || Math.abs(direction - right) < 1e-9) return;
+        expect(met).toBe(direction > right ? 'right' : direction < -left ? 'left' : 'clear');
+      }),
+    );
+  });
+
+  it('is undone by gapForTolerance', () => {
+    fc.assert(
+      fc.property(anyGate, (some) => {
+        const { right } = gateTolerance({ ...some, offset: 0 });
+        expect(gapForTolerance(right, some.distance, some.shank)).toBeCloseTo(some.gap, 10);
+      }),
+    );
+  });
+});
+
+describe('strictness', () => {
+  it('makes about 58 mm worth 8 ft with the gate at 18 in', () => {
+    expect(Math.round(strictness(gate, putt).worthGap * 1000)).toBe(58);
+  });
+
+  it('has a gate at its worth exactly as strict as the hole', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 6, noNaN: true }), fc.double({ min: 0.2, max: 0.9, noNaN: true }), (distance, at) => {
+        const here = { ...putt, distance };
+        const some = { ...gate, distance: at };
+        const worth = strictness({ ...some, gap: strictness(some, here).worthGap }, here);
+        expect(worth.ratio).toBeCloseTo(1, 6);
+        expect(worth.verdict).toBe('equal');
+      }),
+    );
+  });
+
+  it('says in words which of the two is stricter', () => {
+    expect(strictnessWords(strictness({ ...gate, gap: 0.054 }, putt))).toEqual({
+      verdict: 'Stricter than the hole, ×1.3',
+      meaning: 'Every putt that clears it at this pace goes in.',
+    });
+    expect(strictnessWords(strictness({ ...gate, gap: 0.07 }, putt))).toEqual({
+      verdict: 'Looser than the hole, ×0.6',
+      meaning: 'A putt can clear it and still miss the hole.',
+    });
+    expect(strictnessWords(strictness({ ...gate, gap: 0.058 }, putt)).verdict).toBe('As strict as the hole');
+  });
+
+  it('says what 2 mm in the gap do: 1 mm at 18 in is 0.125° each side', () => {
+    expect(toDegrees(strictness(gate, putt).perTwoMillimetres)).toBeCloseTo(toDegrees(Math.atan(1 / 457.2)), 2);
+  });
+});
+
+describe('a layout', () => {
+  const layout = ballGateLayout(putt, gate);
+
+  it('goes to JSON and back unchanged', () => {
+    expect(layoutSchema.parse(JSON.parse(JSON.stringify(layout)))).toEqual(layout);
+    expect(ballGateOf(layout)).toEqual(gate);
+  });
+
+  it.each([
+    ['a gap not above the ball', { ...gate, gap: 0.0426 }],
+    ['a gate at the ball', { ...gate, distance: 0 }],
+    ['a shank of nothing', { ...gate, shank: 0 }],
+  ])('refuses %s', (_what, params) => {
+    expect(() => ballGateLayout(putt, params)).toThrow();
+  });
+
+  it('refuses an element of an unknown kind and two of one id', () => {
+    expect(layoutSchema.safeParse({ putt, elements: [{ id: 'x', kind: 'windmill', params: {} }] }).success).toBe(false);
+    const [ball] = layout.elements;
+    expect(layoutSchema.safeParse({ putt, elements: [ball, ball] }).success).toBe(false);
+  });
+
+  it('finds a gate beyond the hole, tees in the hole, and too little air', () => {
+    const fields = (some: BallGate) => checkLayout(ballGateLayout(putt, some)).map(({ severity, field }) => `${severity} ${field}`);
+    expect(fields(gate)).toEqual([]);
+    expect(fields({ ...gate, distance: 3 })).toEqual(['error distance']);
+    expect(fields({ ...gate, distance: putt.distance })).toEqual(['error gap']);
+    expect(fields({ ...gate, distance: putt.distance, gap: 0.12 })).toEqual([]);
+    expect(fields({ ...gate, gap: 0.044 })).toEqual(['warning gap']);
+  });
+
+  it('places the tees so that the tape finds the gap between them', () => {
+    fc.assert(
+      fc.property(anyGate, (some) => {
+        const [left, right] = ballGate.places(some, { putt });
+        const across = (right?.at.across ?? 0) - (left?.at.across ?? 0);
+        expect(across - some.shank).toBeCloseTo(some.gap, 12);
+      }),
+    );
+  });
+
+  it('draws both wedges, both tees and dimensions that add up to the putt', () => {
+    const marks = drawLayout(layout);
+    const wedge = (role: string) => marks.find((mark) => mark.type === 'wedge' && mark.role === role);
+    expect(wedge('hole')).toMatchObject({ right: makeWindow(putt).right });
+    expect(wedge('gate')).toMatchObject({ right: gateTolerance(gate).right });
+    expect(marks.filter(({ type }) => type === 'tee')).toHaveLength(2);
+    const parts = marks.flatMap((mark) => (mark.type === 'dimension' && mark.row === 1 ? [mark.to - mark.from] : []));
+    expect(parts.reduce((sum, part) => sum + part, 0)).toBeCloseTo(putt.distance, 12);
+  });
+
+  it('offers clear first, and evidence that covers every direction once', () => {
+    const [, element] = standing(layout);
+    const outcomes = element?.outcomes() ?? [];
+    expect(outcomes.map(({ id }) => id)).toEqual(['clear', 'left', 'right']);
+    const bounds = outcomes.flatMap(({ id }) => element?.evidence(id) ?? []).sort((a, b) => a.lower - b.lower);
+    expect(bounds.map(({ lower }) => lower)).toEqual([-Infinity, bounds[0]?.upper, bounds[1]?.upper]);
+    expect(bounds[2]?.upper).toBe(Infinity);
+  });
+
+  it('refuses outcomes that cannot happen', () => {
+    expect(outcomesProblem(layout, { gate: 'clear' })).toBeNull();
+    expect(outcomesProblem(layout, {})).toContain('“nothing” cannot happen at the ball gate');
+    expect(outcomesProblem(layout, { gate: 'sideways' })).toContain('clear, left, right');
+    expect(outcomesProblem(layout, { gate: 'clear', moat: 'wet' })).toContain('no element “moat”');
+    expect(outcomesProblem(layout, { gate: 'clear', ball: 'lost' })).toContain('nothing is logged there');
+  });
+
+  it('knows a clear putt, its kit and its cautions', () => {
+    expect(isClear(layout, { gate: 'clear' })).toBe(true);
+    expect(isClear(layout, { gate: 'left' })).toBe(false);
+    expect(layoutKit(layout)).toEqual([
+      { name: 'ball marker', count: 1 },
+      { name: 'tee', count: 2 },
+    ]);
+    expect(layoutCautions(layout).join(' ')).toContain('greenkeeper');
+  });
+
+  it('starts from numbers that stand on any putt', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.3, max: 40, noNaN: true }), (distance) => {
+        const here = { ...DEFAULT_PUTT, distance };
+        const fresh = ballGateLayout(here, ballGate.defaults({ putt: here }));
+        expect(checkLayout(fresh).filter(({ severity }) => severity === 'error')).toEqual([]);
+      }),
+    );
+  });
+});

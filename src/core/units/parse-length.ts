@@ -1,0 +1,104 @@
+import { FOOT, INCH } from './constants';
+
+/** A unit a coach can type. */
+export type LengthUnit = 'ft' | 'in' | 'm' | 'cm' | 'mm';
+
+/** One of each unit, in metres. */
+export const METRES: Record<LengthUnit, number> = { ft: FOOT, in: INCH, m: 1, cm: 0.01, mm: 0.001 };
+
+const SPELLINGS: Record<string, LengthUnit> = {
+  ft: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  "'": 'ft',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  m: 'm',
+  metre: 'm',
+  metres: 'm',
+  meter: 'm',
+  meters: 'm',
+  cm: 'cm',
+  centimetre: 'cm',
+  centimetres: 'cm',
+  centimeter: 'cm',
+  centimeters: 'cm',
+  mm: 'mm',
+  millimetre: 'mm',
+  millimetres: 'mm',
+  millimeter: 'mm',
+  millimeters: 'mm',
+};
+
+/** What a bare number means after a number with this unit: 7 ft 6 is inches, 2 m 40 is centimetres. */
+const FOLLOWS: Partial<Record<LengthUnit, LengthUnit>> = { ft: 'in', m: 'cm' };
+
+const VULGAR: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
+
+export type ParsedLength = { ok: true; metres: number; unit: LengthUnit } | { ok: false; message: string };
+
+/** How to type a length, for messages. */
+export const LENGTH_HINT = 'Type it like 8 ft, 7\'6, 2.4 m, 18 in or 60 mm.';
+
+const NUMBER = String.raw`\d+\s+\d+\/\d+|\d+\/\d+|\d*\.\d+|\d+\.?`;
+const PART = new RegExp(String.raw`^(${NUMBER})\s*([a-z]+|'|")?\s*`);
+
+/**
+ * Reads a length as people type it: "8 ft", "7'6", "7 ft 6 1/2 in", "2.4m", "2,4 m", "18in", "60 mm".
+ *
+ * @param text what was typed
+ * @param bare the unit of a number with no unit at all
+ * @returns the length in metres (0 or more) and the first unit used, or a message naming what was typed
+ * @example parseLength("7'6", 'ft') // { ok: true, metres: 2.286, unit: 'ft' }
+ */
+export function parseLength(text: string, bare: LengthUnit): ParsedLength {
+  const typed = text.trim();
+  const refuse = (why: string): ParsedLength => ({ ok: false, message: `${why} ${LENGTH_HINT}` });
+  if (typed === '') return refuse('A length is needed.');
+  const shown = typed.length > 24 ? `${typed.slice(0, 24)}…` : typed;
+  const plain = tidy(typed);
+  if (/\d,\d{3}(?!\d)/.test(plain)) {
+    return refuse(`“${shown}” can be read in two ways because of its comma.`);
+  }
+
+  let rest = plain.replace(/,(?=\d)/g, '.');
+  let metres = 0;
+  let previous: LengthUnit | undefined;
+  let first: LengthUnit | undefined;
+  while (rest !== '') {
+    const part = PART.exec(rest);
+    if (!part) return refuse(`“${shown}” is not a length.`);
+    const unit = part[2] ? SPELLINGS[part[2]] : previous ? FOLLOWS[previous] : bare;
+    const finer = !previous || (unit !== undefined && METRES[unit] < METRES[previous]);
+    if (!unit || !finer) return refuse(`“${shown}” is not a length.`);
+    metres += numberOf(part[1] ?? '') * METRES[unit];
+    first ??= unit;
+    previous = unit;
+    rest = rest.slice(part[0].length);
+  }
+  if (!first || !Number.isFinite(metres)) return refuse(`“${shown}” is not a length.`);
+  return { ok: true, metres, unit: first };
+}
+
+/** Brings the many marks for feet, inches and fractions to one spelling. */
+function tidy(typed: string): string {
+  return typed
+    .toLowerCase()
+    .replace(/''|[″”“]/g, '"')
+    .replace(/[′’‘]/g, "'")
+    .replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign]}`)
+    .replace(/\s+/g, ' ')
+    .trim();
+}
+
+function numberOf(text: string): number {
+  return text
+    .split(' ')
+    .map((piece) => {
+      const [over, under] = piece.split('/');
+      return under === undefined ? Number(over) : Number(over) / Number(under);
+    })
+    .reduce((sum, piece) => sum + piece, 0);
+}

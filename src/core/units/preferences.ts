@@ -1,0 +1,67 @@
+import { z } from 'zod';
+import { formatLength, FEET_FROM } from './format-length';
+import type { LengthUnit } from './parse-length';
+
+/** Which system a coach uses for long things (putts, gate distances) and for short ones (gaps, putters). */
+export const unitPreferences = z.object({
+  long: z.enum(['imperial', 'metric']),
+  short: z.enum(['imperial', 'metric']),
+});
+
+export type UnitPreferences = z.infer<typeof unitPreferences>;
+
+/** Feet for the putt, millimetres for the gap: what most coaches mix. */
+export const DEFAULT_UNITS: UnitPreferences = { long: 'imperial', short: 'metric' };
+
+/** What is being measured: a putt or green speed, a place along the putt, or a small thing across it. */
+export type LengthKind = 'putt' | 'along' | 'across';
+
+/** The unit a bare number is read in for this kind of length. */
+export function bareUnit(kind: LengthKind, units: UnitPreferences): LengthUnit {
+  switch (kind) {
+    case 'putt':
+      return units.long === 'imperial' ? 'ft' : 'm';
+    case 'along':
+      return units.long === 'imperial' ? 'in' : 'cm';
+    case 'across':
+      return units.short === 'imperial' ? 'in' : 'mm';
+  }
+}
+
+/**
+ * Prints a length as this coach reads it.
+ *
+ * @param metres length in metres, 0 or more
+ * @param kind what is being measured
+ * @param units the coach's systems
+ * @example showLength(0.4572, 'along', DEFAULT_UNITS) // "18 in"
+ */
+export function showLength(metres: number, kind: LengthKind, units: UnitPreferences): string {
+  if (kind === 'across') return formatLength(metres, units.short === 'imperial' ? 'in' : 'mm');
+  if (units.long === 'imperial') {
+    return formatLength(metres, kind === 'putt' || metres >= FEET_FROM ? 'ft' : 'in');
+  }
+  return formatLength(metres, kind === 'putt' || metres >= 1 ? 'm' : 'cm');
+}
+
+/**
+ * The nearest length this coach can set with a tape across the line: 1 mm or 1/16 in.
+ *
+ * @param metres length in metres, 0 or more
+ * @param units the coach's systems
+ * @param way round to the nearest step, or down or up to one
+ */
+export function settable(
+  metres: number,
+  units: UnitPreferences,
+  way: 'nearest' | 'down' | 'up' = 'nearest',
+): number {
+  const step = acrossStep(units);
+  const round = { nearest: Math.round, down: Math.floor, up: Math.ceil }[way];
+  return round(metres / step) * step;
+}
+
+/** The finest step a tape shows across the line, in metres: 1 mm or 1/16 in. */
+export function acrossStep(units: UnitPreferences): number {
+  return units.short === 'imperial' ? 0.0254 / 16 : 0.001;
+}

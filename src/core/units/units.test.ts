@@ -1,0 +1,131 @@
+import fc from 'fast-check';
+import {
+  DEFAULT_UNITS,
+  formatLength,
+  lengthSchema,
+  parseLength,
+  settable,
+  showDegrees,
+  showLength,
+  toRadians,
+  type LengthUnit,
+} from '.';
+
+describe('parseLength', () => {
+  it.each([
+    ['8 ft', 'ft', 2.4384],
+    ['8', 'ft', 2.4384],
+    ["7'6", 'ft', 2.286],
+    ['7\'6"', 'ft', 2.286],
+    ['7′ 6″', 'm', 2.286],
+    ['7 ft 6 1/2 in', 'ft', 2.2987],
+    ['7ft6', 'ft', 2.286],
+    ['7 6', 'ft', 2.286],
+    ['2.4m', 'ft', 2.4],
+    ['2,4 m', 'ft', 2.4],
+    ['2 m 40', 'ft', 2.4],
+    ['18in', 'mm', 0.4572],
+    ['18 inches', 'mm', 0.4572],
+    ['17 15/16 in', 'in', 0.4556125],
+    ['2½ in', 'mm', 0.0635],
+    ['½ in', 'mm', 0.0127],
+    ['60 mm', 'in', 0.06],
+    ['60', 'mm', 0.06],
+    [' 45 CM ', 'in', 0.45],
+    ['.5 m', 'ft', 0.5],
+    ['1000 mm', 'ft', 1],
+  ] as [string, LengthUnit, number][])('reads %p with bare %s as %d m', (text, bare, metres) => {
+    const parsed = parseLength(text, bare);
+    expect(parsed).toMatchObject({ ok: true });
+    if (parsed.ok) expect(parsed.metres).toBeCloseTo(metres, 10);
+  });
+
+  it.each(['', 'eight', '8 fathoms', '8 ft 2 m', '6 in 8 ft', '-3 ft', '1e3', '8 ft x', '1,000 mm', '5/0 in'])(
+    'refuses %p and says how to type it',
+    (text) => {
+      const parsed = parseLength(text, 'ft');
+      expect(parsed).toMatchObject({ ok: false });
+      if (!parsed.ok) {
+        expect(parsed.message).toContain('Type it like');
+        if (text) expect(parsed.message).toContain(text);
+      }
+    },
+  );
+
+  it('keeps the message short however long the text', () => {
+    const parsed = parseLength('x'.repeat(10_000), 'ft');
+    expect(parsed.ok ? '' : parsed.message.length).toBeLessThan(140);
+  });
+
+  it('never throws', () => {
+    fc.assert(fc.property(fc.string(), (text) => typeof parseLength(text, 'mm').ok === 'boolean'));
+  });
+});
+
+describe('formatLength', () => {
+  it.each([
+    [2.4384, 'ft', '8 ft'],
+    [1.9812, 'ft', '6 ft 6 in'],
+    [0.4572, 'in', '18 in'],
+    [0.4556125, 'in', '17 15/16 in'],
+    [0.003175, 'in', '1/8 in'],
+    [0.3, 'ft', '11 13/16 in'],
+    [3.04799, 'ft', '10 ft'],
+    [0.0579, 'mm', '58 mm'],
+    [0.457, 'cm', '45.7 cm'],
+    [2.4, 'm', '2.4 m'],
+    [0, 'in', '0 in'],
+  ] as [number, LengthUnit, string][])('prints %d m in %s as %s', (metres, unit, text) => {
+    expect(formatLength(metres, unit)).toBe(text);
+  });
+
+  it('is read back to within half of what a tape shows', () => {
+    const finest: Record<LengthUnit, number> = { ft: 0.0254 / 16, in: 0.0254 / 16, m: 0.01, cm: 0.001, mm: 0.001 };
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.001, max: 40, noNaN: true }),
+        fc.constantFrom<LengthUnit>('ft', 'in', 'm', 'cm', 'mm'),
+        (metres, unit) => {
+          const back = parseLength(formatLength(metres, unit), 'ft');
+          return back.ok && Math.abs(back.metres - metres) <= finest[unit] / 2 + 1e-9;
+        },
+      ),
+    );
+  });
+});
+
+describe('showLength and settable', () => {
+  it('mixes feet for the putt and millimetres for the gap', () => {
+    expect(showLength(2.4384, 'putt', DEFAULT_UNITS)).toBe('8 ft');
+    expect(showLength(0.4572, 'along', DEFAULT_UNITS)).toBe('18 in');
+    expect(showLength(1.9812, 'along', DEFAULT_UNITS)).toBe('6 ft 6 in');
+    expect(showLength(0.0579, 'across', DEFAULT_UNITS)).toBe('58 mm');
+    expect(showLength(0.4572, 'along', { long: 'metric', short: 'imperial' })).toBe('45.7 cm');
+  });
+
+  it('rounds to the step of the tape', () => {
+    expect(settable(0.0579, DEFAULT_UNITS)).toBeCloseTo(0.058, 10);
+    expect(settable(0.0579, DEFAULT_UNITS, 'down')).toBeCloseTo(0.057, 10);
+    expect(settable(0.0579, { long: 'metric', short: 'imperial' })).toBeCloseTo((36 / 16) * 0.0254, 3);
+  });
+
+  it('prints degrees with a true minus and no minus zero', () => {
+    expect(showDegrees(toRadians(1.086))).toBe('1.09°');
+    expect(showDegrees(toRadians(-0.3), 1)).toBe('−0.3°');
+    expect(showDegrees(toRadians(-0.001), 1)).toBe('0.0°');
+  });
+});
+
+describe('lengthSchema', () => {
+  const gap = lengthSchema({ what: 'The gap', min: 0.0437, max: 0.5, bare: 'mm' });
+
+  it('gives metres', () => expect(gap.parse('60')).toBeCloseTo(0.06, 12));
+
+  it('names the value and what is allowed, in the unit typed', () => {
+    expect(gap.safeParse('30 mm').error?.issues[0]?.message).toBe(
+      'The gap of 30 mm is too small: 44 mm to 500 mm is allowed.',
+    );
+    expect(gap.safeParse('3 ft').error?.issues[0]?.message).toContain('too great');
+    expect(gap.safeParse('wide').error?.issues[0]?.message).toContain('“wide” is not a length.');
+  });
+});
