@@ -7,7 +7,7 @@ const config = {
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {
-    '^.+\\.(t|j)sx?$': [
+    '^.+\\.m?[tj]sx?$': [
       '@swc/jest',
       {
         jsc: {

@@ -1,0 +1,20 @@
+export { DAILY_STEP, EdgeTable, PRIOR, SLIP, carry, observe, priorBelief, type Belief, type Observation } from './belief';
+export {
+  scoreHistory,
+  startObservations,
+  type LoggedRun,
+  type LoggedSession,
+  type SessionScore,
+} from './history';
+export { normalBelow } from './normal';
+export { INTERVAL_SHARE, score, type Estimate, type Score } from './score';
+export { WINDOW_SHARE, eightInTenWindow } from './window';
+export {
+  biasIntervalWords,
+  biasWords,
+  gateOfWindow,
+  missWord,
+  scoreWords,
+  type GateOfWindow,
+  type Hand,
+} from './words';

@@ -1,0 +1,72 @@
+import { DEFAULT_SHANK, gapForTolerance } from '@/core/layout';
+import { INCH, settable, showDegrees, showLength, type UnitPreferences } from '@/core/units';
+import type { Estimate, Score } from './score';
+
+export type Hand = 'right' | 'left';
+
+/** Where the gate of the sentence stands when no gate of the player's own is given. */
+const REFERENCE = { distance: 18 * INCH, shank: DEFAULT_SHANK };
+
+/** A start direction right or left of the line, in this hand's word. */
+export function missWord(side: 'left' | 'right', hand: Hand): 'push' | 'pull' {
+  return side === hand ? 'push' : 'pull';
+}
+
+/** Under this a bias is not worth a word, rad. */
+const NO_BIAS = 0.0009;
+
+/**
+ * Bias in words: "0.3° push".
+ *
+ * @param bias radians, right positive
+ * @param hand the player's
+ */
+export function biasWords(bias: number, hand: Hand): string {
+  if (Math.abs(bias) < NO_BIAS) return 'no bias';
+  return `${showDegrees(Math.abs(bias), 1)} ${missWord(bias > 0 ? 'right' : 'left', hand)}`;
+}
+
+/** The interval of the bias in words: "0.1° to 0.5° push", or across the line "0.1° pull to 0.4° push". */
+export function biasIntervalWords({ low, high }: Estimate, hand: Hand): string {
+  const [near, far] = Math.abs(low) < Math.abs(high) ? [low, high] : [high, low];
+  if (near * far > 0) {
+    return `${showDegrees(Math.abs(near), 1)} to ${biasWords(far, hand)}`;
+  }
+  return `${biasWords(near, hand)} to ${biasWords(far, hand)}`;
+}
+
+/** The gate that this window clears eight times in ten. */
+export interface GateOfWindow {
+  /** Gate distance from the ball, m. */
+  distance: number;
+  /** Inner gap, m. */
+  gap: Estimate;
+}
+
+/**
+ * The window as a gate.
+ *
+ * @param window radians
+ * @param gate where that gate would stand and its tee shank, m; 18 in and 5 mm unless told
+ */
+export function gateOfWindow(window: Estimate, gate = REFERENCE): GateOfWindow {
+  const gap = (tolerance: number) => gapForTolerance(tolerance, gate.distance, gate.shank);
+  return {
+    distance: gate.distance,
+    gap: { middle: gap(window.middle), low: gap(window.low), high: gap(window.high) },
+  };
+}
+
+/**
+ * The score as a coach would say it: "clears a 56 mm gate at 18 in eight times in ten; 0.3° push".
+ *
+ * @param result a score
+ * @param hand the player's
+ * @param units the coach's
+ * @param gate where the gate of the sentence stands and its tee shank, m
+ */
+export function scoreWords(result: Score, hand: Hand, units: UnitPreferences, gate = REFERENCE): string {
+  const { distance, gap } = gateOfWindow(result.window, gate);
+  const width = showLength(settable(gap.middle, units, 'up'), 'across', units);
+  return `clears a ${width} gate at ${showLength(distance, 'along', units)} eight times in ten; ${biasWords(result.bias.middle, hand)}`;
+}
