@@ -16,5 +16,4 @@ export {
   missWord,
   scoreWords,
   type GateOfWindow,
-  type Hand,
 } from './words';

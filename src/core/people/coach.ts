@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { DEFAULT_PUTT, GREEN_SPEED_RANGE } from '@/core/green';
+import { DEFAULT_UNITS, unitPreferences } from '@/core/units';
+
+/** What a coach sets once. */
+export const coachSettings = z.object({
+  units: unitPreferences.default(DEFAULT_UNITS),
+  /** Green speed that new drills start with, m. */
+  greenSpeed: z
+    .number()
+    .min(GREEN_SPEED_RANGE.min)
+    .max(GREEN_SPEED_RANGE.max)
+    .default(DEFAULT_PUTT.greenSpeed),
+});
+
+export type CoachSettings = z.infer<typeof coachSettings>;
