@@ -43,7 +43,9 @@ describe('the roll on the flat', () => {
   });
 
   it('refuses a green that is not believed, by name', () => {
-    expect(() => rollingDeceleration(0.9)).toThrow('A green speed of 0.9 m is not believed: 1.2 m to 5 m is allowed.');
+    expect(() => rollingDeceleration(0.9)).toThrow(
+      'A green speed of 0.9 m is not believed: 1.2 m to 5 m is allowed.',
+    );
     expect(() => rollingDeceleration(NaN)).toThrow(RangeError);
   });
 });
@@ -93,8 +95,12 @@ describe('the make window', () => {
   it('shrinks with distance and with pace', () => {
     fc.assert(
       fc.property(anyPutt, fc.double({ min: 0.1, max: 0.4, noNaN: true }), (putt, more) => {
-        expect(makeWindow({ ...putt, distance: putt.distance + more }).right).toBeLessThan(makeWindow(putt).right);
-        expect(makeWindow({ ...putt, past: putt.past + more }).right).toBeLessThan(makeWindow(putt).right);
+        expect(makeWindow({ ...putt, distance: putt.distance + more }).right).toBeLessThan(
+          makeWindow(putt).right,
+        );
+        expect(makeWindow({ ...putt, past: putt.past + more }).right).toBeLessThan(
+          makeWindow(putt).right,
+        );
       }),
     );
   });

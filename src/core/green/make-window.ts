@@ -36,7 +36,9 @@ export function isHoled(putt: Putt, startSpeed: number, direction: number): bool
   const offset = putt.distance * Math.sin(Math.abs(direction));
   const rolls = startSpeed ** 2 / (2 * deceleration);
   if (rolls < along) return Math.hypot(along - rolls, offset) <= HOLE_RADIUS;
-  return offset < HOLE_RADIUS && speedAfter(startSpeed, along, deceleration) <= captureSpeed(offset);
+  return (
+    offset < HOLE_RADIUS && speedAfter(startSpeed, along, deceleration) <= captureSpeed(offset)
+  );
 }
 
 /**

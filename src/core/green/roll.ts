@@ -10,7 +10,9 @@ import { GREEN_SPEED_RANGE, RAMP_SPEED } from './constants';
 export function rollingDeceleration(greenSpeed: number): number {
   const { min, max } = GREEN_SPEED_RANGE;
   if (!(greenSpeed >= min && greenSpeed <= max)) {
-    throw new RangeError(`A green speed of ${greenSpeed} m is not believed: ${min} m to ${max} m is allowed.`);
+    throw new RangeError(
+      `A green speed of ${greenSpeed} m is not believed: ${min} m to ${max} m is allowed.`,
+    );
   }
   return RAMP_SPEED ** 2 / (2 * greenSpeed);
 }

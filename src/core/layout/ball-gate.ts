@@ -49,7 +49,8 @@ function tees({ distance, gap, shank, offset }: BallGate): { left: Spot; right: 
 export function gateTolerance(gate: BallGate): Tolerance {
   const reach = (BALL_DIAMETER + gate.shank) / 2;
   const side = (across: number) =>
-    Math.atan2(across, gate.distance) - Math.asin(Math.min(1, reach / Math.hypot(across, gate.distance)));
+    Math.atan2(across, gate.distance) -
+    Math.asin(Math.min(1, reach / Math.hypot(across, gate.distance)));
   const { left, right } = tees(gate);
   return { left: side(-left.across), right: side(right.across) };
 }
@@ -62,7 +63,11 @@ export function gateTolerance(gate: BallGate): Tolerance {
  * @param shank tee shank, m
  * @returns inner gap, m
  */
-export function gapForTolerance(tolerance: number, distance: number, shank = DEFAULT_SHANK): number {
+export function gapForTolerance(
+  tolerance: number,
+  distance: number,
+  shank = DEFAULT_SHANK,
+): number {
   const half = ((BALL_DIAMETER + shank) / 2 + distance * Math.sin(tolerance)) / Math.cos(tolerance);
   return 2 * half - shank;
 }
@@ -84,7 +89,8 @@ function check(gate: BallGate, { putt }: Setting): Finding[] {
     findings.push({
       severity: 'error',
       field: 'gap',
-      message: 'At {gap} the tees would stand in the hole: set the gate before the hole, or wider than {hole}.',
+      message:
+        'At {gap} the tees would stand in the hole: set the gate before the hole, or wider than {hole}.',
       lengths: { gap: across(gate.gap), hole: across(2 * HOLE_RADIUS) },
     });
   }
@@ -111,7 +117,13 @@ export const ballGate = defineElement({
   name: 'Ball gate',
   schema,
   fields: [
-    { name: 'distance', label: 'Gate, from ball', what: 'A gate distance', kind: 'along', ...LIMITS.distance },
+    {
+      name: 'distance',
+      label: 'Gate, from ball',
+      what: 'A gate distance',
+      kind: 'along',
+      ...LIMITS.distance,
+    },
     {
       name: 'gap',
       label: 'Gap',
@@ -121,7 +133,14 @@ export const ballGate = defineElement({
       min: LIMITS.gap.min + 0.0001,
       max: LIMITS.gap.max,
     },
-    { name: 'shank', label: 'Tee shank', what: 'A tee shank', hint: 'thickness of the tee', kind: 'across', ...LIMITS.shank },
+    {
+      name: 'shank',
+      label: 'Tee shank',
+      what: 'A tee shank',
+      hint: 'thickness of the tee',
+      kind: 'across',
+      ...LIMITS.shank,
+    },
   ],
   defaults: ({ putt }) => ({
     distance: Math.min(18 * INCH, putt.distance / 2),
@@ -142,7 +161,14 @@ export const ballGate = defineElement({
   outcomes: (gate) => {
     const { left, right } = tees(gate);
     return [
-      { id: 'clear', label: 'Clear', detail: 'through the gate', side: 'middle', passes: true, at: { along: gate.distance, across: -gate.offset } },
+      {
+        id: 'clear',
+        label: 'Clear',
+        detail: 'through the gate',
+        side: 'middle',
+        passes: true,
+        at: { along: gate.distance, across: -gate.offset },
+      },
       { id: 'left', label: 'Left', detail: 'tee A', side: 'left', passes: false, at: left },
       { id: 'right', label: 'Right', detail: 'tee B', side: 'right', passes: false, at: right },
     ];
@@ -162,7 +188,8 @@ export const ballGate = defineElement({
   },
   meets: ({ direction }, gate) => {
     const reach = (BALL_DIAMETER + gate.shank) / 2;
-    const beside = ({ along, across }: Spot) => across * Math.cos(direction) - along * Math.sin(direction);
+    const beside = ({ along, across }: Spot) =>
+      across * Math.cos(direction) - along * Math.sin(direction);
     const { left, right } = tees(gate);
     if (beside(right) < reach) return 'right';
     return beside(left) > -reach ? 'left' : 'clear';
@@ -171,7 +198,13 @@ export const ballGate = defineElement({
     const { left, right } = tees(gate);
     const tolerance = gateTolerance(gate);
     return [
-      { type: 'wedge', role: 'gate', from: { along: 0, across: 0 }, until: putt.distance, ...tolerance },
+      {
+        type: 'wedge',
+        role: 'gate',
+        from: { along: 0, across: 0 },
+        until: putt.distance,
+        ...tolerance,
+      },
       { type: 'tee', id: 'left', label: 'A', side: 'left', at: left },
       { type: 'tee', id: 'right', label: 'B', side: 'right', at: right },
       { type: 'dimension', from: 0, to: gate.distance, kind: 'along', row: 1 },

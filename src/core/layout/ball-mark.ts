@@ -24,7 +24,15 @@ export const ballMark = defineElement({
   meets: () => null,
   draw: () => [{ type: 'ball', at: ORIGIN }],
   kit: ({ marker }) => [
-    { name: marker === 'coin' ? 'coin for the ball spot' : marker === 'marker' ? 'ball marker' : 'tee to prick the ball spot', count: 1 },
+    {
+      name:
+        marker === 'coin'
+          ? 'coin for the ball spot'
+          : marker === 'marker'
+            ? 'ball marker'
+            : 'tee to prick the ball spot',
+      count: 1,
+    },
   ],
   cautions: () => [],
 });

@@ -1,4 +1,11 @@
-export { ballGate, DEFAULT_SHANK, gapForTolerance, gateTolerance, LEAST_AIR, type BallGate } from './ball-gate';
+export {
+  ballGate,
+  DEFAULT_SHANK,
+  gapForTolerance,
+  gateTolerance,
+  LEAST_AIR,
+  type BallGate,
+} from './ball-gate';
 export { ballMark } from './ball-mark';
 export { ballGateLayout, ballGateOf } from './ball-gate-layout';
 export type {

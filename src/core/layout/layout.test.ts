@@ -58,7 +58,9 @@ describe('gateTolerance', () => {
         const centred = { ...some, offset: 0 };
         const { right } = gateTolerance(centred);
         expect(gateTolerance({ ...centred, gap: some.gap + more }).right).toBeGreaterThan(right);
-        expect(gateTolerance({ ...centred, distance: some.distance + more }).right).toBeLessThan(right);
+        expect(gateTolerance({ ...centred, distance: some.distance + more }).right).toBeLessThan(
+          right,
+        );
       }),
     );
   });
@@ -96,13 +98,17 @@ describe('strictness', () => {
 
   it('has a gate at its worth exactly as strict as the hole', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 6, noNaN: true }), fc.double({ min: 0.2, max: 0.9, noNaN: true }), (distance, at) => {
-        const here = { ...putt, distance };
-        const some = { ...gate, distance: at };
-        const worth = strictness({ ...some, gap: strictness(some, here).worthGap }, here);
-        expect(worth.ratio).toBeCloseTo(1, 6);
-        expect(worth.verdict).toBe('equal');
-      }),
+      fc.property(
+        fc.double({ min: 1, max: 6, noNaN: true }),
+        fc.double({ min: 0.2, max: 0.9, noNaN: true }),
+        (distance, at) => {
+          const here = { ...putt, distance };
+          const some = { ...gate, distance: at };
+          const worth = strictness({ ...some, gap: strictness(some, here).worthGap }, here);
+          expect(worth.ratio).toBeCloseTo(1, 6);
+          expect(worth.verdict).toBe('equal');
+        },
+      ),
     );
   });
 
@@ -115,11 +121,16 @@ describe('strictness', () => {
       verdict: 'Looser than the hole, ×0.6',
       meaning: 'A putt can clear it and still miss the hole.',
     });
-    expect(strictnessWords(strictness({ ...gate, gap: 0.058 }, putt)).verdict).toBe('As strict as the hole');
+    expect(strictnessWords(strictness({ ...gate, gap: 0.058 }, putt)).verdict).toBe(
+      'As strict as the hole',
+    );
   });
 
   it('says what 2 mm in the gap do: 1 mm at 18 in is 0.125° each side', () => {
-    expect(toDegrees(strictness(gate, putt).perTwoMillimetres)).toBeCloseTo(toDegrees(Math.atan(1 / 457.2)), 2);
+    expect(toDegrees(strictness(gate, putt).perTwoMillimetres)).toBeCloseTo(
+      toDegrees(Math.atan(1 / 457.2)),
+      2,
+    );
   });
 });
 
@@ -140,13 +151,17 @@ describe('a layout', () => {
   });
 
   it('refuses an element of an unknown kind and two of one id', () => {
-    expect(layoutSchema.safeParse({ putt, elements: [{ id: 'x', kind: 'windmill', params: {} }] }).success).toBe(false);
+    expect(
+      layoutSchema.safeParse({ putt, elements: [{ id: 'x', kind: 'windmill', params: {} }] })
+        .success,
+    ).toBe(false);
     const [ball] = layout.elements;
     expect(layoutSchema.safeParse({ putt, elements: [ball, ball] }).success).toBe(false);
   });
 
   it('finds a gate beyond the hole, tees in the hole, and too little air', () => {
-    const fields = (some: BallGate) => checkLayout(ballGateLayout(putt, some)).map(({ severity, field }) => `${severity} ${field}`);
+    const fields = (some: BallGate) =>
+      checkLayout(ballGateLayout(putt, some)).map(({ severity, field }) => `${severity} ${field}`);
     expect(fields(gate)).toEqual([]);
     expect(fields({ ...gate, distance: 3 })).toEqual(['error distance']);
     expect(fields({ ...gate, distance: putt.distance })).toEqual(['error gap']);
@@ -166,11 +181,14 @@ describe('a layout', () => {
 
   it('draws both wedges, both tees and dimensions that add up to the putt', () => {
     const marks = drawLayout(layout);
-    const wedge = (role: string) => marks.find((mark) => mark.type === 'wedge' && mark.role === role);
+    const wedge = (role: string) =>
+      marks.find((mark) => mark.type === 'wedge' && mark.role === role);
     expect(wedge('hole')).toMatchObject({ right: makeWindow(putt).right });
     expect(wedge('gate')).toMatchObject({ right: gateTolerance(gate).right });
     expect(marks.filter(({ type }) => type === 'tee')).toHaveLength(2);
-    const parts = marks.flatMap((mark) => (mark.type === 'dimension' && mark.row === 1 ? [mark.to - mark.from] : []));
+    const parts = marks.flatMap((mark) =>
+      mark.type === 'dimension' && mark.row === 1 ? [mark.to - mark.from] : [],
+    );
     expect(parts.reduce((sum, part) => sum + part, 0)).toBeCloseTo(putt.distance, 12);
   });
 
@@ -178,8 +196,14 @@ describe('a layout', () => {
     const [, element] = standing(layout);
     const outcomes = element?.outcomes() ?? [];
     expect(outcomes.map(({ id }) => id)).toEqual(['clear', 'left', 'right']);
-    const bounds = outcomes.flatMap(({ id }) => element?.evidence(id) ?? []).sort((a, b) => a.lower - b.lower);
-    expect(bounds.map(({ lower }) => lower)).toEqual([-Infinity, bounds[0]?.upper, bounds[1]?.upper]);
+    const bounds = outcomes
+      .flatMap(({ id }) => element?.evidence(id) ?? [])
+      .sort((a, b) => a.lower - b.lower);
+    expect(bounds.map(({ lower }) => lower)).toEqual([
+      -Infinity,
+      bounds[0]?.upper,
+      bounds[1]?.upper,
+    ]);
     expect(bounds[2]?.upper).toBe(Infinity);
   });
 
@@ -188,7 +212,9 @@ describe('a layout', () => {
     expect(outcomesProblem(layout, {})).toContain('“nothing” cannot happen at the ball gate');
     expect(outcomesProblem(layout, { gate: 'sideways' })).toContain('clear, left, right');
     expect(outcomesProblem(layout, { gate: 'clear', moat: 'wet' })).toContain('no element “moat”');
-    expect(outcomesProblem(layout, { gate: 'clear', ball: 'lost' })).toContain('nothing is logged there');
+    expect(outcomesProblem(layout, { gate: 'clear', ball: 'lost' })).toContain(
+      'nothing is logged there',
+    );
   });
 
   it('knows a clear putt, its kit and its cautions', () => {

@@ -4,7 +4,11 @@ import type { Element, Evidence, Finding, Mark, Outcome, Place, Check, Tolerance
 import { ELEMENTS } from './register';
 
 const piece = <Kind extends string, Params>(element: Element<Params> & { kind: Kind }) =>
-  z.object({ id: z.string().min(1).max(40), kind: z.literal(element.kind), params: element.schema });
+  z.object({
+    id: z.string().min(1).max(40),
+    kind: z.literal(element.kind),
+    params: element.schema,
+  });
 
 /** All that is put on the green for a drill, and the putt it stands on. */
 export const layoutSchema = z
@@ -89,7 +93,12 @@ export function drawLayout(layout: Layout): Mark[] {
   return [
     { type: 'wedge', role: 'hole', from: ball, until: putt.distance, left, right },
     { type: 'line', role: 'start', from: ball, to: hole },
-    { type: 'line', role: 'past', from: { along: stop, across: -HOLE_RADIUS }, to: { along: stop, across: HOLE_RADIUS } },
+    {
+      type: 'line',
+      role: 'past',
+      from: { along: stop, across: -HOLE_RADIUS },
+      to: { along: stop, across: HOLE_RADIUS },
+    },
     { type: 'hole', at: hole, radius: HOLE_RADIUS },
     { type: 'dimension', from: 0, to: putt.distance, kind: 'putt', row: 0 },
     ...standing(layout).flatMap((element) => element.draw()),
@@ -118,7 +127,8 @@ export function layoutCautions(layout: Layout): string[] {
 export function outcomesProblem(layout: Layout, outcomes: Outcomes): string | null {
   const elements = standing(layout);
   for (const id of Object.keys(outcomes)) {
-    if (!elements.some((element) => element.id === id)) return `This layout has no element “${id}”.`;
+    if (!elements.some((element) => element.id === id))
+      return `This layout has no element “${id}”.`;
   }
   for (const element of elements) {
     const allowed = element.outcomes().map(({ id }) => id);

@@ -40,7 +40,10 @@ export function strictness(gate: BallGate, putt: Putt): Strictness {
     ratio,
     verdict: Math.abs(ratio - 1) <= EQUAL_WITHIN ? 'equal' : ratio > 1 ? 'stricter' : 'looser',
     contained: tolerance.left <= left && tolerance.right <= right,
-    worthGap: Math.max(gapForTolerance((left + right) / 2, gate.distance, gate.shank), BALL_DIAMETER),
+    worthGap: Math.max(
+      gapForTolerance((left + right) / 2, gate.distance, gate.shank),
+      BALL_DIAMETER,
+    ),
     perTwoMillimetres: (wider.left + wider.right - tolerance.left - tolerance.right) / 2,
   };
 }
@@ -50,7 +53,10 @@ export function strictness(gate: BallGate, putt: Putt): Strictness {
  *
  * @param result from {@link strictness}
  */
-export function strictnessWords({ verdict, ratio, contained }: Strictness): { verdict: string; meaning: string } {
+export function strictnessWords({ verdict, ratio, contained }: Strictness): {
+  verdict: string;
+  meaning: string;
+} {
   const meaning = contained
     ? 'Every putt that clears it at this pace goes in.'
     : 'A putt can clear it and still miss the hole.';

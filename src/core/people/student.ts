@@ -12,7 +12,11 @@ export const HEAD_DEPTH = { min: 0.01, max: 0.16 } as const;
 
 /** A student as a coach describes one; lengths in m. */
 export const studentValues = z.object({
-  name: z.string().trim().min(1, 'A name is needed.').max(80, 'A name may have at most 80 letters.'),
+  name: z
+    .string()
+    .trim()
+    .min(1, 'A name is needed.')
+    .max(80, 'A name may have at most 80 letters.'),
   hand: z.enum(HANDS),
   level: z.enum(LEVELS),
   seated: z.boolean(),

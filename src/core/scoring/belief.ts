@@ -52,10 +52,15 @@ export function priorBelief(): Belief {
  * @param edges memory of Φ on the grid by bound, to share between calls on the same gates
  * @returns the belief after
  */
-export function observe(belief: Belief, observations: Observation[], edges = new EdgeTable()): Belief {
+export function observe(
+  belief: Belief,
+  observations: Observation[],
+  edges = new EdgeTable(),
+): Belief {
   const logs = new Float64Array(belief.length);
   for (const { lower, upper, count } of observations) {
-    if (!(lower < upper)) throw new RangeError(`An interval from ${lower} to ${upper} rad holds no direction.`);
+    if (!(lower < upper))
+      throw new RangeError(`An interval from ${lower} to ${upper} rad holds no direction.`);
     addLogChances(logs, edges.at(lower), edges.at(upper), slipChance(lower, upper), count);
   }
   let top = -Infinity;

@@ -26,7 +26,9 @@ export const SPREADS = LOG_SPREADS.map(Math.exp);
 export const cellOf = (i: number, j: number): number => i * SPREAD_COUNT + j;
 
 /** A value for every cell, from its bias and spread, rad. */
-export function overGrid(value: (bias: number, spread: number) => number): Float64Array<ArrayBuffer> {
+export function overGrid(
+  value: (bias: number, spread: number) => number,
+): Float64Array<ArrayBuffer> {
   const cells = new Float64Array(BIAS_COUNT * SPREAD_COUNT);
   for (let i = 0; i < BIAS_COUNT; i++) {
     for (let j = 0; j < SPREAD_COUNT; j++) cells[cellOf(i, j)] = value(BIASES[i]!, SPREADS[j]!);

@@ -1,4 +1,14 @@
-export { DAILY_STEP, EdgeTable, PRIOR, SLIP, carry, observe, priorBelief, type Belief, type Observation } from './belief';
+export {
+  DAILY_STEP,
+  EdgeTable,
+  PRIOR,
+  SLIP,
+  carry,
+  observe,
+  priorBelief,
+  type Belief,
+  type Observation,
+} from './belief';
 export {
   scoreHistory,
   startObservations,

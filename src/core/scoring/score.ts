@@ -48,7 +48,12 @@ function estimate(quantile: (level: number) => number): Estimate {
 }
 
 /** Quantile of a histogram whose bins are centred on `values`, straight within a bin. */
-function binQuantile(weights: Float64Array, values: Float64Array, step: number, level: number): number {
+function binQuantile(
+  weights: Float64Array,
+  values: Float64Array,
+  step: number,
+  level: number,
+): number {
   let sum = 0;
   for (let i = 0; i < weights.length; i++) {
     const weight = weights[i]!;

@@ -25,7 +25,8 @@ import {
 const gate = (gap: number, distance = 18 * INCH): Layout =>
   ballGateLayout(DEFAULT_PUTT, { distance, gap, shank: 0.005, offset: 0 });
 const sixty = gate(0.06);
-const times = (outcome: string, count: number) => Array.from({ length: count }, () => ({ gate: outcome }));
+const times = (outcome: string, count: number) =>
+  Array.from({ length: count }, () => ({ gate: outcome }));
 const scoreOf = (...runs: { layout: Layout; putts: Record<string, string>[] }[]) =>
   score(observe(priorBelief(), startObservations(runs)));
 const holds = ({ low, high }: Estimate, truth: number) => truth >= low && truth <= high;
@@ -37,7 +38,7 @@ describe('normalBelow', () => {
     [0.5, 0.691462461274013],
     [1, 0.841344746068543],
     [1.96, 0.97500210485178],
-    [3, 0.998650101968370],
+    [3, 0.99865010196837],
   ])('at %d is %d', (z, probability) => expect(normalBelow(z)).toBeCloseTo(probability, 13));
 
   it('is right far out in the tail, and at infinity', () => {
@@ -109,9 +110,18 @@ describe('the posterior', () => {
       let sum = 0;
       return sorted.find(({ weight }) => (sum += weight) >= total / 2)!.at;
     };
-    const found = scoreOf({ layout: sixty, putts: [...times('left', 2), ...times('right', 6), ...times('clear', 12)] });
-    expect(toDegrees(found.bias.middle)).toBeCloseTo(median(({ bias }) => bias), 1);
-    expect(toDegrees(found.spread.middle)).toBeCloseTo(median(({ spread }) => spread), 1);
+    const found = scoreOf({
+      layout: sixty,
+      putts: [...times('left', 2), ...times('right', 6), ...times('clear', 12)],
+    });
+    expect(toDegrees(found.bias.middle)).toBeCloseTo(
+      median(({ bias }) => bias),
+      1,
+    );
+    expect(toDegrees(found.spread.middle)).toBeCloseTo(
+      median(({ spread }) => spread),
+      1,
+    );
     expect(toDegrees(found.window.middle)).toBeCloseTo(
       median(({ bias, spread }) => eightInTenWindow(bias, spread)),
       1,
@@ -119,8 +129,12 @@ describe('the posterior', () => {
   });
 
   it('does not depend on the order of the evidence', () => {
-    const some = startObservations([{ layout: sixty, putts: [...times('clear', 7), ...times('left', 3)] }]);
-    const other = startObservations([{ layout: gate(0.054), putts: [...times('clear', 4), ...times('right', 1)] }]);
+    const some = startObservations([
+      { layout: sixty, putts: [...times('clear', 7), ...times('left', 3)] },
+    ]);
+    const other = startObservations([
+      { layout: gate(0.054), putts: [...times('clear', 4), ...times('right', 1)] },
+    ]);
     const one = score(observe(observe(priorBelief(), some), other));
     const two = score(observe(priorBelief(), [...other, ...some]));
     expect(one.window.middle).toBeCloseTo(two.window.middle, 9);
@@ -137,17 +151,25 @@ describe('the posterior', () => {
 
   it('is not wrecked by one slip among many clear putts', () => {
     const clean = scoreOf({ layout: gate(0.054), putts: times('clear', 60) }).window;
-    const slipped = scoreOf({ layout: gate(0.054), putts: [...times('clear', 60), ...times('left', 1)] }).window;
+    const slipped = scoreOf({
+      layout: gate(0.054),
+      putts: [...times('clear', 60), ...times('left', 1)],
+    }).window;
     expect(slipped.middle / clean.middle).toBeLessThan(1.25);
   });
 
   it('refuses an interval that holds nothing', () => {
-    expect(() => observe(priorBelief(), [{ lower: 0.1, upper: 0.1, count: 1 }])).toThrow(RangeError);
+    expect(() => observe(priorBelief(), [{ lower: 0.1, upper: 0.1, count: 1 }])).toThrow(
+      RangeError,
+    );
   });
 });
 
 describe('carrying from day to day', () => {
-  const sharp = observe(priorBelief(), startObservations([{ layout: sixty, putts: [...times('clear', 80), ...times('right', 20)] }]));
+  const sharp = observe(
+    priorBelief(),
+    startObservations([{ layout: sixty, putts: [...times('clear', 80), ...times('right', 20)] }]),
+  );
 
   it('keeps all probability and the middle, and widens with the days', () => {
     let width = 0;
@@ -177,7 +199,10 @@ describe('carrying from day to day', () => {
       runs: [{ layout: sixty, putts: times('clear', count) }],
     });
     const scores = scoreHistory([session('c', 9, 5), session('b', 5, 0), session('a', 1, 10)]);
-    expect(scores.map(({ id, putts }) => [id, putts])).toEqual([['a', 10], ['c', 5]]);
+    expect(scores.map(({ id, putts }) => [id, putts])).toEqual([
+      ['a', 10],
+      ['c', 5],
+    ]);
     expect(scores[1]!.carried.window.middle).toBeLessThan(scores[1]!.alone.window.middle);
   });
 });
@@ -197,25 +222,28 @@ describe('calibration on simulated players whose truth is known', () => {
     return { random, bias, spread };
   };
 
-  it.each([30, 100])('covers the truth 74 to 86 times in a hundred after %d putts, over 400 players', (count) => {
-    const players = 400;
-    const covered: Tally = { bias: 0, spread: 0, window: 0 };
-    for (let seed = 0; seed < players; seed++) {
-      const { random, bias, spread } = player(1000 + seed);
-      const runs = [0.058, 0.066].map((gap) => {
-        const layout = gate(gap);
-        return { layout, putts: simulatePutts({ bias, spread }, layout, count / 2, random) };
-      });
-      const found = scoreOf(...runs);
-      covered.bias += Number(holds(found.bias, bias));
-      covered.spread += Number(holds(found.spread, spread));
-      covered.window += Number(holds(found.window, eightInTenWindow(bias, spread)));
-    }
-    for (const hits of Object.values(covered)) {
-      expect(hits / players).toBeGreaterThanOrEqual(0.74);
-      expect(hits / players).toBeLessThanOrEqual(0.86);
-    }
-  });
+  it.each([30, 100])(
+    'covers the truth 74 to 86 times in a hundred after %d putts, over 400 players',
+    (count) => {
+      const players = 400;
+      const covered: Tally = { bias: 0, spread: 0, window: 0 };
+      for (let seed = 0; seed < players; seed++) {
+        const { random, bias, spread } = player(1000 + seed);
+        const runs = [0.058, 0.066].map((gap) => {
+          const layout = gate(gap);
+          return { layout, putts: simulatePutts({ bias, spread }, layout, count / 2, random) };
+        });
+        const found = scoreOf(...runs);
+        covered.bias += Number(holds(found.bias, bias));
+        covered.spread += Number(holds(found.spread, spread));
+        covered.window += Number(holds(found.window, eightInTenWindow(bias, spread)));
+      }
+      for (const hits of Object.values(covered)) {
+        expect(hits / players).toBeGreaterThanOrEqual(0.74);
+        expect(hits / players).toBeLessThanOrEqual(0.86);
+      }
+    },
+  );
 
   /** Scores of a player who takes 30 putts twice a week for ten weeks along a true path. */
   const follow = (path: TruePath, seed: number) => {
@@ -243,7 +271,8 @@ describe('calibration on simulated players whose truth is known', () => {
           day: i * 3.5,
           truth: {
             bias: truth.bias + DAILY_STEP.bias * Math.sqrt(3.5) * random.normal(),
-            spread: truth.spread * Math.exp(DAILY_STEP.logSpread * Math.sqrt(3.5) * random.normal()),
+            spread:
+              truth.spread * Math.exp(DAILY_STEP.logSpread * Math.sqrt(3.5) * random.normal()),
           },
         });
       }
@@ -277,7 +306,11 @@ describe('calibration on simulated players whose truth is known', () => {
 });
 
 describe('words', () => {
-  const around = (middle: number, by: number): Estimate => ({ middle, low: middle - by, high: middle + by });
+  const around = (middle: number, by: number): Estimate => ({
+    middle,
+    low: middle - by,
+    high: middle + by,
+  });
 
   it('calls right a push for a right-hander and a pull for a left-hander', () => {
     expect(missWord('right', 'right')).toBe('push');
@@ -289,9 +322,15 @@ describe('words', () => {
   });
 
   it('tells an interval on one side and across the line', () => {
-    expect(biasIntervalWords(around(toRadians(0.3), toRadians(0.2)), 'right')).toBe('0.1° to 0.5° push');
-    expect(biasIntervalWords(around(toRadians(-0.3), toRadians(0.2)), 'right')).toBe('0.1° to 0.5° pull');
-    expect(biasIntervalWords(around(toRadians(0.1), toRadians(0.3)), 'right')).toBe('0.2° pull to 0.4° push');
+    expect(biasIntervalWords(around(toRadians(0.3), toRadians(0.2)), 'right')).toBe(
+      '0.1° to 0.5° push',
+    );
+    expect(biasIntervalWords(around(toRadians(-0.3), toRadians(0.2)), 'right')).toBe(
+      '0.1° to 0.5° pull',
+    );
+    expect(biasIntervalWords(around(toRadians(0.1), toRadians(0.3)), 'right')).toBe(
+      '0.2° pull to 0.4° push',
+    );
   });
 
   it('says the window as a gate that can be set', () => {

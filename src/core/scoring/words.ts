@@ -64,7 +64,12 @@ export function gateOfWindow(window: Estimate, gate = REFERENCE): GateOfWindow {
  * @param units the coach's
  * @param gate where the gate of the sentence stands and its tee shank, m
  */
-export function scoreWords(result: Score, hand: Hand, units: UnitPreferences, gate = REFERENCE): string {
+export function scoreWords(
+  result: Score,
+  hand: Hand,
+  units: UnitPreferences,
+  gate = REFERENCE,
+): string {
   const { distance, gap } = gateOfWindow(result.window, gate);
   const width = showLength(settable(gap.middle, units, 'up'), 'across', units);
   return `clears a ${width} gate at ${showLength(distance, 'along', units)} eight times in ten; ${biasWords(result.bias.middle, hand)}`;

@@ -47,6 +47,11 @@ export function simulatePutt(truth: Truth, layout: Layout, chance: Chance): Outc
 }
 
 /** Several simulated putts in a row. */
-export function simulatePutts(truth: Truth, layout: Layout, count: number, chance: Chance): Outcomes[] {
+export function simulatePutts(
+  truth: Truth,
+  layout: Layout,
+  count: number,
+  chance: Chance,
+): Outcomes[] {
   return Array.from({ length: count }, () => simulatePutt(truth, layout, chance));
 }

@@ -3,11 +3,17 @@ import { DEFAULT_PUTT } from '@/core/green';
 import { INCH, toRadians } from '@/core/units';
 import { chance, simulatePutts, truthOn } from '.';
 
-const layout = ballGateLayout(DEFAULT_PUTT, { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0 });
+const layout = ballGateLayout(DEFAULT_PUTT, {
+  distance: 18 * INCH,
+  gap: 0.06,
+  shank: 0.005,
+  offset: 0,
+});
 
 describe('the simulated player', () => {
   it('is the same for the same seed and another for another', () => {
-    const putts = (seed: number) => simulatePutts({ bias: 0, spread: 0.02 }, layout, 50, chance(seed));
+    const putts = (seed: number) =>
+      simulatePutts({ bias: 0, spread: 0.02 }, layout, 50, chance(seed));
     expect(putts(7)).toEqual(putts(7));
     expect(putts(7)).not.toEqual(putts(8));
   });
@@ -20,7 +26,12 @@ describe('the simulated player', () => {
   });
 
   it('misses on the side of its bias', () => {
-    const putts = simulatePutts({ bias: toRadians(2), spread: toRadians(0.3) }, layout, 200, chance(2));
+    const putts = simulatePutts(
+      { bias: toRadians(2), spread: toRadians(0.3) },
+      layout,
+      200,
+      chance(2),
+    );
     expect(putts.filter(({ gate }) => gate === 'right').length).toBeGreaterThan(190);
   });
 

@@ -2,7 +2,13 @@ export { DEGREE, FOOT, INCH } from './constants';
 export { showDegrees, toDegrees, toRadians } from './angles';
 export { formatLength } from './format-length';
 export { lengthSchema, type LengthLimits } from './length-schema';
-export { LENGTH_HINT, METRES, parseLength, type LengthUnit, type ParsedLength } from './parse-length';
+export {
+  LENGTH_HINT,
+  METRES,
+  parseLength,
+  type LengthUnit,
+  type ParsedLength,
+} from './parse-length';
 export {
   DEFAULT_UNITS,
   acrossStep,

@@ -35,12 +35,21 @@ const SPELLINGS: Record<string, LengthUnit> = {
 /** What a bare number means after a number with this unit: 7 ft 6 is inches, 2 m 40 is centimetres. */
 const FOLLOWS: Partial<Record<LengthUnit, LengthUnit>> = { ft: 'in', m: 'cm' };
 
-const VULGAR: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
+const VULGAR: Record<string, string> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
 
-export type ParsedLength = { ok: true; metres: number; unit: LengthUnit } | { ok: false; message: string };
+export type ParsedLength =
+  { ok: true; metres: number; unit: LengthUnit } | { ok: false; message: string };
 
 /** How to type a length, for messages. */
-export const LENGTH_HINT = 'Type it like 8 ft, 7\'6, 2.4 m, 18 in or 60 mm.';
+export const LENGTH_HINT = "Type it like 8 ft, 7'6, 2.4 m, 18 in or 60 mm.";
 
 const NUMBER = String.raw`\d+\s+\d+\/\d+|\d+\/\d+|\d*\.\d+|\d+\.?`;
 const PART = new RegExp(String.raw`^(${NUMBER})\s*([a-z]+|'|")?\s*`);

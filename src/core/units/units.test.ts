@@ -40,17 +40,25 @@ describe('parseLength', () => {
     if (parsed.ok) expect(parsed.metres).toBeCloseTo(metres, 10);
   });
 
-  it.each(['', 'eight', '8 fathoms', '8 ft 2 m', '6 in 8 ft', '-3 ft', '1e3', '8 ft x', '1,000 mm', '5/0 in'])(
-    'refuses %p and says how to type it',
-    (text) => {
-      const parsed = parseLength(text, 'ft');
-      expect(parsed).toMatchObject({ ok: false });
-      if (!parsed.ok) {
-        expect(parsed.message).toContain('Type it like');
-        if (text) expect(parsed.message).toContain(text);
-      }
-    },
-  );
+  it.each([
+    '',
+    'eight',
+    '8 fathoms',
+    '8 ft 2 m',
+    '6 in 8 ft',
+    '-3 ft',
+    '1e3',
+    '8 ft x',
+    '1,000 mm',
+    '5/0 in',
+  ])('refuses %p and says how to type it', (text) => {
+    const parsed = parseLength(text, 'ft');
+    expect(parsed).toMatchObject({ ok: false });
+    if (!parsed.ok) {
+      expect(parsed.message).toContain('Type it like');
+      if (text) expect(parsed.message).toContain(text);
+    }
+  });
 
   it('keeps the message short however long the text', () => {
     const parsed = parseLength('x'.repeat(10_000), 'ft');
@@ -80,7 +88,13 @@ describe('formatLength', () => {
   });
 
   it('is read back to within half of what a tape shows', () => {
-    const finest: Record<LengthUnit, number> = { ft: 0.0254 / 16, in: 0.0254 / 16, m: 0.01, cm: 0.001, mm: 0.001 };
+    const finest: Record<LengthUnit, number> = {
+      ft: 0.0254 / 16,
+      in: 0.0254 / 16,
+      m: 0.01,
+      cm: 0.001,
+      mm: 0.001,
+    };
     fc.assert(
       fc.property(
         fc.double({ min: 0.001, max: 40, noNaN: true }),
@@ -106,7 +120,10 @@ describe('showLength and settable', () => {
   it('rounds to the step of the tape', () => {
     expect(settable(0.0579, DEFAULT_UNITS)).toBeCloseTo(0.058, 10);
     expect(settable(0.0579, DEFAULT_UNITS, 'down')).toBeCloseTo(0.057, 10);
-    expect(settable(0.0579, { long: 'metric', short: 'imperial' })).toBeCloseTo((36 / 16) * 0.0254, 3);
+    expect(settable(0.0579, { long: 'metric', short: 'imperial' })).toBeCloseTo(
+      (36 / 16) * 0.0254,
+      3,
+    );
   });
 
   it('prints degrees with a true minus and no minus zero', () => {

@@ -1,0 +1,6 @@
+import { build, install } from './prepare.mjs';
+
+install();
+build();
+const { serve } = await import('./serve.mjs');
+await serve({ database: process.env.DIRIGO_DB ?? 'data/demo.db', demo: true });

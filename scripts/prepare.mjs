@@ -1,0 +1,46 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+
+const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
+
+/** Runs a command with its output shown; ends the program when it fails. */
+export function run(command, args, env = {}) {
+  const began = Date.now();
+  console.log(`\n▸ ${[command, ...args].join(' ')}`);
+  const { status, error } = spawnSync(command, args, {
+    stdio: 'inherit',
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+  });
+  if (error || status !== 0) {
+    console.error(`\n✗ ${[command, ...args].join(' ')} failed${error ? `: ${error.message}` : ''}`);
+    process.exit(status ?? 1);
+  }
+  console.log(`  ${((Date.now() - began) / 1000).toFixed(0)} s`);
+}
+
+/** Installs what package-lock.json names, unless that has been done. */
+export function install() {
+  if (major < 20 || (major === 20 && minor < 19)) {
+    console.error(`Dirigo needs Node 20.19 or newer; this is ${process.versions.node}.`);
+    process.exit(1);
+  }
+  const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
+  const mark = 'node_modules/.dirigo-installed';
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
+  run('npm', ['ci', '--no-audit', '--no-fund']);
+  writeFileSync(mark, lock);
+}
+
+/** Builds the application, unless the build is newer than every source. */
+export function build() {
+  const id = '.next/BUILD_ID';
+  if (existsSync(id)) {
+    const built = statSync(id).mtimeMs;
+    const { stdout } = spawnSync('git', ['ls-files', '-co', '--exclude-standard', '-z', 'src', 'next.config.ts', 'package-lock.json']);
+    const sources = String(stdout ?? '').split('\0').filter(Boolean);
+    const changed = (file) => !existsSync(file) || statSync(file).mtimeMs > built;
+    if (sources.length > 0 && !sources.some(changed)) return;
+  }
+  run('npx', ['next', 'build']);
+}

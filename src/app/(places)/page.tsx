@@ -1,0 +1,124 @@
+import { format, formatDistance } from 'date-fns';
+import Link from 'next/link';
+import { tally } from '@/core/drill';
+import { counted, listSessions, listStudents } from '@/data';
+import { startOptions } from '@/features/session/options';
+import { StartSession } from '@/features/session/start-session';
+import { Empty, PlaceHead } from '@/features/shared/place';
+import { coachContext } from '@/features/shared/server';
+import { Button } from '@/ui/button';
+
+export default async function TodayPage() {
+  const { database, owner, coach, units } = await coachContext();
+  const [options, students, sessions] = await Promise.all([
+    startOptions(database, owner, units),
+    listStudents(database, owner),
+    listSessions(database, owner, { limit: 14 }),
+  ]);
+  const now = new Date();
+  const nameOf = (id: string) => students.find((student) => student.id === id)?.name ?? '';
+  const rows = sessions.map((session) => {
+    const [run] = session.runs;
+    const counts =
+      run &&
+      tally(
+        run.layout,
+        counted(run.putts).map(({ outcomes }) => outcomes),
+      );
+    return { ...session, name: nameOf(session.studentId), drill: run?.drillName ?? '', counts };
+  });
+  const open = rows.filter(({ finishedAt }) => !finishedAt);
+  const done = rows.filter(({ finishedAt }) => finishedAt);
+  return (
+    <>
+      <PlaceHead
+        title="Today"
+        sub={`${format(now, 'EEEE d MMMM')}${coach.name ? ` · ${coach.name}` : ''}`}
+      />
+      {options.students.length === 0 ? (
+        <Empty title="Begin with a student">
+          <p>Say who putts and with which putter. Then set a gate, and start a session.</p>
+          <Button asChild kind="primary">
+            <Link href="/students/new">Add a student</Link>
+          </Button>
+        </Empty>
+      ) : options.drills.length === 0 ? (
+        <Empty title="Now set a gate">
+          <p>A putt, a gate and its gap: you see at once how strict it is.</p>
+          <Button asChild kind="primary">
+            <Link href="/drills/new">Make a drill</Link>
+          </Button>
+        </Empty>
+      ) : (
+        <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_380px] lg:divide-x lg:divide-y-0">
+          <section aria-label="Start a session" className="bg-sheet px-4 py-6 md:px-7 lg:order-2">
+            <h2 className="mb-5 text-[20px] num">Start a session</h2>
+            <StartSession {...options} />
+          </section>
+          <div className="lg:order-1">
+            {open.length > 0 && (
+              <section className="border-b border-rule px-4 py-5 md:px-7" aria-label="Left open">
+                <h2 className="mb-2 text-[20px] num">Left open</h2>
+                {open.map(({ id, name, drill, counts, startedAt }) => (
+                  <div
+                    key={id}
+                    className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2 last:border-0"
+                  >
+                    <p className="text-[16px]">
+                      <strong>{name}</strong> · {drill}, {counts?.clear} of {counts?.putts} clear
+                      <span className="text-ink2">
+                        {' '}
+                        · begun {formatDistance(startedAt, now, { addSuffix: true })}
+                      </span>
+                    </p>
+                    <Button asChild>
+                      <Link href={`/sessions/${id}`}>Go on</Link>
+                    </Button>
+                  </div>
+                ))}
+              </section>
+            )}
+            <section className="px-4 py-5 md:px-7" aria-label="Lately">
+              <h2 className="mb-2 text-[20px] num">Lately</h2>
+              {done.length === 0 ? (
+                <p className="text-ink2">Finished sessions are listed here.</p>
+              ) : (
+                <table className="w-full text-[16px]">
+                  <thead>
+                    <tr className="border-b text-left cap">
+                      <th className="py-1.5 pr-3 font-[inherit]">when</th>
+                      <th className="py-1.5 pr-3 font-[inherit]">who</th>
+                      <th className="py-1.5 pr-3 font-[inherit] max-sm:hidden">drill</th>
+                      <th className="py-1.5 text-right font-[inherit]">clear</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {done.map(({ id, name, drill, counts, startedAt }) => (
+                      <tr key={id} className="border-b border-hair">
+                        <td className="py-2 pr-3 whitespace-nowrap text-ink2">
+                          {format(startedAt, 'EEE d MMM')}
+                        </td>
+                        <td className="py-2 pr-3">
+                          <Link
+                            href={`/sessions/${id}/review`}
+                            className="font-[620] underline decoration-1 underline-offset-4"
+                          >
+                            {name}
+                          </Link>
+                        </td>
+                        <td className="py-2 pr-3 max-sm:hidden">{drill}</td>
+                        <td className="py-2 text-right num whitespace-nowrap">
+                          {counts?.clear} of {counts?.putts}
+                        </td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              )}
+            </section>
+          </div>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,25 @@
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { getSession, getStudent } from '@/data';
+import { Review } from '@/features/session/review';
+import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
+
+export const metadata: Metadata = { title: 'Review' };
+
+export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/review'>) {
+  const { database, owner, units } = await coachContext();
+  const session = await orNotFound(getSession(database, owner, (await params).id));
+  if (!session.finishedAt) redirect(`/sessions/${session.id}`);
+  const student = await getStudent(database, owner, session.studentId);
+  const { scores } = await studentHistory(student.id);
+  const here = scores.findIndex(({ id }) => id === session.id);
+  return (
+    <Review
+      session={session}
+      student={student}
+      score={scores[here]}
+      previous={scores[here - 1]}
+      units={units}
+    />
+  );
+}

@@ -1,0 +1,29 @@
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { z } from 'zod';
+import { startOptions } from '@/features/session/options';
+import { StartSession } from '@/features/session/start-session';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext } from '@/features/shared/server';
+
+export const metadata: Metadata = { title: 'Start a session' };
+
+const query = z.object({
+  student: z.uuid().optional().catch(undefined),
+  drill: z.uuid().optional().catch(undefined),
+});
+
+export default async function StartPage({ searchParams }: PageProps<'/start'>) {
+  const { database, owner, units } = await coachContext();
+  const options = await startOptions(database, owner, units);
+  if (options.students.length === 0 || options.drills.length === 0) redirect('/');
+  const { student, drill } = query.parse(await searchParams);
+  return (
+    <>
+      <PlaceHead title="Start a session" sub="who putts, and through which gate" />
+      <div className="max-w-xl px-4 py-6 md:px-7">
+        <StartSession {...options} student={student} drill={drill} />
+      </div>
+    </>
+  );
+}

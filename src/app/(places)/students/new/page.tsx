@@ -1,0 +1,17 @@
+import type { Metadata } from 'next';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext } from '@/features/shared/server';
+import { newStudent } from '@/features/students/form';
+import { StudentForm } from '@/features/students/student-form';
+
+export const metadata: Metadata = { title: 'Add a student' };
+
+export default async function NewStudentPage() {
+  const { units } = await coachContext();
+  return (
+    <>
+      <PlaceHead title="Add a student" sub="who putts, and with which putter" />
+      <StudentForm id={null} values={newStudent(units)} units={units} />
+    </>
+  );
+}

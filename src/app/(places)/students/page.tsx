@@ -1,0 +1,109 @@
+import { formatDistance } from 'date-fns';
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { biasWords } from '@/core/scoring';
+import { showDegrees, showLength } from '@/core/units';
+import { listStudents } from '@/data';
+import { Empty, PlaceHead } from '@/features/shared/place';
+import { coachContext, studentHistory } from '@/features/shared/server';
+import { Button } from '@/ui/button';
+
+export const metadata: Metadata = { title: 'Students' };
+
+export default async function StudentsPage({ searchParams }: PageProps<'/students'>) {
+  const { database, owner, units } = await coachContext();
+  const archived = (await searchParams).archived !== undefined;
+  const all = await listStudents(database, owner);
+  const shown = all.filter(({ archivedAt }) => (archivedAt !== null) === archived);
+  const rows = await Promise.all(
+    shown.map(async (student) => ({
+      student,
+      last: (await studentHistory(student.id)).scores.at(-1),
+    })),
+  );
+  const hidden = all.length - shown.length;
+  const now = new Date();
+  return (
+    <>
+      <PlaceHead
+        title={archived ? 'Archived students' : 'Students'}
+        sub={`${shown.length} ${archived ? 'put away; nothing of theirs is lost' : 'whom you coach'}`}
+      >
+        {(hidden > 0 || archived) && (
+          <Button asChild>
+            <Link href={archived ? '/students' : '/students?archived'}>
+              {archived ? 'Back to students' : `Archived (${hidden})`}
+            </Link>
+          </Button>
+        )}
+        <Button asChild kind="primary">
+          <Link href="/students/new">Add student</Link>
+        </Button>
+      </PlaceHead>
+      {rows.length === 0 ? (
+        <Empty title={archived ? 'Nobody is put away' : 'Begin with a student'}>
+          <p>Name, hand and putter are enough to start with.</p>
+        </Empty>
+      ) : (
+        <div className="overflow-x-auto px-4 py-4 md:px-7">
+          <table className="w-full text-[16px]">
+            <thead>
+              <tr className="border-b text-left cap">
+                <th className="py-1.5 pr-4 font-[inherit]">name</th>
+                <th className="py-1.5 pr-4 font-[inherit] max-md:hidden">plays</th>
+                <th className="py-1.5 pr-4 font-[inherit] max-lg:hidden">putter head</th>
+                <th className="py-1.5 pr-4 font-[inherit]">eight in ten start within</th>
+                <th className="py-1.5 pr-4 font-[inherit] max-sm:hidden">bias</th>
+                <th className="py-1.5 font-[inherit] max-sm:hidden">last here</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map(({ student, last }) => (
+                <tr key={student.id} className="border-b border-hair align-baseline">
+                  <td className="py-3 pr-4">
+                    <Link
+                      href={`/students/${student.id}`}
+                      className="text-[17px] font-[650] underline decoration-1 underline-offset-4"
+                    >
+                      {student.name}
+                    </Link>
+                    <span className="block text-sm text-ink2">
+                      {student.level}
+                      {student.seated && ', seated'}
+                    </span>
+                  </td>
+                  <td className="py-3 pr-4 max-md:hidden">{student.hand}-handed</td>
+                  <td className="py-3 pr-4 max-lg:hidden">
+                    {showLength(student.putter.headLength, 'across', units)} by{' '}
+                    {showLength(student.putter.headDepth, 'across', units)}
+                  </td>
+                  <td className="py-3 pr-4">
+                    {last ? (
+                      <>
+                        <span className="text-[18px] num">
+                          ±{showDegrees(last.carried.window.middle)}
+                        </span>{' '}
+                        <span className="text-sm whitespace-nowrap text-ink2">
+                          {showDegrees(last.carried.window.low)} to{' '}
+                          {showDegrees(last.carried.window.high)}
+                        </span>
+                      </>
+                    ) : (
+                      <span className="text-ink2">no putts yet</span>
+                    )}
+                  </td>
+                  <td className="py-3 pr-4 max-sm:hidden">
+                    {last && biasWords(last.carried.bias.middle, student.hand)}
+                  </td>
+                  <td className="py-3 whitespace-nowrap text-ink2 max-sm:hidden">
+                    {last ? formatDistance(last.at, now, { addSuffix: true }) : '–'}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </>
+  );
+}

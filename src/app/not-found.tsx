@@ -1,0 +1,19 @@
+import Link from 'next/link';
+import { Button } from '@/ui/button';
+
+export default function NotFound() {
+  return (
+    <main className="mx-auto grid max-w-xl gap-4 px-5 py-20">
+      <h1>Nothing stands here</h1>
+      <p className="text-[17px] text-ink2">
+        There is no such page, student, drill or session. It may have been removed, or the address
+        mistyped.
+      </p>
+      <div>
+        <Button asChild kind="primary">
+          <Link href="/">To Today</Link>
+        </Button>
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,31 @@
+import type { Metadata } from 'next';
+import { notFound, redirect } from 'next/navigation';
+import { getSession, getStudent } from '@/data';
+import { Logging } from '@/features/session/logging';
+import { coachContext, orNotFound } from '@/features/shared/server';
+
+export const metadata: Metadata = { title: 'Session' };
+
+export default async function SessionPage({ params }: PageProps<'/sessions/[id]'>) {
+  const { database, owner, units } = await coachContext();
+  const session = await orNotFound(getSession(database, owner, (await params).id));
+  if (session.finishedAt) redirect(`/sessions/${session.id}/review`);
+  const [run] = session.runs;
+  if (!run) notFound();
+  const student = await getStudent(database, owner, session.studentId);
+  return (
+    <Logging
+      sessionId={session.id}
+      runId={run.id}
+      student={{ id: student.id, name: student.name }}
+      drillName={run.drillName}
+      layout={run.layout}
+      units={units}
+      putts={run.putts.map(({ id, outcomes, undoneAt }) => ({
+        id,
+        outcomes,
+        undone: undoneAt !== null,
+      }))}
+    />
+  );
+}

@@ -1,0 +1,1 @@
+export { tally, type Tally } from './tally';

@@ -1,0 +1,208 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { toast } from 'sonner';
+import {
+  ELEMENTS,
+  ballGateOf,
+  checkLayout,
+  strictness,
+  strictnessWords,
+  type Layout,
+} from '@/core/layout';
+import { showDegrees, showLength, settable, type UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import { TextField } from '@/ui/field';
+import { PlaceHead } from '../shared/place';
+import { showErrors } from '../shared/show-errors';
+import { keepDrill, setDrillArchived } from './actions';
+import { drillForm, findingWords, type DrillInput } from './form';
+import { LayoutDrawing } from './layout-drawing';
+import { StrictnessGauge } from './strictness-gauge';
+import { TapeList } from './tape-list';
+
+/** Setting a gate: the numbers, and at once what they mean. Wrong numbers leave the last right drawing standing. */
+export function Designer({
+  id,
+  values,
+  units,
+  version,
+  archived = false,
+}: {
+  id: string | null;
+  values: DrillInput;
+  units: UnitPreferences;
+  version?: number;
+  archived?: boolean;
+}) {
+  const router = useRouter();
+  const [form] = useState(() => drillForm(units));
+  const { register, control, handleSubmit, setError, setValue, getValues, formState } = useForm<
+    DrillInput,
+    unknown,
+    { name: string; layout: Layout }
+  >({ resolver: zodResolver(form), defaultValues: values, mode: 'onChange' });
+  const { errors, isSubmitting, isDirty } = formState;
+  const [busy, begin] = useTransition();
+
+  const typed = useWatch({ control });
+  const [lastGood, setLastGood] = useState(() => form.parse({ ...values, name: 'drawing' }).layout);
+  const parsed = form.safeParse({ ...typed, name: 'drawing' });
+  const good = parsed.success ? parsed.data.layout : lastGood;
+  if (parsed.success && JSON.stringify(good) !== JSON.stringify(lastGood)) setLastGood(good);
+
+  const gate = ballGateOf(good);
+  const save = handleSubmit(async () => {
+    const result = await keepDrill(id, getValues());
+    if (!showErrors(result, setError)) return;
+    toast.success('Saved.');
+    router.push(`/drills/${result.value}`);
+    router.refresh();
+  });
+  const archive = (next: boolean) =>
+    begin(async () => {
+      if (id === null || !showErrors(await setDrillArchived(id, next))) return;
+      toast(next ? 'The drill is put away; its sessions stay.' : 'The drill is back.', {
+        action: { label: 'Undo', onClick: () => archive(!next) },
+      });
+    });
+
+  return (
+    <form onSubmit={save} noValidate className="grid">
+      <PlaceHead
+        title={id === null ? 'New drill' : values.name}
+        sub={`one ball gate on a straight, flat putt${version ? ` · version ${version}` : ''}${archived ? ' · archived' : ''}`}
+      >
+        {id !== null && (
+          <Button disabled={busy} onClick={() => archive(!archived)}>
+            {archived ? 'Take back' : 'Archive'}
+          </Button>
+        )}
+        <Button
+          kind={id === null || isDirty ? 'primary' : 'plain'}
+          type="submit"
+          disabled={isSubmitting}
+        >
+          {id === null ? 'Save drill' : 'Save'}
+        </Button>
+        {id !== null && !isDirty && !archived && (
+          <Button kind="primary" asChild>
+            <Link href={`/start?drill=${id}`}>Start session</Link>
+          </Button>
+        )}
+      </PlaceHead>
+      <div className="h-[300px] border-b-[length:var(--stroke)] border-ink md:h-[372px]">
+        <LayoutDrawing layout={good} units={units} lie="along" />
+      </div>
+      <div className="grid divide-y divide-rule lg:grid-cols-[300px_1fr_350px] lg:divide-x lg:divide-y-0">
+        <section
+          className="grid content-start gap-4 px-4 py-5 md:px-7 lg:order-3 lg:px-6"
+          aria-label="Numbers"
+        >
+          <TextField
+            label="Name"
+            placeholder="Straight gate"
+            {...register('name')}
+            error={errors.name?.message}
+          />
+          <div className="grid grid-cols-2 gap-x-6 gap-y-4">
+            <TextField label="Putt" {...register('distance')} error={errors.distance?.message} />
+            <TextField
+              label="Green speed"
+              {...register('greenSpeed')}
+              error={errors.greenSpeed?.message}
+            />
+            {ELEMENTS.ballGate.fields.map((field) => {
+              const name = `gate.${field.name as 'distance' | 'gap' | 'shank'}` as const;
+              return (
+                <TextField
+                  key={name}
+                  label={field.label}
+                  {...register(name)}
+                  error={errors.gate?.[field.name as 'distance' | 'gap' | 'shank']?.message}
+                />
+              );
+            })}
+          </div>
+          <p className="text-sm text-ink2">
+            8 ft, 7&apos;6, 2.4 m, 18 in, 60 mm: type it as you say it.
+          </p>
+        </section>
+        {gate && (
+          <Verdict
+            layout={good}
+            units={units}
+            stale={!parsed.success}
+            onWorth={(gap) =>
+              setValue('gate.gap', showLength(gap, 'across', units), {
+                shouldDirty: true,
+                shouldValidate: true,
+              })
+            }
+          />
+        )}
+        <section className="px-4 py-5 md:px-7 lg:order-2 lg:px-6" aria-label="Tape list">
+          <h2 className="mb-1 cap">Tape list, from the ball mark</h2>
+          <TapeList layout={good} units={units} />
+        </section>
+      </div>
+    </form>
+  );
+}
+
+function Verdict({
+  layout,
+  units,
+  stale,
+  onWorth,
+}: {
+  layout: Layout;
+  units: UnitPreferences;
+  stale: boolean;
+  onWorth: (gap: number) => void;
+}) {
+  const gate = ballGateOf(layout);
+  if (!gate) return null;
+  const result = strictness(gate, layout.putt);
+  const words = strictnessWords(result);
+  const worth = settable(result.worthGap, units);
+  const warnings = checkLayout(layout).filter(({ severity }) => severity === 'warning');
+  return (
+    <section
+      className="px-4 py-5 md:px-7 lg:order-1 lg:pr-6"
+      aria-label="How strict is the gate?"
+      aria-live="polite"
+    >
+      <h2 className="mb-2 cap">How strict is the gate?</h2>
+      <StrictnessGauge gate={result.gate} hole={result.hole} />
+      <p className="mt-2 text-[16px]">
+        <strong>{words.verdict}.</strong> <span className="text-ink2">{words.meaning}</span>
+      </p>
+      <Button
+        className="mt-3"
+        onClick={() => onWorth(worth)}
+        disabled={Math.abs(worth - gate.gap) < 1e-6}
+      >
+        As strict as the hole: {showLength(worth, 'across', units)}
+      </Button>
+      <p className="mt-3 text-sm text-ink2">
+        2 mm more in the gap opens the gate by {showDegrees(result.perTwoMillimetres)} each side:
+        measure the gap last.
+      </p>
+      {warnings.map((finding) => (
+        <p key={finding.field} className="mt-2 text-sm font-[560] text-warn">
+          {findingWords(finding, units)}
+        </p>
+      ))}
+      {stale && (
+        <p className="mt-2 text-sm text-ink2" role="status">
+          Drawn from the last numbers that could be built.
+        </p>
+      )}
+    </section>
+  );
+}

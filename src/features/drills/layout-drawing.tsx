@@ -1,0 +1,49 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { drawLayout, type Layout } from '@/core/layout';
+import { formatLength, showLength, type UnitPreferences } from '@/core/units';
+import { makeWindow } from '@/core/green';
+import { MeasuredLine, type MeasuredLineProps } from '@/ui/measured-line/measured-line';
+import type { Geometry, Lie } from '@/ui/measured-line/geometry';
+
+/** A layout on the measured line, with what the drawing rests on in its title block. */
+export function LayoutDrawing({
+  layout,
+  units,
+  lie,
+  brief = false,
+  children,
+  ...rest
+}: {
+  layout: Layout;
+  units: UnitPreferences;
+  lie: Lie;
+  /** Leaves the title block to the scale alone. */
+  brief?: boolean;
+  children?: (geometry: Geometry) => ReactNode;
+} & Pick<MeasuredLineProps, 'targets' | 'onTouch'>) {
+  const { putt } = layout;
+  const { shareOfHole } = makeWindow(putt);
+  const pace = units.long === 'metric' || units.short === 'metric' ? 'cm' : 'in';
+  return (
+    <MeasuredLine
+      {...rest}
+      marks={drawLayout(layout)}
+      units={units}
+      lie={lie}
+      description={`A straight putt of ${showLength(putt.distance, 'putt', units)}, seen from above`}
+      facts={
+        brief
+          ? []
+          : [
+              { name: 'green', value: `flat, ${showLength(putt.greenSpeed, 'putt', units)}` },
+              { name: 'pace', value: `${formatLength(putt.past, pace)} past` },
+              { name: 'share of hole', value: `${Math.round(shareOfHole * 100)} %` },
+            ]
+      }
+    >
+      {children}
+    </MeasuredLine>
+  );
+}

@@ -1,0 +1,109 @@
+'use client';
+
+import { Command } from 'cmdk';
+import { Dialog } from 'radix-ui';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { PLACES } from '../shared/nav';
+
+export interface PaletteEntry {
+  group: 'Students' | 'Drills' | 'Do';
+  name: string;
+  href: string;
+}
+
+const KEYS: [keys: string, what: string][] = [
+  ['Ctrl K', 'find a student, a drill or a place'],
+  ['?', 'show these keys'],
+  ...PLACES.map(({ key, name }): [string, string] => [key, `go to ${name}`]),
+  ['S', 'start a session'],
+  ['Space', 'while logging: clear'],
+  ['← →', 'while logging: left tee, right tee'],
+  ['U', 'while logging: undo'],
+];
+
+const panel =
+  'border-ink bg-sheet text-ink fixed top-[14vh] left-1/2 z-50 w-[min(92vw,560px)] -translate-x-1/2 rounded-[3px] border-2';
+const veil = 'fixed inset-0 z-40 bg-black/40';
+
+/** Finding anything by typing, and the list of keys; on every screen. */
+export function Palette({ entries }: { entries: PaletteEntry[] }) {
+  const router = useRouter();
+  const [open, setOpen] = useState<'find' | 'keys' | null>(null);
+  const go = (href: string) => {
+    setOpen(null);
+    router.push(href);
+  };
+  useHotkeys('mod+k', () => setOpen('find'), { preventDefault: true, enableOnFormTags: true });
+  useHotkeys('shift+slash, ?', () => setOpen('keys'), { useKey: true });
+  useHotkeys(
+    PLACES.map(({ key }) => key),
+    ({ key }) => {
+      const place = PLACES.find((one) => one.key === key);
+      if (place) go(place.href);
+    },
+    { useKey: true },
+  );
+  useHotkeys('s', () => go('/start'));
+  const groups = ['Do', 'Students', 'Drills'] as const;
+  return (
+    <>
+      <Dialog.Root open={open === 'find'} onOpenChange={(next) => setOpen(next ? 'find' : null)}>
+        <Dialog.Portal>
+          <Dialog.Overlay className={veil} />
+          <Dialog.Content className={panel} aria-describedby={undefined}>
+            <Dialog.Title className="sr-only">Find</Dialog.Title>
+            <Command label="Find" loop>
+              <Command.Input
+                placeholder="A student, a drill, a place…"
+                className="w-full border-b-2 border-ink bg-transparent px-4 py-3.5 text-[18px] outline-none"
+              />
+              <Command.List className="max-h-[50vh] overflow-auto p-2">
+                <Command.Empty className="px-3 py-4 text-ink2">
+                  Nothing here has that name.
+                </Command.Empty>
+                {groups.map((group) => (
+                  <Command.Group
+                    key={group}
+                    heading={group}
+                    className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:cap"
+                  >
+                    {entries
+                      .filter((entry) => entry.group === group)
+                      .map(({ name, href }) => (
+                        <Command.Item
+                          key={href}
+                          value={`${group} ${name}`}
+                          onSelect={() => go(href)}
+                          className="min-h-10 px-3 py-2 text-[16px] data-[selected=true]:bg-ink data-[selected=true]:text-sheet"
+                        >
+                          {name}
+                        </Command.Item>
+                      ))}
+                  </Command.Group>
+                ))}
+              </Command.List>
+            </Command>
+          </Dialog.Content>
+        </Dialog.Portal>
+      </Dialog.Root>
+      <Dialog.Root open={open === 'keys'} onOpenChange={(next) => setOpen(next ? 'keys' : null)}>
+        <Dialog.Portal>
+          <Dialog.Overlay className={veil} />
+          <Dialog.Content className={`${panel} p-6`} aria-describedby={undefined}>
+            <Dialog.Title className="text-[20px] num">Keys</Dialog.Title>
+            <dl className="mt-3 grid grid-cols-[110px_1fr] gap-y-1.5">
+              {KEYS.map(([keys, what]) => (
+                <div key={keys} className="contents">
+                  <dt className="num">{keys}</dt>
+                  <dd className="text-ink2">{what}</dd>
+                </div>
+              ))}
+            </dl>
+          </Dialog.Content>
+        </Dialog.Portal>
+      </Dialog.Root>
+    </>
+  );
+}

@@ -1,0 +1,100 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useTheme } from 'next-themes';
+import { useRouter } from 'next/navigation';
+import { useSyncExternalStore } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { toast } from 'sonner';
+import type { UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { TextField } from '@/ui/field';
+import { showErrors } from '../shared/show-errors';
+import { keepSettings } from './actions';
+import { settingsForm, type SettingsInput, type SettingsOutput } from './form';
+
+const nothing = () => () => undefined;
+
+/** The coach's own ways: name, units, usual green, and the look of this screen. */
+export function SettingsForm({ values, units }: { values: SettingsInput; units: UnitPreferences }) {
+  const router = useRouter();
+  const { theme = 'light', setTheme } = useTheme();
+  const inBrowser = useSyncExternalStore(
+    nothing,
+    () => true,
+    () => false,
+  );
+  const { register, control, handleSubmit, getValues, setError, formState } = useForm<
+    SettingsInput,
+    unknown,
+    SettingsOutput
+  >({ resolver: zodResolver(settingsForm(units)), defaultValues: values, mode: 'onTouched' });
+  const { errors, isSubmitting } = formState;
+  const save = handleSubmit(async () => {
+    if (!showErrors(await keepSettings(getValues()), setError)) return;
+    toast.success('Saved.');
+    router.refresh();
+  });
+  return (
+    <form onSubmit={save} noValidate className="grid max-w-2xl gap-7 px-4 py-6 md:px-7">
+      <h2 className="text-[20px] num">Your ways</h2>
+      <TextField label="Your name" {...register('name')} error={errors.name?.message} />
+      <div className="flex flex-wrap gap-x-10 gap-y-6">
+        <Controller
+          control={control}
+          name="units.long"
+          render={({ field }) => (
+            <Choice
+              label="Putts and distances in"
+              value={field.value}
+              onChange={field.onChange}
+              options={[
+                { value: 'imperial', label: 'feet and inches' },
+                { value: 'metric', label: 'metres' },
+              ]}
+            />
+          )}
+        />
+        <Controller
+          control={control}
+          name="units.short"
+          render={({ field }) => (
+            <Choice
+              label="Gaps and putters in"
+              value={field.value}
+              onChange={field.onChange}
+              options={[
+                { value: 'metric', label: 'millimetres' },
+                { value: 'imperial', label: 'inches' },
+              ]}
+            />
+          )}
+        />
+      </div>
+      <TextField
+        label="Green speed that new drills start with"
+        {...register('greenSpeed')}
+        hint="how far the ball rolls out from the ramp on your usual green"
+        error={errors.greenSpeed?.message}
+      />
+      <div>
+        <Button kind="primary" type="submit" disabled={isSubmitting}>
+          Save
+        </Button>
+      </div>
+      {inBrowser && (
+        <Choice
+          label="This screen"
+          value={theme as 'light' | 'dark' | 'glare'}
+          onChange={setTheme}
+          options={[
+            { value: 'light', label: 'Paper' },
+            { value: 'dark', label: 'Dark, indoors' },
+            { value: 'glare', label: 'Glare, in the sun' },
+          ]}
+        />
+      )}
+    </form>
+  );
+}

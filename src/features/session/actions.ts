@@ -1,0 +1,40 @@
+'use server';
+
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { finishSession, reopenSession, startSession } from '@/data';
+import { act } from '../shared/action';
+import type { ActionResult } from '../shared/result';
+
+const starting = z.object({
+  studentId: z.uuid('Choose a student.'),
+  drillId: z.uuid('Choose a drill.'),
+});
+
+/** Starts a session; answers with its id. */
+export async function begin(input: z.input<typeof starting>): Promise<ActionResult<string>> {
+  const result = await act(starting, input, (database, owner, values) =>
+    startSession(database, owner, { ...values, startedAt: new Date() }),
+  );
+  if (result.ok) revalidatePath('/', 'layout');
+  return result;
+}
+
+/** Finishes a session; says whether there was anything to keep. */
+export async function finish(id: string): Promise<ActionResult<'kept' | 'empty'>> {
+  const result = await act(z.uuid(), id, (database, owner, session) =>
+    finishSession(database, owner, session, new Date()),
+  );
+  if (result.ok) revalidatePath('/', 'layout');
+  return result;
+}
+
+/** Opens a finished session again. */
+export async function reopen(id: string): Promise<ActionResult<null>> {
+  const result = await act(z.uuid(), id, async (database, owner, session) => {
+    await reopenSession(database, owner, session);
+    return null;
+  });
+  if (result.ok) revalidatePath('/', 'layout');
+  return result;
+}

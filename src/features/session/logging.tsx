@@ -1,0 +1,305 @@
+'use client';
+
+import clsx from 'clsx';
+import { Undo2, X } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState, useTransition, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { toast } from 'sonner';
+import { tally } from '@/core/drill';
+import { standing, type Layout, type Outcome } from '@/core/layout';
+import { showLength, type UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import { LayoutDrawing } from '../drills/layout-drawing';
+import { showErrors } from '../shared/show-errors';
+import { finish, reopen } from './actions';
+import { Strip } from './strip';
+import { useRun, type Saving } from './use-run';
+import type { WirePutt } from './wire';
+
+export interface LoggingProps {
+  sessionId: string;
+  runId: string;
+  student: { id: string; name: string };
+  drillName: string;
+  layout: Layout;
+  putts: WirePutt[];
+  units: UnitPreferences;
+}
+
+/** Two touches nearer than this are one, ms: nobody putts so fast. */
+const ONE_TOUCH = 250;
+
+/** Logging: the drawing above, the thumb zone below; one touch a putt. */
+export function Logging({
+  sessionId,
+  runId,
+  student,
+  drillName,
+  layout,
+  putts: initial,
+  units,
+}: LoggingProps) {
+  const router = useRouter();
+  const [busy, work] = useTransition();
+  const element = standing(layout).find((one) => one.outcomes().length > 0);
+  const outcomes = element?.outcomes() ?? [];
+  const run = useRun(runId, initial, (count) =>
+    toast(
+      `${count === 1 ? 'A putt' : `${count} putts`} came from another screen. All are kept, in order of arrival.`,
+    ),
+  );
+  const shown = run.putts.flatMap((putt) =>
+    outcomes.filter(({ id }) => element && id === putt.outcomes[element.id]),
+  );
+  const counts = tally(
+    layout,
+    run.putts.map((putt) => putt.outcomes),
+  );
+
+  const touched = useRef(-Infinity);
+  const log = (outcome: Outcome, at?: number) => {
+    if (!element) return;
+    if (at !== undefined) {
+      if (at - touched.current < ONE_TOUCH) return;
+      touched.current = at;
+    }
+    run.log({ [element.id]: outcome.id });
+  };
+  const by = (side: Outcome['side']) => outcomes.find((outcome) => outcome.side === side);
+  const press = (side: Outcome['side']) => (event: KeyboardEvent) => {
+    if (event.repeat || (event.target instanceof Element && event.target.closest('button, a')))
+      return;
+    event.preventDefault();
+    const outcome = by(side);
+    if (outcome) log(outcome);
+  };
+  useHotkeys('space', press('middle'));
+  useHotkeys('left', press('left'));
+  useHotkeys('right', press('right'));
+  useHotkeys('u, backspace', (event) => !event.repeat && run.undo?.());
+
+  const wide = useWide();
+  const done = () =>
+    work(async () => {
+      if (!(await run.flush())) {
+        toast.error(
+          'Some putts have not reached the server yet. They are kept here; finish when it answers.',
+        );
+        return;
+      }
+      const result = await finish(sessionId);
+      if (!showErrors(result)) return;
+      if (result.value === 'empty') {
+        toast('Nothing was logged, so the session was not kept.');
+        router.push('/');
+      } else {
+        router.push(`/sessions/${sessionId}/review`);
+      }
+    });
+
+  return (
+    <main className="grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden bg-sheet">
+      <header className="flex items-start justify-between gap-3 border-b-[length:var(--stroke)] border-ink px-4 pt-3 pb-2.5">
+        <div className="min-w-0">
+          <p className="truncate text-[16px]">
+            <strong>{student.name}</strong>
+            <span className="text-ink2"> · {drillName}</span>
+          </p>
+          <p className="mt-1 flex flex-wrap items-baseline gap-x-2 leading-none" aria-live="polite">
+            <span className="text-[44px] font-[760] tracking-tight [font-stretch:84%]">
+              {counts.clear}
+            </span>
+            <span className="text-[19px] font-[560] text-ink2">of {counts.putts} clear</span>
+          </p>
+          <p className="mt-1.5 text-[15px] text-ink2">
+            {counts.streak} in a row · best {counts.best}
+          </p>
+        </div>
+        <div className="flex shrink-0 flex-col items-end gap-2">
+          <Button kind="plain" onClick={done} disabled={busy}>
+            Finish
+          </Button>
+          <Button asChild kind="quiet" className="min-h-8 px-1 text-sm text-ink2">
+            <Link href={`/students/${student.id}`}>
+              <X size={15} aria-hidden /> leave open
+            </Link>
+          </Button>
+        </div>
+      </header>
+      <div className="min-h-0">
+        <LayoutDrawing
+          layout={layout}
+          units={units}
+          lie={wide ? 'along' : 'up'}
+          brief={!wide}
+          targets={outcomes
+            .filter(({ side }) => side !== 'middle')
+            .map((outcome) => ({
+              id: outcome.id,
+              name: `${outcome.label}, ${outcome.detail}`,
+              label: outcome.side === 'left' ? 'A' : 'B',
+              side: outcome.side,
+              at: outcome.at,
+            }))}
+          onTouch={(id) => {
+            const outcome = outcomes.find((one) => one.id === id);
+            if (outcome) log(outcome, performance.now());
+          }}
+        />
+      </div>
+      <footer className="grid gap-2.5 border-t-[length:var(--stroke)] border-ink bg-paper px-3.5 pt-2.5 pb-4">
+        <div className="flex min-h-7 items-center justify-between gap-3">
+          <div className="flex min-w-0 justify-end overflow-hidden">
+            <Strip outcomes={shown.slice(-(wide ? 40 : 10))} breaks={Infinity} />
+          </div>
+          <SavingSign saving={run.saving} unsaved={run.unsaved} />
+        </div>
+        <Refusal
+          saving={run.saving}
+          unsaved={run.unsaved}
+          finished={run.finished}
+          onReopen={() =>
+            work(async () => {
+              if (showErrors(await reopen(sessionId))) await run.flush();
+            })
+          }
+          onDiscard={() => void run.discard()}
+          sessionId={sessionId}
+        />
+        <div className="grid grid-cols-[1fr_1.9fr_1fr] gap-2.5">
+          <Key side="left" onPress={(at) => log(by('left')!, at)}>
+            ◀ left<small>tee A</small>
+          </Key>
+          <Key side="middle" onPress={(at) => log(by('middle')!, at)}>
+            Clear<small>through the gate</small>
+          </Key>
+          <Key side="right" onPress={(at) => log(by('right')!, at)}>
+            right ▶<small>tee B</small>
+          </Key>
+        </div>
+        <div className="flex items-center justify-between gap-3">
+          <p className="text-sm text-ink2">
+            {wide ? 'space clear · ← → the tee · U undo' : gateWords(layout, units)}
+          </p>
+          <Button className="min-h-12" disabled={!run.undo} onClick={() => run.undo?.()}>
+            <Undo2 size={18} aria-hidden /> Undo
+          </Button>
+        </div>
+      </footer>
+    </main>
+  );
+}
+
+const gateWords = (layout: Layout, units: UnitPreferences) =>
+  standing(layout)
+    .flatMap((element) => element.checks())
+    .map(({ name, metres }) => `${showLength(metres, 'across', units)} ${name}`)
+    .join(' · ');
+
+/** Whether the drawing lies along the screen: on anything wider than it is high and wider than a phone. */
+function useWide(): boolean {
+  const [wide, setWide] = useState(false);
+  useEffect(() => {
+    const query = window.matchMedia('(min-width: 900px) and (orientation: landscape)');
+    const update = () => setWide(query.matches);
+    update();
+    query.addEventListener('change', update);
+    return () => query.removeEventListener('change', update);
+  }, []);
+  return wide;
+}
+
+function Key({
+  side,
+  onPress,
+  children,
+}: {
+  side: Outcome['side'];
+  onPress: (at: number) => void;
+  children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      onClick={(event) => {
+        const byPointer = event.detail > 0;
+        if (byPointer) event.currentTarget.blur();
+        onPress(byPointer ? event.timeStamp : performance.now());
+      }}
+      className={clsx(
+        'flex h-[92px] flex-col items-center justify-center rounded-[4px] border-2 leading-tight font-[720] [font-stretch:90%] active:translate-y-px [&>small]:text-[14px] [&>small]:font-[560]',
+        side === 'middle' && 'border-ink bg-ink text-[28px] text-sheet',
+        side === 'left' && 'border-leftward bg-sheet text-[20px] text-leftward',
+        side === 'right' && 'border-rightward bg-sheet text-[20px] text-rightward',
+      )}
+    >
+      {children}
+    </button>
+  );
+}
+
+function SavingSign({ saving, unsaved }: { saving: Saving; unsaved: number }) {
+  const text =
+    saving.state === 'saved'
+      ? 'all saved'
+      : saving.state === 'refused'
+        ? `${unsaved} not saved`
+        : saving.since === 'offline'
+          ? `${unsaved} kept here, no server`
+          : 'saving…';
+  return (
+    <p
+      role="status"
+      className={clsx(
+        'shrink-0 text-sm',
+        saving.state === 'saved' ? 'text-ink2' : 'font-[600] text-warn',
+      )}
+    >
+      {text}
+    </p>
+  );
+}
+
+function Refusal({
+  saving,
+  unsaved,
+  finished,
+  sessionId,
+  onReopen,
+  onDiscard,
+}: {
+  saving: Saving;
+  unsaved: number;
+  finished: boolean;
+  sessionId: string;
+  onReopen: () => void;
+  onDiscard: () => void;
+}) {
+  if (saving.state === 'refused') {
+    return (
+      <div role="alert" className="grid gap-2 border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
+        <p>{saving.message}</p>
+        <div className="flex flex-wrap gap-2">
+          {saving.code === 'finished' && (
+            <Button onClick={onReopen}>Open again and save {unsaved}</Button>
+          )}
+          <Button kind="quiet" onClick={onDiscard}>
+            Throw {unsaved === 1 ? 'it' : `these ${unsaved}`} away
+          </Button>
+        </div>
+      </div>
+    );
+  }
+  if (!finished) return null;
+  return (
+    <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
+      This session was finished on another screen.{' '}
+      <Link href={`/sessions/${sessionId}/review`} className="underline">
+        See what it says
+      </Link>{' '}
+      or log on: you will be asked to open it again.
+    </p>
+  );
+}

@@ -1,0 +1,36 @@
+import fc from 'fast-check';
+import { merge } from './merge';
+import type { WireEvent, WirePutt } from './wire';
+
+const putt = (id: string, outcome = 'clear'): WireEvent => ({
+  type: 'putt',
+  id,
+  outcomes: { gate: outcome },
+  at: '',
+});
+const undo = (id: string): WireEvent => ({ type: 'undo', id, at: '' });
+const saved = (id: string): WirePutt => ({ id, outcomes: { gate: 'clear' }, undone: false });
+
+describe('merge', () => {
+  it('shows the server first, then what is pending', () => {
+    expect(merge([saved('a')], [putt('b')]).map(({ id }) => id)).toEqual(['a', 'b']);
+  });
+
+  it('takes back putts of either kind and keeps them as taken back', () => {
+    const shown = merge([saved('a')], [putt('b'), undo('a'), undo('b')]);
+    expect(shown.map(({ undone }) => undone)).toEqual([true, true]);
+  });
+
+  it('is not changed by events that the server already has', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ id: fc.constantFrom('a', 'b', 'c'), back: fc.boolean() })),
+        (steps) => {
+          const events = steps.map(({ id, back }) => (back ? undo(id) : putt(id)));
+          const once = merge([], events);
+          expect(merge(once, events)).toEqual(once);
+        },
+      ),
+    );
+  });
+});

@@ -1,0 +1,20 @@
+import type { WireEvent, WirePutt } from './wire';
+
+/**
+ * What the screen shows: the server's putts, then those it does not have yet, with every taking back applied.
+ * An event that the server already has changes nothing.
+ *
+ * @param saved as the server last told it
+ * @param pending as logged here, in order
+ */
+export function merge(saved: WirePutt[], pending: WireEvent[]): WirePutt[] {
+  const putts = new Map(saved.map((putt) => [putt.id, putt]));
+  for (const event of pending) {
+    const known = putts.get(event.id);
+    if (event.type === 'putt' && !known) {
+      putts.set(event.id, { id: event.id, outcomes: event.outcomes, undone: false });
+    }
+    if (event.type === 'undo' && known) putts.set(event.id, { ...known, undone: true });
+  }
+  return [...putts.values()];
+}

@@ -1,0 +1,112 @@
+import Link from 'next/link';
+import { format } from 'date-fns';
+import { standing } from '@/core/layout';
+import { ballGateOf } from '@/core/layout';
+import { tally } from '@/core/drill';
+import { scoreWords, type SessionScore } from '@/core/scoring';
+import type { UnitPreferences } from '@/core/units';
+import { counted, type Session, type Student } from '@/data';
+import { Button } from '@/ui/button';
+import { PlaceHead } from '../shared/place';
+import { ScoreRuler } from '../students/score-ruler';
+import { ScoreTable } from '../students/score-table';
+import { ReopenButton } from './reopen-button';
+import { Strip } from './strip';
+
+/** After the session: what happened, what it says, and what next. */
+export function Review({
+  session,
+  student,
+  score,
+  previous,
+  units,
+}: {
+  session: Session;
+  student: Student;
+  score: SessionScore | undefined;
+  previous: SessionScore | undefined;
+  units: UnitPreferences;
+}) {
+  const [run] = session.runs;
+  if (!run) return null;
+  const putts = counted(run.putts);
+  const element = standing(run.layout).find((one) => one.outcomes().length > 0);
+  const outcomes = element?.outcomes() ?? [];
+  const happened = putts.flatMap((putt) =>
+    outcomes.filter(({ id }) => element && id === putt.outcomes[element.id]),
+  );
+  const counts = tally(
+    run.layout,
+    putts.map((putt) => putt.outcomes),
+  );
+  const of = (side: 'left' | 'right') => happened.filter((outcome) => outcome.side === side).length;
+  const gate = ballGateOf(run.layout) ?? undefined;
+  return (
+    <>
+      <PlaceHead
+        title={`${student.name}, ${format(session.startedAt, 'd MMMM')}`}
+        sub={`${run.drillName} · ${format(session.startedAt, 'HH:mm')} to ${session.finishedAt ? format(session.finishedAt, 'HH:mm') : 'now'}`}
+      >
+        <ReopenButton id={session.id} />
+        <Button asChild>
+          <Link href={`/start?student=${student.id}`}>Another session</Link>
+        </Button>
+        <Button asChild kind="primary">
+          <Link href={`/students/${student.id}`}>{student.name.split(' ')[0]}’s page</Link>
+        </Button>
+      </PlaceHead>
+      <section className="grid gap-3 border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7">
+        <p className="text-[20px]">
+          <strong className="text-[30px] num">{counts.clear}</strong> of {counts.putts} clear,{' '}
+          {of('left')} at the left tee, {of('right')} at the right; best run {counts.best}.
+        </p>
+        <Strip outcomes={happened} />
+        {score && (
+          <p className="max-w-[62ch] text-[17px]">
+            On these putts alone {student.name.split(' ')[0]}{' '}
+            <strong>{scoreWords(score.alone, student.hand, units, gate)}</strong>.{' '}
+            <span className="text-ink2">
+              With all earlier sessions: {scoreWords(score.carried, student.hand, units, gate)}.
+            </span>
+          </p>
+        )}
+      </section>
+      {score && (
+        <>
+          <div className="border-b-[length:var(--stroke)] border-ink">
+            <ScoreRuler
+              name="This session"
+              basis={`${score.putts} putts`}
+              score={score.alone}
+              hand={student.hand}
+              layout={run.layout}
+              units={units}
+            />
+            <div className="border-t border-hair">
+              <ScoreRuler
+                name="Now"
+                basis="carried from all sessions"
+                score={score.carried}
+                hand={student.hand}
+                layout={run.layout}
+                units={units}
+              />
+            </div>
+          </div>
+          <section className="px-4 py-5 md:px-7">
+            <ScoreTable
+              hand={student.hand}
+              rows={[
+                { name: 'This session alone', putts: score.putts, score: score.alone },
+                { name: 'Carried to now', score: score.carried },
+                ...(previous
+                  ? [{ name: `Before, ${format(previous.at, 'd MMM')}`, score: previous.carried }]
+                  : []),
+              ]}
+            />
+          </section>
+        </>
+      )}
+    </>
+  );
+}

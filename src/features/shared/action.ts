@@ -1,0 +1,45 @@
+import 'server-only';
+import { z } from 'zod';
+import { Problem, connection, type Database } from '@/data';
+import type { ActionResult, FieldErrors } from './result';
+
+/** Errors by field path ("gate.gap"), the first of each. */
+export function fieldErrors(error: z.ZodError): FieldErrors {
+  const errors: FieldErrors = {};
+  for (const { path, message } of error.issues) errors[path.join('.')] ??= message;
+  return errors;
+}
+
+/**
+ * The border of every server action: parses what came with Zod, runs the work with the open database and its
+ * owner, and turns problems into sentences. Anything unforeseen is logged here and told without its details.
+ */
+export async function act<Schema extends z.ZodType, T>(
+  schema: Schema | ((database: Database, owner: string) => Promise<Schema>),
+  input: unknown,
+  work: (database: Database, owner: string, values: z.output<Schema>) => Promise<T>,
+): Promise<ActionResult<T>> {
+  try {
+    const { database, owner } = await connection();
+    const parsed = (
+      typeof schema === 'function' ? await schema(database, owner) : schema
+    ).safeParse(input);
+    if (!parsed.success) {
+      return {
+        ok: false,
+        message: 'Some of this cannot be right.',
+        fields: fieldErrors(parsed.error),
+      };
+    }
+    return { ok: true, value: await work(database, owner, parsed.data) };
+  } catch (error) {
+    return { ok: false, message: messageFor(error), fields: {} };
+  }
+}
+
+/** A sentence for a screen; details of anything unforeseen go to the server's log only. */
+export function messageFor(error: unknown): string {
+  if (error instanceof Problem) return error.message;
+  console.error(error);
+  return 'This could not be done, and nothing was changed. Try again; if it stays so, restart Dirigo.';
+}

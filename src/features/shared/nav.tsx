@@ -1,0 +1,51 @@
+'use client';
+
+import clsx from 'clsx';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+
+/** The places, in the order of the work; the number is also the key that leads there. */
+export const PLACES = [
+  { key: '1', name: 'Today', href: '/' },
+  { key: '2', name: 'Students', href: '/students' },
+  { key: '3', name: 'Drills', href: '/drills' },
+  { key: '4', name: 'Records', href: '/records' },
+] as const;
+
+/** Down the side on a laptop, along the foot on a phone. */
+export function Nav() {
+  const path = usePathname();
+  const here = (href: string) => (href === '/' ? path === '/' : path.startsWith(href));
+  return (
+    <nav
+      aria-label="Places"
+      className="fixed inset-x-0 bottom-0 z-20 flex border-t-[length:var(--stroke)] border-ink bg-paper md:sticky md:top-0 md:h-dvh md:w-[148px] md:flex-col md:gap-1 md:border-t-0 md:border-r-[length:var(--stroke)] md:pt-6 md:pb-5 md:pl-6"
+    >
+      <span className="mb-6 hidden text-[20px] font-[800] tracking-tight [font-stretch:112%] md:block">
+        Dirigo
+      </span>
+      {PLACES.map(({ key, name, href }) => (
+        <Link
+          key={href}
+          href={href}
+          aria-current={here(href) ? 'page' : undefined}
+          className={clsx(
+            'flex min-h-14 flex-1 items-center justify-center gap-2 text-[15px] [font-stretch:90%] md:min-h-10 md:flex-none md:justify-start md:text-[16px]',
+            here(href)
+              ? 'border-t-4 border-line font-[720] text-ink md:border-t-0 md:border-r-[5px]'
+              : 'border-t-4 border-transparent font-[560] text-ink2 md:border-t-0',
+          )}
+        >
+          <span className={clsx('hidden w-3 cap text-[12px] md:inline', here(href) && 'text-line')}>
+            {key}
+          </span>
+          {name}
+        </Link>
+      ))}
+      <p className="mt-auto hidden text-[13.5px] leading-relaxed text-ink2 md:block">
+        Ctrl K find
+        <br />? keys
+      </p>
+    </nav>
+  );
+}

@@ -1,0 +1,39 @@
+'use server';
+
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { addStudent, archiveStudent, getCoach, saveStudent, type Database } from '@/data';
+import { act } from '../shared/action';
+import type { ActionResult } from '../shared/result';
+import { studentForm, type StudentInput } from './form';
+
+const form = async (database: Database, owner: string) =>
+  studentForm((await getCoach(database, owner)).settings.units);
+
+/** Adds a student, or saves one that has an id; answers with the id. */
+export async function keepStudent(
+  id: string | null,
+  input: StudentInput,
+): Promise<ActionResult<string>> {
+  const result = await act(form, input, async (database, owner, values) => {
+    if (id === null) return addStudent(database, owner, values);
+    await saveStudent(database, owner, id, values);
+    return id;
+  });
+  if (result.ok) revalidatePath('/', 'layout');
+  return result;
+}
+
+/** Puts a student away, or takes one back. */
+export async function setArchived(id: string, archived: boolean): Promise<ActionResult<null>> {
+  const result = await act(
+    z.object({ id: z.uuid(), archived: z.boolean() }),
+    { id, archived },
+    async (database, owner) => {
+      await archiveStudent(database, owner, id, archived ? new Date() : null);
+      return null;
+    },
+  );
+  if (result.ok) revalidatePath('/', 'layout');
+  return result;
+}

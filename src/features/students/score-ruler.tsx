@@ -1,0 +1,39 @@
+import { makeWindow } from '@/core/green';
+import type { Layout } from '@/core/layout';
+import type { Hand } from '@/core/people';
+import { biasIntervalWords, biasWords, missWord, type Score } from '@/core/scoring';
+import { showDegrees, showLength, type UnitPreferences } from '@/core/units';
+import { Ruler } from '@/ui/ruler';
+
+/** A start line on its ruler, against the hole of the putt it was last trained on. */
+export function ScoreRuler({
+  name,
+  basis,
+  score,
+  hand,
+  layout,
+  units,
+}: {
+  name: string;
+  basis: string;
+  score: Score;
+  hand: Hand;
+  layout: Layout;
+  units: UnitPreferences;
+}) {
+  const { left, right } = makeWindow(layout.putt);
+  const { window } = score;
+  return (
+    <Ruler
+      name={name}
+      basis={basis}
+      window={window}
+      bias={score.bias}
+      allowed={{ left, right, label: `${showLength(layout.putt.distance, 'putt', units)} hole` }}
+      ends={{ left: missWord('left', hand), right: missWord('right', hand) }}
+      value={showDegrees(window.middle)}
+      interval={`${showDegrees(window.low)} to ${showDegrees(window.high)}`}
+      words={`${biasWords(score.bias.middle, hand)} (${biasIntervalWords(score.bias, hand)})`}
+    />
+  );
+}

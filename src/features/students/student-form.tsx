@@ -1,0 +1,126 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useRouter } from 'next/navigation';
+import { Controller, useForm } from 'react-hook-form';
+import { toast } from 'sonner';
+import type { StudentValues } from '@/core/people';
+import type { UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { NotesField, TextField } from '@/ui/field';
+import { showErrors } from '../shared/show-errors';
+import { keepStudent } from './actions';
+import { studentForm, type StudentInput } from './form';
+
+/** Adding or changing a student. */
+export function StudentForm({
+  id,
+  values,
+  units,
+}: {
+  id: string | null;
+  values: StudentInput;
+  units: UnitPreferences;
+}) {
+  const router = useRouter();
+  const { register, control, handleSubmit, setError, getValues, formState } = useForm<
+    StudentInput,
+    unknown,
+    StudentValues
+  >({ resolver: zodResolver(studentForm(units)), defaultValues: values, mode: 'onTouched' });
+  const { errors, isSubmitting } = formState;
+
+  const save = handleSubmit(async () => {
+    const result = await keepStudent(id, getValues());
+    if (!showErrors(result, setError)) return;
+    toast.success('Saved.');
+    router.push(`/students/${result.value}`);
+  });
+
+  return (
+    <form onSubmit={save} noValidate className="grid max-w-3xl gap-7 px-4 py-6 md:px-7">
+      <TextField
+        label="Name"
+        autoFocus={id === null}
+        {...register('name')}
+        error={errors.name?.message}
+      />
+      <div className="flex flex-wrap gap-x-10 gap-y-6">
+        <Controller
+          control={control}
+          name="hand"
+          render={({ field }) => (
+            <Choice
+              label="Plays"
+              value={field.value}
+              onChange={field.onChange}
+              options={[
+                { value: 'right', label: 'Right-handed' },
+                { value: 'left', label: 'Left-handed' },
+              ]}
+            />
+          )}
+        />
+        <Controller
+          control={control}
+          name="seated"
+          render={({ field }) => (
+            <Choice
+              label="Putts"
+              value={field.value ? 'seated' : 'standing'}
+              onChange={(next) => field.onChange(next === 'seated')}
+              options={[
+                { value: 'standing', label: 'Standing' },
+                { value: 'seated', label: 'Seated' },
+              ]}
+            />
+          )}
+        />
+        <Controller
+          control={control}
+          name="level"
+          render={({ field }) => (
+            <Choice
+              label="Level"
+              value={field.value}
+              onChange={field.onChange}
+              options={[
+                { value: 'beginner', label: 'Beginner' },
+                { value: 'improving', label: 'Improving' },
+                { value: 'steady', label: 'Steady' },
+                { value: 'advanced', label: 'Advanced' },
+              ]}
+            />
+          )}
+        />
+      </div>
+      <div className="grid gap-6 sm:grid-cols-2">
+        <TextField
+          label="Putter head, heel to toe"
+          inputMode="text"
+          {...register('putter.headLength')}
+          hint="112 mm, 4 3/8 in"
+          error={errors.putter?.headLength?.message}
+        />
+        <TextField
+          label="Putter head, front to back"
+          {...register('putter.headDepth')}
+          hint="a blade about 25 mm, a deep mallet 90 mm"
+          error={errors.putter?.headDepth?.message}
+        />
+      </div>
+      <NotesField
+        label="Notes, for you alone"
+        {...register('notes')}
+        error={errors.notes?.message}
+      />
+      <div className="flex gap-3">
+        <Button kind="primary" type="submit" disabled={isSubmitting}>
+          {id === null ? 'Add student' : 'Save'}
+        </Button>
+        <Button onClick={() => router.back()}>Cancel</Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,47 @@
+'use client';
+
+import { RadioGroup } from 'radix-ui';
+import { useId } from 'react';
+
+export interface ChoiceOption<Value extends string> {
+  value: Value;
+  label: string;
+}
+
+/** One of a few, all in sight. */
+export function Choice<Value extends string>({
+  label,
+  options,
+  value,
+  onChange,
+}: {
+  label: string;
+  options: readonly ChoiceOption<Value>[];
+  value: Value;
+  onChange: (value: Value) => void;
+}) {
+  const id = useId();
+  return (
+    <div className="grid gap-1.5">
+      <span id={id} className="cap">
+        {label}
+      </span>
+      <RadioGroup.Root
+        aria-labelledby={id}
+        value={value}
+        onValueChange={(next) => onChange(next as Value)}
+        className="flex w-fit flex-wrap rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet"
+      >
+        {options.map((option) => (
+          <RadioGroup.Item
+            key={option.value}
+            value={option.value}
+            className="min-h-11 px-4 text-[15px] font-[600] [font-stretch:92%] data-[state=checked]:bg-ink data-[state=checked]:text-sheet"
+          >
+            {option.label}
+          </RadioGroup.Item>
+        ))}
+      </RadioGroup.Root>
+    </div>
+  );
+}

@@ -1,0 +1,59 @@
+import { drawLayout, ballGateLayout } from '@/core/layout';
+import { DEFAULT_PUTT } from '@/core/green';
+import { fit, type Room } from './geometry';
+
+const marks = (distance: number, gate = 0.4572) =>
+  drawLayout(
+    ballGateLayout(
+      { ...DEFAULT_PUTT, distance },
+      { distance: gate, gap: 0.06, shank: 0.005, offset: 0 },
+    ),
+  );
+const margin = { top: 40, right: 20, bottom: 20, left: 30 };
+const laptop: Room = { width: 1100, height: 360, lie: 'along', margin };
+const phone: Room = { width: 390, height: 420, lie: 'up', margin };
+
+describe('fit', () => {
+  it.each([
+    ['8 ft on a laptop', 2.4384, laptop],
+    ['8 ft on a phone', 2.4384, phone],
+    ['30 ft on a laptop', 9.144, laptop],
+    ['40 m on a phone', 40, phone],
+  ])('keeps every tee, the ball and the hole inside the room: %s', (_what, distance, room) => {
+    const { pixel, across } = fit(marks(distance), room);
+    for (const mark of marks(distance)) {
+      if (!('at' in mark)) continue;
+      const { x, y } = pixel(mark.at);
+      expect(x).toBeGreaterThanOrEqual(margin.left);
+      expect(x).toBeLessThanOrEqual(room.width - margin.right);
+      expect(y).toBeGreaterThanOrEqual(margin.top);
+      expect(y).toBeLessThanOrEqual(room.height - margin.bottom);
+    }
+    expect(across).toBeGreaterThanOrEqual(1);
+  });
+
+  it('draws along the line to scale when nothing is cut', () => {
+    const { alongPixel, cut } = fit(marks(2.4384), laptop);
+    expect(cut).toBeNull();
+    expect(alongPixel(2) / alongPixel(1)).toBeCloseTo(2, 9);
+  });
+
+  it('cuts a long putt between gate and hole, and keeps one scale on both sides of the cut', () => {
+    const { alongPixel, cut } = fit(marks(9.144), laptop);
+    expect(cut!.from).toBeGreaterThan(0.4572);
+    expect(cut!.to).toBeLessThan(9.144);
+    const near = alongPixel(0.2) - alongPixel(0);
+    const far = alongPixel(9.144) - alongPixel(8.944);
+    expect(far).toBeCloseTo(near, 6);
+  });
+
+  it('has right of the line below it along the screen, and to the right of it up the screen', () => {
+    const right = { along: 1, across: 0.03 };
+    const straight = { along: 1, across: 0 };
+    const lying = fit(marks(2.4384), laptop);
+    expect(lying.pixel(right).y).toBeGreaterThan(lying.pixel(straight).y);
+    const standing = fit(marks(2.4384), phone);
+    expect(standing.pixel(right).x).toBeGreaterThan(standing.pixel(straight).x);
+    expect(standing.pixel({ along: 2, across: 0 }).y).toBeLessThan(standing.pixel(straight).y);
+  });
+});

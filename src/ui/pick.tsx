@@ -1,0 +1,83 @@
+'use client';
+
+import { Check, ChevronDown } from 'lucide-react';
+import { Select } from 'radix-ui';
+import { useId } from 'react';
+
+export interface PickOption {
+  value: string;
+  label: string;
+  detail?: string;
+}
+
+/** One of many, from a list. */
+export function Pick({
+  label,
+  placeholder,
+  options,
+  value,
+  onChange,
+  error,
+}: {
+  label: string;
+  placeholder: string;
+  options: PickOption[];
+  value: string;
+  onChange: (value: string) => void;
+  error?: string;
+}) {
+  const id = useId();
+  return (
+    <div className="grid gap-1.5">
+      <span id={id} className="cap">
+        {label}
+      </span>
+      <Select.Root value={value} onValueChange={onChange}>
+        <Select.Trigger
+          aria-labelledby={id}
+          aria-invalid={!!error}
+          className="flex min-h-12 w-full items-center justify-between gap-3 rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-3 text-left text-[17px] font-[600] data-[placeholder]:text-ink2"
+        >
+          <span className="truncate">
+            <Select.Value placeholder={placeholder} />
+          </span>
+          <Select.Icon>
+            <ChevronDown size={18} aria-hidden />
+          </Select.Icon>
+        </Select.Trigger>
+        <Select.Portal>
+          <Select.Content
+            position="popper"
+            sideOffset={4}
+            className="z-50 max-h-[60vh] w-[var(--radix-select-trigger-width)] overflow-auto rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet"
+          >
+            <Select.Viewport>
+              {options.map((option) => (
+                <Select.Item
+                  key={option.value}
+                  value={option.value}
+                  className="flex min-h-12 items-center justify-between gap-3 border-b border-hair px-3 py-2 text-[16px] outline-none last:border-b-0 data-[highlighted]:bg-ink data-[highlighted]:text-sheet"
+                >
+                  <span>
+                    <Select.ItemText>{option.label}</Select.ItemText>
+                    {option.detail && (
+                      <span className="ml-2 text-sm opacity-75">{option.detail}</span>
+                    )}
+                  </span>
+                  <Select.ItemIndicator>
+                    <Check size={17} aria-hidden />
+                  </Select.ItemIndicator>
+                </Select.Item>
+              ))}
+            </Select.Viewport>
+          </Select.Content>
+        </Select.Portal>
+      </Select.Root>
+      {error && (
+        <p role="alert" className="text-sm font-[560] text-line">
+          ▲ {error}
+        </p>
+      )}
+    </div>
+  );
+}

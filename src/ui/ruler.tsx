@@ -1,0 +1,153 @@
+'use client';
+
+import { useSize } from './use-size';
+
+export interface RulerProps {
+  /** What is measured: "Start line". */
+  name: string;
+  /** Under the name: how many putts it rests on. */
+  basis: string;
+  /** All in the same unit, right positive; the bar holds eight putts in ten. */
+  window: { low: number; middle: number; high: number };
+  bias: { low: number; middle: number; high: number };
+  /** What the hole or the gate allows, with its label. */
+  allowed?: { left: number; right: number; label: string };
+  ends: { left: string; right: string };
+  value: string;
+  interval: string;
+  words: string;
+}
+
+const HEIGHT = 112;
+const MIDDLE = 54;
+
+/** One ruler: centred on what was intended, its bar as wide as eight putts in ten, a ring where they centre. */
+export function Ruler(props: RulerProps) {
+  const [ref, size] = useSize<HTMLDivElement>();
+  return (
+    <section className="grid items-center gap-x-6 bg-sheet px-5 py-3 md:grid-cols-[130px_1fr_210px] md:px-7">
+      <div>
+        <h2 className="text-[20px] leading-tight num">{props.name}</h2>
+        <p className="text-sm text-ink2">{props.basis}</p>
+      </div>
+      <div ref={ref} className="min-w-0" style={{ height: HEIGHT }}>
+        {size && <Bar {...props} width={size.width} />}
+      </div>
+      <div>
+        <p className="text-[27px] leading-tight num">
+          {props.value} <span className="text-[15px] font-normal text-ink2">{props.interval}</span>
+        </p>
+        <p className="text-[15px] text-ink2">{props.words}</p>
+      </div>
+    </section>
+  );
+}
+
+function Bar({
+  window,
+  bias,
+  allowed,
+  ends,
+  name,
+  value,
+  interval,
+  words,
+  width,
+}: RulerProps & { width: number }) {
+  const reach =
+    1.15 *
+    Math.max(
+      window.high,
+      Math.abs(bias.low),
+      Math.abs(bias.high),
+      allowed?.left ?? 0,
+      allowed?.right ?? 0,
+    );
+  const x = (amount: number) => width / 2 + (amount / reach) * (width / 2 - 4);
+  return (
+    <svg
+      width={width}
+      height={HEIGHT}
+      role="img"
+      aria-label={`${name}: eight in ten within ${value}, ${interval}; ${words}`}
+    >
+      <text x={width / 2} y={14} textAnchor="middle" className="fill-line text-[13px] font-[650]">
+        intended
+      </text>
+      <line x1={0} x2={width} y1={MIDDLE + 20} y2={MIDDLE + 20} className="stroke-rule" />
+      <rect
+        x={x(-window.high)}
+        width={x(window.high) - x(-window.high)}
+        y={MIDDLE - 14}
+        height={28}
+        className="fill-ink"
+        fillOpacity={0.16}
+      />
+      <rect
+        x={x(-window.low)}
+        width={x(window.low) - x(-window.low)}
+        y={MIDDLE - 14}
+        height={28}
+        className="fill-ink"
+        fillOpacity={0.6}
+      />
+      <line
+        x1={width / 2}
+        x2={width / 2}
+        y1={20}
+        y2={MIDDLE + 26}
+        className="stroke-line"
+        strokeWidth={2}
+      />
+      {allowed &&
+        [-allowed.left, allowed.right].map((limit) => (
+          <line
+            key={limit}
+            x1={x(limit)}
+            x2={x(limit)}
+            y1={MIDDLE - 22}
+            y2={MIDDLE + 22}
+            className="stroke-hole"
+            strokeWidth={2.5}
+          />
+        ))}
+      {allowed && (
+        <text
+          x={x(allowed.right)}
+          y={MIDDLE - 27}
+          textAnchor="middle"
+          className="fill-hole text-[13px] font-[620]"
+        >
+          {allowed.label}
+        </text>
+      )}
+      <line
+        x1={x(bias.low)}
+        x2={x(bias.high)}
+        y1={MIDDLE}
+        y2={MIDDLE}
+        className="stroke-sheet"
+        strokeWidth={4}
+        strokeLinecap="round"
+      />
+      <circle
+        cx={x(bias.middle)}
+        cy={MIDDLE}
+        r={6.5}
+        className="fill-sheet stroke-ink"
+        strokeWidth={2.4}
+      />
+      <text x={0} y={HEIGHT - 18} className="fill-leftward text-[14px] font-[600]">
+        ◀ {ends.left}
+      </text>
+      <text
+        x={width}
+        y={HEIGHT - 18}
+        textAnchor="end"
+        className="fill-rightward text-[14px] font-[600]"
+      >
+        {ends.right} ▶
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,154 @@
+'use client';
+
+import 'chartjs-adapter-date-fns';
+import {
+  CategoryScale,
+  Chart,
+  Filler,
+  LineElement,
+  LinearScale,
+  PointElement,
+  TimeScale,
+  Tooltip,
+  type ChartData,
+  type ChartOptions,
+} from 'chart.js';
+import { format } from 'date-fns';
+import { useTheme } from 'next-themes';
+import { useEffect, useState } from 'react';
+import { Line } from 'react-chartjs-2';
+
+Chart.register(CategoryScale, Filler, LineElement, LinearScale, PointElement, TimeScale, Tooltip);
+
+export interface TrendPoint {
+  at: Date;
+  low: number;
+  middle: number;
+  high: number;
+  note: string;
+}
+
+export interface TrendChartProps {
+  points: TrendPoint[];
+  /** A level to compare with, and what it is. */
+  level?: { value: number; label: string };
+  unit: string;
+  description: string;
+}
+
+const TOKENS = ['ink', 'ink2', 'hair', 'line', 'hole'] as const;
+type Palette = Record<(typeof TOKENS)[number], string>;
+
+/** The theme's inks as the canvas needs them; read again when the theme changes. */
+function usePalette(): Palette | null {
+  const { resolvedTheme } = useTheme();
+  const [palette, setPalette] = useState<Palette | null>(null);
+  useEffect(() => {
+    const style = getComputedStyle(document.documentElement);
+    const read = () =>
+      setPalette(
+        Object.fromEntries(
+          TOKENS.map((name) => [name, style.getPropertyValue(`--${name}`).trim()]),
+        ) as Palette,
+      );
+    const frame = requestAnimationFrame(read);
+    return () => cancelAnimationFrame(frame);
+  }, [resolvedTheme]);
+  return palette;
+}
+
+/** A number over time with the band that holds it eight times in ten. */
+export function TrendChart({ points, level, unit, description }: TrendChartProps) {
+  const palette = usePalette();
+  if (!palette) return <div className="h-full" />;
+  const font = { family: "'Archivo Variable', sans-serif", size: 13 };
+  const series = (pick: (point: TrendPoint) => number) =>
+    points.map((point) => ({ x: point.at.getTime(), y: pick(point) }));
+  const band = { pointRadius: 0, borderWidth: 0, pointHitRadius: 0 };
+  const data: ChartData<'line', { x: number; y: number }[]> = {
+    datasets: [
+      {
+        label: 'window',
+        data: series(({ middle }) => middle),
+        borderColor: palette.ink,
+        borderWidth: 2.4,
+        pointBackgroundColor: points.map((_, index) =>
+          index === points.length - 1 ? palette.line : palette.ink,
+        ),
+        pointBorderWidth: 0,
+        pointRadius: points.map((_, index) => (index === points.length - 1 ? 6 : 4)),
+      },
+      { label: 'high', data: series(({ high }) => high), ...band },
+      {
+        label: 'low',
+        data: series(({ low }) => low),
+        ...band,
+        fill: '-1',
+        backgroundColor: `${palette.ink}24`,
+      },
+      ...(level
+        ? [
+            {
+              label: 'level',
+              data: [points[0], points.at(-1)].flatMap((point) =>
+                point ? [{ x: point.at.getTime(), y: level.value }] : [],
+              ),
+              borderColor: palette.hole,
+              borderWidth: 1.8,
+              borderDash: [6, 5],
+              pointRadius: 0,
+              pointHitRadius: 0,
+            },
+          ]
+        : []),
+    ],
+  };
+  const options: ChartOptions<'line'> = {
+    animation: false,
+    maintainAspectRatio: false,
+    interaction: { mode: 'nearest', axis: 'x', intersect: false },
+    layout: { padding: { top: 10, right: 12 } },
+    scales: {
+      x: {
+        type: 'time',
+        time: { unit: 'day', tooltipFormat: 'd MMM', displayFormats: { day: 'd MMM' } },
+        grid: { display: false },
+        border: { color: palette.ink },
+        ticks: { color: palette.ink2, font, maxTicksLimit: 7, maxRotation: 0 },
+      },
+      y: {
+        beginAtZero: true,
+        grace: '6%',
+        grid: { color: palette.hair },
+        border: { display: false },
+        ticks: {
+          color: palette.ink2,
+          font,
+          maxTicksLimit: 6,
+          callback: (value) => `${Number(value).toFixed(1)}${unit}`,
+        },
+      },
+    },
+    plugins: {
+      legend: { display: false },
+      tooltip: {
+        filter: ({ dataset }) => dataset.label === 'window',
+        displayColors: false,
+        backgroundColor: palette.ink,
+        titleFont: font,
+        bodyFont: font,
+        cornerRadius: 2,
+        callbacks: {
+          label: ({ dataIndex }) => {
+            const point = points[dataIndex];
+            return point
+              ? `${point.middle.toFixed(2)}${unit} (${point.low.toFixed(2)} to ${point.high.toFixed(2)}); ${point.note}`
+              : '';
+          },
+          title: ([item]) => (item ? format(points[item.dataIndex]!.at, 'd MMM yyyy') : ''),
+        },
+      },
+    },
+  };
+  return <Line data={data} options={options} role="img" aria-label={description} />;
+}
