@@ -34,12 +34,16 @@ const config = [
       })),
     },
     rules: {
-      'boundaries/element-types': [
+      'boundaries/dependencies': [
         'error',
         {
           default: 'disallow',
-          message: '${file.type} may not import ${dependency.type}: imports only run down',
-          rules: Object.entries(floors).map(([from, allow]) => ({ from: [from], allow })),
+          message:
+            '{{from.element.type}} may not import {{to.element.type}}: imports only run down',
+          policies: Object.entries(floors).map(([from, to]) => ({
+            from: { element: { type: from } },
+            allow: [{ to: { element: { type: to } } }],
+          })),
         },
       ],
     },
@@ -52,7 +56,10 @@ const config = [
         {
           paths: platform,
           patterns: [
-            { group: ['next', 'next/*', 'react/*', 'react-dom/*'], message: 'core has no interface code' },
+            {
+              group: ['next', 'next/*', 'react/*', 'react-dom/*'],
+              message: 'core has no interface code',
+            },
             { group: ['node:*', 'fs', 'path', 'crypto'], message: 'core touches no machine' },
             {
               regex: '^@/core/[a-z-]+/.+',

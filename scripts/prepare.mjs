@@ -37,8 +37,18 @@ export function build() {
   const id = '.next/BUILD_ID';
   if (existsSync(id)) {
     const built = statSync(id).mtimeMs;
-    const { stdout } = spawnSync('git', ['ls-files', '-co', '--exclude-standard', '-z', 'src', 'next.config.ts', 'package-lock.json']);
-    const sources = String(stdout ?? '').split('\0').filter(Boolean);
+    const { stdout } = spawnSync('git', [
+      'ls-files',
+      '-co',
+      '--exclude-standard',
+      '-z',
+      'src',
+      'next.config.ts',
+      'package-lock.json',
+    ]);
+    const sources = String(stdout ?? '')
+      .split('\0')
+      .filter(Boolean);
     const changed = (file) => !existsSync(file) || statSync(file).mtimeMs > built;
     if (sources.length > 0 && !sources.some(changed)) return;
   }

@@ -3,7 +3,9 @@ import { Problem, listStudents, ensureCoach, openDatabase, seedDemo } from '@/da
 
 /** Makes the database in DIRIGO_DB ready to serve: made, migrated and, for the demo, filled when it is empty. */
 async function main(): Promise<void> {
-  const { values } = parseArgs({ options: { demo: { type: 'boolean' }, date: { type: 'string' } } });
+  const { values } = parseArgs({
+    options: { demo: { type: 'boolean' }, date: { type: 'string' } },
+  });
   const database = await openDatabase(process.env.DIRIGO_DB ?? 'data/dirigo.db');
   const owner = await ensureCoach(database);
   if (values.demo && (await listStudents(database, owner)).length === 0) {

@@ -20,10 +20,17 @@ async function freePort(from) {
 /** Makes the database ready, then serves the built application until it is stopped. */
 export async function serve({ database, demo }) {
   const env = { ...process.env, DIRIGO_DB: database, NEXT_TELEMETRY_DISABLED: '1' };
-  const ready = spawnSync('npx', ['tsx', 'scripts/ready.ts', ...(demo ? ['--demo'] : [])], { stdio: 'inherit', env });
+  const ready = spawnSync('npx', ['tsx', 'scripts/ready.ts', ...(demo ? ['--demo'] : [])], {
+    stdio: 'inherit',
+    env,
+  });
   if (ready.status !== 0) process.exit(ready.status ?? 1);
   const port = await freePort(Number(process.env.PORT ?? 3000));
-  const server = spawn('npx', ['next', 'start', '-H', HOST, '-p', String(port)], { stdio: ['ignore', 'pipe', 'inherit'], env });
+  const server = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', HOST, '-p', String(port)],
+    { stdio: ['ignore', 'pipe', 'inherit'], env },
+  );
   let told = false;
   server.stdout.on('data', (chunk) => {
     if (told || !/ready/i.test(String(chunk))) return;

@@ -1,5 +1,6 @@
 'use client';
 
+import clsx from 'clsx';
 import { RadioGroup } from 'radix-ui';
 import { useId } from 'react';
 
@@ -30,7 +31,10 @@ export function Choice<Value extends string>({
         aria-labelledby={id}
         value={value}
         onValueChange={(next) => onChange(next as Value)}
-        className="flex w-fit flex-wrap rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet"
+        className={clsx(
+          'w-fit rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet',
+          options.length > 3 ? 'grid grid-cols-2 sm:flex' : 'flex',
+        )}
       >
         {options.map((option) => (
           <RadioGroup.Item

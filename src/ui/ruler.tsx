@@ -12,6 +12,8 @@ export interface RulerProps {
   bias: { low: number; middle: number; high: number };
   /** What the hole or the gate allows, with its label. */
   allowed?: { left: number; right: number; label: string };
+  /** What the half of the ruler stands for at least, so that rulers below each other share a scale. */
+  reach?: number;
   ends: { left: string; right: string };
   value: string;
   interval: string;
@@ -47,6 +49,7 @@ function Bar({
   window,
   bias,
   allowed,
+  reach = 0,
   ends,
   name,
   value,
@@ -54,16 +57,14 @@ function Bar({
   words,
   width,
 }: RulerProps & { width: number }) {
-  const reach =
-    1.15 *
-    Math.max(
-      window.high,
-      Math.abs(bias.low),
-      Math.abs(bias.high),
-      allowed?.left ?? 0,
-      allowed?.right ?? 0,
-    );
-  const x = (amount: number) => width / 2 + (amount / reach) * (width / 2 - 4);
+  const furthest = Math.max(
+    window.high,
+    ...[bias.low, bias.high].map(Math.abs),
+    allowed?.left ?? 0,
+    allowed?.right ?? 0,
+  );
+  const half = 1.15 * Math.max(furthest, reach);
+  const x = (amount: number) => width / 2 + (amount / half) * (width / 2 - 4);
   return (
     <svg
       width={width}

@@ -51,7 +51,10 @@ export default async function TodayPage() {
         </Empty>
       ) : (
         <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_380px] lg:divide-x lg:divide-y-0">
-          <section aria-label="Start a session" className="bg-sheet px-4 py-6 md:px-7 lg:order-2">
+          <section
+            aria-label="Start a session"
+            className="border-rule bg-sheet px-4 py-6 max-lg:border-b md:px-7 lg:order-2 lg:border-l"
+          >
             <h2 className="mb-5 text-[20px] num">Start a session</h2>
             <StartSession {...options} />
           </section>

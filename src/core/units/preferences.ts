@@ -13,8 +13,11 @@ export type UnitPreferences = z.infer<typeof unitPreferences>;
 /** Feet for the putt, millimetres for the gap: what most coaches mix. */
 export const DEFAULT_UNITS: UnitPreferences = { long: 'imperial', short: 'metric' };
 
-/** What is being measured: a putt or green speed, a place along the putt, or a small thing across it. */
-export type LengthKind = 'putt' | 'along' | 'across';
+/**
+ * What is being measured: a putt or green speed, a place along the putt, a small thing across it, or the spot of a
+ * tee's middle across it, which lies on half millimetres.
+ */
+export type LengthKind = 'putt' | 'along' | 'across' | 'spot';
 
 /** The unit a bare number is read in for this kind of length. */
 export function bareUnit(kind: LengthKind, units: UnitPreferences): LengthUnit {
@@ -24,6 +27,7 @@ export function bareUnit(kind: LengthKind, units: UnitPreferences): LengthUnit {
     case 'along':
       return units.long === 'imperial' ? 'in' : 'cm';
     case 'across':
+    case 'spot':
       return units.short === 'imperial' ? 'in' : 'mm';
   }
 }
@@ -37,7 +41,10 @@ export function bareUnit(kind: LengthKind, units: UnitPreferences): LengthUnit {
  * @example showLength(0.4572, 'along', DEFAULT_UNITS) // "18 in"
  */
 export function showLength(metres: number, kind: LengthKind, units: UnitPreferences): string {
-  if (kind === 'across') return formatLength(metres, units.short === 'imperial' ? 'in' : 'mm');
+  if (kind === 'spot' && units.short === 'metric') return `${Math.round(metres * 2000) / 2} mm`;
+  if (kind === 'across' || kind === 'spot') {
+    return formatLength(metres, units.short === 'imperial' ? 'in' : 'mm');
+  }
   if (units.long === 'imperial') {
     return formatLength(metres, kind === 'putt' || metres >= FEET_FROM ? 'ft' : 'in');
   }

@@ -113,6 +113,8 @@ describe('showLength and settable', () => {
     expect(showLength(2.4384, 'putt', DEFAULT_UNITS)).toBe('8 ft');
     expect(showLength(0.4572, 'along', DEFAULT_UNITS)).toBe('18 in');
     expect(showLength(1.9812, 'along', DEFAULT_UNITS)).toBe('6 ft 6 in');
+    expect(showLength(0.0325, 'spot', DEFAULT_UNITS)).toBe('32.5 mm');
+    expect(showLength(0.0325, 'spot', { long: 'metric', short: 'imperial' })).toBe('1 1/4 in');
     expect(showLength(0.0579, 'across', DEFAULT_UNITS)).toBe('58 mm');
     expect(showLength(0.4572, 'along', { long: 'metric', short: 'imperial' })).toBe('45.7 cm');
   });

@@ -95,10 +95,10 @@ export function Designer({
           </Button>
         )}
       </PlaceHead>
-      <div className="h-[300px] border-b-[length:var(--stroke)] border-ink md:h-[372px]">
+      <div className="h-[280px] border-b-[length:var(--stroke)] border-ink md:h-[330px]">
         <LayoutDrawing layout={good} units={units} lie="along" />
       </div>
-      <div className="grid divide-y divide-rule lg:grid-cols-[300px_1fr_350px] lg:divide-x lg:divide-y-0">
+      <div className="grid max-lg:divide-y max-lg:divide-rule lg:min-h-[calc(100dvh-424px)] lg:grid-cols-[310px_1fr_340px]">
         <section
           className="grid content-start gap-4 px-4 py-5 md:px-7 lg:order-3 lg:px-6"
           aria-label="Numbers"
@@ -109,7 +109,7 @@ export function Designer({
             {...register('name')}
             error={errors.name?.message}
           />
-          <div className="grid grid-cols-2 gap-x-6 gap-y-4">
+          <div className="grid grid-cols-2 gap-x-6 gap-y-2.5">
             <TextField label="Putt" {...register('distance')} error={errors.distance?.message} />
             <TextField
               label="Green speed"
@@ -145,7 +145,10 @@ export function Designer({
             }
           />
         )}
-        <section className="px-4 py-5 md:px-7 lg:order-2 lg:px-6" aria-label="Tape list">
+        <section
+          className="border-rule px-4 py-4 md:px-7 lg:order-2 lg:border-x lg:px-6"
+          aria-label="Tape list"
+        >
           <h2 className="mb-1 cap">Tape list, from the ball mark</h2>
           <TapeList layout={good} units={units} />
         </section>

@@ -11,6 +11,13 @@ const range = ({ left, right }: { left: number; right: number }) =>
     ? `±${showDegrees(right)}`
     : `−${showDegrees(left)} +${showDegrees(right)}`;
 
+/** The outermost ticks say which side they are on; there is no room on the others. */
+function tickWords(tick: number, outermost: number): string {
+  if (tick === 0) return 'line';
+  const side = tick < 0 ? ' left' : ' right';
+  return `${Math.abs(tick)}°${Math.abs(tick) === outermost ? side : ''}`;
+}
+
 /** The hole's window over the gate's tolerance, on one scale of degrees. */
 export function StrictnessGauge({ gate, hole }: Pick<Strictness, 'gate' | 'hole'>) {
   const [ref, size] = useSize<HTMLDivElement>();
@@ -62,7 +69,7 @@ export function StrictnessGauge({ gate, hole }: Pick<Strictness, 'gate' | 'hole'
             <g key={tick}>
               <line x1={x(tick)} x2={x(tick)} y1={79} y2={89} className="stroke-ink" />
               <text x={x(tick)} y={106} textAnchor="middle" className="fill-ink2 text-[13px]">
-                {tick === 0 ? 'line' : `${Math.abs(tick)}° ${tick < 0 ? 'left' : 'right'}`}
+                {tickWords(tick, 2 * step)}
               </text>
             </g>
           ))}

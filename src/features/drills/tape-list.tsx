@@ -2,7 +2,7 @@ import { standing, type Layout, type Spot } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
 
 const across = ({ across: metres }: Spot, units: UnitPreferences): string => {
-  const shown = showLength(Math.abs(metres), 'across', units);
+  const shown = showLength(Math.abs(metres), 'spot', units);
   return shown.startsWith('0 ') ? 'on the line' : `${shown} ${metres < 0 ? 'left' : 'right'}`;
 };
 
@@ -37,10 +37,12 @@ export function TapeList({ layout, units }: { layout: Layout; units: UnitPrefere
                 </span>
               ))}
             </td>
-            <td className="py-1.5 pl-3 text-right align-top num">
+            <td className="py-1.5 pl-3 text-right align-top num whitespace-nowrap">
               {at.along === 0 ? 'start' : showLength(at.along, 'along', units)}
             </td>
-            <td className="py-1.5 pl-3 text-right align-top num">{across(at, units)}</td>
+            <td className="py-1.5 pl-3 text-right align-top num whitespace-nowrap">
+              {across(at, units)}
+            </td>
           </tr>
         ))}
       </tbody>

@@ -28,6 +28,12 @@ export interface LoggingProps {
   units: UnitPreferences;
 }
 
+const SIDE_OF_KEY: Record<string, Outcome['side']> = {
+  ArrowLeft: 'left',
+  ArrowRight: 'right',
+  Space: 'middle',
+};
+
 /** Two touches nearer than this are one, ms: nobody putts so fast. */
 const ONE_TOUCH = 250;
 
@@ -68,17 +74,16 @@ export function Logging({
     run.log({ [element.id]: outcome.id });
   };
   const by = (side: Outcome['side']) => outcomes.find((outcome) => outcome.side === side);
-  const press = (side: Outcome['side']) => (event: KeyboardEvent) => {
+  useHotkeys('space, left, right', (event) => {
     if (event.repeat || (event.target instanceof Element && event.target.closest('button, a')))
       return;
     event.preventDefault();
-    const outcome = by(side);
+    const outcome = by(SIDE_OF_KEY[event.code] ?? 'middle');
     if (outcome) log(outcome);
-  };
-  useHotkeys('space', press('middle'));
-  useHotkeys('left', press('left'));
-  useHotkeys('right', press('right'));
-  useHotkeys('u, backspace', (event) => !event.repeat && run.undo?.());
+  });
+  useHotkeys('u, backspace', (event) => {
+    if (!event.repeat) run.undo?.();
+  });
 
   const wide = useWide();
   const done = () =>
@@ -143,9 +148,9 @@ export function Logging({
               side: outcome.side,
               at: outcome.at,
             }))}
-          onTouch={(id) => {
+          onTouch={(id, at) => {
             const outcome = outcomes.find((one) => one.id === id);
-            if (outcome) log(outcome, performance.now());
+            if (outcome) log(outcome, at);
           }}
         />
       </div>
@@ -226,7 +231,7 @@ function Key({
       onClick={(event) => {
         const byPointer = event.detail > 0;
         if (byPointer) event.currentTarget.blur();
-        onPress(byPointer ? event.timeStamp : performance.now());
+        onPress(event.timeStamp);
       }}
       className={clsx(
         'flex h-[92px] flex-col items-center justify-center rounded-[4px] border-2 leading-tight font-[720] [font-stretch:90%] active:translate-y-px [&>small]:text-[14px] [&>small]:font-[560]',

@@ -1,7 +1,6 @@
 import Link from 'next/link';
 import { format } from 'date-fns';
-import { standing } from '@/core/layout';
-import { ballGateOf } from '@/core/layout';
+import { ballGateOf, standing } from '@/core/layout';
 import { tally } from '@/core/drill';
 import { scoreWords, type SessionScore } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';
@@ -41,6 +40,7 @@ export function Review({
   );
   const of = (side: 'left' | 'right') => happened.filter((outcome) => outcome.side === side).length;
   const gate = ballGateOf(run.layout) ?? undefined;
+  const reach = score && Math.max(score.alone.window.high, score.carried.window.high);
   return (
     <>
       <PlaceHead
@@ -81,6 +81,7 @@ export function Review({
               hand={student.hand}
               layout={run.layout}
               units={units}
+              reach={reach}
             />
             <div className="border-t border-hair">
               <ScoreRuler
@@ -90,6 +91,7 @@ export function Review({
                 hand={student.hand}
                 layout={run.layout}
                 units={units}
+                reach={reach}
               />
             </div>
           </div>

@@ -1,10 +1,12 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
+import { connection as untilRequested } from 'next/server';
 import { scoreHistory } from '@/core/scoring';
 import { Problem, connection, getCoach, listSessions, toLogged } from '@/data';
 
 /** The open database, its owner and the owner's settings, for a page. */
 export async function coachContext() {
+  await untilRequested();
   const { database, owner } = await connection();
   const coach = await getCoach(database, owner);
   return { database, owner, coach, units: coach.settings.units };

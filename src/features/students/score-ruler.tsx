@@ -13,6 +13,7 @@ export function ScoreRuler({
   hand,
   layout,
   units,
+  reach,
 }: {
   name: string;
   basis: string;
@@ -20,6 +21,8 @@ export function ScoreRuler({
   hand: Hand;
   layout: Layout;
   units: UnitPreferences;
+  /** Half of the ruler at least, rad. */
+  reach?: number;
 }) {
   const { left, right } = makeWindow(layout.putt);
   const { window } = score;
@@ -27,11 +30,12 @@ export function ScoreRuler({
     <Ruler
       name={name}
       basis={basis}
+      reach={reach}
       window={window}
       bias={score.bias}
       allowed={{ left, right, label: `${showLength(layout.putt.distance, 'putt', units)} hole` }}
       ends={{ left: missWord('left', hand), right: missWord('right', hand) }}
-      value={showDegrees(window.middle)}
+      value={`±${showDegrees(window.middle)}`}
       interval={`${showDegrees(window.low)} to ${showDegrees(window.high)}`}
       words={`${biasWords(score.bias.middle, hand)} (${biasIntervalWords(score.bias, hand)})`}
     />

@@ -10,8 +10,8 @@ const marks = (distance: number, gate = 0.4572) =>
     ),
   );
 const margin = { top: 40, right: 20, bottom: 20, left: 30 };
-const laptop: Room = { width: 1100, height: 360, lie: 'along', margin };
-const phone: Room = { width: 390, height: 420, lie: 'up', margin };
+const laptop: Room = { width: 1100, height: 360, lie: 'along', margin, holeAtMost: 80 };
+const phone: Room = { width: 390, height: 420, lie: 'up', margin, holeAtMost: 80 };
 
 describe('fit', () => {
   it.each([

@@ -1,4 +1,5 @@
 import { scaleLinear } from 'd3-scale';
+import { HOLE_RADIUS } from '@/core/green';
 import type { Mark, Spot } from '@/core/layout';
 
 /** How the line lies: along the screen from left to right, or up it with the ball near the thumb. */
@@ -28,6 +29,8 @@ export interface Room {
   height: number;
   lie: Lie;
   margin: { top: number; right: number; bottom: number; left: number };
+  /** The hole is not drawn larger than this across, px from its centre. */
+  holeAtMost: number;
 }
 
 const EXAGGERATIONS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 75, 100];
@@ -91,7 +94,7 @@ function cutFor(marks: Mark[], length: number, until: number): { from: number; t
  * Fits a drawing into its room: to scale along the line (with a stretch cut out of a long putt), and as
  * exaggerated across as the room allows, by a round number.
  */
-export function fit(marks: Mark[], { width, height, lie, margin }: Room): Geometry {
+export function fit(marks: Mark[], { width, height, lie, margin, holeAtMost }: Room): Geometry {
   const inner = {
     width: Math.max(40, width - margin.left - margin.right),
     height: Math.max(40, height - margin.top - margin.bottom),
@@ -107,7 +110,7 @@ export function fit(marks: Mark[], { width, height, lie, margin }: Room): Geomet
         .domain([0, cut.from, cut.to, until])
         .range([0, cut.from * perMetre, cut.from * perMetre + CUT_WIDTH, length])
     : scaleLinear().domain([0, until]).range([0, length]);
-  const most = breadth / 2 / (halfAcross(marks) * perMetre);
+  const most = Math.min(breadth / 2 / halfAcross(marks), holeAtMost / HOLE_RADIUS) / perMetre;
   const across = EXAGGERATIONS.findLast((factor) => factor <= most) ?? 1;
   const acrossScale = across * perMetre;
   const middle = (lie === 'along' ? margin.top : margin.left) + breadth / 2;

@@ -26,7 +26,8 @@ export interface MeasuredLineProps {
   /** Facts for the title block. */
   facts?: { name: string; value: string }[];
   targets?: Target[];
-  onTouch?: (id: string) => void;
+  /** Told which target was touched, and when. */
+  onTouch?: (id: string, at: number) => void;
   /** Drawn over the line, in pixels of the drawing. */
   children?: (geometry: Geometry) => ReactNode;
 }
@@ -34,13 +35,19 @@ export interface MeasuredLineProps {
 const margins = (lie: Lie): Room['margin'] =>
   lie === 'along'
     ? { top: 86, right: 64, bottom: 66, left: 84 }
-    : { top: 26, right: 92, bottom: 30, left: 60 };
+    : { top: 26, right: 96, bottom: 56, left: 64 };
 
 /** A putt as a builder draws it: to scale along, exaggerated across, with dimension strings and both wedges. */
 export function MeasuredLine(props: MeasuredLineProps) {
   const [ref, size] = useSize<HTMLDivElement>();
   const geometry =
-    size && fit(props.marks, { ...size, lie: props.lie, margin: margins(props.lie) });
+    size &&
+    fit(props.marks, {
+      ...size,
+      lie: props.lie,
+      margin: margins(props.lie),
+      holeAtMost: props.targets ? 92 : 58,
+    });
   return (
     <div ref={ref} className="relative h-full w-full overflow-hidden bg-sheet">
       {size && geometry && (
@@ -72,21 +79,58 @@ interface DrawingProps extends MeasuredLineProps {
   size: { width: number; height: number };
 }
 
+/** What lies under what. */
+const LAYERS: Mark['type'][][] = [['wedge'], ['line'], ['hole', 'ball', 'tee']];
+
 function Drawing({ marks, units, geometry, size, targets }: DrawingProps) {
   const touched = new Set(targets?.map(({ id }) => id));
+  const dimensions = marks.filter((mark) => mark.type === 'dimension');
+  const shown = geometry.lie === 'along' ? dimensions : dimensions.filter(({ row }) => row > 0);
   return (
     <g>
-      {marks.map((mark, index) => (
-        <MarkShape key={index} mark={mark} geometry={geometry} hidden={touched} />
-      ))}
-      {geometry.cut && <Cut geometry={geometry} size={size} />}
-      {marks.map((mark, index) =>
-        mark.type === 'dimension' ? (
-          <Dimension key={index} mark={mark} units={units} geometry={geometry} size={size} />
-        ) : null,
+      {geometry.lie === 'along' && <Extensions marks={marks} geometry={geometry} />}
+      {LAYERS.flatMap((layer) =>
+        marks
+          .filter(({ type }) => layer.includes(type))
+          .map((mark, index) => (
+            <MarkShape
+              key={`${mark.type} ${index}`}
+              mark={mark}
+              geometry={geometry}
+              hidden={touched}
+            />
+          )),
       )}
+      {geometry.cut && <Cut geometry={geometry} size={size} />}
+      {shown.map((mark) => (
+        <Dimension
+          key={`${mark.row} ${mark.from}`}
+          mark={mark}
+          units={units}
+          geometry={geometry}
+          size={size}
+        />
+      ))}
     </g>
   );
+}
+
+/** Thin lines from the dimension strings down to what they measure, stopping short of it. */
+function Extensions({ marks, geometry }: Pick<DrawingProps, 'marks' | 'geometry'>) {
+  const { pixel } = geometry;
+  const stops = new Map<number, number>();
+  for (const mark of marks) {
+    if (!('at' in mark)) continue;
+    const { x, y } = pixel(mark.at);
+    const clearance =
+      mark.type === 'tee'
+        ? 32
+        : round(mark.type === 'hole' ? mark.radius : BALL_DIAMETER / 2, geometry).ry + 8;
+    stops.set(x, Math.min(stops.get(x) ?? Infinity, y - clearance));
+  }
+  return [...stops].map(([x, until]) => (
+    <line key={x} x1={x} x2={x} y1={18} y2={until} className="stroke-rule" strokeWidth={1} />
+  ));
 }
 
 interface MarkShapeProps {
@@ -239,18 +283,21 @@ function Cut({ geometry, size }: Omit<DrawingProps, keyof MeasuredLineProps>) {
   const ragged = (at: number, breadth: number) =>
     Array.from({ length: Math.ceil(breadth / 14) + 1 }, (_, i) => {
       const aside = at + (i % 2 ? 4 : -4);
-      return lie === 'along' ? `${aside},${i * 14}` : `${i * 14},${aside}`;
+      const on = start + Math.min(i * 14, breadth);
+      return lie === 'along' ? `${aside},${on}` : `${on},${aside}`;
     }).join(' ');
-  const breadth = lie === 'along' ? size.height : size.width;
+  /* Clear of the dimension strings, and along the screen of the title block too. */
+  const start = lie === 'along' ? 78 : 0;
+  const breadth = lie === 'along' ? size.height - start - 62 : size.width - 78;
   const low = lie === 'along' ? Math.min(a.x, b.x) : Math.min(a.y, b.y);
   const high = lie === 'along' ? Math.max(a.x, b.x) : Math.max(a.y, b.y);
   return (
     <g>
       <rect
         x={lie === 'along' ? low : 0}
-        y={lie === 'along' ? 0 : low}
-        width={lie === 'along' ? high - low : size.width}
-        height={lie === 'along' ? size.height : high - low}
+        y={lie === 'along' ? start : low}
+        width={lie === 'along' ? high - low : breadth}
+        height={lie === 'along' ? breadth : high - low}
         className="fill-paper"
       />
       {[low, high].map((at) => (
@@ -292,18 +339,6 @@ function Dimension({
   const tight = lie === 'along' && Math.abs(ends[1]! - ends[0]!) < width + 16;
   return (
     <g>
-      {lie === 'along' &&
-        ends.map((x) => (
-          <line
-            key={x}
-            x1={x}
-            x2={x}
-            y1={aside - 8}
-            y2={from.y - 14}
-            className="stroke-hair"
-            strokeWidth={1}
-          />
-        ))}
       <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} className="stroke-ink" strokeWidth={1} />
       {[a, b].map(({ x, y }, index) => (
         <path
@@ -360,7 +395,8 @@ function TouchTarget({
 }: {
   target: Target;
   at: Pixel;
-  onTouch?: (id: string) => void;
+  /** Told which target was touched, and when. */
+  onTouch?: (id: string, at: number) => void;
 }) {
   return (
     <button
@@ -369,7 +405,7 @@ function TouchTarget({
       title={target.name}
       onClick={(event) => {
         if (event.detail > 0) event.currentTarget.blur();
-        onTouch?.(target.id);
+        onTouch?.(target.id, event.timeStamp);
       }}
       style={{ left: at.x - 34, top: at.y - 34 }}
       className={`absolute flex size-[68px] items-center justify-center rounded-full border-2 border-dashed active:scale-95 ${TARGET_TONE[target.side]}`}

@@ -16,15 +16,17 @@ export default async function RecordsPage() {
     <>
       <PlaceHead title="Records" sub="your ways, and where your records lie" />
       <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_400px] lg:divide-x lg:divide-y-0">
-        <SettingsForm
-          key={`${units.long} ${units.short}`}
-          units={units}
-          values={{
-            name: coach.name,
-            units,
-            greenSpeed: showLength(coach.settings.greenSpeed, 'putt', units),
-          }}
-        />
+        <div>
+          <SettingsForm
+            key={`${units.long} ${units.short}`}
+            units={units}
+            values={{
+              name: coach.name,
+              units,
+              greenSpeed: showLength(coach.settings.greenSpeed, 'putt', units),
+            }}
+          />
+        </div>
         <section className="grid content-start gap-3 px-4 py-6 md:px-7">
           <h2 className="text-[20px] num">Where they lie</h2>
           <p className="text-[16px]">

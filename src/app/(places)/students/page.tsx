@@ -27,7 +27,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
     <>
       <PlaceHead
         title={archived ? 'Archived students' : 'Students'}
-        sub={`${shown.length} ${archived ? 'put away; nothing of theirs is lost' : 'whom you coach'}`}
+        sub={archived ? 'put away; nothing of theirs is lost' : `${shown.length} students, by name`}
       >
         {(hidden > 0 || archived) && (
           <Button asChild>
@@ -52,7 +52,9 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
                 <th className="py-1.5 pr-4 font-[inherit]">name</th>
                 <th className="py-1.5 pr-4 font-[inherit] max-md:hidden">plays</th>
                 <th className="py-1.5 pr-4 font-[inherit] max-lg:hidden">putter head</th>
-                <th className="py-1.5 pr-4 font-[inherit]">eight in ten start within</th>
+                <th className="py-1.5 pr-4 font-[inherit]">
+                  eight in ten start within, 80 % sure of
+                </th>
                 <th className="py-1.5 pr-4 font-[inherit] max-sm:hidden">bias</th>
                 <th className="py-1.5 font-[inherit] max-sm:hidden">last here</th>
               </tr>

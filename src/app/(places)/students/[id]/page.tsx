@@ -75,23 +75,25 @@ export default async function StudentPage({ params }: PageProps<'/students/[id]'
             />
           </div>
           <div className="grid divide-y divide-rule lg:grid-cols-[1fr_400px] lg:divide-x lg:divide-y-0">
-            <section className="px-4 py-4 md:px-7" aria-label="Trend">
+            <section className="flex flex-col px-4 py-4 md:px-7" aria-label="Trend">
               <h2 className="mb-1 flex flex-wrap justify-between gap-x-4 cap">
                 <span>Start line, eight-in-ten window by session; the band holds it with 80 %</span>
                 <span className="text-hole">
                   – – as wide as the hole at {showLength(layout.putt.distance, 'putt', units)}
                 </span>
               </h2>
-              <div className="h-[290px]">
-                <Trend
-                  hole={makeWindow(layout.putt).right}
-                  holeName={`the hole at ${showLength(layout.putt.distance, 'putt', units)}`}
-                  rows={scores.map(({ at, putts: count, carried }) => ({
-                    at,
-                    putts: count,
-                    window: carried.window,
-                  }))}
-                />
+              <div className="relative min-h-[290px] flex-1">
+                <div className="absolute inset-0">
+                  <Trend
+                    hole={makeWindow(layout.putt).right}
+                    holeName={`the hole at ${showLength(layout.putt.distance, 'putt', units)}`}
+                    rows={scores.map(({ at, putts: count, carried }) => ({
+                      at,
+                      putts: count,
+                      window: carried.window,
+                    }))}
+                  />
+                </div>
               </div>
             </section>
             <section className="grid content-start gap-4 px-4 py-4 md:px-6" aria-label="In words">

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { studentValues } from '@/core/people';
 import { getStudent } from '@/data';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound } from '@/features/shared/server';
@@ -9,15 +10,12 @@ export const metadata: Metadata = { title: 'Change a student' };
 
 export default async function EditStudentPage({ params }: PageProps<'/students/[id]/edit'>) {
   const { database, owner, units } = await coachContext();
-  const {
-    id,
-    archivedAt: _archivedAt,
-    ...values
-  } = await orNotFound(getStudent(database, owner, (await params).id));
+  const student = await orNotFound(getStudent(database, owner, (await params).id));
+  const values = studentValues.parse(student);
   return (
     <>
       <PlaceHead title={values.name} sub="name, hand, putter and notes" />
-      <StudentForm id={id} values={typedStudent(values, units)} units={units} />
+      <StudentForm id={student.id} values={typedStudent(values, units)} units={units} />
     </>
   );
 }

@@ -1,0 +1,74 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { addDrill, addStudent, expectCount, logByKeys, startSession } from './coach';
+
+test('every place passes the accessibility rules, in every theme and at both widths', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await addStudent(page, 'Ada Weir');
+  const student = new URL(page.url()).pathname;
+  await addDrill(page, 'Weir gate');
+  const drill = new URL(page.url()).pathname;
+  await startSession(page, 'Ada Weir', 'Weir gate');
+  await logByKeys(page, 'CCCLCRC');
+  await expect(page.getByText('all saved')).toBeVisible();
+  const session = new URL(page.url()).pathname;
+  for (const theme of ['light', 'dark', 'glare']) {
+    await page.evaluate((name) => localStorage.setItem('theme', name), theme);
+    for (const width of [1280, 390]) {
+      await page.setViewportSize({ width, height: width === 390 ? 844 : 800 });
+      for (const path of [
+        '/',
+        '/students',
+        student,
+        `${student}/edit`,
+        '/drills',
+        drill,
+        session,
+        '/records',
+      ]) {
+        await page.goto(path);
+        await page.waitForTimeout(250);
+        const { violations } = await new AxeBuilder({ page })
+          .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+          .analyze();
+        expect(
+          violations.map(
+            ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`,
+          ),
+          `${path}, ${theme}, ${width}`,
+        ).toEqual([]);
+        const overflow = await page.evaluate(
+          () => document.documentElement.scrollWidth - innerWidth,
+        );
+        expect(overflow, `${path} is wider than the screen at ${width}`).toBeLessThanOrEqual(0);
+      }
+    }
+  }
+});
+
+test('a session can be logged with the keyboard alone, from Tab and Enter', async ({ page }) => {
+  await addStudent(page, 'Kit Barge');
+  await addDrill(page, 'Barge gate');
+  await startSession(page, 'Kit Barge', 'Barge gate');
+  const left = page.getByRole('button', { name: '◀ left tee A' });
+  await left.focus();
+  await page.keyboard.press('Enter');
+  await expectCount(page, 0, 1);
+  await page.waitForTimeout(300);
+  await page.keyboard.press('Space');
+  await expectCount(page, 0, 2);
+  await page.keyboard.press('Tab');
+  await page.waitForTimeout(300);
+  await page.keyboard.press('Enter');
+  await expectCount(page, 1, 3);
+});
+
+test('a double touch is one putt', async ({ page }) => {
+  await addStudent(page, 'Bo Mooring');
+  await addDrill(page, 'Mooring gate');
+  await startSession(page, 'Bo Mooring', 'Mooring gate');
+  await page.getByRole('button', { name: 'Clear through the gate' }).dblclick();
+  await expectCount(page, 1, 1);
+});

@@ -1,0 +1,138 @@
+import { expect, test } from '@playwright/test';
+import { addDrill, addStudent, expectCount, logByKeys, startSession, type } from './coach';
+
+test('numbers that cannot be built are told beside their field, and the drawing stays', async ({
+  page,
+}) => {
+  await page.goto('/drills/new');
+  for (const [label, text, words] of [
+    ['Gap', '42 mm', 'A gap of 42 mm is too small: 43 mm to 500 mm is allowed.'],
+    [
+      'Gate, from ball',
+      '9 ft',
+      'A gate at 9 ft stands beyond the hole: at most 8 ft is allowed on this putt.',
+    ],
+    ['Putt', '0', 'A putt of 0 is too small'],
+    ['Putt', '1 km', '“1 km” is not a length.'],
+    ['Putt', '1000 m', 'A putt of 1000 m is too great: 0.3 m to 40 m is allowed.'],
+    ['Green speed', 'fast', '“fast” is not a length.'],
+  ] as const) {
+    const before = await page.getByLabel(label, { exact: true }).inputValue();
+    await type(page, label, text);
+    await expect(page.getByText(words)).toBeVisible();
+    await expect(page.getByText('Drawn from the last numbers that could be built.')).toBeVisible();
+    await expect(page.getByRole('img', { name: /straight putt of 8 ft/ })).toBeVisible();
+    await type(page, label, before || '8 ft');
+    await expect(page.getByText(words)).toHaveCount(0);
+  }
+  await page.getByRole('button', { name: 'Save drill' }).click();
+  await expect(page.getByText('A name is needed.')).toBeVisible();
+});
+
+test('a name of ten thousand letters is refused and kept in the field', async ({ page }) => {
+  await page.goto('/students/new');
+  await type(page, 'Name', 'x'.repeat(10_000));
+  await page.getByRole('button', { name: 'Add student' }).click();
+  await expect(page.getByText('A name may have at most 80 letters.')).toBeVisible();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('x'.repeat(10_000));
+});
+
+for (const path of [
+  '/students/nobody',
+  '/drills/0b2c6b0e-6f0a-4a0e-9c70-111111111111',
+  '/sessions/x',
+  '/sessions/x/review',
+  '/moat',
+]) {
+  test(`an unknown address says so: ${path}`, async ({ page }) => {
+    const response = await page.goto(path);
+    expect(response?.status()).toBe(404);
+    await expect(page.getByText('Nothing stands here')).toBeVisible();
+    await expect(page.getByText(/at .*\.(ts|js):\d+/)).toHaveCount(0);
+  });
+}
+
+test('a session is not started without saying who and what', async ({ page }) => {
+  await addStudent(page, 'Nell Towpath');
+  await addDrill(page, 'Towpath gate');
+  await page.goto('/start');
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await expect(page.getByText('Choose a student.')).toBeVisible();
+  await expect(page.getByText('Choose a drill.')).toBeVisible();
+});
+
+test('a putt for a session finished elsewhere is kept, and saved when it is opened again', async ({
+  page,
+  context,
+}) => {
+  await addStudent(page, 'Ida Sluice');
+  await addDrill(page, 'Sluice gate');
+  await startSession(page, 'Ida Sluice', 'Sluice gate');
+  await logByKeys(page, 'CCL');
+  await expect(page.getByText('all saved')).toBeVisible();
+
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expectCount(other, 2, 3);
+  await other.getByRole('button', { name: 'Finish' }).click();
+  await expect(other.getByText('2 of 3 clear')).toBeVisible();
+  await other.close();
+
+  await logByKeys(page, 'C');
+  await expect(
+    page.getByText(/This session was finished at \d\d:\d\d\. Open it again to add to it\./),
+  ).toBeVisible();
+  await expectCount(page, 3, 4);
+  await page.getByRole('button', { name: 'Open again and save 1' }).click();
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.reload();
+  await expectCount(page, 3, 4);
+});
+
+test('two tabs on one session: both are kept, and each is told of the other', async ({
+  page,
+  context,
+}) => {
+  await addStudent(page, 'Max Lockkeeper');
+  await addDrill(page, 'Two tabs');
+  await startSession(page, 'Max Lockkeeper', 'Two tabs');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.getByText('all saved')).toBeVisible();
+  await logByKeys(page, 'CCC');
+  await logByKeys(other, 'LR');
+  await expectCount(page, 3, 5);
+  await expectCount(other, 3, 5);
+  await expect(page.getByText(/came from another screen/).first()).toBeVisible();
+});
+
+test('nothing but a list of putts is taken, and nothing from another site', async ({ request }) => {
+  const run = '/api/runs/0b2c6b0e-6f0a-4a0e-9c70-111111111111/putts';
+  const bad = await request.post(run, { data: { events: [{ type: 'putt', id: 'x' }] } });
+  expect(bad.status()).toBe(422);
+  expect(await bad.json()).toMatchObject({ ok: false, code: 'invalid' });
+  const unknown = await request.post(run, { data: { events: [] } });
+  expect(unknown.status()).toBe(404);
+  expect((await unknown.json()).message).toContain('There is no such run.');
+  const broken = await request.post(run, {
+    data: 'not json',
+    headers: { 'content-type': 'application/json' },
+  });
+  expect(broken.status()).toBe(422);
+  for (const [name, value] of [
+    ['origin', 'http://elsewhere.test'],
+    ['sec-fetch-site', 'cross-site'],
+    ['host', 'elsewhere.test'],
+  ] as const) {
+    const foreign = await request.post(run, { data: { events: [] }, headers: { [name]: value } });
+    expect(foreign.status()).toBe(403);
+  }
+  const page = await request.get('/');
+  expect(page.headers()['content-security-policy']).toContain("script-src 'self' 'nonce-");
+  expect(page.headers()['x-content-type-options']).toBe('nosniff');
+});
+
+test('the copy of the records is a whole database', async ({ request }) => {
+  const copy = await request.get('/records/copy');
+  expect((await copy.body()).subarray(0, 15).toString()).toBe('SQLite format 3');
+});

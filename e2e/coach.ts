@@ -1,0 +1,53 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Types into a field; again when the page was still waking up and put its own value back. */
+export async function type(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true });
+  await expect(async () => {
+    await field.fill(text);
+    await expect(field).toHaveValue(text, { timeout: 300 });
+  }).toPass();
+}
+
+export async function addStudent(
+  page: Page,
+  name: string,
+  hand: 'Right-handed' | 'Left-handed' = 'Right-handed',
+) {
+  await page.goto('/students/new');
+  await type(page, 'Name', name);
+  await page.getByRole('radio', { name: hand }).click();
+  await page.getByRole('button', { name: 'Add student' }).click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+}
+
+export async function addDrill(page: Page, name: string, gap = '60 mm') {
+  await page.goto('/drills/new');
+  await type(page, 'Name', name);
+  await type(page, 'Gap', gap);
+  await page.getByRole('button', { name: 'Save drill' }).click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+}
+
+/** Chooses student and drill and starts; leaves the page on the logging screen. */
+export async function startSession(page: Page, student: string, drill: string) {
+  await page.goto('/start');
+  await page.getByRole('combobox', { name: 'Student' }).click();
+  await page.getByRole('option', { name: student }).click();
+  await page.getByRole('combobox', { name: 'Drill' }).click();
+  await page.getByRole('option', { name: drill }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await expect(page.getByRole('button', { name: /Clear/ })).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
+}
+
+/** Logs by keys: C clear, L left, R right. */
+export async function logByKeys(page: Page, putts: string) {
+  for (const putt of putts) {
+    await page.keyboard.press({ C: 'Space', L: 'ArrowLeft', R: 'ArrowRight' }[putt] ?? putt);
+  }
+}
+
+/** The large count: "3 of 5 clear". */
+export const expectCount = (page: Page, clear: number, putts: number) =>
+  expect(page.locator('[aria-live=polite]')).toHaveText(`${clear}of ${putts} clear`);

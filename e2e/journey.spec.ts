@@ -1,0 +1,110 @@
+import { expect, test } from '@playwright/test';
+import { addDrill, addStudent, expectCount, logByKeys, startSession, type } from './coach';
+
+test('from an empty book to a score compared across sessions', async ({ page }) => {
+  await page.goto('/');
+  await addStudent(page, 'Linnea Quay', 'Left-handed');
+  await expect(page.getByText('Nothing is known of Linnea’s start line yet')).toBeVisible();
+
+  await test.step('a gate, and at once how strict it is', async () => {
+    await page.goto('/drills/new');
+    await type(page, 'Name', 'Quay gate');
+    await type(page, 'Putt', '8 ft');
+    await type(page, 'Gate, from ball', '18in');
+    await type(page, 'Gap', '54');
+    await expect(page.getByText('Stricter than the hole, ×1.4.')).toBeVisible();
+    await expect(page.getByRole('img', { name: /gate ±0\.71°/ })).toBeVisible();
+    await page.getByRole('button', { name: 'As strict as the hole: 58 mm' }).click();
+    await expect(page.getByLabel('Gap', { exact: true })).toHaveValue('58 mm');
+    await expect(page.getByText('As strict as the hole.')).toBeVisible();
+    await page.getByRole('button', { name: 'Save drill' }).click();
+    await expect(page.getByRole('link', { name: 'Start session' })).toBeVisible();
+  });
+
+  await test.step('a first session, by buttons, by the drawing and by keys', async () => {
+    await startSession(page, 'Linnea Quay', 'Quay gate');
+    await page.getByRole('button', { name: 'Clear through the gate' }).click();
+    await page.waitForTimeout(300);
+    await page.getByRole('button', { name: 'Left, tee A' }).click();
+    await expectCount(page, 1, 2);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expectCount(page, 1, 1);
+    await logByKeys(page, 'LLLCCCCLLCLCCCLCCCCC');
+    await expectCount(page, 14, 21);
+    await page.keyboard.press('u');
+    await expectCount(page, 13, 20);
+    await expect(page.getByText('4 in a row · best 4')).toBeVisible();
+    await expect(page.getByText('all saved')).toBeVisible();
+  });
+
+  await test.step('a reload in the middle loses nothing', async () => {
+    await page.reload();
+    await expectCount(page, 13, 20);
+  });
+
+  await test.step('what it says: left is a push for a left-hander', async () => {
+    await page.getByRole('button', { name: 'Finish' }).click();
+    await expect(
+      page.getByText('13 of 20 clear, 7 at the left tee, 0 at the right; best run 4.'),
+    ).toBeVisible();
+    await expect(
+      page.getByText(/clears a \d+ mm gate at 18 in eight times in ten; 0\.\d° push/).first(),
+    ).toBeVisible();
+  });
+
+  await test.step('a second session is compared with the first', async () => {
+    await startSession(page, 'Linnea Quay', 'Quay gate');
+    await logByKeys(page, 'CCCCCCCCCCCCCCCCCCCCCCCCCCCC');
+    await expect(page.getByText('all saved')).toBeVisible();
+    await page.getByRole('button', { name: 'Finish' }).click();
+    await page.getByRole('link', { name: 'Linnea’s page' }).click();
+    await expect(page.getByText('2 sessions, 48 putts')).toBeVisible();
+    await expect(
+      page.getByRole('img', { name: 'Eight-in-ten window over 2 sessions' }),
+    ).toBeVisible();
+    await page.getByText('All sessions in numbers').click();
+    const carried = await page.getByRole('row', { name: /carried/ }).allTextContents();
+    const windows = carried.map((row) => Number(/±(\d\.\d\d)°/.exec(row)?.[1]));
+    expect(windows).toHaveLength(2);
+    expect(windows[0]).toBeLessThan(windows[1]!);
+  });
+});
+
+test('students are changed, archived and taken back; the palette finds them', async ({ page }) => {
+  await addStudent(page, 'Otto Lockgate');
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await type(page, 'Putter head, front to back', '3 1/2 in');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('head 112 mm by 89 mm')).toBeVisible();
+  await page.getByRole('button', { name: 'Archive' }).click();
+  await expect(page.getByRole('button', { name: 'Take back' })).toBeVisible();
+  await page.goto('/students');
+  await expect(page.getByRole('link', { name: 'Otto Lockgate' })).toHaveCount(0);
+  await page.getByRole('link', { name: /Archived/ }).click();
+  await page.getByRole('link', { name: 'Otto Lockgate' }).click();
+  await page.getByRole('button', { name: 'Take back' }).click();
+  await expect(page.getByRole('link', { name: 'Start session' })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('Otto');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'Otto Lockgate' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('3');
+  await expect(page.getByRole('heading', { level: 1, name: 'Drills' })).toBeVisible();
+});
+
+test('a coach who reads metres sees metres, and the drill is the same', async ({ page }) => {
+  await addDrill(page, 'Metric gate', '60 mm');
+  await page.goto('/records');
+  await page.getByRole('radio', { name: 'metres', exact: true }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.goto('/drills');
+  await expect(page.getByRole('row', { name: /Metric gate/ })).toContainText('60 mm at 45.7 cm');
+  await page.goto('/records');
+  await page.getByRole('radio', { name: 'feet and inches' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+});

@@ -1,0 +1,79 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { spawnSync } from 'node:child_process';
+import { expect, test } from '@playwright/test';
+import { addDrill, addStudent, expectCount, logByKeys, startSession } from './coach';
+import { serve } from './server';
+
+let folder: string;
+test.beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'dirigo-e2e-'));
+});
+test.afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+test('a server killed in the middle of a session loses nothing, nor do putts logged while it is dead', async ({
+  browser,
+}) => {
+  const database = join(folder, 'coach.db');
+  let server = await serve(3431, database);
+  const context = await browser.newContext({
+    baseURL: server.url,
+    viewport: { width: 390, height: 844 },
+  });
+  const page = await context.newPage();
+  await addStudent(page, 'Wil Ferry');
+  await addDrill(page, 'Ferry gate');
+  await startSession(page, 'Wil Ferry', 'Ferry gate');
+  await logByKeys(page, 'CCLC');
+  await expect(page.getByText('all saved')).toBeVisible();
+
+  await server.kill();
+  await logByKeys(page, 'RRC');
+  await expectCount(page, 4, 7);
+  await expect(page.getByText('3 kept here, no server')).toBeVisible();
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByText('Some putts have not reached the server yet.')).toBeVisible();
+
+  server = await serve(3431, database);
+  await expect(page.getByText('all saved')).toBeVisible({ timeout: 15_000 });
+  await page.reload();
+  await expectCount(page, 4, 7);
+
+  await test.step('a putt logged while the server is dead survives a reload', async () => {
+    await server.kill();
+    await logByKeys(page, 'C');
+    await expect(page.getByText('1 kept here, no server')).toBeVisible();
+    server = await serve(3431, database);
+    await page.reload();
+    await expectCount(page, 5, 8);
+    await expect(page.getByText('all saved')).toBeVisible();
+  });
+
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByText('5 of 8 clear, 1 at the left tee, 2 at the right')).toBeVisible();
+  await context.close();
+  await server.kill();
+});
+
+test('a file that is not a database is named at start, left as it is, and no stack is shown', async ({
+  browser,
+}) => {
+  const file = join(folder, 'letter.db');
+  writeFileSync(file, 'Dear coach, this is a letter. '.repeat(200));
+  const ready = spawnSync('npx', ['tsx', 'scripts/ready.ts'], {
+    env: { ...process.env, DIRIGO_DB: file },
+    encoding: 'utf8',
+  });
+  expect(ready.status).toBe(1);
+  expect(ready.stderr).toContain('letter.db is not a Dirigo database. It was left as it is.');
+  expect(ready.stderr).not.toMatch(/\n\s+at /);
+
+  const server = await serve(3432, file);
+  const page = await browser.newPage({ baseURL: server.url });
+  await page.goto('/');
+  await expect(page.getByText('This page could not be made')).toBeVisible();
+  await expect(page.locator('body')).not.toContainText('SQLITE');
+  await page.close();
+  await server.kill();
+});

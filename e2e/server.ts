@@ -1,0 +1,35 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+
+/** A server of a test's own, which it may kill. */
+export interface OwnServer {
+  url: string;
+  /** Kills it at once, as a power cut would. */
+  kill(): Promise<void>;
+}
+
+/** Serves the built application on a port with a database of its own. */
+export async function serve(port: number, database: string): Promise<OwnServer> {
+  const child: ChildProcess = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    { env: { ...process.env, DIRIGO_DB: database }, stdio: 'ignore' },
+  );
+  const url = `http://127.0.0.1:${port}`;
+  for (let tries = 0; ; tries++) {
+    const up = await fetch(url).then(
+      () => true,
+      () => false,
+    );
+    if (up) break;
+    if (tries > 100) throw new Error('The server did not come up.');
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
+  return {
+    url,
+    kill: async () => {
+      child.kill('SIGKILL');
+      await ended;
+    },
+  };
+}
