@@ -50,4 +50,4 @@ export async function logByKeys(page: Page, putts: string) {
 
 /** The large count: "3 of 5 clear". */
 export const expectCount = (page: Page, clear: number, putts: number) =>
-  expect(page.locator('[aria-live=polite]')).toHaveText(`${clear}of ${putts} clear`);
+  expect(page.getByRole('status', { name: 'count' })).toHaveText(`${clear}of ${putts} clear`);

@@ -12,7 +12,7 @@ test('from an empty book to a score compared across sessions', async ({ page }) 
     await type(page, 'Putt', '8 ft');
     await type(page, 'Gate, from ball', '18in');
     await type(page, 'Gap', '54');
-    await expect(page.getByText('Stricter than the hole, ×1.4.')).toBeVisible();
+    await expect(page.getByText('Stricter than the hole, ×1.3.')).toBeVisible();
     await expect(page.getByRole('img', { name: /gate ±0\.71°/ })).toBeVisible();
     await page.getByRole('button', { name: 'As strict as the hole: 58 mm' }).click();
     await expect(page.getByLabel('Gap', { exact: true })).toHaveValue('58 mm');

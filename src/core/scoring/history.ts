@@ -49,6 +49,22 @@ export function startObservations(runs: LoggedRun[]): Observation[] {
 
 const DAY = 86_400_000;
 
+/** Runs the grid filter over a player's sessions in order of time; those without putts are left out. */
+function filterSessions(sessions: LoggedSession[], edges: EdgeTable) {
+  let belief = priorBelief();
+  let last: Date | undefined;
+  return sessions
+    .filter(({ runs }) => runs.some(({ putts }) => putts.length > 0))
+    .sort((a, b) => a.at.getTime() - b.at.getTime())
+    .map((session) => {
+      const observations = startObservations(session.runs);
+      if (last) belief = carry(belief, (session.at.getTime() - last.getTime()) / DAY);
+      belief = observe(belief, observations, edges);
+      last = session.at;
+      return { session, observations, belief };
+    });
+}
+
 /**
  * Scores a player's sessions one after the other: each alone from the prior, and carried from day to day by the
  * grid filter.
@@ -59,22 +75,29 @@ const DAY = 86_400_000;
 export function scoreHistory(sessions: LoggedSession[]): SessionScore[] {
   const edges = new EdgeTable();
   const prior = priorBelief();
-  let belief = prior;
-  let last: Date | undefined;
-  return sessions
-    .filter(({ runs }) => runs.some(({ putts }) => putts.length > 0))
-    .sort((a, b) => a.at.getTime() - b.at.getTime())
-    .map(({ id, at, runs }) => {
-      const observations = startObservations(runs);
-      if (last) belief = carry(belief, (at.getTime() - last.getTime()) / DAY);
-      belief = observe(belief, observations, edges);
-      last = at;
-      return {
-        id,
-        at,
-        putts: runs.reduce((sum, { putts }) => sum + putts.length, 0),
-        alone: score(observe(prior, observations, edges)),
-        carried: score(belief),
-      };
-    });
+  return filterSessions(sessions, edges).map(
+    ({ session: { id, at, runs }, observations, belief }) => ({
+      id,
+      at,
+      putts: runs.reduce((sum, { putts }) => sum + putts.length, 0),
+      alone: score(observe(prior, observations, edges)),
+      carried: score(belief),
+    }),
+  );
+}
+
+/**
+ * A player's score at their last session, all earlier ones carried to it: the last `carried` of
+ * {@link scoreHistory}, without the work for the others.
+ *
+ * @param sessions of one player, in any order
+ * @param edges memory to share between players on the same gates
+ * @returns the score and its date, or null when there are no putts
+ */
+export function currentScore(
+  sessions: LoggedSession[],
+  edges = new EdgeTable(),
+): { at: Date; score: Score } | null {
+  const last = filterSessions(sessions, edges).at(-1);
+  return last ? { at: last.session.at, score: score(last.belief) } : null;
 }

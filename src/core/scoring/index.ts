@@ -10,6 +10,7 @@ export {
   type Observation,
 } from './belief';
 export {
+  currentScore,
   scoreHistory,
   startObservations,
   type LoggedRun,

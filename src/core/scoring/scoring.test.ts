@@ -9,6 +9,7 @@ import {
   biasIntervalWords,
   biasWords,
   carry,
+  currentScore,
   eightInTenWindow,
   missWord,
   normalBelow,
@@ -204,6 +205,9 @@ describe('carrying from day to day', () => {
       ['c', 5],
     ]);
     expect(scores[1]!.carried.window.middle).toBeLessThan(scores[1]!.alone.window.middle);
+    const current = currentScore([session('c', 9, 5), session('a', 1, 10)]);
+    expect(current).toEqual({ at: scores[1]!.at, score: scores[1]!.carried });
+    expect(currentScore([session('b', 5, 0)])).toBeNull();
   });
 });
 

@@ -18,6 +18,7 @@ import { showDegrees, showLength, settable, type UnitPreferences } from '@/core/
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
 import { PlaceHead } from '../shared/place';
+import { fieldErrors } from '../shared/result';
 import { showErrors } from '../shared/show-errors';
 import { keepDrill, setDrillArchived } from './actions';
 import { drillForm, findingWords, type DrillInput } from './form';
@@ -52,6 +53,7 @@ export function Designer({
   const typed = useWatch({ control });
   const [lastGood, setLastGood] = useState(() => form.parse({ ...values, name: 'drawing' }).layout);
   const parsed = form.safeParse({ ...typed, name: 'drawing' });
+  const wrong = parsed.success ? {} : fieldErrors(parsed.error);
   const good = parsed.success ? parsed.data.layout : lastGood;
   if (parsed.success && JSON.stringify(good) !== JSON.stringify(lastGood)) setLastGood(good);
 
@@ -110,21 +112,12 @@ export function Designer({
             error={errors.name?.message}
           />
           <div className="grid grid-cols-2 gap-x-6 gap-y-2.5">
-            <TextField label="Putt" {...register('distance')} error={errors.distance?.message} />
-            <TextField
-              label="Green speed"
-              {...register('greenSpeed')}
-              error={errors.greenSpeed?.message}
-            />
+            <TextField label="Putt" {...register('distance')} error={wrong.distance} />
+            <TextField label="Green speed" {...register('greenSpeed')} error={wrong.greenSpeed} />
             {ELEMENTS.ballGate.fields.map((field) => {
               const name = `gate.${field.name as 'distance' | 'gap' | 'shank'}` as const;
               return (
-                <TextField
-                  key={name}
-                  label={field.label}
-                  {...register(name)}
-                  error={errors.gate?.[field.name as 'distance' | 'gap' | 'shank']?.message}
-                />
+                <TextField key={name} label={field.label} {...register(name)} error={wrong[name]} />
               );
             })}
           </div>

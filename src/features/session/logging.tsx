@@ -11,6 +11,7 @@ import { tally } from '@/core/drill';
 import { standing, type Layout, type Outcome } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
+import { releaseFocus } from '@/ui/release-focus';
 import { LayoutDrawing } from '../drills/layout-drawing';
 import { showErrors } from '../shared/show-errors';
 import { finish, reopen } from './actions';
@@ -112,7 +113,11 @@ export function Logging({
             <strong>{student.name}</strong>
             <span className="text-ink2"> · {drillName}</span>
           </p>
-          <p className="mt-1 flex flex-wrap items-baseline gap-x-2 leading-none" aria-live="polite">
+          <p
+            className="mt-1 flex flex-wrap items-baseline gap-x-2 leading-none"
+            role="status"
+            aria-label="count"
+          >
             <span className="text-[44px] font-[760] tracking-tight [font-stretch:84%]">
               {counts.clear}
             </span>
@@ -188,7 +193,14 @@ export function Logging({
           <p className="text-sm text-ink2">
             {wide ? 'space clear · ← → the tee · U undo' : gateWords(layout, units)}
           </p>
-          <Button className="min-h-12" disabled={!run.undo} onClick={() => run.undo?.()}>
+          <Button
+            className="min-h-12"
+            disabled={!run.undo}
+            onClick={(event) => {
+              releaseFocus(event);
+              run.undo?.();
+            }}
+          >
             <Undo2 size={18} aria-hidden /> Undo
           </Button>
         </div>
@@ -229,8 +241,7 @@ function Key({
     <button
       type="button"
       onClick={(event) => {
-        const byPointer = event.detail > 0;
-        if (byPointer) event.currentTarget.blur();
+        releaseFocus(event);
         onPress(event.timeStamp);
       }}
       className={clsx(

@@ -1,14 +1,7 @@
 import 'server-only';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { Problem, connection, type Database } from '@/data';
-import type { ActionResult, FieldErrors } from './result';
-
-/** Errors by field path ("gate.gap"), the first of each. */
-export function fieldErrors(error: z.ZodError): FieldErrors {
-  const errors: FieldErrors = {};
-  for (const { path, message } of error.issues) errors[path.join('.')] ??= message;
-  return errors;
-}
+import { fieldErrors, type ActionResult } from './result';
 
 /**
  * The border of every server action: parses what came with Zod, runs the work with the open database and its

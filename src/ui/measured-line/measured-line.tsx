@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import type { Mark, Side, Spot } from '@/core/layout';
 import { BALL_DIAMETER } from '@/core/green';
 import { showLength, type UnitPreferences } from '@/core/units';
+import { releaseFocus } from '../release-focus';
 import { useSize } from '../use-size';
 import { fit, type Geometry, type Lie, type Pixel, type Room } from './geometry';
 
@@ -404,7 +405,7 @@ function TouchTarget({
       aria-label={target.name}
       title={target.name}
       onClick={(event) => {
-        if (event.detail > 0) event.currentTarget.blur();
+        releaseFocus(event);
         onTouch?.(target.id, event.timeStamp);
       }}
       style={{ left: at.x - 34, top: at.y - 34 }}

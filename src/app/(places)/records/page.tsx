@@ -1,3 +1,4 @@
+import { relative } from 'node:path';
 import type { Metadata } from 'next';
 import { listStudents } from '@/data';
 import { SettingsForm } from '@/features/records/settings-form';
@@ -7,6 +8,12 @@ import { showLength } from '@/core/units';
 import { Button } from '@/ui/button';
 
 export const metadata: Metadata = { title: 'Records' };
+
+/** Short when the file lies below the folder Dirigo was started in. */
+function shownPath(path: string): string {
+  const below = relative(process.cwd(), path);
+  return below.startsWith('..') ? path : below;
+}
 
 export default async function RecordsPage() {
   const { database, owner, coach, units } = await coachContext();
@@ -32,7 +39,9 @@ export default async function RecordsPage() {
           <p className="text-[16px]">
             {students.length} students and {putts} putts, in one file on this machine:
           </p>
-          <p className="border border-rule bg-sheet px-3 py-2 text-sm break-all">{database.path}</p>
+          <p className="border border-rule bg-sheet px-3 py-2 text-sm break-all">
+            {shownPath(database.path)}
+          </p>
           <p className="text-[15px] text-ink2">
             Nothing leaves this machine. A copy holds everything; Dirigo opens it again when you
             name it in DIRIGO_DB.

@@ -1,11 +1,11 @@
 import { formatDistance } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { biasWords } from '@/core/scoring';
+import { EdgeTable, biasWords, currentScore } from '@/core/scoring';
 import { showDegrees, showLength } from '@/core/units';
-import { listStudents } from '@/data';
+import { listSessions, listStudents, toLogged } from '@/data';
 import { Empty, PlaceHead } from '@/features/shared/place';
-import { coachContext, studentHistory } from '@/features/shared/server';
+import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
 export const metadata: Metadata = { title: 'Students' };
@@ -15,12 +15,15 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
   const archived = (await searchParams).archived !== undefined;
   const all = await listStudents(database, owner);
   const shown = all.filter(({ archivedAt }) => (archivedAt !== null) === archived);
-  const rows = await Promise.all(
-    shown.map(async (student) => ({
-      student,
-      last: (await studentHistory(student.id)).scores.at(-1),
-    })),
-  );
+  const sessions = await listSessions(database, owner);
+  const edges = new EdgeTable();
+  const rows = shown.map((student) => ({
+    student,
+    last: currentScore(
+      sessions.filter(({ studentId }) => studentId === student.id).map(toLogged),
+      edges,
+    ),
+  }));
   const hidden = all.length - shown.length;
   const now = new Date();
   return (
@@ -83,11 +86,11 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
                     {last ? (
                       <>
                         <span className="text-[18px] num">
-                          ±{showDegrees(last.carried.window.middle)}
+                          ±{showDegrees(last.score.window.middle)}
                         </span>{' '}
                         <span className="text-sm whitespace-nowrap text-ink2">
-                          {showDegrees(last.carried.window.low)} to{' '}
-                          {showDegrees(last.carried.window.high)}
+                          {showDegrees(last.score.window.low)} to{' '}
+                          {showDegrees(last.score.window.high)}
                         </span>
                       </>
                     ) : (
@@ -95,7 +98,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
                     )}
                   </td>
                   <td className="py-3 pr-4 max-sm:hidden">
-                    {last && biasWords(last.carried.bias.middle, student.hand)}
+                    {last && biasWords(last.score.bias.middle, student.hand)}
                   </td>
                   <td className="py-3 whitespace-nowrap text-ink2 max-sm:hidden">
                     {last ? formatDistance(last.at, now, { addSuffix: true }) : '–'}

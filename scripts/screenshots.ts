@@ -1,0 +1,82 @@
+import { rmSync } from 'node:fs';
+import { chromium, type Page } from '@playwright/test';
+import {
+  ensureCoach,
+  listDrills,
+  listSessions,
+  listStudents,
+  openDatabase,
+  seedDemo,
+} from '@/data';
+import { serve } from '../e2e/server';
+
+/** The day the pictures are made on, so that they only change when a view does. */
+const DAY = new Date('2026-11-24T09:00:00');
+const FOLDER = 'docs/screenshots';
+const LAPTOP = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+interface Shot {
+  name: string;
+  path: string;
+  size?: typeof LAPTOP;
+  theme?: 'light' | 'dark' | 'glare';
+  before?: (page: Page) => Promise<void>;
+}
+
+async function main(): Promise<void> {
+  const folder = 'data/screenshots';
+  const file = `${folder}/wharf.db`;
+  rmSync(folder, { recursive: true, force: true });
+  const database = await openDatabase(file);
+  await seedDemo(database, DAY);
+  const owner = await ensureCoach(database);
+  const oona = (await listStudents(database, owner)).find(({ name }) => name === 'Oona Brandt');
+  const drill = (await listDrills(database, owner)).find(({ name }) => name === 'Close gate');
+  const sessions = await listSessions(database, owner, { studentId: oona?.id });
+  const open = sessions.find(({ finishedAt }) => !finishedAt);
+  const done = sessions.find(({ finishedAt }) => finishedAt);
+  await database.close();
+
+  const shots: Shot[] = [
+    { name: 'today', path: '/' },
+    { name: 'students', path: '/students' },
+    { name: 'student', path: `/students/${oona?.id}` },
+    { name: 'student-phone', path: `/students/${oona?.id}`, size: PHONE },
+    { name: 'drills', path: '/drills' },
+    { name: 'designer', path: `/drills/${drill?.id}` },
+    { name: 'logging', path: `/sessions/${open?.id}` },
+    { name: 'logging-phone', path: `/sessions/${open?.id}`, size: PHONE },
+    { name: 'logging-glare', path: `/sessions/${open?.id}`, size: PHONE, theme: 'glare' },
+    { name: 'review', path: `/sessions/${done?.id}/review` },
+    {
+      name: 'find-dark',
+      path: '/',
+      theme: 'dark',
+      before: (page) => page.keyboard.press('Control+k'),
+    },
+    { name: 'records', path: '/records' },
+  ];
+
+  const server = await serve(3441, file);
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox'],
+  });
+  for (const { name, path, size = LAPTOP, theme = 'light', before } of shots) {
+    const context = await browser.newContext({ viewport: size, baseURL: server.url });
+    await context.addInitScript((value) => localStorage.setItem('theme', value), theme);
+    const page = await context.newPage();
+    await page.clock.setFixedTime(DAY);
+    await page.goto(path, { waitUntil: 'networkidle' });
+    await before?.(page);
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: `${FOLDER}/${name}.png` });
+    await context.close();
+  }
+  await browser.close();
+  await server.kill();
+  rmSync(folder, { recursive: true });
+}
+
+void main();
