@@ -19,7 +19,10 @@ export function run(command, args, env = {}) {
   console.log(`  ${((Date.now() - began) / 1000).toFixed(0)} s`);
 }
 
-/** Installs what package-lock.json names, unless that has been done. */
+/**
+ * Installs what package-lock.json names, unless that has been done. Not `npm ci`: it refuses a lock made where the
+ * optional packages of other platforms could not be seen.
+ */
 export function install() {
   if (major < 20 || (major === 20 && minor < 19)) {
     console.error(`Dirigo needs Node 20.19 or newer; this is ${process.versions.node}.`);
@@ -28,7 +31,7 @@ export function install() {
   const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
   const mark = 'node_modules/.dirigo-installed';
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
-  run('npm', ['ci', '--no-audit', '--no-fund']);
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund']);
   writeFileSync(mark, lock);
 }
 

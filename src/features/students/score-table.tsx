@@ -23,7 +23,7 @@ export function ScoreTable({
     <div className="overflow-x-auto">
       <table className="w-full max-w-4xl min-w-[600px] text-[15px]">
         <caption className="pb-1 text-left cap">
-          Start line; after each number the interval that holds it with 80 %
+          Start line; after each number the interval that holds it with 80 %
         </caption>
         <thead>
           <tr className="border-b text-left cap">

@@ -77,7 +77,7 @@ export default async function StudentPage({ params }: PageProps<'/students/[id]'
           <div className="grid divide-y divide-rule lg:grid-cols-[1fr_400px] lg:divide-x lg:divide-y-0">
             <section className="flex flex-col px-4 py-4 md:px-7" aria-label="Trend">
               <h2 className="mb-1 flex flex-wrap justify-between gap-x-4 cap">
-                <span>Start line, eight-in-ten window by session; the band holds it with 80 %</span>
+                <span>Start line, eight-in-ten window by session; the band holds it with 80 %</span>
                 <span className="text-hole">
                   – – as wide as the hole at {showLength(layout.putt.distance, 'putt', units)}
                 </span>
@@ -174,7 +174,7 @@ function GateInterval({
 }) {
   return (
     <p className="mt-1 text-ink2">
-      The gate lies between {across(gap.low)} and {across(gap.high)} with 80 %.
+      The gate lies between {across(gap.low)} and {across(gap.high)} with 80 %.
     </p>
   );
 }
