@@ -1,0 +1,299 @@
+import { mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { QueryTypes } from 'sequelize';
+import { v4 } from 'uuid';
+import { ballGateLayout, ballGateOf, type BallGate } from '@/core/layout';
+import { DEFAULT_PUTT } from '@/core/green';
+import type { StudentValues } from '@/core/people';
+import { eightInTenWindow, scoreHistory } from '@/core/scoring';
+import { truthOn } from '@/core/simulate';
+import { STUDENTS, truePath } from './demo/world';
+import {
+  addDrill,
+  addStudent,
+  archiveStudent,
+  counted,
+  describeDatabaseError,
+  ensureCoach,
+  finishSession,
+  getCoach,
+  getDrill,
+  getSession,
+  getStudent,
+  listDrills,
+  listSessions,
+  listStudents,
+  openDatabase,
+  recordPutts,
+  reopenSession,
+  saveDrill,
+  saveStudent,
+  seedDemo,
+  startSession,
+  toLogged,
+  type Database,
+} from '.';
+
+const gate: BallGate = { distance: 0.4572, gap: 0.06, shank: 0.005, offset: 0 };
+const layout = ballGateLayout(DEFAULT_PUTT, gate);
+const values: StudentValues = {
+  name: 'Wren Halloway-Test',
+  hand: 'left',
+  level: 'steady',
+  seated: false,
+  notes: '',
+  putter: { headLength: 0.112, headDepth: 0.024 },
+};
+const now = new Date('2026-03-01T10:00:00Z');
+
+let folder: string;
+let database: Database;
+let owner: string;
+
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dirigo-'));
+  database = await openDatabase(join(folder, 'coach.db'));
+  owner = await ensureCoach(database);
+});
+
+afterEach(async () => {
+  await database.close();
+  rmSync(folder, { recursive: true });
+});
+
+async function openSession() {
+  const studentId = await addStudent(database, owner, values);
+  const drillId = await addDrill(database, owner, { name: 'Gate', layout });
+  const id = await startSession(database, owner, { studentId, drillId, startedAt: now });
+  const { runs } = await getSession(database, owner, id);
+  return { id, studentId, drillId, runId: runs[0]!.id };
+}
+
+const putt = (outcome = 'clear', id = v4()) => ({
+  type: 'putt' as const,
+  id,
+  outcomes: { gate: outcome },
+  at: now,
+});
+
+describe('the database file', () => {
+  it('keeps WAL, foreign keys and the busy timeout, also inside transactions', async () => {
+    const pragma = async (name: string) =>
+      database.atomically(async (transaction) => {
+        const options = { transaction, type: QueryTypes.SELECT } as const;
+        const [row] = await database.sequelize.query(`PRAGMA ${name}`, options);
+        return Object.values(row ?? {})[0];
+      });
+    expect(await pragma('journal_mode')).toBe('wal');
+    expect(await pragma('foreign_keys')).toBe(1);
+    expect(await pragma('busy_timeout')).toBe(5000);
+  });
+
+  it('is opened again with all it held, and the coach is made once', async () => {
+    await addStudent(database, owner, values);
+    await database.close();
+    database = await openDatabase(join(folder, 'coach.db'));
+    expect(await ensureCoach(database)).toBe(owner);
+    expect(await listStudents(database, owner)).toHaveLength(1);
+  });
+
+  it('is backed up before a migration when it holds data', async () => {
+    await addStudent(database, owner, values);
+    await database.sequelize.query("DELETE FROM migration WHERE name = '001-first'");
+    await database.close();
+    await expect(openDatabase(join(folder, 'coach.db'))).rejects.toThrow('It was left as it is');
+    expect(readdirSync(folder)).toContain('coach.db.before-001-first');
+    database = await openDatabase(join(folder, 'other.db'));
+  });
+
+  it('is refused with a sentence when it is not a database, and left as it is', async () => {
+    const file = join(folder, 'letter.db');
+    writeFileSync(file, 'Dear coach, this is a letter and not a database. '.repeat(50));
+    const before = readFileSync(file, 'utf8');
+    await expect(openDatabase(file)).rejects.toThrow(/letter\.db is not a Dirigo database/);
+    expect(readFileSync(file, 'utf8')).toBe(before);
+  });
+
+  it('is refused when its folder is a file or its path a folder', async () => {
+    writeFileSync(join(folder, 'file'), '');
+    await expect(openDatabase(join(folder, 'file', 'x.db'))).rejects.toThrow(
+      'cannot be opened or made there',
+    );
+    await expect(openDatabase(folder)).rejects.toThrow('cannot be opened or made there');
+  });
+
+  it.each([
+    ['SQLITE_READONLY: attempt to write a readonly database', 'read-only'],
+    ["EACCES: permission denied, mkdir '/x'", 'read-only'],
+    ['SQLITE_FULL: database or disk is full', 'disk is full'],
+    ['SQLITE_BUSY: database is locked', 'another program'],
+    ['anything else', 'left as it is'],
+  ])('explains %s', (message, words) => {
+    expect(describeDatabaseError(new Error(message), 'x.db')).toContain(words);
+  });
+});
+
+describe('students and drills', () => {
+  it('are kept, changed, archived and taken back', async () => {
+    const id = await addStudent(database, owner, values);
+    await saveStudent(database, owner, id, {
+      ...values,
+      hand: 'right',
+      putter: { headLength: 0.1, headDepth: 0.09 },
+    });
+    await archiveStudent(database, owner, id, now);
+    expect(await getStudent(database, owner, id)).toEqual({
+      ...values,
+      id,
+      hand: 'right',
+      putter: { headLength: 0.1, headDepth: 0.09 },
+      archivedAt: now,
+    });
+    await archiveStudent(database, owner, id, null);
+    expect((await getStudent(database, owner, id)).archivedAt).toBeNull();
+  });
+
+  it('belong to their coach alone', async () => {
+    const { id, studentId, drillId, runId } = await openSession();
+    const other = v4();
+    await expect(getStudent(database, other, studentId)).rejects.toThrow('no such student');
+    await expect(getDrill(database, other, drillId)).rejects.toThrow('no such drill');
+    await expect(getSession(database, other, id)).rejects.toThrow('no such session');
+    await expect(recordPutts(database, other, runId, [putt()], now)).rejects.toThrow('no such run');
+    await expect(finishSession(database, other, id, now)).rejects.toThrow('no such session');
+    await expect(
+      startSession(database, other, { studentId, drillId, startedAt: now }),
+    ).rejects.toThrow('no such');
+    expect(await listStudents(database, other)).toEqual([]);
+    expect(await listDrills(database, other)).toEqual([]);
+    expect(await listSessions(database, other)).toEqual([]);
+  });
+
+  it('make a new version only when the layout changed, and runs keep theirs', async () => {
+    const { id, drillId } = await openSession();
+    await saveDrill(database, owner, drillId, { name: 'Gate, renamed', layout });
+    expect(await getDrill(database, owner, drillId)).toMatchObject({
+      version: 1,
+      name: 'Gate, renamed',
+    });
+    await saveDrill(database, owner, drillId, {
+      name: 'Gate',
+      layout: ballGateLayout(DEFAULT_PUTT, { ...gate, gap: 0.054 }),
+    });
+    const drill = await getDrill(database, owner, drillId);
+    expect(drill.version).toBe(2);
+    expect(ballGateOf(drill.layout)?.gap).toBe(0.054);
+    const { runs } = await getSession(database, owner, id);
+    expect(ballGateOf(runs[0]!.layout)?.gap).toBe(0.06);
+  });
+});
+
+describe('putts', () => {
+  it('are kept in the order sent, and sending them again changes nothing', async () => {
+    const { runId } = await openSession();
+    const events = [putt('clear'), putt('left'), putt('right')];
+    await recordPutts(database, owner, runId, events, now);
+    const again = await recordPutts(database, owner, runId, [...events, putt('clear')], now);
+    expect(again.map(({ outcomes }) => outcomes.gate)).toEqual(['clear', 'left', 'right', 'clear']);
+  });
+
+  it('are taken back by a mark and stay in the file', async () => {
+    const { id, runId } = await openSession();
+    const event = putt('left');
+    await recordPutts(
+      database,
+      owner,
+      runId,
+      [event, putt(), { type: 'undo', id: event.id, at: now }],
+      now,
+    );
+    await recordPutts(database, owner, runId, [{ type: 'undo', id: event.id, at: now }], now);
+    const session = await getSession(database, owner, id);
+    expect(session.runs[0]!.putts).toHaveLength(2);
+    expect(counted(session.runs[0]!.putts)).toHaveLength(1);
+    expect(toLogged(session).runs[0]!.putts).toEqual([{ gate: 'clear' }]);
+  });
+
+  it('are refused for a finished session, but a repeated one is not', async () => {
+    const { id, runId } = await openSession();
+    const first = putt();
+    await recordPutts(database, owner, runId, [first], now);
+    await finishSession(database, owner, id, now);
+    await expect(recordPutts(database, owner, runId, [putt()], now)).rejects.toThrow(
+      'was finished at',
+    );
+    expect(await recordPutts(database, owner, runId, [first], now)).toHaveLength(1);
+    await reopenSession(database, owner, id);
+    expect(await recordPutts(database, owner, runId, [putt()], now)).toHaveLength(2);
+  });
+
+  it('are all kept or none', async () => {
+    const { runId } = await openSession();
+    await expect(
+      recordPutts(database, owner, runId, [putt(), putt('sideways')], now),
+    ).rejects.toThrow('sideways');
+    expect(await recordPutts(database, owner, runId, [], now)).toEqual([]);
+  });
+
+  it('of two screens at once are all kept', async () => {
+    const { runId } = await openSession();
+    const screens = Array.from({ length: 20 }, () => [putt('clear'), putt('left')]);
+    await Promise.all(screens.map((events) => recordPutts(database, owner, runId, events, now)));
+    const all = await recordPutts(database, owner, runId, [], now);
+    expect(new Set(all.map(({ id }) => id)).size).toBe(40);
+  });
+
+  it('cannot be moved to another run, nor taken back before they are there', async () => {
+    const one = await openSession();
+    const two = await openSession();
+    const event = putt();
+    await recordPutts(database, owner, one.runId, [event], now);
+    await expect(recordPutts(database, owner, two.runId, [event], now)).rejects.toThrow(
+      'another run',
+    );
+    await expect(
+      recordPutts(database, owner, two.runId, [{ type: 'undo', id: v4(), at: now }], now),
+    ).rejects.toThrow('not in this run');
+  });
+
+  it('keep a session only when there are any', async () => {
+    const { id, studentId } = await openSession();
+    expect(await finishSession(database, owner, id, now)).toBe('empty');
+    expect(await listSessions(database, owner, { studentId })).toEqual([]);
+  });
+});
+
+describe('the demo', () => {
+  it('has eight students whose scores lie near their hidden truth', async () => {
+    await seedDemo(database, now);
+    const students = await listStudents(database, owner);
+    expect(students).toHaveLength(8);
+    expect(students.filter(({ hand }) => hand === 'left')).toHaveLength(2);
+    expect((await getCoach(database, owner)).name).not.toBe('');
+    let covered = 0;
+    for (const student of STUDENTS) {
+      const { id } = students.find(({ name }) => name === student.values.name)!;
+      const sessions = await listSessions(database, owner, { studentId: id });
+      expect(sessions).toHaveLength(student.days.length);
+      const { carried } = scoreHistory(sessions.map(toLogged)).at(-1)!;
+      const truth = truthOn(truePath(student), student.days.at(-1)!);
+      const window = eightInTenWindow(truth.bias, truth.spread);
+      covered += Number(window >= carried.window.low && window <= carried.window.high);
+      expect(carried.window.middle / window).toBeGreaterThan(0.6);
+      expect(carried.window.middle / window).toBeLessThan(1.7);
+    }
+    expect(covered).toBeGreaterThanOrEqual(4);
+  });
+
+  it('is the same for the same day, and only fills an empty database', async () => {
+    await seedDemo(database, now);
+    await expect(seedDemo(database, now)).rejects.toThrow('already has students');
+    const other = await openDatabase(join(folder, 'second.db'));
+    await seedDemo(other, now);
+    const putts = async ({ sequelize }: Database) =>
+      (await sequelize.query('SELECT id, outcomes FROM putt ORDER BY id'))[0];
+    expect(await putts(other)).toEqual(await putts(database));
+    await other.close();
+  });
+});

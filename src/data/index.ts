@@ -1,0 +1,29 @@
+export { connection } from './connection';
+export { ensureCoach, getCoach, saveCoach, type Coach } from './coaches';
+export { copyDatabase, describeDatabaseError, openDatabase, type Database } from './database';
+export { addDrill, archiveDrill, getDrill, listDrills, saveDrill, type Drill } from './drills';
+export { Problem, notFound, type ProblemCode } from './problem';
+export {
+  counted,
+  finishSession,
+  getSession,
+  listSessions,
+  recordPutts,
+  reopenSession,
+  runFinished,
+  startSession,
+  toLogged,
+  type Putt,
+  type PuttEvent,
+  type Run,
+  type Session,
+} from './sessions';
+export {
+  addStudent,
+  archiveStudent,
+  getStudent,
+  listStudents,
+  saveStudent,
+  type Student,
+} from './students';
+export { seedDemo } from './demo/seed';

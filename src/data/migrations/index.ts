@@ -1,0 +1,11 @@
+import { first } from './001-first';
+
+export interface Migration {
+  /** Number and name; migrations run in order of it and never change once shipped. */
+  name: string;
+  /** SQL, one statement each. */
+  statements: string[];
+}
+
+/** All migrations, oldest first. */
+export const MIGRATIONS: Migration[] = [first];

@@ -1,0 +1,176 @@
+import {
+  DataTypes,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Model,
+  type ModelStatic,
+  type Sequelize,
+} from 'sequelize';
+
+type Row<M extends Model> = Model<InferAttributes<M>, InferCreationAttributes<M>>;
+
+export interface CoachRow extends Row<CoachRow> {
+  id: string;
+  name: string;
+  settings: unknown;
+}
+
+export interface StudentRow extends Row<StudentRow> {
+  id: string;
+  coachId: string;
+  name: string;
+  hand: string;
+  level: string;
+  seated: boolean;
+  notes: string;
+  archivedAt: CreationOptional<Date | null>;
+}
+
+export interface PutterRow extends Row<PutterRow> {
+  id: string;
+  studentId: string;
+  headLength: number;
+  headDepth: number;
+}
+
+export interface DrillRow extends Row<DrillRow> {
+  id: string;
+  coachId: string;
+  name: string;
+  archivedAt: CreationOptional<Date | null>;
+}
+
+export interface DrillVersionRow extends Row<DrillVersionRow> {
+  id: string;
+  drillId: string;
+  number: number;
+  layout: unknown;
+}
+
+export interface SessionRow extends Row<SessionRow> {
+  id: string;
+  coachId: string;
+  studentId: string;
+  startedAt: Date;
+  finishedAt: CreationOptional<Date | null>;
+}
+
+export interface RunRow extends Row<RunRow> {
+  id: string;
+  sessionId: string;
+  drillVersionId: string;
+  drillName: string;
+  layout: unknown;
+  position: number;
+}
+
+export interface PuttRow extends Row<PuttRow> {
+  id: string;
+  runId: string;
+  position: number;
+  outcomes: unknown;
+  at: Date;
+  savedAt: Date;
+  undoneAt: CreationOptional<Date | null>;
+}
+
+export interface Models {
+  coach: ModelStatic<CoachRow>;
+  student: ModelStatic<StudentRow>;
+  putter: ModelStatic<PutterRow>;
+  drill: ModelStatic<DrillRow>;
+  drillVersion: ModelStatic<DrillVersionRow>;
+  session: ModelStatic<SessionRow>;
+  run: ModelStatic<RunRow>;
+  putt: ModelStatic<PuttRow>;
+}
+
+const { STRING, TEXT, DOUBLE, INTEGER, BOOLEAN, DATE, JSON } = DataTypes;
+
+// Made anew for each column: Sequelize writes the column's name into what it is given.
+const id = () => ({ type: STRING, primaryKey: true });
+const required = <T>(type: T) => ({ type, allowNull: false });
+const optionalDate = () => ({ type: DATE, allowNull: true });
+
+/** Binds the models to one connection; the tables themselves are made by the migrations. */
+export function defineModels(sequelize: Sequelize): Models {
+  const options = { timestamps: false, freezeTableName: true };
+  return {
+    coach: sequelize.define<CoachRow>(
+      'coach',
+      { id: id(), name: required(STRING), settings: required(JSON) },
+      options,
+    ),
+    student: sequelize.define<StudentRow>(
+      'student',
+      {
+        id: id(),
+        coachId: required(STRING),
+        name: required(STRING),
+        hand: required(STRING),
+        level: required(STRING),
+        seated: required(BOOLEAN),
+        notes: required(TEXT),
+        archivedAt: optionalDate(),
+      },
+      options,
+    ),
+    putter: sequelize.define<PutterRow>(
+      'putter',
+      {
+        id: id(),
+        studentId: required(STRING),
+        headLength: required(DOUBLE),
+        headDepth: required(DOUBLE),
+      },
+      options,
+    ),
+    drill: sequelize.define<DrillRow>(
+      'drill',
+      { id: id(), coachId: required(STRING), name: required(STRING), archivedAt: optionalDate() },
+      options,
+    ),
+    drillVersion: sequelize.define<DrillVersionRow>(
+      'drillVersion',
+      { id: id(), drillId: required(STRING), number: required(INTEGER), layout: required(JSON) },
+      options,
+    ),
+    session: sequelize.define<SessionRow>(
+      'session',
+      {
+        id: id(),
+        coachId: required(STRING),
+        studentId: required(STRING),
+        startedAt: required(DATE),
+        finishedAt: optionalDate(),
+      },
+      options,
+    ),
+    run: sequelize.define<RunRow>(
+      'run',
+      {
+        id: id(),
+        sessionId: required(STRING),
+        drillVersionId: required(STRING),
+        drillName: required(STRING),
+        layout: required(JSON),
+        position: required(INTEGER),
+      },
+      options,
+    ),
+    putt: sequelize.define<PuttRow>(
+      'putt',
+      {
+        id: id(),
+        runId: required(STRING),
+        position: required(INTEGER),
+        outcomes: required(JSON),
+        at: required(DATE),
+        savedAt: required(DATE),
+        undoneAt: optionalDate(),
+      },
+      options,
+    ),
+  };
+}
