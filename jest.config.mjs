@@ -20,6 +20,7 @@ const config = {
   },
   transformIgnorePatterns: [`/node_modules/(?!(${esmOnly})/)`],
   maxWorkers: 2,
+  testTimeout: 60_000,
 };
 
 export default config;
