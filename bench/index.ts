@@ -1,5 +1,15 @@
 import { Bench } from 'tinybench';
-import { DEFAULT_PUTT, makeWindow } from '@/core/green';
+import { Solver } from 'odex';
+import {
+  DEFAULT_PUTT,
+  aimFor,
+  dropMarginOn,
+  makeMap,
+  makeProbability,
+  makeWindow,
+  planeOf,
+  type Putt,
+} from '@/core/green';
 import { ballGateLayout, gapForTolerance, gateTolerance, strictness } from '@/core/layout';
 import {
   EdgeTable,
@@ -27,6 +37,54 @@ const weeks = Array.from({ length: 20 }, (_, i) => ({
   runs: [{ layout, putts: simulatePutts(truth, layout, 40, chance(i)) }],
 }));
 
+const green = planeOf(DEFAULT_PUTT.greenSpeed, { grade: 0.02, falls: -Math.PI / 2 });
+const breaking: Putt = {
+  ...DEFAULT_PUTT,
+  distance: 3,
+  slope: { grade: 0.02, falls: -Math.PI / 2 },
+};
+const aim = aimFor(breaking);
+const outcomeOf = dropMarginOn(green, breaking.distance);
+const MAP = {
+  directions: [aim.direction - 0.04, aim.direction + 0.04] as [number, number],
+  speeds: [0.85 * aim.startSpeed, 1.2 * aim.startSpeed] as [number, number],
+};
+
+/** The same roll to the hole by a general solver, stepping until the ball is nearest to the hole. */
+function rollByStepping(): number {
+  const solver = new Solver(4);
+  solver.absoluteTolerance = solver.relativeTolerance = 1e-7;
+  const { startSpeed, direction } = aim;
+  const motion = (_time: number, [, , u = 0, w = 0]: number[]) => {
+    const speed = Math.hypot(u, w);
+    const { deceleration, pull, falls } = green;
+    return [
+      u,
+      w,
+      -deceleration * (u / speed) + pull * Math.cos(falls),
+      -deceleration * (w / speed) + pull * Math.sin(falls),
+    ];
+  };
+  let from = 0;
+  let state = [0, 0, startSpeed * Math.cos(direction), startSpeed * Math.sin(direction)];
+  const beyond = ([x = 0, y = 0, u = 0, w = 0]: number[]) => (x - breaking.distance) * u + y * w;
+  const step = 0.25;
+  for (let part = 0; part < 40; part++) {
+    const next = solver.solve(motion, from, state, from + step).y;
+    if (beyond(next) >= 0) break;
+    state = next;
+    from += step;
+  }
+  let [low, high] = [0, step];
+  while (high - low > 1e-6) {
+    const middle = (low + high) / 2;
+    if (beyond(solver.solve(motion, from, state, from + middle).y) >= 0) high = middle;
+    else low = middle;
+  }
+  const [x = 0, y = 0] = solver.solve(motion, from, state, from + high).y;
+  return Math.hypot(x - breaking.distance, y);
+}
+
 /** Keeps results in use, so that nothing is optimised away. */
 let sink = 0;
 
@@ -40,6 +98,28 @@ bench
   })
   .add('make window', () => {
     sink += makeWindow(DEFAULT_PUTT).right;
+  })
+  .add('make window on a slope', () => {
+    sink += makeWindow(breaking).right;
+  })
+  .add('aim on a slope', () => {
+    sink += aimFor(breaking).direction;
+  })
+  .add('outcome of a 3 m putt on a slope', () => {
+    sink += outcomeOf(aim.startSpeed, aim.direction + 0.004 * Math.sin(sink));
+  })
+  .add('the same by a general solver', () => {
+    sink += rollByStepping();
+  })
+  .add('make map, 200 by 200', () => {
+    sink += makeMap(breaking, MAP, { columns: 200, rows: 200 }).holed[0]!;
+  })
+  .add('make probability', () => {
+    sink += makeProbability(breaking, {
+      direction: { bias: 0, spread: 0.016 },
+      speed: { bias: 0, spread: 0.06 },
+      read: 0.005,
+    });
   })
   .add('strictness', () => {
     sink += strictness(gate, DEFAULT_PUTT).ratio;
@@ -74,6 +154,13 @@ async function main(): Promise<void> {
       'µs each': (nanoseconds(name) / 1000).toPrecision(3),
       'gate tolerances': Math.round(nanoseconds(name) / unit),
     })),
+  );
+  const outcome = nanoseconds('outcome of a 3 m putt on a slope');
+  console.log(
+    `One outcome: ${Math.round(1e9 / outcome).toLocaleString('en')} a second on one core;`,
+  );
+  console.log(
+    `${Math.round(nanoseconds('the same by a general solver') / outcome)} times faster than the general solver.`,
   );
   if (!Number.isFinite(sink)) throw new Error('A result was not a number.');
 }

@@ -1,13 +1,32 @@
 export {
   BALL_DIAMETER,
   DROP_SPEED,
+  GRADE_RANGE,
   GREEN_SPEED_RANGE,
   HOLE_RADIUS,
   PAST_RANGE,
   PUTT_RANGE,
   RAMP_SPEED,
 } from './constants';
+export { aimFor, type Aim } from './aim';
 export { captureHalfWidth, captureSpeed } from './capture';
-export { isHoled, makeWindow, type MakeWindow } from './make-window';
+export { makeMap, type MakeMap, type MapRange } from './make-map';
+export { makeProbability, type Skill } from './make-probability';
+export { makeWindow, type MakeWindow } from './make-window';
+export { dropMarginOn, marginOf, type DropMargin } from './drop-margin';
+export { rollPutt, type PuttOutcome } from './outcome';
+export { FLAT, planeOf, slopePull, slopeSchema, type Plane, type Slope } from './plane';
 export { DEFAULT_PUTT, puttSchema, type Putt } from './putt';
-export { rollingDeceleration, speedAfter, startSpeedFor } from './roll';
+export { rollingDeceleration } from './roll';
+export {
+  endOf,
+  firstReach,
+  momentAt,
+  nearestTo,
+  restOf,
+  trackOf,
+  type Moment,
+  type Motion,
+  type Track,
+} from './track';
+export { readTwoWay, type TwoWayReading } from './two-way';

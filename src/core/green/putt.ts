@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FOOT } from '@/core/units';
+import { FLAT, slopeSchema } from './plane';
 import { GREEN_SPEED_RANGE, PAST_RANGE, PUTT_RANGE } from './constants';
 
 const metres = (what: string, { min, max }: { min: number; max: number }) =>
@@ -8,17 +9,24 @@ const metres = (what: string, { min, max }: { min: number; max: number }) =>
     .min(min, `${what} must be at least ${min} m`)
     .max(max, `${what} must be at most ${max} m`);
 
-/** A straight putt on a flat green. */
+/** A putt on one plane. */
 export const puttSchema = z.object({
   /** Ball to the centre of the hole, m. */
   distance: metres('The putt', PUTT_RANGE),
   /** Roll-out from the green-speed ramp, m. */
   greenSpeed: metres('The green speed', GREEN_SPEED_RANGE),
-  /** Pace: how far the ball would run past the hole were there none, m. */
+  /** How the green lies along it. */
+  slope: slopeSchema.default(FLAT),
+  /** Pace: how far the ball would run past the hole were there none and the green level there, m. */
   past: metres('The run past the hole', PAST_RANGE),
 });
 
 export type Putt = z.infer<typeof puttSchema>;
 
 /** The putt a new drill starts from: 8 ft on a 10 ft green, 45 cm past. */
-export const DEFAULT_PUTT: Putt = { distance: 8 * FOOT, greenSpeed: 10 * FOOT, past: 0.45 };
+export const DEFAULT_PUTT: Putt = {
+  distance: 8 * FOOT,
+  greenSpeed: 10 * FOOT,
+  past: 0.45,
+  slope: FLAT,
+};

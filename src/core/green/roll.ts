@@ -16,26 +16,3 @@ export function rollingDeceleration(greenSpeed: number): number {
   }
   return RAMP_SPEED ** 2 / (2 * greenSpeed);
 }
-
-/**
- * Speed left after rolling some way on the flat.
- *
- * @param startSpeed m/s
- * @param rolled distance rolled, m
- * @param deceleration m/s²
- * @returns m/s, or 0 when the ball has stopped before
- */
-export function speedAfter(startSpeed: number, rolled: number, deceleration: number): number {
-  return Math.sqrt(Math.max(0, startSpeed ** 2 - 2 * deceleration * rolled));
-}
-
-/**
- * Start speed of a ball that stops after rolling this far on the flat.
- *
- * @param rolled m
- * @param deceleration m/s²
- * @returns m/s: `√(2 a s)`
- */
-export function startSpeedFor(rolled: number, deceleration: number): number {
-  return Math.sqrt(2 * deceleration * rolled);
-}

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { BALL_DIAMETER, DEFAULT_PUTT, makeWindow, type Putt } from '@/core/green';
+import { BALL_DIAMETER, DEFAULT_PUTT, FLAT, makeWindow, type Putt } from '@/core/green';
 import { FOOT, INCH, toDegrees } from '@/core/units';
 import {
   ballGate,
@@ -20,7 +20,7 @@ import {
   type BallGate,
 } from '.';
 
-const putt: Putt = { distance: 8 * FOOT, greenSpeed: 10 * FOOT, past: 18 * INCH };
+const putt: Putt = { distance: 8 * FOOT, greenSpeed: 10 * FOOT, past: 18 * INCH, slope: FLAT };
 const gate: BallGate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0 };
 
 const anyGate = fc.record({

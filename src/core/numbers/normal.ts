@@ -41,3 +41,27 @@ function tailFactor(z: number): number {
     440.413735824752;
   return over / under;
 }
+
+/**
+ * The inverse of {@link normalBelow}: Newton steps from a logistic first guess.
+ *
+ * @param probability above 0 and below 1
+ * @returns standard deviations from the mean
+ * @throws RangeError outside those limits
+ */
+export function normalQuantile(probability: number): number {
+  if (!(probability > 0 && probability < 1)) {
+    throw new RangeError(
+      `A probability of ${probability} has no quantile: above 0 and below 1 is allowed.`,
+    );
+  }
+  const tail = Math.min(probability, 1 - probability);
+  let z = Math.log(tail / (1 - tail)) / 1.702;
+  for (let step = 0; step < 60; step++) {
+    const density = exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
+    const change = (normalBelow(z) - tail) / density;
+    z -= Math.max(-0.5, Math.min(0.5, change));
+    if (abs(change) < 1e-13) break;
+  }
+  return probability < 0.5 ? z : -z;
+}

@@ -1,6 +1,6 @@
 import { DEGREE } from '@/core/units';
 import { BIASES, BIAS_STEP, LOG_SPREADS, LOG_SPREAD_STEP, SPREADS, cellOf, overGrid } from './grid';
-import { normalBelow } from './normal';
+import { normalBelow } from '@/core/numbers';
 
 // Taken once: a look-up of the global in the innermost loop costs more than the arithmetic.
 const { exp, log } = Math;

@@ -17,7 +17,6 @@ export {
   type LoggedSession,
   type SessionScore,
 } from './history';
-export { normalBelow } from './normal';
 export { INTERVAL_SHARE, score, type Estimate, type Score } from './score';
 export { WINDOW_SHARE, eightInTenWindow } from './window';
 export {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { DEFAULT_PUTT } from '@/core/green';
 import { ballGateLayout, type Layout } from '@/core/layout';
+import { normalBelow } from '@/core/numbers';
 import { chance, simulatePutts, truthOn, type TruePath } from '@/core/simulate';
 import { DEFAULT_UNITS, INCH, toDegrees, toRadians } from '@/core/units';
 import {
@@ -12,7 +13,6 @@ import {
   currentScore,
   eightInTenWindow,
   missWord,
-  normalBelow,
   observe,
   priorBelief,
   score,
@@ -31,31 +31,6 @@ const times = (outcome: string, count: number) =>
 const scoreOf = (...runs: { layout: Layout; putts: Record<string, string>[] }[]) =>
   score(observe(priorBelief(), startObservations(runs)));
 const holds = ({ low, high }: Estimate, truth: number) => truth >= low && truth <= high;
-
-describe('normalBelow', () => {
-  // Abramowitz and Stegun, table 26.1, and its tail expansions.
-  it.each([
-    [0, 0.5],
-    [0.5, 0.691462461274013],
-    [1, 0.841344746068543],
-    [1.96, 0.97500210485178],
-    [3, 0.99865010196837],
-  ])('at %d is %d', (z, probability) => expect(normalBelow(z)).toBeCloseTo(probability, 13));
-
-  it('is right far out in the tail, and at infinity', () => {
-    expect(normalBelow(-8) / 6.220960574271785e-16).toBeCloseTo(1, 6);
-    expect(normalBelow(-Infinity)).toBe(0);
-    expect(normalBelow(Infinity)).toBe(1);
-  });
-
-  it('mirrors', () => {
-    fc.assert(
-      fc.property(fc.double({ min: -9, max: 9, noNaN: true }), (z) => {
-        expect(normalBelow(z) + normalBelow(-z)).toBeCloseTo(1, 12);
-      }),
-    );
-  });
-});
 
 describe('eightInTenWindow', () => {
   it('is 1.2816 spreads without bias', () => {

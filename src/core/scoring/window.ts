@@ -1,4 +1,4 @@
-import { normalBelow } from './normal';
+import { normalBelow } from '@/core/numbers';
 
 /** The share of putts that the window holds. */
 export const WINDOW_SHARE = 0.8;

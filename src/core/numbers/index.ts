@@ -1,0 +1,1 @@
+export { normalBelow, normalQuantile } from './normal';

@@ -1,0 +1,41 @@
+import fc from 'fast-check';
+import { normalBelow, normalQuantile } from '.';
+
+describe('normalBelow', () => {
+  // Abramowitz and Stegun, table 26.1, and its tail expansions.
+  it.each([
+    [0, 0.5],
+    [0.5, 0.691462461274013],
+    [1, 0.841344746068543],
+    [1.96, 0.97500210485178],
+    [3, 0.99865010196837],
+  ])('at %d is %d', (z, probability) => expect(normalBelow(z)).toBeCloseTo(probability, 13));
+
+  it('is right far out in the tail, and at infinity', () => {
+    expect(normalBelow(-8) / 6.220960574271785e-16).toBeCloseTo(1, 6);
+    expect(normalBelow(-Infinity)).toBe(0);
+    expect(normalBelow(Infinity)).toBe(1);
+  });
+
+  it('mirrors', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -9, max: 9, noNaN: true }), (z) => {
+        expect(normalBelow(z) + normalBelow(-z)).toBeCloseTo(1, 12);
+      }),
+    );
+  });
+});
+
+describe('normalQuantile', () => {
+  it('undoes normalBelow, far into the tails', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -7, max: 5, noNaN: true }), (z) => {
+        expect(normalQuantile(normalBelow(z))).toBeCloseTo(z, 8);
+      }),
+    );
+  });
+
+  it.each([0, 1, -0.1, NaN])('refuses %d', (probability) => {
+    expect(() => normalQuantile(probability)).toThrow(RangeError);
+  });
+});
