@@ -1,11 +1,10 @@
 'use client';
 
-import type { ReactNode } from 'react';
 import { drawLayout, type Layout } from '@/core/layout';
 import { formatLength, showLength, type UnitPreferences } from '@/core/units';
 import { makeWindow } from '@/core/green';
 import { MeasuredLine, type MeasuredLineProps } from '@/ui/measured-line/measured-line';
-import type { Geometry, Lie } from '@/ui/measured-line/geometry';
+import type { Lie } from '@/ui/measured-line/geometry';
 
 /** A layout on the measured line, with what the drawing rests on in its title block. */
 export function LayoutDrawing({
@@ -13,7 +12,6 @@ export function LayoutDrawing({
   units,
   lie,
   brief = false,
-  children,
   ...rest
 }: {
   layout: Layout;
@@ -21,7 +19,6 @@ export function LayoutDrawing({
   lie: Lie;
   /** Leaves the title block to the scale alone. */
   brief?: boolean;
-  children?: (geometry: Geometry) => ReactNode;
 } & Pick<MeasuredLineProps, 'targets' | 'onTouch'>) {
   const { putt } = layout;
   const { shareOfHole } = makeWindow(putt);
@@ -42,8 +39,6 @@ export function LayoutDrawing({
               { name: 'share of hole', value: `${Math.round(shareOfHole * 100)} %` },
             ]
       }
-    >
-      {children}
-    </MeasuredLine>
+    />
   );
 }

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { drawLayout, ballGateLayout } from '@/core/layout';
 import { DEFAULT_PUTT } from '@/core/green';
 import { fit, type Room } from './geometry';
@@ -55,5 +56,41 @@ describe('fit', () => {
     const standing = fit(marks(2.4384), phone);
     expect(standing.pixel(right).x).toBeGreaterThan(standing.pixel(straight).x);
     expect(standing.pixel({ along: 2, across: 0 }).y).toBeLessThan(standing.pixel(straight).y);
+  });
+
+  it('keeps order along the line and sides across it, whatever the putt and the room', () => {
+    const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    fc.assert(
+      fc.property(
+        number(0.6, 40),
+        number(0.1, 0.9),
+        number(300, 1600),
+        number(220, 900),
+        fc.constantFrom('along' as const, 'up' as const),
+        (distance, share, width, height, lie) => {
+          const gate = Math.max(0.15, (distance - 0.1) * share);
+          const drawn = marks(distance, gate);
+          const { pixel, across, alongPixel } = fit(drawn, {
+            width,
+            height,
+            lie,
+            margin,
+            holeAtMost: 80,
+          });
+          expect(across).toBeGreaterThanOrEqual(1);
+          let last = -Infinity;
+          for (const along of [0, gate / 2, gate, (gate + distance) / 2, distance]) {
+            expect(alongPixel(along)).toBeGreaterThan(last);
+            last = alongPixel(along);
+          }
+          const left = pixel({ along: gate, across: -0.03 });
+          const right = pixel({ along: gate, across: 0.03 });
+          const middle = pixel({ along: gate, across: 0 });
+          const axis = lie === 'along' ? 'y' : 'x';
+          expect(right[axis] - middle[axis]).toBeCloseTo(middle[axis] - left[axis], 9);
+          expect(right[axis]).toBeGreaterThan(left[axis]);
+        },
+      ),
+    );
   });
 });

@@ -1,0 +1,110 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { v4 } from 'uuid';
+import { DEFAULT_PUTT } from '@/core/green';
+import { ballGateLayout } from '@/core/layout';
+import {
+  addDrill,
+  addStudent,
+  counted,
+  ensureCoach,
+  getSession,
+  openDatabase,
+  recordPutts,
+  startSession,
+  type Database,
+  type PuttEvent,
+} from '.';
+
+const layout = ballGateLayout(DEFAULT_PUTT, {
+  distance: 0.4572,
+  gap: 0.06,
+  shank: 0.005,
+  offset: 0,
+});
+const now = new Date('2026-03-01T10:00:00Z');
+
+let folder: string;
+let database: Database;
+let owner: string;
+let studentId: string;
+let drillId: string;
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dirigo-replay-'));
+  database = await openDatabase(join(folder, 'coach.db'));
+  owner = await ensureCoach(database);
+  studentId = await addStudent(database, owner, {
+    name: 'Replay',
+    hand: 'right',
+    level: 'steady',
+    seated: false,
+    notes: '',
+    putter: { headLength: 0.1, headDepth: 0.03 },
+  });
+  drillId = await addDrill(database, owner, { name: 'Gate', layout });
+});
+
+afterAll(async () => {
+  await database.close();
+  rmSync(folder, { recursive: true });
+});
+
+/** A screen's log: putts, and the last one that counts taken back. */
+function logOf(steps: ('clear' | 'left' | 'right' | 'undo')[]): PuttEvent[] {
+  const standing: string[] = [];
+  return steps.flatMap((step): PuttEvent[] => {
+    if (step === 'undo') {
+      const id = standing.pop();
+      return id ? [{ type: 'undo', id, at: now }] : [];
+    }
+    const id = v4();
+    standing.push(id);
+    return [{ type: 'putt', id, outcomes: { gate: step }, at: now }];
+  });
+}
+
+/** What must stand in the end: the putts in order, less those taken back. */
+function expected(log: PuttEvent[]): string[] {
+  const back = new Set(log.flatMap((event) => (event.type === 'undo' ? [event.id] : [])));
+  return log.flatMap((event) => (event.type === 'putt' && !back.has(event.id) ? [event.id] : []));
+}
+
+it('a log sent in any parts, each lost or repeated any number of times, ends as if it had been sent once', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.constantFrom('clear', 'clear', 'left', 'right', 'undo'), {
+        minLength: 1,
+        maxLength: 14,
+      }),
+      fc.array(
+        fc.record({ size: fc.integer({ min: 1, max: 5 }), again: fc.integer({ min: 0, max: 2 }) }),
+        {
+          minLength: 14,
+          maxLength: 14,
+        },
+      ),
+      async (steps, parts) => {
+        const log = logOf(steps);
+        const id = await startSession(database, owner, { studentId, drillId, startedAt: now });
+        const runId = (await getSession(database, owner, id)).runs[0]!.id;
+        let acknowledged = 0;
+        for (const { size, again } of parts) {
+          // What is not acknowledged is sent again with the next part, as the queue of the screen does.
+          const part = log.slice(acknowledged, acknowledged + size);
+          for (let time = 0; time <= again; time++)
+            await recordPutts(database, owner, runId, part, now);
+          const lost = again === 2;
+          if (!lost) acknowledged += part.length;
+        }
+        await recordPutts(database, owner, runId, log.slice(acknowledged), now);
+        const { runs } = await getSession(database, owner, id);
+        expect(counted(runs[0]!.putts).map((putt) => putt.id)).toEqual(expected(log));
+        expect(runs[0]!.putts).toHaveLength(log.filter(({ type }) => type === 'putt').length);
+      },
+    ),
+    { numRuns: 25 },
+  );
+});

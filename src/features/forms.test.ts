@@ -1,0 +1,76 @@
+import { DEFAULT_UNITS, type UnitPreferences } from '@/core/units';
+import { settingsForm } from './records/form';
+import { puttEvents, puttsAnswer } from './session/wire';
+import { newStudent, studentForm, typedStudent } from './students/form';
+
+const INCHES: UnitPreferences = { long: 'metric', short: 'imperial' };
+
+describe('studentForm', () => {
+  it.each([
+    [DEFAULT_UNITS, '112', 0.112],
+    [DEFAULT_UNITS, '4 1/2 in', 0.1143],
+    [INCHES, '4 1/2', 0.1143],
+    [INCHES, '112 mm', 0.112],
+  ])('reads a head in %p typed as %p', (units, headLength, metres) => {
+    const typed = { ...newStudent(units), name: 'Wren' };
+    const values = studentForm(units).parse({ ...typed, putter: { ...typed.putter, headLength } });
+    expect(values.putter.headLength).toBeCloseTo(metres, 9);
+  });
+
+  it('types back what it has read', () => {
+    const typed = { ...newStudent(DEFAULT_UNITS), name: 'Wren' };
+    expect(typedStudent(studentForm(DEFAULT_UNITS).parse(typed), DEFAULT_UNITS)).toEqual(typed);
+  });
+
+  it('names a head that cannot be and what is allowed', () => {
+    const typed = {
+      ...newStudent(DEFAULT_UNITS),
+      name: 'Wren',
+      putter: { headLength: '1 m', headDepth: 'deep' },
+    };
+    const issues = studentForm(DEFAULT_UNITS).safeParse(typed).error?.issues ?? [];
+    expect(issues.map(({ path, message }) => `${path.join('.')}: ${message}`)).toEqual([
+      'putter.headLength: A head length of 1 m is too great: 0.06 m to 0.18 m is allowed.',
+      "putter.headDepth: “deep” is not a length. Type it like 8 ft, 7'6, 2.4 m, 18 in or 60 mm.",
+    ]);
+  });
+});
+
+describe('settingsForm', () => {
+  it('reads the green speed in the coach’s units', () => {
+    const values = settingsForm(DEFAULT_UNITS).parse({
+      name: ' Tilda ',
+      units: INCHES,
+      greenSpeed: '9 1/2',
+    });
+    expect(values).toMatchObject({ name: 'Tilda', units: INCHES });
+    expect(values.greenSpeed).toBeCloseTo(2.8956, 9);
+  });
+});
+
+describe('what goes over the wire', () => {
+  const id = '0b2c6b0e-6f0a-4a0e-9c70-111111111111';
+  const putt = { type: 'putt', id, outcomes: { gate: 'clear' }, at: '2026-03-01T10:00:00.000Z' };
+
+  it('is a list of putts and of taking back, with dates', () => {
+    const { events } = puttEvents.parse({ events: [putt, { type: 'undo', id, at: putt.at }] });
+    expect(events[0]).toEqual({ ...putt, at: new Date(putt.at) });
+  });
+
+  it.each([
+    ['no list', {}],
+    ['an id that is none', { events: [{ ...putt, id: '7' }] }],
+    ['no date', { events: [{ ...putt, at: 'yesterday-ish' }] }],
+    ['an unknown event', { events: [{ ...putt, type: 'mulligan' }] }],
+    ['outcomes that are no words', { events: [{ ...putt, outcomes: { gate: 7 } }] }],
+    ['too much at once', { events: Array.from({ length: 501 }, () => putt) }],
+  ])('refuses %s', (_what, body) => expect(puttEvents.safeParse(body).success).toBe(false));
+
+  it('is answered with all putts or with why not', () => {
+    expect(puttsAnswer.safeParse({ ok: true, finished: false, putts: [] }).success).toBe(true);
+    expect(
+      puttsAnswer.safeParse({ ok: false, code: 'finished', message: 'It was finished.' }).success,
+    ).toBe(true);
+    expect(puttsAnswer.safeParse({ ok: true }).success).toBe(false);
+  });
+});

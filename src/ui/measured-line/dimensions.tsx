@@ -1,0 +1,136 @@
+import { BALL_DIAMETER } from '@/core/green';
+import type { Mark } from '@/core/layout';
+import { showLength, type UnitPreferences } from '@/core/units';
+import type { Geometry, Pixel } from './geometry';
+import { round } from './shapes';
+
+interface Size {
+  width: number;
+  height: number;
+}
+
+/** Thin lines from the dimension strings down to what they measure, stopping short of it. */
+export function Extensions({ marks, geometry }: { marks: Mark[]; geometry: Geometry }) {
+  const { pixel } = geometry;
+  const stops = new Map<number, number>();
+  for (const mark of marks) {
+    if (!('at' in mark)) continue;
+    const { x, y } = pixel(mark.at);
+    const clearance =
+      mark.type === 'tee'
+        ? 32
+        : round(mark.type === 'hole' ? mark.radius : BALL_DIAMETER / 2, geometry).ry + 8;
+    stops.set(x, Math.min(stops.get(x) ?? Infinity, y - clearance));
+  }
+  return [...stops].map(([x, until]) => (
+    <line key={x} x1={x} x2={x} y1={18} y2={until} className="stroke-rule" strokeWidth={1} />
+  ));
+}
+
+/** The two ragged lines where a stretch is left out. */
+export function Cut({ geometry, size }: { geometry: Geometry; size: Size }) {
+  const { cut, pixel, lie } = geometry;
+  if (!cut) return null;
+  const a = pixel({ along: cut.from, across: 0 });
+  const b = pixel({ along: cut.to, across: 0 });
+  const ragged = (at: number, breadth: number) =>
+    Array.from({ length: Math.ceil(breadth / 14) + 1 }, (_, i) => {
+      const aside = at + (i % 2 ? 4 : -4);
+      const on = start + Math.min(i * 14, breadth);
+      return lie === 'along' ? `${aside},${on}` : `${on},${aside}`;
+    }).join(' ');
+  /* Clear of the dimension strings, and along the screen of the title block too. */
+  const start = lie === 'along' ? 78 : 0;
+  const breadth = lie === 'along' ? size.height - start - 62 : size.width - 78;
+  const low = lie === 'along' ? Math.min(a.x, b.x) : Math.min(a.y, b.y);
+  const high = lie === 'along' ? Math.max(a.x, b.x) : Math.max(a.y, b.y);
+  return (
+    <g>
+      <rect
+        x={lie === 'along' ? low : 0}
+        y={lie === 'along' ? start : low}
+        width={lie === 'along' ? high - low : breadth}
+        height={lie === 'along' ? breadth : high - low}
+        className="fill-paper"
+      />
+      {[low, high].map((at) => (
+        <polyline
+          key={at}
+          points={ragged(at, breadth)}
+          className="fill-none stroke-rule"
+          strokeWidth={1.2}
+        />
+      ))}
+    </g>
+  );
+}
+
+const ROW = 29;
+
+/** A dimension string: its length between two strokes, with the number in it. */
+export function Dimension({
+  mark,
+  units,
+  geometry,
+  size,
+}: {
+  mark: Extract<Mark, { type: 'dimension' }>;
+  units: UnitPreferences;
+  geometry: Geometry;
+  size: { width: number };
+}) {
+  const { pixel, lie } = geometry;
+  const from = pixel({ along: mark.from, across: 0 });
+  const to = pixel({ along: mark.to, across: 0 });
+  const text = showLength(mark.to - mark.from, mark.kind, units);
+  const aside = lie === 'along' ? 26 + mark.row * ROW : size.width - 40;
+  const ends = lie === 'along' ? [from.x, to.x] : [from.y, to.y];
+  const middle = (ends[0]! + ends[1]!) / 2;
+  const width = text.length * 7.6 + 12;
+  const place = (at: number): Pixel =>
+    lie === 'along' ? { x: at, y: aside } : { x: aside, y: at };
+  const [a, b, centre] = [place(ends[0]!), place(ends[1]!), place(middle)];
+  const tight = lie === 'along' && Math.abs(ends[1]! - ends[0]!) < width + 16;
+  return (
+    <g>
+      <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} className="stroke-ink" strokeWidth={1} />
+      {[a, b].map(({ x, y }, index) => (
+        <path
+          key={index}
+          d={`M${x - 4.5} ${y + 4.5}l9 -9`}
+          className="stroke-ink"
+          strokeWidth={1.7}
+        />
+      ))}
+      {!tight && (
+        <>
+          <rect
+            x={centre.x - width / 2}
+            y={centre.y - 11}
+            width={width}
+            height={22}
+            className="fill-sheet"
+          />
+          <text
+            x={centre.x}
+            y={centre.y + 5}
+            textAnchor="middle"
+            className={`fill-ink text-[15px] ${mark.row === 0 ? 'font-[720]' : 'font-[620]'}`}
+          >
+            {text}
+          </text>
+        </>
+      )}
+      {tight && (
+        <text
+          x={b.x + 8}
+          y={aside + 17}
+          textAnchor="middle"
+          className="fill-ink text-[14px] font-[620]"
+        >
+          {text}
+        </text>
+      )}
+    </g>
+  );
+}
