@@ -113,7 +113,7 @@ export function describeDatabaseError(error: unknown, path: string): string {
     return `${path} cannot be written: the file or its folder is read-only. Allow writing there, or name another file in DIRIGO_DB.`;
   }
   if (/SQLITE_CANTOPEN|ENOTDIR|EEXIST|ENOENT|EISDIR/.test(text)) {
-    return `${path} cannot be opened or made there. Check that its folder exists and is a folder, or name another file in DIRIGO_DB.`;
+    return `${path} cannot be opened or made there. Check that its folder exists, is a folder and may be written in, or name another file in DIRIGO_DB.`;
   }
   if (/SQLITE_FULL|ENOSPC/.test(text)) return `The disk is full: ${path} cannot be written.`;
   if (/SQLITE_BUSY|SQLITE_LOCKED/.test(text))
