@@ -8,7 +8,8 @@ export default defineConfig({
   forbidOnly: !!process.env.CI,
   workers: 1,
   retries: 0,
-  timeout: 45_000,
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   reporter: [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

@@ -16,13 +16,14 @@ test('numbers that cannot be built are told beside their field, and the drawing 
     ['Putt', '0', 'A putt of 0 is too small'],
     ['Putt', '1 km', '“1 km” is not a length.'],
     ['Putt', '1000 m', 'A putt of 1000 m is too great: 0.3 m to 40 m is allowed.'],
+    ['Slope', '9', 'A slope of 9 is too great: 0 % to 8 % is allowed.'],
     ['Green speed', 'fast', '“fast” is not a length.'],
   ] as const) {
     const before = await page.getByLabel(label, { exact: true }).inputValue();
     await type(page, label, text);
     await expect(page.getByText(words)).toBeVisible();
     await expect(page.getByText('Drawn from the last numbers that could be built.')).toBeVisible();
-    await expect(page.getByRole('img', { name: /straight putt of 8 ft/ })).toBeVisible();
+    await expect(page.getByRole('img', { name: /A putt of 8 ft/ })).toBeVisible();
     await type(page, label, before);
     await expect(page.getByText(words)).toHaveCount(0);
   }

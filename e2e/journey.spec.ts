@@ -108,3 +108,31 @@ test('a coach who reads metres sees metres, and the drill is the same', async ({
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
 });
+
+test('on a falling putt the gate stands on the start line, and the run keeps the slope', async ({
+  page,
+}) => {
+  await addStudent(page, 'Sal Brick');
+  await page.goto('/drills/new');
+  await type(page, 'Name', 'Falling gate');
+  await type(page, 'Gap', '54 mm');
+  await expect(page.getByRole('row', { name: /left tee, A/ })).toContainText('29.5 mm left');
+  await type(page, 'Slope', '2 %');
+  await expect(page.getByText('aim 8 1/8 in right · 1.9 cups · 4.8°')).toBeVisible();
+  await expect(page.getByRole('row', { name: /left tee, A/ })).toContainText('9 mm right');
+  await expect(page.getByRole('row', { name: /start line pin/ })).toContainText('8 1/8 in right');
+  await expect(page.getByRole('img', { name: /hole −0\.98° \+0\.99°/ })).toBeVisible();
+  await page.getByRole('combobox', { name: 'Falls' }).click();
+  await page.getByRole('option', { name: 'right', exact: true }).click();
+  await expect(page.getByText('aim 8 1/8 in left · 1.9 cups · 4.8°')).toBeVisible();
+  await page.getByRole('button', { name: 'Save drill' }).click();
+  await expect(page.getByText('a putt that falls 2 % right')).toBeVisible();
+
+  await startSession(page, 'Sal Brick', 'Falling gate');
+  await expect(page.getByText('2 % right, 10 ft')).toBeVisible();
+  await logByKeys(page, 'CCRL');
+  await expectCount(page, 2, 4);
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByText('2 of 4 clear, 1 at the left tee, 1 at the right')).toBeVisible();
+});

@@ -45,6 +45,11 @@ async function main(): Promise<void> {
     { name: 'student-phone', path: `/students/${oona?.id}`, size: PHONE },
     { name: 'drills', path: '/drills' },
     { name: 'designer', path: `/drills/${drill?.id}` },
+    {
+      name: 'designer-slope',
+      path: `/drills/${drill?.id}`,
+      before: (page) => page.getByLabel('Slope', { exact: true }).fill('2 %'),
+    },
     { name: 'logging', path: `/sessions/${open?.id}` },
     { name: 'logging-phone', path: `/sessions/${open?.id}`, size: PHONE },
     { name: 'logging-glare', path: `/sessions/${open?.id}`, size: PHONE, theme: 'glare' },

@@ -30,6 +30,23 @@ describe('the tape list', () => {
     ]);
   });
 
+  it('begins with the pin of the start line on a breaking putt, and moves the tees with it', () => {
+    const breaking = ballGateLayout(
+      {
+        distance: 2.4384,
+        greenSpeed: 3.048,
+        past: 0.4572,
+        slope: { grade: 0.02, falls: -Math.PI / 2 },
+      },
+      { distance: 0.4572, gap: 0.054, shank: 0.005, offset: 0 },
+    );
+    const rows = rowsOf(renderToStaticMarkup(<TapeList layout={breaking} units={DEFAULT_UNITS} />));
+    expect(rows[1]).toEqual(['start line pin, beside the hole', '8 ft', '8 1/16 in right']);
+    // By hand: 457.2 mm at 4.806° is 455.6 mm along and 38.3 across; a tee is 29.4 across and 2.5 along from there.
+    expect(rows[3]?.slice(1)).toEqual(['18 1/16 in', '9 mm right']);
+    expect(rows[4]?.slice(1)).toEqual(['17 13/16 in', '67.5 mm right']);
+  });
+
   it('speaks inches to a coach who does', () => {
     const html = renderToStaticMarkup(
       <TapeList layout={layout} units={{ long: 'metric', short: 'imperial' }} />,

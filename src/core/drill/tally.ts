@@ -1,4 +1,4 @@
-import { isClear, type Layout, type Outcomes } from '@/core/layout';
+import { judge, type Layout, type Outcomes } from '@/core/layout';
 
 /** Where a set of putts stands. */
 export interface Tally {
@@ -16,11 +16,12 @@ export interface Tally {
  * @param putts outcomes in order
  */
 export function tally(layout: Layout, putts: Outcomes[]): Tally {
+  const isClear = judge(layout);
   let streak = 0;
   let best = 0;
   let clear = 0;
   for (const outcomes of putts) {
-    const passed = isClear(layout, outcomes);
+    const passed = isClear(outcomes);
     streak = passed ? streak + 1 : 0;
     clear += Number(passed);
     best = Math.max(best, streak);

@@ -8,7 +8,7 @@ export function ballGateLayout(putt: Putt, gate: BallGate): Layout {
   return layoutSchema.parse({
     putt,
     elements: [
-      { id: 'ball', kind: 'ballMark', params: ELEMENTS.ballMark.defaults({ putt }) },
+      { id: 'ball', kind: 'ballMark', params: ELEMENTS.ballMark.defaults(putt) },
       { id: 'gate', kind: 'ballGate', params: gate },
     ],
   });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BALL_DIAMETER, HOLE_RADIUS, type Putt } from '@/core/green';
+import { BALL_DIAMETER, HOLE_RADIUS } from '@/core/green';
 import { INCH } from '@/core/units';
 import { defineElement, type Finding, type Setting, type Spot, type Tolerance } from './element';
 
@@ -72,7 +72,7 @@ export function gapForTolerance(
   return 2 * half - shank;
 }
 
-function check(gate: BallGate, { putt }: Setting): Finding[] {
+function check(gate: BallGate, { putt, hole }: Setting): Finding[] {
   const across = (metres: number) => ({ metres, kind: 'across' as const });
   const findings: Finding[] = [];
   if (gate.distance > putt.distance) {
@@ -85,7 +85,7 @@ function check(gate: BallGate, { putt }: Setting): Finding[] {
         putt: { metres: putt.distance, kind: 'putt' },
       },
     });
-  } else if (standsInHole(gate, putt)) {
+  } else if (standsInHole(gate, hole)) {
     findings.push({
       severity: 'error',
       field: 'gap',
@@ -105,9 +105,10 @@ function check(gate: BallGate, { putt }: Setting): Finding[] {
   return findings;
 }
 
-function standsInHole(gate: BallGate, putt: Putt): boolean {
+function standsInHole(gate: BallGate, hole: Spot): boolean {
   return Object.values(tees(gate)).some(
-    ({ along, across }) => Math.hypot(along - putt.distance, across) < HOLE_RADIUS + gate.shank / 2,
+    ({ along, across }) =>
+      Math.hypot(along - hole.along, across - hole.across) < HOLE_RADIUS + gate.shank / 2,
   );
 }
 
@@ -142,7 +143,7 @@ export const ballGate = defineElement({
       ...LIMITS.shank,
     },
   ],
-  defaults: ({ putt }) => ({
+  defaults: (putt) => ({
     distance: Math.min(18 * INCH, putt.distance / 2),
     gap: 0.067,
     shank: DEFAULT_SHANK,
@@ -196,19 +197,18 @@ export const ballGate = defineElement({
   },
   draw: (gate, { putt }) => {
     const { left, right } = tees(gate);
-    const tolerance = gateTolerance(gate);
+    const ball = { along: 0, across: 0 };
     return [
       {
         type: 'wedge',
         role: 'gate',
-        from: { along: 0, across: 0 },
+        from: ball,
         until: putt.distance,
-        ...tolerance,
+        direction: 0,
+        ...gateTolerance(gate),
       },
       { type: 'tee', id: 'left', label: 'A', side: 'left', at: left },
       { type: 'tee', id: 'right', label: 'B', side: 'right', at: right },
-      { type: 'dimension', from: 0, to: gate.distance, kind: 'along', row: 1 },
-      { type: 'dimension', from: gate.distance, to: putt.distance, kind: 'along', row: 1 },
     ];
   },
   kit: () => [{ name: 'tee', count: 2 }],

@@ -65,7 +65,19 @@ export type Mark =
   | { type: 'hole'; at: Spot; radius: number }
   | { type: 'tee'; id: string; label: string; side: Side; at: Spot }
   | { type: 'line'; role: 'start' | 'past'; from: Spot; to: Spot; label?: string }
-  | { type: 'wedge'; role: 'gate' | 'hole'; from: Spot; until: number; left: number; right: number }
+  | {
+      type: 'wedge';
+      role: 'gate' | 'hole';
+      from: Spot;
+      until: number;
+      /** Of the middle it opens from, rad, right positive. */
+      direction: number;
+      left: number;
+      right: number;
+    }
+  | { type: 'curve'; points: Spot[] }
+  | { type: 'aim'; at: Spot; beside: number; cups: number; direction: number }
+  | { type: 'fall'; grade: number; falls: number }
   | { type: 'dimension'; from: number; to: number; kind: LengthKind; row: number };
 
 export interface KitItem {
@@ -95,9 +107,14 @@ export interface Field<Params> {
   max: number;
 }
 
-/** What an element can know of where it stands. */
+/**
+ * What an element can know of where it stands. Elements reckon along the start line and across it; the layout turns
+ * what they say onto the green, so that a gate follows the aim of a breaking putt.
+ */
 export interface Setting {
   putt: Putt;
+  /** The hole's centre, seen from the start line. */
+  hole: Spot;
 }
 
 /** A ball as it really left, for simulated players: radians from the line, right positive. */
@@ -118,7 +135,7 @@ export interface Element<Params> {
   /** The numbers a coach may set, in the order of asking. */
   fields: Field<Params>[];
   /** A sensible first set of numbers for a putt. */
-  defaults(setting: Setting): Params;
+  defaults(putt: Putt): Params;
   /** What is wrong or unwise here, beyond what the schema refuses. */
   check(params: Params, setting: Setting): Finding[];
   /** Where its parts go. */

@@ -25,7 +25,7 @@ export type {
 export {
   checkLayout,
   drawLayout,
-  isClear,
+  judge,
   layoutCautions,
   layoutKit,
   layoutSchema,

@@ -9,7 +9,7 @@ import {
   drawLayout,
   gapForTolerance,
   gateTolerance,
-  isClear,
+  judge,
   layoutCautions,
   layoutKit,
   layoutSchema,
@@ -21,6 +21,7 @@ import {
 } from '.';
 
 const putt: Putt = { distance: 8 * FOOT, greenSpeed: 10 * FOOT, past: 18 * INCH, slope: FLAT };
+const setting = { putt, hole: { along: putt.distance, across: 0 } };
 const gate: BallGate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0 };
 
 const anyGate = fc.record({
@@ -74,7 +75,7 @@ describe('gateTolerance', () => {
     fc.assert(
       fc.property(anyGate, fc.double({ min: -0.2, max: 0.2, noNaN: true }), (some, direction) => {
         const { left, right } = gateTolerance(some);
-        const met = ballGate.meets({ direction }, some, { putt });
+        const met = ballGate.meets({ direction }, some, setting);
         if (Math.abs(direction + left) < 1e-9 || Math.abs(direction - right) < 1e-9) return;
         expect(met).toBe(direction > right ? 'right' : direction < -left ? 'left' : 'clear');
       }),
@@ -172,7 +173,7 @@ describe('a layout', () => {
   it('places the tees so that the tape finds the gap between them', () => {
     fc.assert(
       fc.property(anyGate, (some) => {
-        const [left, right] = ballGate.places(some, { putt });
+        const [left, right] = ballGate.places(some, setting);
         const across = (right?.at.across ?? 0) - (left?.at.across ?? 0);
         expect(across - some.shank).toBeCloseTo(some.gap, 12);
       }),
@@ -218,8 +219,8 @@ describe('a layout', () => {
   });
 
   it('knows a clear putt, its kit and its cautions', () => {
-    expect(isClear(layout, { gate: 'clear' })).toBe(true);
-    expect(isClear(layout, { gate: 'left' })).toBe(false);
+    expect(judge(layout)({ gate: 'clear' })).toBe(true);
+    expect(judge(layout)({ gate: 'left' })).toBe(false);
     expect(layoutKit(layout)).toEqual([
       { name: 'ball marker', count: 1 },
       { name: 'tee', count: 2 },
@@ -231,9 +232,63 @@ describe('a layout', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.3, max: 40, noNaN: true }), (distance) => {
         const here = { ...DEFAULT_PUTT, distance };
-        const fresh = ballGateLayout(here, ballGate.defaults({ putt: here }));
+        const fresh = ballGateLayout(here, ballGate.defaults(here));
         expect(checkLayout(fresh).filter(({ severity }) => severity === 'error')).toEqual([]);
       }),
     );
+  });
+});
+
+describe('a layout on a breaking putt', () => {
+  const breaking: Putt = { ...putt, slope: { grade: 0.02, falls: -Math.PI / 2 } };
+  const layout = ballGateLayout(breaking, { ...gate, gap: 0.054 });
+  const { aim } = makeWindow(breaking);
+  const [, element] = standing(layout);
+
+  it('has its gate square across the start line, at its distance from the ball', () => {
+    const [left, right] = element!.places();
+    const middle = {
+      along: (left!.at.along + right!.at.along) / 2,
+      across: (left!.at.across + right!.at.across) / 2,
+    };
+    expect(Math.hypot(middle.along, middle.across)).toBeCloseTo(gate.distance, 12);
+    expect(Math.atan2(middle.across, middle.along)).toBeCloseTo(aim.direction, 12);
+    const between = [right!.at.along - left!.at.along, right!.at.across - left!.at.across] as const;
+    expect(Math.hypot(...between) - gate.shank).toBeCloseTo(0.054, 12);
+    expect(between[0] * middle.along + between[1] * middle.across).toBeCloseTo(0, 12);
+  });
+
+  it('places tee A 8.9 mm and tee B 67.7 mm right of the line to the hole, by hand', () => {
+    // 457.2 mm at 4.806° is 38.30 mm across; 29.5 mm either side, times cos 4.806°, is 29.40 mm.
+    const [left, right] = element!.places();
+    expect(left!.at.across * 1000).toBeCloseTo(38.3 - 29.4, 1);
+    expect(right!.at.across * 1000).toBeCloseTo(38.3 + 29.4, 1);
+  });
+
+  it('judges a start against the start line, not the line to the hole', () => {
+    expect(element!.meets(0)).toBe('clear');
+    expect(element!.tolerance()).toEqual(gateTolerance({ ...gate, gap: 0.054 }));
+  });
+
+  it('draws the curve through the hole, and the aim beside it', () => {
+    const marks = drawLayout(layout);
+    const curve = marks.find((mark) => mark.type === 'curve');
+    const off = curve!.points.map(({ along, across }) =>
+      Math.hypot(along - breaking.distance, across),
+    );
+    expect(Math.min(...off)).toBeLessThan(0.03);
+    expect(marks.find((mark) => mark.type === 'aim')).toMatchObject({ beside: aim.beside });
+    expect(drawLayout(ballGateLayout(putt, gate)).some(({ type }) => type === 'curve')).toBe(false);
+  });
+
+  it('is the same in a mirror when the green falls the other way', () => {
+    const mirrored = ballGateLayout(
+      { ...putt, slope: { grade: 0.02, falls: Math.PI / 2 } },
+      { ...gate, gap: 0.054 },
+    );
+    const [a, b] = element!.places();
+    const [c, d] = standing(mirrored)[1]!.places();
+    expect(d!.at.across).toBeCloseTo(-a!.at.across, 9);
+    expect(c!.at.across).toBeCloseTo(-b!.at.across, 9);
   });
 });

@@ -1,6 +1,28 @@
 import { z } from 'zod';
-import { HOLE_RADIUS, makeWindow, puttSchema } from '@/core/green';
-import type { Element, Evidence, Finding, Mark, Outcome, Place, Check, Tolerance } from './element';
+import {
+  HOLE_RADIUS,
+  aimFor,
+  endOf,
+  firstReach,
+  makeWindow,
+  momentAt,
+  planeOf,
+  puttSchema,
+  restOf,
+  trackOf,
+  type Track,
+} from '@/core/green';
+import type {
+  Element,
+  Evidence,
+  Finding,
+  Mark,
+  Outcome,
+  Place,
+  Check,
+  Spot,
+  Tolerance,
+} from './element';
 import { ELEMENTS } from './register';
 
 const piece = <Kind extends string, Params>(element: Element<Params> & { kind: Kind }) =>
@@ -54,26 +76,55 @@ export interface Standing {
  * @param layout a layout that its schema accepts
  */
 export function standing(layout: Layout): Standing[] {
-  const setting = { putt: layout.putt };
+  const { putt } = layout;
+  const { direction } = aimFor(putt);
+  const setting = { putt, hole: turned({ along: putt.distance, across: 0 }, -direction) };
   return layout.elements.map(({ id, kind, params }) => {
     // The schema has paired each kind with its own parameters.
     const element = ELEMENTS[kind] as unknown as Element<typeof params>;
+    const onGreen = <T extends { at: Spot }>(things: T[]): T[] =>
+      things.map((thing) => ({ ...thing, at: turned(thing.at, direction) }));
     return {
       id,
       kind,
       name: element.name,
       check: () => element.check(params, setting),
-      places: () => element.places(params, setting),
+      places: () => onGreen(element.places(params, setting)),
       checks: () => element.checks(params, setting),
       tolerance: () => element.tolerance(params, setting),
-      outcomes: () => element.outcomes(params, setting),
+      outcomes: () => onGreen(element.outcomes(params, setting)),
       evidence: (outcome) => element.evidence(outcome, params, setting),
-      meets: (direction) => element.meets({ direction }, params, setting),
-      draw: () => element.draw(params, setting),
+      meets: (launch) => element.meets({ direction: launch }, params, setting),
+      draw: () => element.draw(params, setting).map((mark) => turnedMark(mark, direction)),
       kit: () => element.kit(params),
       cautions: () => element.cautions(params),
     };
   });
+}
+
+/** A spot seen from the start line, brought onto the green. */
+function turned({ along, across }: Spot, direction: number): Spot {
+  const [c, s] = [Math.cos(direction), Math.sin(direction)];
+  return { along: along * c - across * s, across: along * s + across * c };
+}
+
+function turnedMark(mark: Mark, direction: number): Mark {
+  switch (mark.type) {
+    case 'ball':
+    case 'hole':
+    case 'tee':
+    case 'aim':
+      return { ...mark, at: turned(mark.at, direction) };
+    case 'line':
+      return { ...mark, from: turned(mark.from, direction), to: turned(mark.to, direction) };
+    case 'wedge':
+      return { ...mark, from: turned(mark.from, direction), direction: mark.direction + direction };
+    case 'curve':
+      return { ...mark, points: mark.points.map((point) => turned(point, direction)) };
+    case 'fall':
+    case 'dimension':
+      return mark;
+  }
 }
 
 /** What is wrong (errors) or unwise (warnings) in a layout, with the element it lies in. */
@@ -83,26 +134,87 @@ export function checkLayout(layout: Layout): (Finding & { element: string })[] {
   );
 }
 
+/** An aim nearer to the hole's middle than this is straight, m. */
+const NO_BREAK = 0.002;
+
 /** Everything to draw for a layout: the putt itself, its make window, and what each element adds. */
 export function drawLayout(layout: Layout): Mark[] {
   const { putt } = layout;
   const ball = { along: 0, across: 0 };
   const hole = { along: putt.distance, across: 0 };
-  const { left, right } = makeWindow(putt);
-  const stop = putt.distance + putt.past;
+  const { aim, left, right } = makeWindow(putt);
+  const { direction, beside, cups } = aim;
+  const track = trackOf(planeOf(putt.greenSpeed, putt.slope), {
+    ...ball,
+    speed: aim.startSpeed,
+    direction,
+  });
+  const rest = restOf(track);
+  const aimed = { along: putt.distance, across: beside };
+  const elements = standing(layout);
   return [
-    { type: 'wedge', role: 'hole', from: ball, until: putt.distance, left, right },
-    { type: 'line', role: 'start', from: ball, to: hole },
-    {
-      type: 'line',
-      role: 'past',
-      from: { along: stop, across: -HOLE_RADIUS },
-      to: { along: stop, across: HOLE_RADIUS },
-    },
+    { type: 'wedge', role: 'hole', from: ball, until: putt.distance, direction, left, right },
+    { type: 'line', role: 'start', from: ball, to: aimed },
+    ...(putt.slope.grade > 0
+      ? [
+          { type: 'curve' as const, points: pointsOf(track, putt.distance + SHOWN_BEYOND) },
+          { type: 'fall' as const, ...putt.slope },
+        ]
+      : []),
+    ...(Math.abs(beside) > NO_BREAK
+      ? [{ type: 'aim' as const, at: aimed, beside, cups, direction }]
+      : []),
+    ...(rest && putt.slope.grade === 0
+      ? [
+          {
+            type: 'line' as const,
+            role: 'past' as const,
+            from: { along: rest.along, across: rest.across - HOLE_RADIUS },
+            to: { along: rest.along, across: rest.across + HOLE_RADIUS },
+          },
+        ]
+      : []),
     { type: 'hole', at: hole, radius: HOLE_RADIUS },
     { type: 'dimension', from: 0, to: putt.distance, kind: 'putt', row: 0 },
-    ...standing(layout).flatMap((element) => element.draw()),
+    ...partDimensions(elements, putt.distance),
+    ...elements.flatMap((element) => element.draw()),
   ];
+}
+
+/** How far beyond the hole a curve is drawn, m: it would lead far aside to where the ball would rest. */
+const SHOWN_BEYOND = 0.15;
+
+/** The roll as points, dense enough for a smooth line, until it is this far along. */
+function pointsOf(track: Track, until: number): Spot[] {
+  const count = 60;
+  const end =
+    firstReach(
+      track,
+      ({ along }) => along - until,
+      ({ direction }) => Math.cos(direction),
+    ) ?? endOf(track);
+  const whole = 1 - Math.exp(-2 * Math.min(end, 15));
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const { along, across } = momentAt(track, -Math.log(1 - (whole * i) / count) / 2);
+    return { along, across };
+  });
+}
+
+/** The dimension string from the ball by way of each element to the hole. */
+function partDimensions(elements: Standing[], until: number): Mark[] {
+  const middles = elements.flatMap((element) => {
+    const tees = element.places().filter(({ label }) => label !== undefined);
+    const sum = tees.reduce((total, { at }) => total + at.along, 0);
+    return tees.length > 0 ? [sum / tees.length] : [];
+  });
+  const stops = [0, ...middles.sort((a, b) => a - b), until];
+  return stops.slice(1).map((to, index) => ({
+    type: 'dimension',
+    from: stops[index] ?? 0,
+    to,
+    kind: 'along',
+    row: 1,
+  }));
 }
 
 /** Kit for a layout: equal things counted together. */
@@ -139,10 +251,13 @@ export function outcomesProblem(layout: Layout, outcomes: Outcomes): string | nu
   return null;
 }
 
-/** Whether a putt did what every element asks. */
-export function isClear(layout: Layout, outcomes: Outcomes): boolean {
-  return standing(layout).every((element) => {
-    const happened = element.outcomes().find(({ id }) => id === outcomes[element.id]);
-    return element.outcomes().length === 0 || happened?.passes === true;
-  });
+/** A judge of putts on a layout: whether one did what every element asks. */
+export function judge(layout: Layout): (outcomes: Outcomes) => boolean {
+  const asking = standing(layout)
+    .map((element) => ({ id: element.id, outcomes: element.outcomes() }))
+    .filter(({ outcomes }) => outcomes.length > 0);
+  return (happened) =>
+    asking.every(
+      ({ id, outcomes }) => outcomes.find((one) => one.id === happened[id])?.passes === true,
+    );
 }

@@ -1,5 +1,6 @@
 export { DEGREE, FOOT, INCH } from './constants';
 export { showDegrees, toDegrees, toRadians } from './angles';
+export { gradeSchema, showGrade } from './grade';
 export { formatLength } from './format-length';
 export { lengthSchema, type LengthLimits } from './length-schema';
 export {

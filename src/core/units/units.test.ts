@@ -2,10 +2,12 @@ import fc from 'fast-check';
 import {
   DEFAULT_UNITS,
   formatLength,
+  gradeSchema,
   lengthSchema,
   parseLength,
   settable,
   showDegrees,
+  showGrade,
   showLength,
   toRadians,
   type LengthUnit,
@@ -147,4 +149,28 @@ describe('lengthSchema', () => {
     expect(gap.safeParse('3 ft').error?.issues[0]?.message).toContain('too great');
     expect(gap.safeParse('wide').error?.issues[0]?.message).toContain('“wide” is not a length.');
   });
+});
+
+describe('gradeSchema', () => {
+  const grade = gradeSchema(0.08);
+
+  it.each([
+    ['2 %', 0.02],
+    ['2', 0.02],
+    ['1,5%', 0.015],
+    ['1.2°', 0.020947],
+    ['1.2 degrees', 0.020947],
+    ['', 0],
+    ['flat', 0],
+  ])('reads %p as %d', (text, value) => expect(grade.parse(text)).toBeCloseTo(value, 6));
+
+  it('refuses what is no slope, and what is too great, by name', () => {
+    expect(grade.safeParse('steep').error?.issues[0]?.message).toContain('“steep” is not a slope.');
+    expect(grade.safeParse('9').error?.issues[0]?.message).toBe(
+      'A slope of 9 is too great: 0 % to 8 % is allowed.',
+    );
+    expect(grade.safeParse('90°').success).toBe(false);
+  });
+
+  it('is printed to a tenth of a per cent', () => expect(showGrade(0.0151)).toBe('1.5 %'));
 });

@@ -4,7 +4,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { useForm, useWatch } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
 import {
   ELEMENTS,
@@ -14,14 +14,15 @@ import {
   strictnessWords,
   type Layout,
 } from '@/core/layout';
-import { showDegrees, showLength, settable, type UnitPreferences } from '@/core/units';
+import { showDegrees, showGrade, showLength, settable, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
+import { Pick } from '@/ui/pick';
 import { PlaceHead } from '../shared/place';
 import { fieldErrors } from '../shared/result';
 import { showErrors } from '../shared/show-errors';
 import { keepDrill, setDrillArchived } from './actions';
-import { drillForm, findingWords, type DrillInput } from './form';
+import { FALLS, drillForm, fallsOf, findingWords, type DrillInput } from './form';
 import { LayoutDrawing } from './layout-drawing';
 import { StrictnessGauge } from './strictness-gauge';
 import { TapeList } from './tape-list';
@@ -77,7 +78,7 @@ export function Designer({
     <form onSubmit={save} noValidate className="grid">
       <PlaceHead
         title={id === null ? 'New drill' : values.name}
-        sub={`one ball gate on a straight, flat putt${version ? ` · version ${version}` : ''}${archived ? ' · archived' : ''}`}
+        sub={`${puttWords(good)}${version ? ` · version ${version}` : ''}${archived ? ' · archived' : ''}`}
       >
         {id !== null && (
           <Button disabled={busy} onClick={() => archive(!archived)}>
@@ -114,6 +115,20 @@ export function Designer({
           <div className="grid grid-cols-2 gap-x-6 gap-y-2.5">
             <TextField label="Putt" {...register('distance')} error={wrong.distance} />
             <TextField label="Green speed" {...register('greenSpeed')} error={wrong.greenSpeed} />
+            <TextField label="Slope" {...register('grade')} error={wrong.grade} />
+            <Controller
+              control={control}
+              name="falls"
+              render={({ field }) => (
+                <Pick
+                  label="Falls"
+                  placeholder="Where to"
+                  options={[...FALLS]}
+                  value={field.value}
+                  onChange={field.onChange}
+                />
+              )}
+            />
             {ELEMENTS.ballGate.fields.map((field) => {
               const name = `gate.${field.name as 'distance' | 'gap' | 'shank'}` as const;
               return (
@@ -148,6 +163,13 @@ export function Designer({
       </div>
     </form>
   );
+}
+
+/** The putt in a few words, for the line under the name. */
+function puttWords({ putt: { slope } }: Layout): string {
+  return slope.grade === 0
+    ? 'one ball gate on a straight, flat putt'
+    : `one ball gate on the start line of a putt that falls ${showGrade(slope.grade)} ${fallsOf(slope.falls).label}`;
 }
 
 function Verdict({

@@ -34,8 +34,28 @@ describe('drillForm', () => {
     ],
     ['distance', { distance: 'eight' }, '“eight” is not a length.'],
     ['greenSpeed', { greenSpeed: '20 ft' }, 'too great'],
+    ['grade', { grade: 'steep' }, '“steep” is not a slope.'],
     ['name', { name: 'x'.repeat(10_000) }, 'at most 80 letters'],
   ])('puts the error beside %s', (path, change, words) => {
     expect(messageAt({ ...typed, ...change }, path)).toContain(words);
+  });
+
+  it('reads a slope and the way it falls, and types them back', () => {
+    const sloping = { ...typed, grade: '2 %', falls: 'down-left' as const };
+    const { layout } = form.parse(sloping);
+    expect(layout.putt.slope.grade).toBeCloseTo(0.02, 12);
+    expect(layout.putt.slope.falls).toBeCloseTo(-Math.PI / 4, 12);
+    expect(typedDrill('Gate', layout, DEFAULT_UNITS)).toEqual(sloping);
+  });
+
+  it('says beside the slope when no pace can be held on it', () => {
+    const slide = {
+      ...typed,
+      distance: '20 ft',
+      greenSpeed: '14 ft',
+      grade: '8',
+      falls: 'down' as const,
+    };
+    expect(messageAt(slide, 'grade')).toContain('cannot hold the pace');
   });
 });

@@ -1,13 +1,21 @@
+import { aimFor } from '@/core/green';
 import { standing, type Layout, type Spot } from '@/core/layout';
-import { showLength, type UnitPreferences } from '@/core/units';
+import { formatLength, showLength, type UnitPreferences } from '@/core/units';
 
 const across = ({ across: metres }: Spot, units: UnitPreferences): string => {
   const shown = showLength(Math.abs(metres), 'spot', units);
   return shown.startsWith('0 ') ? 'on the line' : `${shown} ${metres < 0 ? 'left' : 'right'}`;
 };
 
+/** A pin far from the line is measured as the putt is, not as a gap. */
+const pinWords = ({ across: metres }: Spot, units: UnitPreferences): string =>
+  `${formatLength(Math.abs(metres), units.long === 'imperial' ? 'in' : 'cm')} ${metres < 0 ? 'left' : 'right'}`;
+
 /** Where everything goes, measured from the ball mark, in the order of placing. */
 export function TapeList({ layout, units }: { layout: Layout; units: UnitPreferences }) {
+  const { beside } = aimFor(layout.putt);
+  const pin = { along: layout.putt.distance, across: beside };
+  const breaks = Math.abs(beside) >= 0.002;
   const rows = standing(layout).flatMap((element) => {
     const checks = element.checks();
     return element.places().map((place, index, places) => ({
@@ -22,11 +30,22 @@ export function TapeList({ layout, units }: { layout: Layout; units: UnitPrefere
       <thead>
         <tr className="border-b text-left cap">
           <th className="py-1.5 font-[inherit]">place</th>
-          <th className="py-1.5 text-right font-[inherit]">along</th>
-          <th className="py-1.5 text-right font-[inherit]">across, to the tee’s middle</th>
+          <th className="py-1.5 pl-3 text-right font-[inherit]">along</th>
+          <th className="py-1.5 pl-3 text-right font-[inherit]">across, to the tee’s middle</th>
         </tr>
       </thead>
       <tbody>
+        {breaks && (
+          <tr className="border-b border-hair">
+            <td className="py-1.5 pr-3">start line pin, beside the hole</td>
+            <td className="py-1.5 pl-3 text-right align-top num whitespace-nowrap">
+              {showLength(pin.along, 'putt', units)}
+            </td>
+            <td className="py-1.5 pl-3 text-right align-top num whitespace-nowrap">
+              {pinWords(pin, units)}
+            </td>
+          </tr>
+        )}
         {rows.map(({ id, name, at, check }) => (
           <tr key={id} className="border-b border-hair">
             <td className="py-1.5 pr-3">

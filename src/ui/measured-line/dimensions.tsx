@@ -123,7 +123,7 @@ export function Dimension({
       )}
       {tight && (
         <text
-          x={b.x + 8}
+          x={centre.x}
           y={aside + 17}
           textAnchor="middle"
           className="fill-ink text-[14px] font-[620]"

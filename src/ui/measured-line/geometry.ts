@@ -41,24 +41,31 @@ const CUT_WIDTH = 26;
 /** Drawn after the last thing on the line, m. */
 const BEYOND = 0.06;
 
-/** Half of what must be seen across the line, m. */
-function halfAcross(marks: Mark[]): number {
-  const reach = (mark: Mark): number => {
+/** What must be seen across the line, m: at least 3 cm to either side of it. */
+function acrossRange(marks: Mark[]): { from: number; to: number } {
+  const seen = marks.flatMap((mark): number[] => {
     switch (mark.type) {
       case 'tee':
       case 'ball':
-        return Math.abs(mark.at.across) + 0.012;
+        return [mark.at.across - 0.012, mark.at.across + 0.012];
       case 'hole':
-        return Math.abs(mark.at.across) + mark.radius;
+        return [mark.at.across - mark.radius, mark.at.across + mark.radius];
       case 'line':
-        return Math.max(Math.abs(mark.from.across), Math.abs(mark.to.across));
+        return [mark.from.across, mark.to.across];
       case 'wedge':
-        return mark.until * Math.tan(Math.min(Math.max(mark.left, mark.right, 0), 0.3));
+        return [mark.direction - mark.left, mark.direction + mark.right].map(
+          (angle) => mark.until * Math.tan(Math.max(-1, Math.min(1, angle))),
+        );
+      case 'curve':
+        return mark.points.map(({ across }) => across);
+      case 'aim':
+        return [mark.at.across];
+      case 'fall':
       case 'dimension':
-        return 0;
+        return [];
     }
-  };
-  return Math.max(...marks.map(reach), 0.03);
+  });
+  return { from: Math.min(...seen, -0.03), to: Math.max(...seen, 0.03) };
 }
 
 function furthest(marks: Mark[]): number {
@@ -67,7 +74,12 @@ function furthest(marks: Mark[]): number {
       case 'tee':
       case 'ball':
       case 'hole':
+      case 'aim':
         return mark.at.along;
+      case 'curve':
+        return Math.max(...mark.points.map(({ along }) => along));
+      case 'fall':
+        return 0;
       case 'line':
         return Math.max(mark.from.along, mark.to.along);
       case 'wedge':
@@ -110,10 +122,12 @@ export function fit(marks: Mark[], { width, height, lie, margin, holeAtMost }: R
         .domain([0, cut.from, cut.to, until])
         .range([0, cut.from * perMetre, cut.from * perMetre + CUT_WIDTH, length])
     : scaleLinear().domain([0, until]).range([0, length]);
-  const most = Math.min(breadth / 2 / halfAcross(marks), holeAtMost / HOLE_RADIUS) / perMetre;
+  const range = acrossRange(marks);
+  const most = Math.min(breadth / (range.to - range.from), holeAtMost / HOLE_RADIUS) / perMetre;
   const across = EXAGGERATIONS.findLast((factor) => factor <= most) ?? 1;
   const acrossScale = across * perMetre;
-  const middle = (lie === 'along' ? margin.top : margin.left) + breadth / 2;
+  const centre = (range.from + range.to) / 2;
+  const middle = (lie === 'along' ? margin.top : margin.left) + breadth / 2 - centre * acrossScale;
   const start = lie === 'along' ? margin.left : margin.top + inner.height;
   return {
     lie,

@@ -5,7 +5,7 @@ import type { UnitPreferences } from '@/core/units';
 import { useSize } from '../use-size';
 import { Cut, Dimension, Extensions } from './dimensions';
 import { fit, type Geometry, type Lie, type Room } from './geometry';
-import { MarkShape } from './shapes';
+import { Fall, MarkShape } from './shapes';
 import { TouchTarget, type Target } from './touch-target';
 
 export interface MeasuredLineProps {
@@ -54,7 +54,7 @@ export function MeasuredLine(props: MeasuredLineProps) {
           ))}
           <TitleBlock
             facts={[...(props.facts ?? []), { name: 'across', value: `×${geometry.across}` }]}
-            lie={props.lie}
+            atLeft={props.lie === 'up' || aimsLow(props.marks)}
           />
         </>
       )}
@@ -68,14 +68,23 @@ interface DrawingProps extends MeasuredLineProps {
 }
 
 /** What lies under what. */
-const LAYERS: Mark['type'][][] = [['wedge'], ['line'], ['hole', 'ball', 'tee']];
+const LAYERS: Mark['type'][][] = [['wedge'], ['line', 'curve'], ['hole', 'ball', 'tee', 'aim']];
 
 function Drawing({ marks, units, geometry, size, targets }: DrawingProps) {
   const touched = new Set(targets?.map(({ id }) => id));
+  const fall = marks.find((mark) => mark.type === 'fall');
+  const low = geometry.lie === 'up' || aimsLow(marks);
   const dimensions = marks.filter((mark) => mark.type === 'dimension');
   const shown = geometry.lie === 'along' ? dimensions : dimensions.filter(({ row }) => row > 0);
   return (
     <g>
+      {fall && (
+        <Fall
+          falls={fall.falls}
+          lie={geometry.lie}
+          corner={{ x: low ? size.width - 82 : 30, y: size.height - 34 }}
+        />
+      )}
       {geometry.lie === 'along' && <Extensions marks={marks} geometry={geometry} />}
       {LAYERS.flatMap((layer) =>
         marks
@@ -84,6 +93,7 @@ function Drawing({ marks, units, geometry, size, targets }: DrawingProps) {
             <MarkShape
               key={`${mark.type} ${index}`}
               mark={mark}
+              units={units}
               geometry={geometry}
               hidden={touched}
             />
@@ -103,11 +113,21 @@ function Drawing({ marks, units, geometry, size, targets }: DrawingProps) {
   );
 }
 
-function TitleBlock({ facts, lie }: { facts: { name: string; value: string }[]; lie: Lie }) {
+/** Whether the aim is written in the lower right corner of a drawing that lies along the screen. */
+const aimsLow = (marks: Mark[]): boolean =>
+  marks.some((mark) => mark.type === 'aim' && mark.beside > 0);
+
+function TitleBlock({
+  facts,
+  atLeft,
+}: {
+  facts: { name: string; value: string }[];
+  atLeft: boolean;
+}) {
   return (
     <dl
       className={`absolute flex border-[length:var(--stroke)] border-ink bg-sheet ${
-        lie === 'along' ? 'right-4 bottom-4 max-sm:right-2 max-sm:bottom-2' : 'bottom-2 left-2'
+        atLeft ? 'bottom-2 left-2' : 'right-4 bottom-4 max-sm:right-2 max-sm:bottom-2'
       }`}
     >
       {facts.map(({ name, value }) => (

@@ -1,17 +1,19 @@
 import type { ReactNode } from 'react';
 import { BALL_DIAMETER } from '@/core/green';
 import type { Mark } from '@/core/layout';
+import { formatLength, showDegrees, type UnitPreferences } from '@/core/units';
 import type { Geometry, Lie, Pixel } from './geometry';
 
 interface MarkShapeProps {
   mark: Mark;
+  units: UnitPreferences;
   geometry: Geometry;
   /** Tees that a touch target stands for. */
   hidden: Set<string>;
 }
 
 /** One mark of a layout, inked. */
-export function MarkShape({ mark, geometry, hidden }: MarkShapeProps) {
+export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
   const { pixel, lie } = geometry;
   switch (mark.type) {
     case 'wedge':
@@ -87,6 +89,38 @@ export function MarkShape({ mark, geometry, hidden }: MarkShapeProps) {
         </g>
       );
     }
+    case 'curve':
+      return (
+        <polyline
+          points={mark.points
+            .map(pixel)
+            .map(({ x, y }) => `${x},${y}`)
+            .join(' ')}
+          className="fill-none stroke-ink"
+          strokeWidth={2.6}
+          strokeLinecap="round"
+        />
+      );
+    case 'aim': {
+      const at = pixel(mark.at);
+      const out = mark.beside < 0 ? -1 : 1;
+      // On a narrow drawing there is no room for it; the tape list has it too.
+      if (lie === 'along' && at.x < 500)
+        return <circle cx={at.x} cy={at.y} r={4} className="fill-line" />;
+      const label: Pixel =
+        lie === 'along'
+          ? { x: at.x - 10, y: at.y + (out < 0 ? -14 : 24) }
+          : { x: at.x, y: at.y - 12 };
+      return (
+        <g>
+          <circle cx={at.x} cy={at.y} r={4} className="fill-line" />
+          <Label at={label} anchor={lie === 'along' ? 'end' : 'middle'} className="fill-line">
+            {aimWords(mark, units, lie === 'up')}
+          </Label>
+        </g>
+      );
+    }
+    case 'fall':
     case 'dimension':
       return null;
     default:
@@ -94,11 +128,42 @@ export function MarkShape({ mark, geometry, hidden }: MarkShapeProps) {
   }
 }
 
+/** The aim as a coach says it: beside the hole, in cups, in degrees. */
+function aimWords(
+  { beside, cups, direction }: Extract<Mark, { type: 'aim' }>,
+  units: UnitPreferences,
+  brief: boolean,
+): string {
+  const side = beside < 0 ? 'left' : 'right';
+  const length = formatLength(Math.abs(beside), units.long === 'imperial' ? 'in' : 'cm');
+  if (brief) return `${length} ${side}`;
+  return `aim ${length} ${side} · ${Math.abs(cups).toFixed(1)} cups · ${showDegrees(Math.abs(direction), 1)}`;
+}
+
+/** Arrows the way the green falls, in a corner that the putt does not cross. */
+export function Fall({ falls, lie, corner }: { falls: number; lie: Lie; corner: Pixel }) {
+  const turn = (falls * 180) / Math.PI + (lie === 'along' ? 0 : -90);
+  return (
+    <g className="fill-none stroke-ink2" strokeWidth={1.6} aria-hidden>
+      {[0, 1, 2].map((place) => (
+        <path
+          key={place}
+          d="M-13 0H13M6 -5L13 0L6 5"
+          transform={`translate(${corner.x + place * 28} ${corner.y}) rotate(${turn})`}
+        />
+      ))}
+    </g>
+  );
+}
+
 function wedgePoints(mark: Extract<Mark, { type: 'wedge' }>, { pixel, cut }: Geometry): string {
   const stops = [...(cut && cut.to < mark.until ? [cut.from, cut.to] : []), mark.until];
   const side = (angle: number) =>
     stops.map((along) =>
-      pixel({ along, across: mark.from.across + (along - mark.from.along) * Math.tan(angle) }),
+      pixel({
+        along,
+        across: mark.from.across + (along - mark.from.along) * Math.tan(mark.direction + angle),
+      }),
     );
   return [pixel(mark.from), ...side(-mark.left), ...side(mark.right).reverse()]
     .map(({ x, y }) => `${x},${y}`)
