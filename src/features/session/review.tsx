@@ -85,8 +85,8 @@ export function Review({
             />
             <div className="border-t border-hair">
               <ScoreRuler
-                name="Now"
-                basis="carried from all sessions"
+                name="So far"
+                basis="carried from all sessions to that day"
                 score={score.carried}
                 hand={student.hand}
                 layout={run.layout}
@@ -100,7 +100,7 @@ export function Review({
               hand={student.hand}
               rows={[
                 { name: 'This session alone', putts: score.putts, score: score.alone },
-                { name: 'Carried to now', score: score.carried },
+                { name: 'Carried to that day', score: score.carried },
                 ...(previous
                   ? [{ name: `Before, ${format(previous.at, 'd MMM')}`, score: previous.carried }]
                   : []),

@@ -1,14 +1,12 @@
 'use client';
 
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { ThemeProvider } from 'next-themes';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Toaster } from 'sonner';
 
 export const THEMES = ['light', 'dark', 'glare'] as const;
 
 export function Providers({ nonce, children }: { nonce: string | undefined; children: ReactNode }) {
-  const [client] = useState(() => new QueryClient());
   return (
     <ThemeProvider
       attribute="data-theme"
@@ -17,20 +15,18 @@ export function Providers({ nonce, children }: { nonce: string | undefined; chil
       enableSystem={false}
       nonce={nonce}
     >
-      <QueryClientProvider client={client}>
-        {children}
-        <Toaster
-          position="top-center"
-          toastOptions={{
-            unstyled: true,
-            classNames: {
-              toast:
-                'flex w-full items-center gap-3 rounded-[3px] border-2 border-ink bg-sheet px-4 py-3 text-[15px] font-[560] text-ink',
-              actionButton: 'ml-auto min-h-9 shrink-0 rounded-[3px] bg-ink px-3 text-sheet',
-            },
-          }}
-        />
-      </QueryClientProvider>
+      {children}
+      <Toaster
+        position="top-center"
+        toastOptions={{
+          unstyled: true,
+          classNames: {
+            toast:
+              'flex w-full items-center gap-3 rounded-[3px] border-2 border-ink bg-sheet px-4 py-3 text-[15px] font-[560] text-ink',
+            actionButton: 'ml-auto min-h-9 shrink-0 rounded-[3px] bg-ink px-3 text-sheet',
+          },
+        }}
+      />
     </ThemeProvider>
   );
 }
