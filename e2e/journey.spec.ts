@@ -40,6 +40,7 @@ test('from an empty book to a score compared across sessions', async ({ page }) 
   await test.step('a reload in the middle loses nothing', async () => {
     await page.reload();
     await expectCount(page, 13, 20);
+    await expect(page.getByText('all saved')).toBeVisible();
   });
 
   await test.step('what it says: left is a push for a left-hander', async () => {

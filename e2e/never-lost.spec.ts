@@ -39,6 +39,7 @@ test('a server killed in the middle of a session loses nothing, nor do putts log
   await expect(page.getByText('all saved')).toBeVisible({ timeout: 15_000 });
   await page.reload();
   await expectCount(page, 4, 7);
+  await expect(page.getByText('all saved')).toBeVisible();
 
   await test.step('a putt logged while the server is dead survives a reload', async () => {
     await server.kill();

@@ -258,13 +258,15 @@ function Key({
 
 function SavingSign({ saving, unsaved }: { saving: Saving; unsaved: number }) {
   const text =
-    saving.state === 'saved'
-      ? 'all saved'
-      : saving.state === 'refused'
-        ? `${unsaved} not saved`
-        : saving.since === 'offline'
-          ? `${unsaved} kept here, no server`
-          : 'saving…';
+    saving.state === 'opening'
+      ? 'opening…'
+      : saving.state === 'saved'
+        ? 'all saved'
+        : saving.state === 'refused'
+          ? `${unsaved} not saved`
+          : saving.since === 'offline'
+            ? `${unsaved} kept here, no server`
+            : 'saving…';
   return (
     <p
       role="status"

@@ -9,6 +9,7 @@ import { puttsAnswer, type PuttsAnswer, type WireEvent, type WirePutt } from './
 
 /** Whether what was logged is on the server. */
 export type Saving =
+  | { state: 'opening' }
   | { state: 'saved' }
   | { state: 'waiting'; since: 'now' | 'offline' }
   | { state: 'refused'; code: string; message: string };
@@ -37,7 +38,7 @@ async function send(runId: string, events: WireEvent[]): Promise<PuttsAnswer> {
 export function useRun(runId: string, initial: WirePutt[], onOthers: (count: number) => void) {
   const [saved, setSaved] = useState(initial);
   const [pending, setPending] = useState<WireEvent[]>([]);
-  const [saving, setSaving] = useState<Saving>({ state: 'saved' });
+  const [saving, setSaving] = useState<Saving>({ state: 'opening' });
   const [finished, setFinished] = useState(false);
   const known = useRef(new Set(initial.map(({ id }) => id)));
   const others = useRef(onOthers);
