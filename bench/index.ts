@@ -23,7 +23,7 @@ import {
 import { chance, simulatePutts } from '@/core/simulate';
 import { INCH } from '@/core/units';
 
-const gate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0 };
+const gate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0, on: 'line' as const };
 const layout = ballGateLayout(DEFAULT_PUTT, gate);
 const truth = { bias: 0.004, spread: 0.016 };
 const putts = simulatePutts(truth, layout, 40, chance(1));

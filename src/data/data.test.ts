@@ -35,7 +35,7 @@ import {
   type Database,
 } from '.';
 
-const gate: BallGate = { distance: 0.4572, gap: 0.06, shank: 0.005, offset: 0 };
+const gate: BallGate = { distance: 0.4572, gap: 0.06, shank: 0.005, offset: 0, on: 'line' };
 const layout = ballGateLayout(DEFAULT_PUTT, gate);
 const values: StudentValues = {
   name: 'Wren Halloway-Test',

@@ -37,6 +37,7 @@ describe('the tape list', () => {
         greenSpeed: 3.048,
         past: 0.4572,
         slope: { grade: 0.02, falls: -Math.PI / 2 },
+        tiers: [],
       },
       { distance: 0.4572, gap: 0.054, shank: 0.005, offset: 0 },
     );

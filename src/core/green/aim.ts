@@ -1,7 +1,10 @@
 import { HOLE_RADIUS } from './constants';
-import { planeOf, type Plane } from './plane';
+import { aimOverTiers } from './aim-over-tiers';
+import type { Plane } from './plane';
 import type { Putt } from './putt';
-import { momentAt, paceSpeed, trackOf } from './track';
+import { routeOf, routePoints } from './route';
+import { stretchesOf, type Stretch } from './tier';
+import { momentAt, paceSpeed, trackOf, type Motion } from './track';
 
 /** How to start a putt so that it crosses the hole's centre at its pace. */
 export interface Aim {
@@ -26,7 +29,7 @@ const LEAST_PAST = 1e-4;
 const WIDEST = 1.4;
 
 /**
- * Solves a putt on a plane for its pace.
+ * Solves a putt for its pace, on one plane or over tiers.
  *
  * The roll is run backwards from the hole's centre (the closed form holds for negative λ too): the two unknowns are
  * the direction at the hole and λ, the two equations that it began at the ball. Newton steps; a slope that is too much
@@ -37,27 +40,58 @@ const WIDEST = 1.4;
  * @throws RangeError when no putt reaches the hole at this pace: the slope cannot hold it
  */
 export function aimFor(putt: Putt): Aim {
-  const plane = planeOf(putt.greenSpeed, putt.slope);
-  const arrivalSpeed = paceSpeed(Math.max(putt.past, LEAST_PAST), plane.deceleration);
-  const found =
-    solve(plane, putt.distance, arrivalSpeed, straightGuess(plane, putt.distance, arrivalSpeed)) ??
-    approach(plane, putt.distance, arrivalSpeed);
+  const stretches = stretchesOf(putt);
+  const { deceleration } = stretches[0]!.plane;
+  const arrivalSpeed = paceSpeed(Math.max(putt.past, LEAST_PAST), deceleration);
+  const found: Solution | null =
+    stretches.length === 1
+      ? aimOnPlane(stretches[0]!.plane, putt.distance, arrivalSpeed)
+      : aimOverTiers(stretches, putt.distance, arrivalSpeed);
   if (!found) {
     throw new RangeError(
-      `No putt of ${putt.distance.toFixed(2)} m arrives ${putt.past.toFixed(2)} m past on a ${(putt.slope.grade * 100).toFixed(1)} % slope at a green speed of ${putt.greenSpeed.toFixed(2)} m: the slope cannot hold that pace.`,
+      `No putt of ${putt.distance.toFixed(2)} m arrives ${putt.past.toFixed(2)} m past on a ${(steepest(putt) * 100).toFixed(1)} % slope at a green speed of ${putt.greenSpeed.toFixed(2)} m: the slope cannot hold that pace.`,
     );
   }
-  const start = startOf(plane, putt.distance, arrivalSpeed, found);
+  const { start, arrival } = found;
   const beside = putt.distance * Math.tan(start.direction);
   return {
     direction: start.direction,
     startSpeed: start.speed,
-    arrivalDirection: found.arrival,
+    arrivalDirection: arrival,
     arrivalSpeed,
     beside,
     cups: beside / (2 * HOLE_RADIUS),
-    highest: highestPoint(plane, start, found.lambda),
+    highest:
+      found.lambda === undefined
+        ? highestOnRoute(stretches, start, putt.distance)
+        : highestPoint(stretches[0]!.plane, start, found.lambda),
   };
+}
+
+const steepest = ({ slope, tiers }: Putt): number =>
+  Math.max(slope.grade, ...tiers.map((tier) => tier.slope.grade));
+
+interface Solution {
+  start: Motion;
+  /** Direction at the hole, rad. */
+  arrival: number;
+  /** At the hole, on one plane. */
+  lambda?: number;
+}
+
+function aimOnPlane(plane: Plane, distance: number, arrivalSpeed: number): Solution | null {
+  const found =
+    solve(plane, distance, arrivalSpeed, straightGuess(plane, distance, arrivalSpeed)) ??
+    approach(plane, distance, arrivalSpeed);
+  return found && { ...found, start: startOf(plane, distance, arrivalSpeed, found) };
+}
+
+/** The point of a roll over tiers farthest from the line, among points about a hundredth of the putt apart. */
+function highestOnRoute(stretches: Stretch[], start: Motion, distance: number) {
+  const points = routePoints(routeOf(stretches, { ...start, along: 0, across: 0 }), distance, 100);
+  return points.reduce((best, point) =>
+    Math.abs(point.across) > Math.abs(best.across) ? point : best,
+  );
 }
 
 interface Unknowns {

@@ -1,6 +1,9 @@
 import { DROP_SPEED, HOLE_RADIUS } from './constants';
 import type { Plane } from './plane';
-import { distanceBetween, endOf, momentAt, nearestTo, restOf, trackOf } from './track';
+import type { Putt } from './putt';
+import { nearestOnRoute, routeOf } from './route';
+import { stretchesOf } from './tier';
+import { distanceBetween, nearestTo, trackOf } from './track';
 
 // Taken once: a look-up of the global in the innermost loop costs more than the arithmetic.
 const { abs, cos, exp, log, sin } = Math;
@@ -21,12 +24,36 @@ export function marginOf(offset: number, speed: number): number {
 /** Margin of one start: speed (m/s, above 0) and direction (rad from the line, right positive). */
 export type DropMargin = (startSpeed: number, direction: number) => number;
 
+/**
+ * The margin of any start on a putt, over all its planes.
+ *
+ * @param putt distance, green speed, slope and tiers (its pace is not used)
+ */
+export function dropMarginOf(putt: Omit<Putt, 'past'>): DropMargin {
+  const stretches = stretchesOf(putt);
+  if (stretches.length === 1) return dropMarginOn(stretches[0]!.plane, putt.distance);
+  const hole = { along: putt.distance, across: 0 };
+  return (speed, direction) => {
+    const { moment } = nearestOnRoute(
+      routeOf(stretches, { along: 0, across: 0, speed, direction }),
+      hole,
+    );
+    return marginOf(distanceBetween(moment, hole), moment.speed);
+  };
+}
+
 /** A step of λ after which Newton's next would be lost in rounding. */
 const FINE = 1e-6;
-const MOST_STEPS = 14;
+/** A ball that rests this far before the hole has never been on it, m. */
+const SHORT = 3 * HOLE_RADIUS;
+const MOST_STEPS = 40;
+/** A step forth in λ where the ball seems to stop before it gets so far. */
+const STRIDE = 0.7;
+/** λ by which a ball that is still coming nearer has as good as stopped. */
+const LATE = 14;
 
 /**
- * The margin of any start on one putt, for the many starts of windows, maps and probabilities.
+ * The margin of any start on one plane, for the many starts of windows, maps and probabilities.
  *
  * It is {@link nearestTo} written out for speed: the same closed form and Newton steps on plain numbers, from a guess
  * that neglects the curve. A ball that stops before it is nearest is judged where it rests, and a start that does not
@@ -52,8 +79,17 @@ export function dropMarginOn(plane: Plane, distance: number): DropMargin {
     const ss = s * s;
     const cs = c * s;
     const downScale = (speed * speed) / a;
+    const restDown = downScale * (cc * cc * steep - ss * ss * gentle) - holeDown;
+    const restAside = 2 * downScale * cs * (cc * half + ss * whole) - holeAside;
+    const atRest = HOLE_RADIUS ** 2 - restDown * restDown - restAside * restAside;
+    const past = (restDown * holeDown + restAside * holeAside) / distance;
+    // Well short of the hole on a green that turns the ball only gently, the place of rest will do: the ball may have
+    // been nearer by a little, but not by this much.
+    if (e < 0.5 && past < -SHORT) return atRest;
     const left = 1 - (2 * slowing * distance) / (speed * speed);
     let lambda = left > 0.02 ? (-log(left) / 2) * (a / slowing) : 1.5;
+    let low = 0;
+    let high = LATE;
     for (let step = 0; step < MOST_STEPS; step++) {
       const q = exp(-lambda);
       const r = exp(-e * lambda);
@@ -74,34 +110,19 @@ export function dropMarginOn(plane: Plane, distance: number): DropMargin {
       const rise = (v * v) / a - beside * e * alongAside;
       const shrink = 1 + (2 * beyond) / rise;
       if (!(rise > 0)) return general(speed, direction);
-      if (!(shrink > 0)) return stoppedMargin(plane, distance, speed, direction);
-      const change = log(shrink) / 2;
+      if (beyond < 0) low = lambda;
+      else high = lambda;
+      const change = shrink > 0 ? log(shrink) / 2 : -STRIDE;
       if (abs(change) < FINE) {
         // One more step's worth of speed; the offset is at its least and does not change.
         return marginOf(beside, v * (1 + change));
       }
-      lambda -= change;
-      if (lambda < 0) return general(speed, direction);
+      const next = lambda - change;
+      if (next >= LATE || low > LATE - FINE) return atRest;
+      lambda = next > low && next < high ? next : (low + high) / 2;
     }
     return general(speed, direction);
   };
-}
-
-/**
- * The margin of a ball that seems to stop before it is nearest to the hole. Well short of it on a green that turns the
- * ball only gently, the place of rest will do: the ball may have been nearer by a little, but not by this much.
- */
-function stoppedMargin(plane: Plane, distance: number, speed: number, direction: number): number {
-  const track = trackOf(plane, { along: 0, across: 0, speed, direction });
-  const rest = restOf(track);
-  if (!rest) return generalMargin(plane, distance, speed, direction);
-  const away = distanceBetween(rest, { along: distance, across: 0 });
-  if (track.steepness < 0.5 && rest.along < distance - 3 * HOLE_RADIUS) return marginOf(away, 0);
-  const last = momentAt(track, endOf(track));
-  const beyond = (last.along - distance) * cos(last.direction) + last.across * sin(last.direction);
-  return beyond < 0 && last.along < distance
-    ? marginOf(away, 0)
-    : generalMargin(plane, distance, speed, direction);
 }
 
 function generalMargin(plane: Plane, distance: number, speed: number, direction: number): number {

@@ -34,7 +34,13 @@ const slope = (percent: number, degrees: number): Slope => ({
   grade: percent / 100,
   falls: toRadians(degrees),
 });
-const eightFeet: Putt = { distance: 8 * FOOT, greenSpeed: 10 * FOOT, past: 18 * INCH, slope: FLAT };
+const eightFeet: Putt = {
+  distance: 8 * FOOT,
+  greenSpeed: 10 * FOOT,
+  past: 18 * INCH,
+  slope: FLAT,
+  tiers: [],
+};
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const anyPutt = fc.record({
@@ -42,6 +48,7 @@ const anyPutt = fc.record({
   greenSpeed: number(2, 4),
   past: number(0.05, 0.8),
   slope: fc.record({ grade: number(0, 0.03), falls: number(-Math.PI, Math.PI) }),
+  tiers: fc.constant<Putt['tiers']>([]),
 });
 
 /** The equations of motion, for a general solver: position, velocity. */
@@ -158,7 +165,7 @@ describe('the roll on a plane', () => {
     const steep = planeOf(5, slope(8, 0));
     expect(steep.pull).toBeGreaterThan(steep.deceleration);
     expect(restOf(trackOf(steep, { along: 0, across: 0, speed: 1, direction: 0.2 }))).toBeNull();
-    const putt: Putt = { distance: 3, greenSpeed: 5, past: 0.3, slope: slope(8, 0) };
+    const putt: Putt = { distance: 3, greenSpeed: 5, past: 0.3, slope: slope(8, 0), tiers: [] };
     expect(rollPutt(putt, 1, 0.3)).toMatchObject({ result: 'runs away', rest: null });
   });
 
@@ -320,7 +327,7 @@ describe('the aim', () => {
   });
 
   it('refuses a pace that the slope cannot hold', () => {
-    const slide: Putt = { distance: 6, greenSpeed: 4.5, past: 0.1, slope: slope(6, 0) };
+    const slide: Putt = { distance: 6, greenSpeed: 4.5, past: 0.1, slope: slope(6, 0), tiers: [] };
     expect(() => aimFor(slide)).toThrow('the slope cannot hold that pace');
   });
 });
@@ -379,7 +386,7 @@ describe('the make window', () => {
   it('shrinks with distance and with pace on the flat', () => {
     fc.assert(
       fc.property(anyPutt, number(0.1, 0.4), (some, more) => {
-        const putt = { ...some, slope: FLAT };
+        const putt = { ...some, slope: FLAT, tiers: [] };
         expect(makeWindow({ ...putt, distance: putt.distance + more }).right).toBeLessThan(
           makeWindow(putt).right,
         );

@@ -1,5 +1,4 @@
-import { dropMarginOn } from './drop-margin';
-import { planeOf } from './plane';
+import { dropMarginOf } from './drop-margin';
 import type { Putt } from './putt';
 
 /** A picture of what is holed: start direction across, start speed up. */
@@ -32,7 +31,7 @@ export function makeMap(
   range: MapRange,
   size: { columns: number; rows: number },
 ): MakeMap {
-  const margin = dropMarginOn(planeOf(putt.greenSpeed, putt.slope), putt.distance);
+  const margin = dropMarginOf(putt);
   const directions = ladder(range.directions, size.columns);
   const speeds = ladder(range.speeds, size.rows);
   const holed = new Uint8Array(size.columns * size.rows);

@@ -1,8 +1,7 @@
 import { aimFor, type Aim } from './aim';
 import { captureHalfWidth } from './capture';
 import { DROP_SPEED, HOLE_RADIUS } from './constants';
-import { dropMarginOn } from './drop-margin';
-import { planeOf } from './plane';
+import { dropMarginOf } from './drop-margin';
 import type { Putt } from './putt';
 
 /** What is holed around the intended start of a putt. */
@@ -59,7 +58,7 @@ export function makeWindow(putt: Putt): MakeWindow {
       `At ${putt.past.toFixed(2)} m past on a ${putt.greenSpeed.toFixed(2)} m green the ball arrives at ${arrivalSpeed.toFixed(2)} m/s and cannot drop: below ${DROP_SPEED} m/s is needed.`,
     );
   }
-  const margin = dropMarginOn(planeOf(putt.greenSpeed, putt.slope), putt.distance);
+  const margin = dropMarginOf(putt);
   const turned = (by: number) => margin(startSpeed, direction + by);
   const paced = (by: number) => margin(startSpeed + by, direction);
   const step = HOLE_RADIUS / putt.distance / 4;

@@ -1,8 +1,9 @@
 import { captureSpeed } from './capture';
 import { marginOf } from './drop-margin';
-import { planeOf } from './plane';
 import type { Putt } from './putt';
-import { distanceBetween, endOf, nearestTo, restOf, trackOf, type Moment } from './track';
+import { besideOf, nearestOnRoute, routeOf } from './route';
+import { stretchesOf } from './tier';
+import { distanceBetween, type Moment } from './track';
 
 const BALL = { along: 0, across: 0 };
 
@@ -30,21 +31,20 @@ export interface PuttOutcome {
  * @param direction rad from the line, right positive
  */
 export function rollPutt(putt: Putt, startSpeed: number, direction: number): PuttOutcome {
-  const plane = planeOf(putt.greenSpeed, putt.slope);
+  const stretches = stretchesOf(putt);
   const hole = { along: putt.distance, across: 0 };
-  const track = trackOf(plane, { ...BALL, speed: startSpeed, direction });
-  const { lambda, moment } = nearestTo(track, hole);
+  const route = routeOf(stretches, { ...BALL, speed: startSpeed, direction });
+  const { leg, lambda, moment } = nearestOnRoute(route, hole);
   const offset = distanceBetween(moment, hole);
   const passed = sideOf(moment, hole);
   if (marginOf(offset, moment.speed) >= 0) {
     return { result: 'holed', side: passed, offset, speed: moment.speed, rest: hole };
   }
   const over = captureSpeed(offset);
-  const rolling = over > 0 && moment.speed > over && lambda < endOf(track);
-  const onward = rolling
-    ? trackOf(plane, { ...moment, speed: Math.sqrt(moment.speed ** 2 - over ** 2) })
-    : track;
-  const rest = restOf(onward);
+  const rolling = over > 0 && moment.speed > over && lambda < route.legs[leg]!.end;
+  const { rest } = rolling
+    ? routeOf(stretches, { ...moment, speed: Math.sqrt(moment.speed ** 2 - over ** 2) })
+    : route;
   if (!rest) return { result: 'runs away', side: passed, offset, speed: moment.speed, rest: null };
   return {
     result: rest.along < putt.distance ? 'short' : 'past',
@@ -57,9 +57,7 @@ export function rollPutt(putt: Putt, startSpeed: number, direction: number): Put
 
 /** The side of the hole a ball is on, seen along its own direction. */
 function sideOf(moment: Moment, hole: { along: number; across: number }): PuttOutcome['side'] {
-  const aside =
-    (moment.across - hole.across) * Math.cos(moment.direction) -
-    (moment.along - hole.along) * Math.sin(moment.direction);
+  const aside = besideOf(moment, hole);
   if (Math.abs(aside) < 1e-9) return 'middle';
   return aside > 0 ? 'right' : 'left';
 }

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { FOOT } from '@/core/units';
 import { FLAT, slopeSchema } from './plane';
 import { GREEN_SPEED_RANGE, PAST_RANGE, PUTT_RANGE } from './constants';
+import { MOST_TIERS, tierSchema } from './tier';
 
 const metres = (what: string, { min, max }: { min: number; max: number }) =>
   z
@@ -9,17 +10,31 @@ const metres = (what: string, { min, max }: { min: number; max: number }) =>
     .min(min, `${what} must be at least ${min} m`)
     .max(max, `${what} must be at most ${max} m`);
 
-/** A putt on one plane. */
-export const puttSchema = z.object({
-  /** Ball to the centre of the hole, m. */
-  distance: metres('The putt', PUTT_RANGE),
-  /** Roll-out from the green-speed ramp, m. */
-  greenSpeed: metres('The green speed', GREEN_SPEED_RANGE),
-  /** How the green lies along it. */
-  slope: slopeSchema.default(FLAT),
-  /** Pace: how far the ball would run past the hole were there none and the green level there, m. */
-  past: metres('The run past the hole', PAST_RANGE),
-});
+/** A putt on up to three planes in a row. */
+export const puttSchema = z
+  .object({
+    /** Ball to the centre of the hole, m. */
+    distance: metres('The putt', PUTT_RANGE),
+    /** Roll-out from the green-speed ramp, m. */
+    greenSpeed: metres('The green speed', GREEN_SPEED_RANGE),
+    /** How the green lies along it. */
+    slope: slopeSchema.default(FLAT),
+    /** Where it begins to lie otherwise, in order from the ball. */
+    tiers: z.array(tierSchema).max(MOST_TIERS).default([]),
+    /** Pace: how far the ball would run past the hole were there none and the green level there, m. */
+    past: metres('The run past the hole', PAST_RANGE),
+  })
+  .superRefine(({ distance, tiers }, context) => {
+    tiers.forEach(({ from }, index) => {
+      const before = tiers[index - 1]?.from ?? 0;
+      if (from > before && from < distance) return;
+      context.addIssue({
+        code: 'custom',
+        path: ['tiers', index, 'from'],
+        message: `A tier at ${from} m is out of place: between ${before} m and the hole at ${distance} m is allowed`,
+      });
+    });
+  });
 
 export type Putt = z.infer<typeof puttSchema>;
 
@@ -29,4 +44,5 @@ export const DEFAULT_PUTT: Putt = {
   greenSpeed: 10 * FOOT,
   past: 0.45,
   slope: FLAT,
+  tiers: [],
 };

@@ -106,7 +106,7 @@ export function momentAt({ plane, start, steepness: e, c, s }: Track, lambda: nu
  */
 export function restOf({ plane, start, steepness: e, c, s }: Track): Moment | null {
   const { deceleration: a, falls } = plane;
-  if (e >= 1 && c > 0) return null;
+  if (e >= 1) return null;
   const v0 = start.speed;
   const cc = c * c;
   const ss = s * s;

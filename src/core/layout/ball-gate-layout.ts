@@ -1,10 +1,10 @@
 import type { Putt } from '@/core/green';
-import type { BallGate } from './ball-gate';
+import type { BallGate, BallGateInput } from './ball-gate';
 import { ELEMENTS } from './register';
 import { layoutSchema, type Layout } from './layout';
 
 /** A ball mark and one ball gate on a straight putt. */
-export function ballGateLayout(putt: Putt, gate: BallGate): Layout {
+export function ballGateLayout(putt: Putt, gate: BallGateInput): Layout {
   return layoutSchema.parse({
     putt,
     elements: [

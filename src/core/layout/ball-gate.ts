@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { BALL_DIAMETER, HOLE_RADIUS } from '@/core/green';
 import { INCH } from '@/core/units';
-import { defineElement, type Finding, type Setting, type Spot, type Tolerance } from './element';
+import { defineElement, type Finding, type Tolerance } from './element';
+import type { Setting } from './setting';
+import { turned, type Spot } from './spot';
 
 /** Tee shank of a common tee, m. */
 export const DEFAULT_SHANK = 0.005;
@@ -23,12 +25,18 @@ const schema = z.object({
   shank: z.number().min(LIMITS.shank.min).max(LIMITS.shank.max),
   /** How far right of the gate's centre line the ball lies, m. */
   offset: z.number().min(-0.2).max(0.2).default(0),
+  /** On the start line, or on the curve of a breaking putt and square to it. */
+  on: z.enum(['line', 'curve']).default('line'),
 });
 
 export type BallGate = z.infer<typeof schema>;
+/** A ball gate whose offset and place may be left to their defaults. */
+export type BallGateInput = z.input<typeof schema>;
 
-/** Where the two tees stand, seen from the ball. */
-function tees({ distance, gap, shank, offset }: BallGate): { left: Spot; right: Spot } {
+type OnLine = Omit<BallGate, 'on'>;
+
+/** Where the two tees stand on the start line, seen from the ball. */
+function teesOnLine({ distance, gap, shank, offset }: OnLine): { left: Spot; right: Spot } {
   const half = (gap + shank) / 2;
   return {
     left: { along: distance, across: -half - offset },
@@ -36,8 +44,28 @@ function tees({ distance, gap, shank, offset }: BallGate): { left: Spot; right: 
   };
 }
 
+/** The middle of the gate's line and the direction it is square to. */
+function middleOf(
+  { distance, on }: BallGate,
+  { rollAt }: Setting,
+): { at: Spot; direction: number } {
+  const line = { at: { along: distance, across: 0 }, direction: 0 };
+  return on === 'curve' ? (rollAt(distance) ?? line) : line;
+}
+
+/** Where the two tees stand, on the line or on the curve. */
+function tees(gate: BallGate, setting: Setting): { left: Spot; right: Spot } {
+  const { at, direction } = middleOf(gate, setting);
+  const { left, right } = teesOnLine({ ...gate, distance: 0 });
+  const placed = (tee: Spot): Spot => {
+    const { along, across } = turned(tee, direction);
+    return { along: at.along + along, across: at.across + across };
+  };
+  return { left: placed(left), right: placed(right) };
+}
+
 /**
- * Start directions that clear the gate.
+ * Start directions that clear a gate on the start line.
  *
  * `θ_right = atan((c-e)/d) - asin( (D+τ)/2 / hypot(c-e, d) )` with `c = (w+τ)/2`, and `θ_left` with `c+e`:
  * the tee's centre must stay (D+τ)/2 away from the ball's line. A negative side means that even the straight
@@ -46,13 +74,45 @@ function tees({ distance, gap, shank, offset }: BallGate): { left: Spot; right: 
  * @param gate lengths in m: gap above the ball's 42.67 mm, distance 0.1 to 40, shank 0.002 to 0.012
  * @returns radians, left and right of the line
  */
-export function gateTolerance(gate: BallGate): Tolerance {
+export function gateTolerance(gate: OnLine): Tolerance {
   const reach = (BALL_DIAMETER + gate.shank) / 2;
   const side = (across: number) =>
     Math.atan2(across, gate.distance) -
     Math.asin(Math.min(1, reach / Math.hypot(across, gate.distance)));
-  const { left, right } = tees(gate);
+  const { left, right } = teesOnLine(gate);
   return { left: side(-left.across), right: side(right.across) };
+}
+
+/** Turns farther than this from the aim are no putt, rad. */
+const WIDEST_TURN = 0.5;
+
+/**
+ * Start directions that clear a gate where it stands: by the straight formula on the start line, by rolling the ball at
+ * the intended speed on the curve.
+ *
+ * @param gate a ball gate
+ * @param setting the putt it stands on
+ * @returns radians, left and right of the aim
+ */
+export function standingTolerance(gate: BallGate, setting: Setting): Tolerance {
+  if (gate.on === 'line') return gateTolerance(gate);
+  const reach = (BALL_DIAMETER + gate.shank) / 2;
+  const { left, right } = tees(gate, setting);
+  return {
+    left: -edge((turn) => setting.passes(turn, left) - reach),
+    right: edge((turn) => setting.passes(turn, right) + reach),
+  };
+}
+
+/** The turn at which a rising function of it is zero. */
+function edge(value: (turn: number) => number): number {
+  let [low, high] = [-WIDEST_TURN, WIDEST_TURN];
+  for (let step = 0; step < 40; step++) {
+    const middle = (low + high) / 2;
+    if (value(middle) < 0) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
 }
 
 /**
@@ -72,7 +132,8 @@ export function gapForTolerance(
   return 2 * half - shank;
 }
 
-function check(gate: BallGate, { putt, hole }: Setting): Finding[] {
+function check(gate: BallGate, setting: Setting): Finding[] {
+  const { putt } = setting;
   const across = (metres: number) => ({ metres, kind: 'across' as const });
   const findings: Finding[] = [];
   if (gate.distance > putt.distance) {
@@ -85,7 +146,7 @@ function check(gate: BallGate, { putt, hole }: Setting): Finding[] {
         putt: { metres: putt.distance, kind: 'putt' },
       },
     });
-  } else if (standsInHole(gate, hole)) {
+  } else if (standsInHole(gate, setting)) {
     findings.push({
       severity: 'error',
       field: 'gap',
@@ -105,12 +166,18 @@ function check(gate: BallGate, { putt, hole }: Setting): Finding[] {
   return findings;
 }
 
-function standsInHole(gate: BallGate, hole: Spot): boolean {
-  return Object.values(tees(gate)).some(
+function standsInHole(gate: BallGate, setting: Setting): boolean {
+  const { hole } = setting;
+  return Object.values(tees(gate, setting)).some(
     ({ along, across }) =>
       Math.hypot(along - hole.along, across - hole.across) < HOLE_RADIUS + gate.shank / 2,
   );
 }
+
+const midway = (a: Spot, b: Spot): Spot => ({
+  along: (a.along + b.along) / 2,
+  across: (a.across + b.across) / 2,
+});
 
 /** Two tees that let the ball through. */
 export const ballGate = defineElement({
@@ -143,24 +210,25 @@ export const ballGate = defineElement({
       ...LIMITS.shank,
     },
   ],
-  defaults: (putt) => ({
+  defaults: (putt): BallGate => ({
     distance: Math.min(18 * INCH, putt.distance / 2),
     gap: 0.067,
     shank: DEFAULT_SHANK,
     offset: 0,
+    on: 'line',
   }),
   check,
-  places: (gate) => {
-    const { left, right } = tees(gate);
+  places: (gate, setting) => {
+    const { left, right } = tees(gate, setting);
     return [
       { id: 'left', name: 'left tee', label: 'A', at: left },
       { id: 'right', name: 'right tee', label: 'B', at: right },
     ];
   },
   checks: ({ gap }) => [{ name: 'between the tees', between: ['left', 'right'], metres: gap }],
-  tolerance: gateTolerance,
-  outcomes: (gate) => {
-    const { left, right } = tees(gate);
+  tolerance: standingTolerance,
+  outcomes: (gate, setting) => {
+    const { left, right } = tees(gate, setting);
     return [
       {
         id: 'clear',
@@ -168,14 +236,14 @@ export const ballGate = defineElement({
         detail: 'through the gate',
         side: 'middle',
         passes: true,
-        at: { along: gate.distance, across: -gate.offset },
+        at: midway(left, right),
       },
       { id: 'left', label: 'Left', detail: 'tee A', side: 'left', passes: false, at: left },
       { id: 'right', label: 'Right', detail: 'tee B', side: 'right', passes: false, at: right },
     ];
   },
-  evidence: (outcome, gate) => {
-    const { left, right } = gateTolerance(gate);
+  evidence: (outcome, gate, setting) => {
+    const { left, right } = standingTolerance(gate, setting);
     switch (outcome) {
       case 'clear':
         return [{ quantity: 'start', lower: -left, upper: right }];
@@ -187,25 +255,27 @@ export const ballGate = defineElement({
         return [];
     }
   },
-  meets: ({ direction }, gate) => {
+  meets: ({ direction }, gate, setting) => {
     const reach = (BALL_DIAMETER + gate.shank) / 2;
-    const beside = ({ along, across }: Spot) =>
-      across * Math.cos(direction) - along * Math.sin(direction);
-    const { left, right } = tees(gate);
-    if (beside(right) < reach) return 'right';
-    return beside(left) > -reach ? 'left' : 'clear';
+    const straight = ({ along, across }: Spot) =>
+      along * Math.sin(direction) - across * Math.cos(direction);
+    const passes = (tee: Spot) =>
+      gate.on === 'line' ? straight(tee) : setting.passes(direction, tee);
+    const { left, right } = tees(gate, setting);
+    if (passes(right) > -reach) return 'right';
+    return passes(left) < reach ? 'left' : 'clear';
   },
-  draw: (gate, { putt }) => {
-    const { left, right } = tees(gate);
+  draw: (gate, setting) => {
+    const { left, right } = tees(gate, setting);
     const ball = { along: 0, across: 0 };
     return [
       {
         type: 'wedge',
         role: 'gate',
         from: ball,
-        until: putt.distance,
+        until: setting.putt.distance,
         direction: 0,
-        ...gateTolerance(gate),
+        ...standingTolerance(gate, setting),
       },
       { type: 'tee', id: 'left', label: 'A', side: 'left', at: left },
       { type: 'tee', id: 'right', label: 'B', side: 'right', at: right },

@@ -1,12 +1,10 @@
 import type { z } from 'zod';
 import type { Putt } from '@/core/green';
 import type { LengthKind } from '@/core/units';
+import type { Setting } from './setting';
+import type { Spot } from './spot';
 
-/** A spot on the green: metres along the line from the ball towards the hole, and across it, right positive. */
-export interface Spot {
-  along: number;
-  across: number;
-}
+export type { Setting, Spot };
 
 export type Side = 'left' | 'right';
 
@@ -64,7 +62,8 @@ export type Mark =
   | { type: 'ball'; at: Spot }
   | { type: 'hole'; at: Spot; radius: number }
   | { type: 'tee'; id: string; label: string; side: Side; at: Spot }
-  | { type: 'line'; role: 'start' | 'past'; from: Spot; to: Spot; label?: string }
+  | { type: 'line'; role: 'start' | 'past' | 'tier'; from: Spot; to: Spot; label?: string }
+  | { type: 'midpoint'; at: Spot }
   | {
       type: 'wedge';
       role: 'gate' | 'hole';
@@ -105,16 +104,6 @@ export interface Field<Params> {
   kind: LengthKind;
   min: number;
   max: number;
-}
-
-/**
- * What an element can know of where it stands. Elements reckon along the start line and across it; the layout turns
- * what they say onto the green, so that a gate follows the aim of a breaking putt.
- */
-export interface Setting {
-  putt: Putt;
-  /** The hole's centre, seen from the start line. */
-  hole: Spot;
 }
 
 /** A ball as it really left, for simulated players: radians from the line, right positive. */

@@ -5,6 +5,7 @@ export {
   gateTolerance,
   LEAST_AIR,
   type BallGate,
+  type BallGateInput,
 } from './ball-gate';
 export { ballMark } from './ball-mark';
 export { ballGateLayout, ballGateOf } from './ball-gate-layout';
@@ -23,18 +24,23 @@ export type {
   Tolerance,
 } from './element';
 export {
+  breaks,
   checkLayout,
   drawLayout,
   judge,
   layoutCautions,
   layoutKit,
   layoutSchema,
+  midpointOf,
   outcomesProblem,
   outcomesSchema,
+  readSchema,
   standing,
   type Layout,
   type Outcomes,
+  type Read,
   type Standing,
 } from './layout';
 export { ELEMENTS } from './register';
+export { settingOf } from './setting';
 export { strictness, strictnessWords, type Strictness } from './strictness';

@@ -15,20 +15,28 @@ import {
   layoutSchema,
   outcomesProblem,
   standing,
+  settingOf,
   strictness,
   strictnessWords,
   type BallGate,
 } from '.';
 
-const putt: Putt = { distance: 8 * FOOT, greenSpeed: 10 * FOOT, past: 18 * INCH, slope: FLAT };
-const setting = { putt, hole: { along: putt.distance, across: 0 } };
-const gate: BallGate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0 };
+const putt: Putt = {
+  distance: 8 * FOOT,
+  greenSpeed: 10 * FOOT,
+  past: 18 * INCH,
+  slope: FLAT,
+  tiers: [],
+};
+const setting = settingOf(putt);
+const gate: BallGate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0, on: 'line' };
 
 const anyGate = fc.record({
   distance: fc.double({ min: 0.2, max: 3, noNaN: true }),
   gap: fc.double({ min: 0.045, max: 0.12, noNaN: true }),
   shank: fc.double({ min: 0.002, max: 0.008, noNaN: true }),
   offset: fc.double({ min: -0.005, max: 0.005, noNaN: true }),
+  on: fc.constant('line' as const),
 });
 
 describe('gateTolerance', () => {

@@ -1,16 +1,13 @@
 import { z } from 'zod';
 import {
   HOLE_RADIUS,
-  aimFor,
-  endOf,
-  firstReach,
+  isLevel,
   makeWindow,
-  momentAt,
-  planeOf,
   puttSchema,
-  restOf,
-  trackOf,
-  type Track,
+  routeOf,
+  routePoints,
+  stretchesOf,
+  type Aim,
 } from '@/core/green';
 import type {
   Element,
@@ -24,6 +21,8 @@ import type {
   Tolerance,
 } from './element';
 import { ELEMENTS } from './register';
+import { settingOf } from './setting';
+import { turned } from './spot';
 
 const piece = <Kind extends string, Params>(element: Element<Params> & { kind: Kind }) =>
   z.object({
@@ -32,10 +31,22 @@ const piece = <Kind extends string, Params>(element: Element<Params> & { kind: K
     params: element.schema,
   });
 
+/** Which reading of a green the putt's speed and slope come from. */
+export const readSchema = z.object({
+  green: z.string().max(80),
+  /** Empty when the slope is not from a spot of that green. */
+  spot: z.string().max(80),
+  spotId: z.string().max(40).nullable(),
+  at: z.iso.datetime(),
+});
+
+export type Read = z.infer<typeof readSchema>;
+
 /** All that is put on the green for a drill, and the putt it stands on. */
 export const layoutSchema = z
   .object({
     putt: puttSchema,
+    read: readSchema.optional(),
     elements: z
       .array(z.discriminatedUnion('kind', [piece(ELEMENTS.ballMark), piece(ELEMENTS.ballGate)]))
       .min(1)
@@ -76,9 +87,8 @@ export interface Standing {
  * @param layout a layout that its schema accepts
  */
 export function standing(layout: Layout): Standing[] {
-  const { putt } = layout;
-  const { direction } = aimFor(putt);
-  const setting = { putt, hole: turned({ along: putt.distance, across: 0 }, -direction) };
+  const setting = settingOf(layout.putt);
+  const { direction } = setting.aim;
   return layout.elements.map(({ id, kind, params }) => {
     // The schema has paired each kind with its own parameters.
     const element = ELEMENTS[kind] as unknown as Element<typeof params>;
@@ -102,17 +112,12 @@ export function standing(layout: Layout): Standing[] {
   });
 }
 
-/** A spot seen from the start line, brought onto the green. */
-function turned({ along, across }: Spot, direction: number): Spot {
-  const [c, s] = [Math.cos(direction), Math.sin(direction)];
-  return { along: along * c - across * s, across: along * s + across * c };
-}
-
 function turnedMark(mark: Mark, direction: number): Mark {
   switch (mark.type) {
     case 'ball':
     case 'hole':
     case 'tee':
+    case 'midpoint':
     case 'aim':
       return { ...mark, at: turned(mark.at, direction) };
     case 'line':
@@ -136,6 +141,19 @@ export function checkLayout(layout: Layout): (Finding & { element: string })[] {
 
 /** An aim nearer to the hole's middle than this is straight, m. */
 const NO_BREAK = 0.002;
+/** Half of a tier's edge as drawn, m. */
+const TIER_DRAWN = 0.3;
+
+/** Whether a putt breaks by more than a tape would show at the hole. */
+export const breaks = ({ beside }: Aim): boolean => Math.abs(beside) > NO_BREAK;
+
+/** Where the intended roll is half way to the hole: the spot to look at beside the gate. */
+export function midpointOf({ putt }: Layout): Spot {
+  const { aim, rollAt } = settingOf(putt);
+  const half = rollAt(putt.distance / 2);
+  // Every roll that reaches the hole is somewhere half way to it.
+  return turned(half!.at, aim.direction);
+}
 
 /** Everything to draw for a layout: the putt itself, its make window, and what each element adds. */
 export function drawLayout(layout: Layout): Mark[] {
@@ -144,33 +162,39 @@ export function drawLayout(layout: Layout): Mark[] {
   const hole = { along: putt.distance, across: 0 };
   const { aim, left, right } = makeWindow(putt);
   const { direction, beside, cups } = aim;
-  const track = trackOf(planeOf(putt.greenSpeed, putt.slope), {
-    ...ball,
-    speed: aim.startSpeed,
-    direction,
-  });
-  const rest = restOf(track);
+  const route = routeOf(stretchesOf(putt), { ...ball, speed: aim.startSpeed, direction });
+  const level = isLevel(putt);
   const aimed = { along: putt.distance, across: beside };
   const elements = standing(layout);
   return [
     { type: 'wedge', role: 'hole', from: ball, until: putt.distance, direction, left, right },
     { type: 'line', role: 'start', from: ball, to: aimed },
-    ...(putt.slope.grade > 0
-      ? [
-          { type: 'curve' as const, points: pointsOf(track, putt.distance + SHOWN_BEYOND) },
+    ...(level
+      ? []
+      : [
+          { type: 'curve' as const, points: routePoints(route, putt.distance + SHOWN_BEYOND) },
           { type: 'fall' as const, ...putt.slope },
+        ]),
+    ...putt.tiers.map(({ from, slope }) => ({
+      type: 'line' as const,
+      role: 'tier' as const,
+      from: { along: from, across: -TIER_DRAWN },
+      to: { along: from, across: TIER_DRAWN },
+      label: `${Number((slope.grade * 100).toFixed(1))} %`,
+    })),
+    ...(breaks(aim)
+      ? [
+          { type: 'aim' as const, at: aimed, beside, cups, direction },
+          { type: 'midpoint' as const, at: midpointOf(layout) },
         ]
       : []),
-    ...(Math.abs(beside) > NO_BREAK
-      ? [{ type: 'aim' as const, at: aimed, beside, cups, direction }]
-      : []),
-    ...(rest && putt.slope.grade === 0
+    ...(route.rest && level
       ? [
           {
             type: 'line' as const,
             role: 'past' as const,
-            from: { along: rest.along, across: rest.across - HOLE_RADIUS },
-            to: { along: rest.along, across: rest.across + HOLE_RADIUS },
+            from: { along: route.rest.along, across: -HOLE_RADIUS },
+            to: { along: route.rest.along, across: HOLE_RADIUS },
           },
         ]
       : []),
@@ -183,22 +207,6 @@ export function drawLayout(layout: Layout): Mark[] {
 
 /** How far beyond the hole a curve is drawn, m: it would lead far aside to where the ball would rest. */
 const SHOWN_BEYOND = 0.15;
-
-/** The roll as points, dense enough for a smooth line, until it is this far along. */
-function pointsOf(track: Track, until: number): Spot[] {
-  const count = 60;
-  const end =
-    firstReach(
-      track,
-      ({ along }) => along - until,
-      ({ direction }) => Math.cos(direction),
-    ) ?? endOf(track);
-  const whole = 1 - Math.exp(-2 * Math.min(end, 15));
-  return Array.from({ length: count + 1 }, (_, i) => {
-    const { along, across } = momentAt(track, -Math.log(1 - (whole * i) / count) / 2);
-    return { along, across };
-  });
-}
 
 /** The dimension string from the ball by way of each element to the hole. */
 function partDimensions(elements: Standing[], until: number): Mark[] {

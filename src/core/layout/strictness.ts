@@ -1,8 +1,8 @@
 import { BALL_DIAMETER, makeWindow } from '@/core/green';
 import type { Tolerance } from './element';
-import type { BallGate } from './ball-gate';
-import { gapForTolerance, gateTolerance } from './ball-gate';
+import { gapForTolerance, standingTolerance, type BallGate } from './ball-gate';
 import type { Putt } from '@/core/green';
+import { settingOf, type Setting } from './setting';
 
 /** How a gate compares with the hole it guards. */
 export interface Strictness {
@@ -30,22 +30,33 @@ const EQUAL_WITHIN = 0.05;
  * @returns tolerances in radians, gaps in m
  */
 export function strictness(gate: BallGate, putt: Putt): Strictness {
-  const tolerance = gateTolerance(gate);
+  const setting = settingOf(putt);
+  const tolerance = standingTolerance(gate, setting);
   const { left, right } = makeWindow(putt);
   const ratio = (left + right) / (tolerance.left + tolerance.right);
-  const wider = gateTolerance({ ...gate, gap: gate.gap + 0.002 });
+  const wider = standingTolerance({ ...gate, gap: gate.gap + 0.002 }, setting);
   return {
     gate: tolerance,
     hole: { left, right },
     ratio,
     verdict: Math.abs(ratio - 1) <= EQUAL_WITHIN ? 'equal' : ratio > 1 ? 'stricter' : 'looser',
     contained: tolerance.left <= left && tolerance.right <= right,
-    worthGap: Math.max(
-      gapForTolerance((left + right) / 2, gate.distance, gate.shank),
-      BALL_DIAMETER,
-    ),
+    worthGap: Math.max(worthGapOf(gate, (left + right) / 2, setting), BALL_DIAMETER),
     perTwoMillimetres: (wider.left + wider.right - tolerance.left - tolerance.right) / 2,
   };
+}
+
+/** The gap whose mean tolerance to each side is a given angle, m. */
+function worthGapOf(gate: BallGate, tolerance: number, setting: Setting): number {
+  if (gate.on === 'line') return gapForTolerance(tolerance, gate.distance, gate.shank);
+  let [low, high] = [BALL_DIAMETER, 1];
+  while (high - low > 1e-6) {
+    const gap = (low + high) / 2;
+    const { left, right } = standingTolerance({ ...gate, gap }, setting);
+    if (left + right < 2 * tolerance) low = gap;
+    else high = gap;
+  }
+  return (low + high) / 2;
 }
 
 /**

@@ -51,7 +51,7 @@ function acrossRange(marks: Mark[]): { from: number; to: number } {
       case 'hole':
         return [mark.at.across - mark.radius, mark.at.across + mark.radius];
       case 'line':
-        return [mark.from.across, mark.to.across];
+        return mark.role === 'tier' ? [] : [mark.from.across, mark.to.across];
       case 'wedge':
         return [mark.direction - mark.left, mark.direction + mark.right].map(
           (angle) => mark.until * Math.tan(Math.max(-1, Math.min(1, angle))),
@@ -59,6 +59,7 @@ function acrossRange(marks: Mark[]): { from: number; to: number } {
       case 'curve':
         return mark.points.map(({ across }) => across);
       case 'aim':
+      case 'midpoint':
         return [mark.at.across];
       case 'fall':
       case 'dimension':
@@ -75,6 +76,7 @@ function furthest(marks: Mark[]): number {
       case 'ball':
       case 'hole':
       case 'aim':
+      case 'midpoint':
         return mark.at.along;
       case 'curve':
         return Math.max(...mark.points.map(({ along }) => along));

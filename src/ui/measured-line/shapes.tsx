@@ -27,11 +27,23 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
     case 'line': {
       const from = pixel(mark.from);
       const to = pixel(mark.to);
-      return mark.role === 'start' ? (
-        <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} className="stroke-line" strokeWidth={2} />
-      ) : (
-        <PastLine from={from} to={to} lie={lie} />
-      );
+      switch (mark.role) {
+        case 'start':
+          return (
+            <line
+              x1={from.x}
+              y1={from.y}
+              x2={to.x}
+              y2={to.y}
+              className="stroke-line"
+              strokeWidth={2}
+            />
+          );
+        case 'past':
+          return <PastLine from={from} to={to} lie={lie} />;
+        case 'tier':
+          return <TierEdge from={from} to={to} lie={lie} label={mark.label} />;
+      }
     }
     case 'hole': {
       const { rx, ry } = round(mark.radius, geometry);
@@ -120,6 +132,18 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
         </g>
       );
     }
+    case 'midpoint': {
+      const { x, y } = pixel(mark.at);
+      return (
+        <path
+          d={`M${x - 6} ${y - 6}l12 12m0 -12l-12 12`}
+          className="fill-none stroke-ink"
+          strokeWidth={2.2}
+        >
+          <title>middle of the curve</title>
+        </path>
+      );
+    }
     case 'fall':
     case 'dimension':
       return null;
@@ -178,6 +202,27 @@ export function round(
   const wide = radius * acrossScale;
   const flat = Math.max((radius * acrossScale) / across, wide * 0.36, 4);
   return lie === 'along' ? { rx: flat, ry: wide } : { rx: wide, ry: flat };
+}
+
+/** Where the green begins to lie otherwise; the grade stands on the far side of it. */
+function TierEdge({ from, to, lie, label }: { from: Pixel; to: Pixel; lie: Lie; label?: string }) {
+  const at: Pixel = lie === 'along' ? { x: from.x + 8, y: 92 } : { x: 62, y: from.y - 9 };
+  return (
+    <g>
+      <line
+        x1={from.x}
+        y1={from.y}
+        x2={to.x}
+        y2={to.y}
+        className="stroke-ink2"
+        strokeWidth={1.6}
+        strokeDasharray="2 5"
+      />
+      <Label at={at} anchor="start" className="fill-ink2 font-normal">
+        tier {label}
+      </Label>
+    </g>
+  );
 }
 
 function PastLine({ from, to, lie }: { from: Pixel; to: Pixel; lie: Lie }) {

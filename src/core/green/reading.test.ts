@@ -1,0 +1,179 @@
+import fc from 'fast-check';
+import { chance } from '@/core/simulate';
+import { FOOT, INCH, toRadians } from '@/core/units';
+import {
+  DEFAULT_PUTT,
+  FLAT,
+  PACES,
+  aimFor,
+  breakWords,
+  expectedPutts,
+  makeProbability,
+  onOtherGreen,
+  paceOf,
+  parseBreak,
+  rollPutt,
+  slopeForBreak,
+  type Putt,
+  type Skill,
+} from '.';
+
+const eightFeet: Putt = { ...DEFAULT_PUTT, past: 18 * INCH };
+const left = (percent: number) => ({ grade: percent / 100, falls: toRadians(-90) });
+
+describe('schools of pace', () => {
+  it('are told from each other by how far past they run', () => {
+    for (const { id, past } of PACES) expect(paceOf(past(8), 8)).toBe(id);
+    expect(paceOf(0.31, 8)).toBeNull();
+    expect(PACES.find(({ id }) => id === 'tenth')!.past(9)).toBeCloseTo(0.9, 12);
+  });
+});
+
+describe('a break in words', () => {
+  it.each([
+    ['a cup right to left', 1, 'left'],
+    ['2 cups left to right', 2, 'right'],
+    ['1.5 cups R to L', 1.5, 'left'],
+    ['1,5 cups, l>r', 1.5, 'right'],
+    ['half a cup right to left', 0.5, 'left'],
+    ['one and a half cups left to right', 1.5, 'right'],
+    ['a cup and a half right to left', 1.5, 'left'],
+    ['two holes l - r', 2, 'right'],
+    ['3 r to l', 3, 'left'],
+    ['straight', 0, 'left'],
+  ] as const)('reads %p', (text, cups, towards) => {
+    expect(parseBreak(text)).toEqual({ cups, towards });
+  });
+
+  it.each(['', 'a lot', 'right to left', 'cups', 'many cups right to left', '2 cups'])(
+    'does not guess at %p',
+    (text) => expect(parseBreak(text)).toBeNull(),
+  );
+
+  it('says a break so that it is read back', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -60, max: 60 }), (tenths) => {
+        const read = parseBreak(breakWords(tenths / 10))!;
+        const said = read.towards === 'left' ? read.cups : -read.cups;
+        expect(said).toBeCloseTo(tenths / 10, 9);
+      }),
+    );
+  });
+});
+
+describe('the slope for a break', () => {
+  it('breaks as much as was said, to the side that was said', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 3, noNaN: true }),
+        fc.constantFrom('left' as const, 'right' as const),
+        fc.double({ min: 1.5, max: 6, noNaN: true }),
+        (cups, towards, distance) => {
+          const putt = { ...eightFeet, distance };
+          const slope = slopeForBreak(putt, cups, towards);
+          // Aimed to the other side than it breaks.
+          const { cups: found } = aimFor({ ...putt, slope });
+          expect(found).toBeCloseTo(towards === 'left' ? cups : -cups, 5);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('keeps the putt uphill or downhill as it was read', () => {
+    const uphill = { ...eightFeet, slope: { grade: 0.01, falls: toRadians(-135) } };
+    expect(slopeForBreak(uphill, 1, 'left').falls).toBeCloseTo(toRadians(-135), 12);
+    expect(slopeForBreak(uphill, 1, 'right').falls).toBeCloseTo(toRadians(135), 12);
+    expect(slopeForBreak(eightFeet, 0, 'left').grade).toBeLessThan(1e-8);
+  });
+
+  it('says how much break is believed when more is asked', () => {
+    expect(() => slopeForBreak({ ...eightFeet, distance: 0.6 }, 9, 'left')).toThrow(
+      'would need a grade above 8 %',
+    );
+  });
+});
+
+describe('another green speed', () => {
+  it('changes nothing when it is the same', () => {
+    const same = onOtherGreen({ ...eightFeet, slope: left(2) }, eightFeet.greenSpeed);
+    expect(same.outcome.result).toBe('holed');
+    expect(same.past).toBeNull();
+  });
+
+  it('leaves the ball short on a slower green and runs it past on a faster one', () => {
+    const thirty = { ...eightFeet, distance: 30 * FOOT };
+    const slow = onOtherGreen(thirty, 8 * FOOT);
+    const fast = onOtherGreen(thirty, 15 * FOOT);
+    // On the flat the roll is v²/2a, and a goes as 1/S: the whole roll scales with the speed.
+    const whole = thirty.distance + thirty.past;
+    expect(slow.past).toBeCloseTo(whole * 0.8 - thirty.distance, 6);
+    // It met the hole too fast to drop, so it stops nearer than it would without a hole.
+    expect(fast.past!).toBeLessThan(whole * 1.5 - thirty.distance);
+    expect(fast.past!).toBeGreaterThan(0.5);
+    expect(fast.needed!.startSpeed).toBeLessThan(slow.needed!.startSpeed);
+  });
+
+  it('says that the other green cannot hold the pace', () => {
+    const down = { ...eightFeet, past: 0.05, slope: { grade: 0.06, falls: 0 } };
+    expect(onOtherGreen({ ...down, greenSpeed: 2.4 }, 4.9).needed).toBeNull();
+  });
+});
+
+describe('expected putts', () => {
+  const player: Skill = {
+    direction: { bias: 0.004, spread: 0.02 },
+    speed: { bias: 0.01, spread: 0.09 },
+    read: 0.01,
+  };
+  const twenty: Putt = { ...eightFeet, distance: 20 * FOOT, slope: left(1.5) };
+
+  it('adds up, and its first chance is the make probability', () => {
+    const { one, two, more, mean } = expectedPutts(twenty, player);
+    expect(one + two + more).toBeCloseTo(1, 9);
+    expect(one).toBe(makeProbability(twenty, player));
+    expect(mean).toBeCloseTo(one + 2 * two + 3 * more, 9);
+  });
+
+  it('is what a simulated player takes, each second putt played from where the first stopped', () => {
+    const random = chance(11);
+    const rounds = 3000;
+    const start = (putt: Putt) => {
+      const { direction, startSpeed } = aimFor(putt);
+      const { direction: aside, speed, read } = player;
+      return rollPutt(
+        putt,
+        startSpeed * (1 + speed.bias + speed.spread * random.normal()),
+        direction + aside.bias + Math.hypot(aside.spread, read) * random.normal(),
+      );
+    };
+    const counts = [0, 0, 0];
+    for (let i = 0; i < rounds; i++) {
+      const first = start(twenty);
+      if (first.result === 'holed') counts[0]!++;
+      else {
+        const rest = first.rest!;
+        const aside = Math.atan2(-rest.across, twenty.distance - rest.along);
+        const second = start({
+          ...twenty,
+          distance: Math.max(0.3, Math.hypot(twenty.distance - rest.along, rest.across)),
+          slope: { ...twenty.slope, falls: twenty.slope.falls - aside },
+        });
+        counts[second.result === 'holed' ? 1 : 2]!++;
+      }
+    }
+    const { one, two, more } = expectedPutts(twenty, player);
+    // Three standard errors of the simulation.
+    const error = (share: number) => 3 * Math.sqrt((share * (1 - share)) / rounds);
+    expect(Math.abs(one - counts[0]! / rounds)).toBeLessThan(error(one));
+    expect(Math.abs(two - counts[1]! / rounds)).toBeLessThan(error(two));
+    expect(Math.abs(more - counts[2]! / rounds)).toBeLessThan(error(more));
+  });
+
+  it('grows with the distance and is one for a putt that cannot be missed', () => {
+    const near = expectedPutts({ ...eightFeet, distance: 0.4 }, player);
+    const far = expectedPutts({ ...eightFeet, distance: 12, slope: FLAT }, player);
+    expect(near.mean).toBeLessThan(1.01);
+    expect(far.mean).toBeGreaterThan(expectedPutts(twenty, player).mean);
+  });
+});
