@@ -2,6 +2,21 @@ export { connection } from './connection';
 export { ensureCoach, getCoach, saveCoach, type Coach } from './coaches';
 export { copyDatabase, describeDatabaseError, openDatabase, type Database } from './database';
 export { addDrill, archiveDrill, getDrill, listDrills, saveDrill, type Drill } from './drills';
+export {
+  addGreen,
+  addReading,
+  archiveGreen,
+  getGreen,
+  latestRead,
+  listGreens,
+  readOf,
+  removeReading,
+  saveGreen,
+  type Green,
+  type GreenSpot,
+  type GreenValues,
+  type Reading,
+} from './greens';
 export { Problem, notFound, type ProblemCode } from './problem';
 export {
   counted,

@@ -75,6 +75,32 @@ export interface PuttRow extends Row<PuttRow> {
   undoneAt: CreationOptional<Date | null>;
 }
 
+export interface GreenRow extends Row<GreenRow> {
+  id: string;
+  coachId: string;
+  name: string;
+  notes: string;
+  archivedAt: CreationOptional<Date | null>;
+}
+
+export interface SpotRow extends Row<SpotRow> {
+  id: string;
+  greenId: string;
+  name: string;
+  position: number;
+}
+
+export interface ReadingRow extends Row<ReadingRow> {
+  id: string;
+  greenId: string;
+  spotId: string | null;
+  at: Date;
+  greenSpeed: number;
+  slope: unknown;
+  rolls: unknown;
+  note: string;
+}
+
 export interface Models {
   coach: ModelStatic<CoachRow>;
   student: ModelStatic<StudentRow>;
@@ -84,6 +110,9 @@ export interface Models {
   session: ModelStatic<SessionRow>;
   run: ModelStatic<RunRow>;
   putt: ModelStatic<PuttRow>;
+  green: ModelStatic<GreenRow>;
+  spot: ModelStatic<SpotRow>;
+  reading: ModelStatic<ReadingRow>;
 }
 
 const { STRING, TEXT, DOUBLE, INTEGER, BOOLEAN, DATE, JSON } = DataTypes;
@@ -169,6 +198,41 @@ export function defineModels(sequelize: Sequelize): Models {
         at: required(DATE),
         savedAt: required(DATE),
         undoneAt: optionalDate(),
+      },
+      options,
+    ),
+    green: sequelize.define<GreenRow>(
+      'green',
+      {
+        id: id(),
+        coachId: required(STRING),
+        name: required(STRING),
+        notes: required(TEXT),
+        archivedAt: optionalDate(),
+      },
+      options,
+    ),
+    spot: sequelize.define<SpotRow>(
+      'spot',
+      {
+        id: id(),
+        greenId: required(STRING),
+        name: required(STRING),
+        position: required(INTEGER),
+      },
+      options,
+    ),
+    reading: sequelize.define<ReadingRow>(
+      'reading',
+      {
+        id: id(),
+        greenId: required(STRING),
+        spotId: { type: STRING, allowNull: true },
+        at: required(DATE),
+        greenSpeed: required(DOUBLE),
+        slope: { type: JSON, allowNull: true },
+        rolls: { type: JSON, allowNull: true },
+        note: required(TEXT),
       },
       options,
     ),

@@ -3,6 +3,7 @@ import type { Transaction } from 'sequelize';
 import { v4 } from 'uuid';
 import {
   layoutSchema,
+  onReading,
   outcomesProblem,
   outcomesSchema,
   type Layout,
@@ -11,6 +12,7 @@ import {
 import type { LoggedSession } from '@/core/scoring';
 import type { Database } from './database';
 import { getDrill } from './drills';
+import { latestRead, type GreenSpot } from './greens';
 import { Problem, notFound } from './problem';
 import { getStudent } from './students';
 import type { PuttRow, RunRow, SessionRow } from './models';
@@ -110,15 +112,24 @@ export async function getSession(database: Database, owner: string, id: string):
   return session;
 }
 
-/** Starts a session of one student on one drill, on the drill's newest layout. */
+/**
+ * Starts a session of one student on one drill, on the drill's newest layout; on a green, with that green's latest
+ * reading in place of the drill's own speed and slope.
+ */
 export async function startSession(
   database: Database,
   owner: string,
-  { studentId, drillId, startedAt }: { studentId: string; drillId: string; startedAt: Date },
+  {
+    studentId,
+    drillId,
+    startedAt,
+    green,
+  }: { studentId: string; drillId: string; startedAt: Date; green?: GreenSpot },
   id = v4(),
 ): Promise<string> {
   await getStudent(database, owner, studentId);
   const drill = await getDrill(database, owner, drillId);
+  const layout = green ? await readLayout(database, owner, drill.layout, green) : drill.layout;
   await database.atomically(async (transaction) => {
     await database.models.session.create(
       { id, coachId: owner, studentId, startedAt },
@@ -130,13 +141,31 @@ export async function startSession(
         sessionId: id,
         drillVersionId: drill.versionId,
         drillName: drill.name,
-        layout: drill.layout,
+        layout,
         position: 1,
       },
       { transaction },
     );
   });
   return id;
+}
+
+async function readLayout(
+  database: Database,
+  owner: string,
+  layout: Layout,
+  green: GreenSpot,
+): Promise<Layout> {
+  const { read, current } = await latestRead(database, owner, green);
+  try {
+    return onReading(layout, read, current);
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    throw new Problem(
+      'invalid',
+      `${read.green} as it was read cannot hold this drill's pace: ${error.message}`,
+    );
+  }
 }
 
 /**

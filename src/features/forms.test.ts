@@ -3,7 +3,7 @@ import { settingsForm } from './records/form';
 import { puttEvents, puttsAnswer } from './session/wire';
 import { newStudent, studentForm, typedStudent } from './students/form';
 
-const INCHES: UnitPreferences = { long: 'metric', short: 'imperial' };
+const INCHES: UnitPreferences = { ...DEFAULT_UNITS, long: 'metric', short: 'imperial' };
 
 describe('studentForm', () => {
   it.each([
@@ -40,10 +40,13 @@ describe('settingsForm', () => {
   it('reads the green speed in the coach’s units', () => {
     const values = settingsForm(DEFAULT_UNITS).parse({
       name: ' Tilda ',
-      units: INCHES,
+      units: { ...INCHES, own: { step: '30', putter: '34 in', club: '1.1 m' } },
       greenSpeed: '9 1/2',
+      pace: 'dies',
     });
-    expect(values).toMatchObject({ name: 'Tilda', units: INCHES });
+    expect(values).toMatchObject({ name: 'Tilda', pace: 'dies', units: { long: 'metric' } });
+    expect(values.units.own.step).toBeCloseTo(0.762, 9);
+    expect(values.units.own.club).toBeCloseTo(1.1, 9);
     expect(values.greenSpeed).toBeCloseTo(2.8956, 9);
   });
 });

@@ -50,7 +50,7 @@ describe('the tape list', () => {
 
   it('speaks inches to a coach who does', () => {
     const html = renderToStaticMarkup(
-      <TapeList layout={layout} units={{ long: 'metric', short: 'imperial' }} />,
+      <TapeList layout={layout} units={{ ...DEFAULT_UNITS, long: 'metric', short: 'imperial' }} />,
     );
     expect(rowsOf(html)[2]).toEqual(['left tee, A', '45.7 cm', '1 1/4 in left']);
   });

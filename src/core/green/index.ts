@@ -36,4 +36,13 @@ export {
   type Motion,
   type Track,
 } from './track';
+export {
+  currentOf,
+  readRolls,
+  readingSchema,
+  rollsSchema,
+  type Current,
+  type ReadingValues,
+  type Rolls,
+} from './readings';
 export { readTwoWay, type TwoWayReading } from './two-way';

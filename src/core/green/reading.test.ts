@@ -7,11 +7,13 @@ import {
   PACES,
   aimFor,
   breakWords,
+  currentOf,
   expectedPutts,
   makeProbability,
   onOtherGreen,
   paceOf,
   parseBreak,
+  readRolls,
   rollPutt,
   slopeForBreak,
   type Putt,
@@ -175,5 +177,42 @@ describe('expected putts', () => {
     const far = expectedPutts({ ...eightFeet, distance: 12, slope: FLAT }, player);
     expect(near.mean).toBeLessThan(1.01);
     expect(far.mean).toBeGreaterThan(expectedPutts(twenty, player).mean);
+  });
+});
+
+describe('what is known of a green', () => {
+  const on = (day: number) => new Date(Date.UTC(2026, 9, day));
+  const left2 = left(2);
+  const readings = [
+    { at: on(3), spotId: 'a', greenSpeed: 3, slope: left2 },
+    { at: on(9), spotId: null, greenSpeed: 2.8, slope: null },
+    { at: on(5), spotId: 'b', greenSpeed: 2.9, slope: FLAT },
+    { at: on(1), spotId: 'a', greenSpeed: 3.1, slope: left(1) },
+  ];
+
+  it('is its newest speed, and the newest slope of the spot', () => {
+    expect(currentOf(readings, 'a')).toEqual({ greenSpeed: 2.8, speedAt: on(9), slope: left2 });
+    expect(currentOf(readings, 'b')!.slope).toEqual(FLAT);
+    expect(currentOf(readings, 'never read')!.slope).toBeNull();
+    expect(currentOf(readings, null)).toEqual({ greenSpeed: 2.8, speedAt: on(9), slope: null });
+    expect(currentOf([], 'a')).toBeNull();
+  });
+
+  it('does not depend on the order in which it was written down', () => {
+    fc.assert(
+      fc.property(fc.shuffledSubarray(readings, { minLength: 4 }), (shuffled) => {
+        expect(currentOf(shuffled, 'a')).toEqual(currentOf(readings, 'a'));
+      }),
+    );
+  });
+
+  it('takes speed and slope from two rolls, falling the way the long one went', () => {
+    // Up 2.5 m, down 3.75 m, by hand: S = 2·2.5·3.75/6.25 = 3 m; b/a = 1.25/6.25 = 0.2;
+    // a = 1.83²/6 = 0.55815; sin = 0.2·0.55815·7/(5·9.80665) = 0.015936.
+    const { greenSpeed, slope } = readRolls({ up: 2.5, down: 3.75, way: 1.2 });
+    expect(greenSpeed).toBeCloseTo(3, 12);
+    expect(slope.grade).toBeCloseTo(0.015938, 6);
+    expect(slope.falls).toBe(1.2);
+    expect(readRolls({ up: 3, down: 3, way: 1.2 }).slope).toEqual(FLAT);
   });
 });

@@ -32,6 +32,7 @@ export {
   layoutKit,
   layoutSchema,
   midpointOf,
+  onReading,
   outcomesProblem,
   outcomesSchema,
   readSchema,

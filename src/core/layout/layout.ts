@@ -8,6 +8,7 @@ import {
   routePoints,
   stretchesOf,
   type Aim,
+  type Slope,
 } from '@/core/green';
 import type {
   Element,
@@ -33,10 +34,12 @@ const piece = <Kind extends string, Params>(element: Element<Params> & { kind: K
 
 /** Which reading of a green the putt's speed and slope come from. */
 export const readSchema = z.object({
+  greenId: z.string().max(40),
   green: z.string().max(80),
-  /** Empty when the slope is not from a spot of that green. */
-  spot: z.string().max(80),
+  /** Null when only the speed is from that green. */
   spotId: z.string().max(40).nullable(),
+  spot: z.string().max(80),
+  /** When the speed was measured. */
   at: z.iso.datetime(),
 });
 
@@ -59,6 +62,30 @@ export const layoutSchema = z
 
 export type Layout = z.infer<typeof layoutSchema>;
 export type Piece = Layout['elements'][number];
+
+/**
+ * A layout moved to a green as it was read: its speed and, where the spot's slope is known, its slope. The gates keep
+ * their distances and follow the new start line.
+ *
+ * @param layout as designed
+ * @param read which reading
+ * @param found speed (m) and slope of that reading; without a slope the layout keeps its own
+ * @throws RangeError when the slope cannot hold the putt's pace
+ */
+export function onReading(
+  layout: Layout,
+  read: Read,
+  { greenSpeed, slope }: { greenSpeed: number; slope: Slope | null },
+): Layout {
+  const { putt } = layout;
+  const moved = {
+    ...layout,
+    read,
+    putt: { ...putt, greenSpeed, ...(slope && { slope, tiers: [] }) },
+  };
+  makeWindow(moved.putt);
+  return moved;
+}
 
 /** What happened at each element on one putt: element id → outcome id. */
 export const outcomesSchema = z.record(z.string().max(40), z.string().max(40));

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DEFAULT_PUTT, GREEN_SPEED_RANGE } from '@/core/green';
+import { DEFAULT_PUTT, GREEN_SPEED_RANGE, PACES } from '@/core/green';
 import { DEFAULT_UNITS, unitPreferences } from '@/core/units';
 
 /** What a coach sets once. */
@@ -11,6 +11,8 @@ export const coachSettings = z.object({
     .min(GREEN_SPEED_RANGE.min)
     .max(GREEN_SPEED_RANGE.max)
     .default(DEFAULT_PUTT.greenSpeed),
+  /** School of pace that new drills start with. */
+  pace: z.enum(PACES.map(({ id }) => id)).default('rolls'),
 });
 
 export type CoachSettings = z.infer<typeof coachSettings>;

@@ -1,5 +1,5 @@
 import { FOOT, INCH } from './constants';
-import type { LengthUnit } from './parse-length';
+import type { TapeUnit } from './parse-length';
 
 /** Prints a whole number of sixteenths the way a tape is read: 17 15/16. */
 function sixteenths(count: number): string {
@@ -24,7 +24,7 @@ const trim = (value: number, digits: number): string => String(Number(value.toFi
  * @param unit the unit to print
  * @example formatLength(1.9812, 'ft') // "6 ft 6 in"
  */
-export function formatLength(metres: number, unit: LengthUnit): string {
+export function formatLength(metres: number, unit: TapeUnit): string {
   switch (unit) {
     case 'ft': {
       const count = Math.round((metres / INCH) * 16);

@@ -5,13 +5,17 @@ export { formatLength } from './format-length';
 export { lengthSchema, type LengthLimits } from './length-schema';
 export {
   LENGTH_HINT,
-  METRES,
+  DEFAULT_OWN,
   parseLength,
   type LengthUnit,
+  type OwnMeasures,
+  type OwnUnit,
+  type TapeUnit,
   type ParsedLength,
 } from './parse-length';
 export {
   DEFAULT_UNITS,
+  OWN_RANGE,
   acrossStep,
   bareUnit,
   settable,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { formatLength } from './format-length';
-import { parseLength, type LengthUnit } from './parse-length';
+import { parseLength, type LengthUnit, type OwnMeasures, type TapeUnit } from './parse-length';
 
 export interface LengthLimits {
   /** What is measured, to start a sentence with: "The gap". */
@@ -10,7 +10,9 @@ export interface LengthLimits {
   /** Greatest length allowed, in metres. */
   max: number;
   /** The unit of a bare number. */
-  bare: LengthUnit;
+  bare: TapeUnit;
+  /** The coach's step, putter and club, m. */
+  own?: OwnMeasures;
 }
 
 /**
@@ -18,15 +20,16 @@ export interface LengthLimits {
  *
  * @param limits what is measured, its limits in metres, and the unit of a bare number
  */
-export function lengthSchema({ what, min, max, bare }: LengthLimits) {
+export function lengthSchema({ what, min, max, bare, own }: LengthLimits) {
   return z.string().transform((text, context) => {
-    const parsed = parseLength(text, bare);
+    const parsed = parseLength(text, bare, own);
     if (!parsed.ok) {
       context.addIssue({ code: 'custom', message: parsed.message });
       return z.NEVER;
     }
     if (parsed.metres < min || parsed.metres > max) {
-      const show = (metres: number) => formatLength(metres, parsed.unit);
+      const unit = isTapeUnit(parsed.unit) ? parsed.unit : bare;
+      const show = (metres: number) => formatLength(metres, unit);
       context.addIssue({
         code: 'custom',
         message: `${what} of ${text.trim()} is ${parsed.metres < min ? 'too small' : 'too great'}: ${show(min)} to ${show(max)} is allowed.`,
@@ -36,3 +39,6 @@ export function lengthSchema({ what, min, max, bare }: LengthLimits) {
     return parsed.metres;
   });
 }
+
+const TAPE: readonly string[] = ['ft', 'in', 'm', 'cm', 'mm'] satisfies TapeUnit[];
+const isTapeUnit = (unit: LengthUnit): unit is TapeUnit => TAPE.includes(unit);

@@ -1,10 +1,30 @@
 import { FOOT, INCH } from './constants';
 
-/** A unit a coach can type. */
-export type LengthUnit = 'ft' | 'in' | 'm' | 'cm' | 'mm';
+/** A unit that stands on a tape. */
+export type TapeUnit = 'ft' | 'in' | 'm' | 'cm' | 'mm';
 
-/** One of each unit, in metres. */
-export const METRES: Record<LengthUnit, number> = { ft: FOOT, in: INCH, m: 1, cm: 0.01, mm: 0.001 };
+/** A measure at hand that differs from coach to coach. */
+export type OwnUnit = 'step' | 'putter' | 'club';
+
+/** A unit a coach can type. */
+export type LengthUnit = TapeUnit | OwnUnit | 'cup' | 'ball';
+
+/** One of a coach's own measures each, in metres. */
+export type OwnMeasures = Record<OwnUnit, number>;
+
+/** A man's easy step, a common putter and a driver: until the coach has measured their own. */
+export const DEFAULT_OWN: OwnMeasures = { step: 0.75, putter: 0.864, club: 1.143 };
+
+/** One of each fixed unit, in metres; a cup is the width of a hole, a ball its own. */
+export const METRES: Record<Exclude<LengthUnit, OwnUnit>, number> = {
+  ft: FOOT,
+  in: INCH,
+  m: 1,
+  cm: 0.01,
+  mm: 0.001,
+  cup: 0.108,
+  ball: 0.04267,
+};
 
 const SPELLINGS: Record<string, LengthUnit> = {
   ft: 'ft',
@@ -30,6 +50,18 @@ const SPELLINGS: Record<string, LengthUnit> = {
   millimetres: 'mm',
   millimeter: 'mm',
   millimeters: 'mm',
+  step: 'step',
+  steps: 'step',
+  pace: 'step',
+  paces: 'step',
+  putter: 'putter',
+  putters: 'putter',
+  club: 'club',
+  clubs: 'club',
+  cup: 'cup',
+  cups: 'cup',
+  ball: 'ball',
+  balls: 'ball',
 };
 
 /** What a bare number means after a number with this unit: 7 ft 6 is inches, 2 m 40 is centimetres. */
@@ -55,14 +87,20 @@ const NUMBER = String.raw`\d+\s+\d+\/\d+|\d+\/\d+|\d*\.\d+|\d+\.?`;
 const PART = new RegExp(String.raw`^(${NUMBER})\s*([a-z]+|'|")?\s*`);
 
 /**
- * Reads a length as people type it: "8 ft", "7'6", "7 ft 6 1/2 in", "2.4m", "2,4 m", "18in", "60 mm".
+ * Reads a length as people type it: "8 ft", "7'6", "7 ft 6 1/2 in", "2.4m", "2,4 m", "18in", "60 mm", "3 steps".
  *
  * @param text what was typed
  * @param bare the unit of a number with no unit at all
+ * @param own the coach's step, putter and club, m
  * @returns the length in metres (0 or more) and the first unit used, or a message naming what was typed
  * @example parseLength("7'6", 'ft') // { ok: true, metres: 2.286, unit: 'ft' }
  */
-export function parseLength(text: string, bare: LengthUnit): ParsedLength {
+export function parseLength(
+  text: string,
+  bare: LengthUnit,
+  own: OwnMeasures = DEFAULT_OWN,
+): ParsedLength {
+  const metresIn = (unit: LengthUnit) => ({ ...METRES, ...own })[unit];
   const typed = text.trim();
   const refuse = (why: string): ParsedLength => ({ ok: false, message: `${why} ${LENGTH_HINT}` });
   if (typed === '') return refuse('A length is needed.');
@@ -80,9 +118,9 @@ export function parseLength(text: string, bare: LengthUnit): ParsedLength {
     const part = PART.exec(rest);
     if (!part) return refuse(`“${shown}” is not a length.`);
     const unit = part[2] ? SPELLINGS[part[2]] : previous ? FOLLOWS[previous] : bare;
-    const finer = !previous || (unit !== undefined && METRES[unit] < METRES[previous]);
+    const finer = !previous || (unit !== undefined && metresIn(unit) < metresIn(previous));
     if (!unit || !finer) return refuse(`“${shown}” is not a length.`);
-    metres += numberOf(part[1] ?? '') * METRES[unit];
+    metres += numberOf(part[1] ?? '') * metresIn(unit);
     first ??= unit;
     previous = unit;
     rest = rest.slice(part[0].length);

@@ -1,17 +1,40 @@
 import { z } from 'zod';
 import { formatLength, FEET_FROM } from './format-length';
-import type { LengthUnit } from './parse-length';
+import { DEFAULT_OWN, type TapeUnit } from './parse-length';
+
+/** What is believed of a coach's own measures, m. */
+export const OWN_RANGE = {
+  step: { min: 0.3, max: 1.3 },
+  putter: { min: 0.5, max: 1.5 },
+  club: { min: 0.8, max: 1.4 },
+} as const;
 
 /** Which system a coach uses for long things (putts, gate distances) and for short ones (gaps, putters). */
 export const unitPreferences = z.object({
   long: z.enum(['imperial', 'metric']),
   short: z.enum(['imperial', 'metric']),
+  /** The coach's own step, putter and club, m. */
+  own: z
+    .object({
+      step: z.number().min(OWN_RANGE.step.min).max(OWN_RANGE.step.max).default(DEFAULT_OWN.step),
+      putter: z
+        .number()
+        .min(OWN_RANGE.putter.min)
+        .max(OWN_RANGE.putter.max)
+        .default(DEFAULT_OWN.putter),
+      club: z.number().min(OWN_RANGE.club.min).max(OWN_RANGE.club.max).default(DEFAULT_OWN.club),
+    })
+    .default(DEFAULT_OWN),
 });
 
 export type UnitPreferences = z.infer<typeof unitPreferences>;
 
 /** Feet for the putt, millimetres for the gap: what most coaches mix. */
-export const DEFAULT_UNITS: UnitPreferences = { long: 'imperial', short: 'metric' };
+export const DEFAULT_UNITS: UnitPreferences = {
+  long: 'imperial',
+  short: 'metric',
+  own: DEFAULT_OWN,
+};
 
 /**
  * What is being measured: a putt or green speed, a place along the putt, a small thing across it, or the spot of a
@@ -20,7 +43,7 @@ export const DEFAULT_UNITS: UnitPreferences = { long: 'imperial', short: 'metric
 export type LengthKind = 'putt' | 'along' | 'across' | 'spot';
 
 /** The unit a bare number is read in for this kind of length. */
-export function bareUnit(kind: LengthKind, units: UnitPreferences): LengthUnit {
+export function bareUnit(kind: LengthKind, units: UnitPreferences): TapeUnit {
   switch (kind) {
     case 'putt':
       return units.long === 'imperial' ? 'ft' : 'm';

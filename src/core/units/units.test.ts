@@ -11,6 +11,7 @@ import {
   showLength,
   toRadians,
   type LengthUnit,
+  type TapeUnit,
 } from '.';
 
 describe('parseLength', () => {
@@ -36,6 +37,11 @@ describe('parseLength', () => {
     [' 45 CM ', 'in', 0.45],
     ['.5 m', 'ft', 0.5],
     ['1000 mm', 'ft', 1],
+    ['3 cups', 'mm', 0.324],
+    ['2 balls', 'mm', 0.08534],
+    ['3 steps', 'ft', 2.25],
+    ['2 paces 1 ft', 'ft', 1.8048],
+    ['1 putter', 'ft', 0.864],
   ] as [string, LengthUnit, number][])('reads %p with bare %s as %d m', (text, bare, metres) => {
     const parsed = parseLength(text, bare);
     expect(parsed).toMatchObject({ ok: true });
@@ -62,6 +68,22 @@ describe('parseLength', () => {
     }
   });
 
+  it('reads steps, putters and clubs by the coach’s own', () => {
+    const own = { step: 0.8, putter: 0.9, club: 1.1 };
+    for (const [text, metres] of [
+      ['3 steps', 2.4],
+      ['2 putters', 1.8],
+      ['1 club 1 step', 1.9],
+    ] as const) {
+      const parsed = parseLength(text, 'ft', own);
+      expect(parsed.ok && parsed.metres).toBeCloseTo(metres, 10);
+    }
+    const schema = lengthSchema({ what: 'A putt', min: 1, max: 5, bare: 'm', own });
+    expect(schema.safeParse('9 steps').error?.issues[0]?.message).toBe(
+      'A putt of 9 steps is too great: 1 m to 5 m is allowed.',
+    );
+  });
+
   it('keeps the message short however long the text', () => {
     const parsed = parseLength('x'.repeat(10_000), 'ft');
     expect(parsed.ok ? '' : parsed.message.length).toBeLessThan(140);
@@ -85,12 +107,12 @@ describe('formatLength', () => {
     [0.457, 'cm', '45.7 cm'],
     [2.4, 'm', '2.4 m'],
     [0, 'in', '0 in'],
-  ] as [number, LengthUnit, string][])('prints %d m in %s as %s', (metres, unit, text) => {
+  ] as [number, TapeUnit, string][])('prints %d m in %s as %s', (metres, unit, text) => {
     expect(formatLength(metres, unit)).toBe(text);
   });
 
   it('is read back to within half of what a tape shows', () => {
-    const finest: Record<LengthUnit, number> = {
+    const finest: Record<TapeUnit, number> = {
       ft: 0.0254 / 16,
       in: 0.0254 / 16,
       m: 0.01,
@@ -100,7 +122,7 @@ describe('formatLength', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0.001, max: 40, noNaN: true }),
-        fc.constantFrom<LengthUnit>('ft', 'in', 'm', 'cm', 'mm'),
+        fc.constantFrom<TapeUnit>('ft', 'in', 'm', 'cm', 'mm'),
         (metres, unit) => {
           const back = parseLength(formatLength(metres, unit), 'ft');
           return back.ok && Math.abs(back.metres - metres) <= finest[unit] / 2 + 1e-9;
@@ -116,15 +138,19 @@ describe('showLength and settable', () => {
     expect(showLength(0.4572, 'along', DEFAULT_UNITS)).toBe('18 in');
     expect(showLength(1.9812, 'along', DEFAULT_UNITS)).toBe('6 ft 6 in');
     expect(showLength(0.0325, 'spot', DEFAULT_UNITS)).toBe('32.5 mm');
-    expect(showLength(0.0325, 'spot', { long: 'metric', short: 'imperial' })).toBe('1 1/4 in');
+    expect(
+      showLength(0.0325, 'spot', { ...DEFAULT_UNITS, long: 'metric', short: 'imperial' }),
+    ).toBe('1 1/4 in');
     expect(showLength(0.0579, 'across', DEFAULT_UNITS)).toBe('58 mm');
-    expect(showLength(0.4572, 'along', { long: 'metric', short: 'imperial' })).toBe('45.7 cm');
+    expect(
+      showLength(0.4572, 'along', { ...DEFAULT_UNITS, long: 'metric', short: 'imperial' }),
+    ).toBe('45.7 cm');
   });
 
   it('rounds to the step of the tape', () => {
     expect(settable(0.0579, DEFAULT_UNITS)).toBeCloseTo(0.058, 10);
     expect(settable(0.0579, DEFAULT_UNITS, 'down')).toBeCloseTo(0.057, 10);
-    expect(settable(0.0579, { long: 'metric', short: 'imperial' })).toBeCloseTo(
+    expect(settable(0.0579, { ...DEFAULT_UNITS, long: 'metric', short: 'imperial' })).toBeCloseTo(
       (36 / 16) * 0.0254,
       3,
     );

@@ -1,15 +1,17 @@
 import { addDays, addSeconds, set } from 'date-fns';
 import { v4 } from 'uuid';
-import { DEFAULT_PUTT } from '@/core/green';
-import { DEFAULT_SHANK, ballGateLayout } from '@/core/layout';
+import { DEFAULT_PUTT, readRolls, rollingDeceleration, slopePull, type Rolls } from '@/core/green';
+import { DEFAULT_SHANK, ballGateLayout, onReading, type Layout } from '@/core/layout';
 import { coachSettings } from '@/core/people';
+import { DEGREE } from '@/core/units';
 import { chance, simulatePutts, truthOn, type Chance } from '@/core/simulate';
 import { ensureCoach, saveCoach } from '../coaches';
 import type { Database } from '../database';
 import { addDrill, getDrill } from '../drills';
+import { addGreen, addReading, getGreen, readOf } from '../greens';
 import { addStudent } from '../students';
 import { Problem } from '../problem';
-import { COACH, DRILLS, STUDENTS, truePath } from './world';
+import { COACH, DRILLS, GREENS, STUDENTS, truePath } from './world';
 
 /** Days of the demo's story. */
 const DAYS = 70;
@@ -38,12 +40,19 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
     v4({ random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)) });
   await saveCoach(database, owner, { name: COACH, settings: coachSettings.parse({}) });
 
+  const greens: string[] = [];
+  for (const green of GREENS)
+    greens.push(await addDemoGreen(database, owner, { green, today, id }));
+
   const drills = new Map<string, string>();
-  for (const { key, name, distance, gate, gap } of DRILLS) {
-    const layout = ballGateLayout(
+  for (const { key, name, distance, gate, gap, spot } of DRILLS) {
+    const designed = ballGateLayout(
       { ...DEFAULT_PUTT, distance },
-      { distance: gate, gap, shank: DEFAULT_SHANK, offset: 0 },
+      { distance: gate, gap, shank: DEFAULT_SHANK },
     );
+    const layout = spot
+      ? await readAt(database, owner, designed, greens[spot[0]]!, spot[1])
+      : designed;
     drills.set(key, await addDrill(database, owner, { name, layout }, id()));
   }
 
@@ -69,6 +78,66 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
       });
     }
   }
+}
+
+/** A green, its spots and their readings: each spot's slope by two rolls once, the speed on every visit. */
+async function addDemoGreen(
+  database: Database,
+  owner: string,
+  { green, today, id }: { green: (typeof GREENS)[number]; today: Date; id: () => string },
+): Promise<string> {
+  const spots = green.spots.map((spot) => ({ ...spot, id: id() }));
+  const greenId = await addGreen(database, owner, { ...green, spots }, id());
+  for (const [visit, [day, greenSpeed]] of green.speed.entries()) {
+    const at = set(addDays(today, day - DAYS), {
+      hours: 9,
+      minutes: 20,
+      seconds: 0,
+      milliseconds: 0,
+    });
+    const spot = spots[visit];
+    const rolls = spot && twoRolls(greenSpeed, spot);
+    await addReading(
+      database,
+      owner,
+      greenId,
+      {
+        at,
+        spotId: spot?.id ?? null,
+        ...(rolls ? readRolls(rolls) : { greenSpeed, slope: null }),
+        rolls: rolls ?? null,
+        note: day > 45 && visit % 2 === 0 ? 'Wet; the mower was out late.' : '',
+      },
+      id(),
+    );
+  }
+  return greenId;
+}
+
+/** The two rolls that a spot would have shown, as a tape reads them: to the centimetre. */
+function twoRolls(
+  greenSpeed: number,
+  { percent, falls }: { percent: number; falls: number },
+): Rolls {
+  const share = slopePull(percent / 100) / rollingDeceleration(greenSpeed);
+  const tape = (metres: number) => Math.round(metres * 100) / 100;
+  return {
+    up: tape(greenSpeed / (1 + share)),
+    down: tape(greenSpeed / (1 - share)),
+    way: falls * DEGREE,
+  };
+}
+
+async function readAt(
+  database: Database,
+  owner: string,
+  layout: Layout,
+  greenId: string,
+  spot: number,
+): Promise<Layout> {
+  const green = await getGreen(database, owner, greenId);
+  const found = readOf(green, green.spots[spot]!.id);
+  return found ? onReading(layout, found.read, found.current) : layout;
 }
 
 interface DemoSession {

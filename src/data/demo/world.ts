@@ -5,12 +5,53 @@ import type { TruePath } from '@/core/simulate';
 /** The demo's own world: a nine-hole course on a canal wharf, its coach and her students. All of it is made up. */
 export const COACH = 'Tilda Vrane';
 
+interface DemoGreen {
+  name: string;
+  notes: string;
+  spots: { name: string; percent: number; falls: number }[];
+  /** Speed by day of the ten weeks, m. */
+  speed: [day: number, metres: number][];
+}
+
+/** Autumn on the wharf: the greens slow down as they get wet. */
+export const GREENS: DemoGreen[] = [
+  {
+    name: 'Bollard green',
+    notes: 'Practice green behind the chandlery. Greenkeeper: no tees within a step of the holes.',
+    spots: [
+      { name: 'Crane side', percent: 1.8, falls: -90 },
+      { name: 'Rope rack, uphill', percent: 1.4, falls: 150 },
+      { name: 'By the steps', percent: 0.4, falls: 60 },
+    ],
+    speed: [
+      [2, 10.4 * FOOT],
+      [13, 10.2 * FOOT],
+      [24, 9.8 * FOOT],
+      [37, 9.9 * FOOT],
+      [48, 9.4 * FOOT],
+      [59, 9.1 * FOOT],
+      [67, 9.3 * FOOT],
+    ],
+  },
+  {
+    name: 'Lock green',
+    notes: 'The fourth. Slower than the practice green all winter.',
+    spots: [{ name: 'Above the lock gate', percent: 2.4, falls: -45 }],
+    speed: [
+      [20, 8.7 * FOOT],
+      [55, 8.2 * FOOT],
+    ],
+  },
+];
+
 interface DemoDrill {
   key: string;
   name: string;
   distance: number;
   gate: number;
   gap: number;
+  /** The spot it was read at: green and spot by their places in the list. */
+  spot?: [green: number, spot: number];
 }
 
 export const DRILLS: DemoDrill[] = [
@@ -18,6 +59,14 @@ export const DRILLS: DemoDrill[] = [
   { key: 'straight', name: 'Straight gate', distance: 8 * FOOT, gate: 18 * INCH, gap: 0.06 },
   { key: 'close', name: 'Close gate', distance: 8 * FOOT, gate: 18 * INCH, gap: 0.054 },
   { key: 'halfway', name: 'Half-way gate', distance: 7 * FOOT, gate: 3.5 * FOOT, gap: 0.075 },
+  {
+    key: 'breaking',
+    name: 'Start gate, crane side',
+    distance: 8 * FOOT,
+    gate: 12 * INCH,
+    gap: 0.06,
+    spot: [0, 0],
+  },
 ];
 
 interface DemoStudent {
@@ -142,7 +191,7 @@ export const STUDENTS: DemoStudent[] = [
       [70, -0.15, 1.05],
     ],
     days: every(6, 2),
-    drills: ['straight', 'straight', 'halfway'],
+    drills: ['straight', 'straight', 'breaking'],
     putts: 30,
   },
   {

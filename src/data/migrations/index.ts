@@ -1,4 +1,5 @@
 import { first } from './001-first';
+import { greens } from './002-greens';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -8,4 +9,4 @@ export interface Migration {
 }
 
 /** All migrations, oldest first. */
-export const MIGRATIONS: Migration[] = [first];
+export const MIGRATIONS: Migration[] = [first, greens];

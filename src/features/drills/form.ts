@@ -78,6 +78,7 @@ export function drillForm(units: UnitPreferences) {
       min: field.min,
       max: field.max,
       bare: bareUnit(field.kind, units),
+      own: units.own,
     });
   const gate = Object.fromEntries(fields.map((field) => [field.name, length(field)])) as Record<
     'distance' | 'gap' | 'shank',
@@ -90,7 +91,12 @@ export function drillForm(units: UnitPreferences) {
         .trim()
         .min(1, 'A name is needed.')
         .max(80, 'A name may have at most 80 letters.'),
-      distance: lengthSchema({ what: 'A putt', bare: bareUnit('putt', units), ...PUTT_RANGE }),
+      distance: lengthSchema({
+        what: 'A putt',
+        bare: bareUnit('putt', units),
+        own: units.own,
+        ...PUTT_RANGE,
+      }),
       greenSpeed: lengthSchema({
         what: 'A green speed',
         bare: bareUnit('putt', units),

@@ -1,18 +1,35 @@
 import { z } from 'zod';
-import { GREEN_SPEED_RANGE } from '@/core/green';
-import { bareUnit, lengthSchema, unitPreferences, type UnitPreferences } from '@/core/units';
+import { GREEN_SPEED_RANGE, PACES } from '@/core/green';
+import {
+  OWN_RANGE,
+  bareUnit,
+  lengthSchema,
+  unitPreferences,
+  type OwnUnit,
+  type UnitPreferences,
+} from '@/core/units';
 
 /** What a coach types of their own ways. */
-export const settingsForm = (units: UnitPreferences) =>
-  z.object({
+export const settingsForm = (units: UnitPreferences) => {
+  const own = (what: string, unit: OwnUnit) =>
+    lengthSchema({ what, bare: bareUnit('along', units), ...OWN_RANGE[unit] });
+  return z.object({
     name: z.string().trim().max(80, 'A name may have at most 80 letters.'),
-    units: unitPreferences,
+    units: unitPreferences.omit({ own: true }).extend({
+      own: z.object({
+        step: own('A step', 'step'),
+        putter: own('A putter', 'putter'),
+        club: own('A club', 'club'),
+      }),
+    }),
     greenSpeed: lengthSchema({
       what: 'A green speed',
       bare: bareUnit('putt', units),
       ...GREEN_SPEED_RANGE,
     }),
+    pace: z.enum(PACES.map(({ id }) => id)),
   });
+};
 
 export type SettingsInput = z.input<ReturnType<typeof settingsForm>>;
 export type SettingsOutput = z.output<ReturnType<typeof settingsForm>>;

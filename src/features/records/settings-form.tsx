@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useSyncExternalStore } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { toast } from 'sonner';
+import { PACES } from '@/core/green';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -78,6 +79,36 @@ export function SettingsForm({ values, units }: { values: SettingsInput; units: 
         hint="how far the ball rolls out from the ramp on your usual green"
         error={errors.greenSpeed?.message}
       />
+      <Controller
+        control={control}
+        name="pace"
+        render={({ field }) => (
+          <Choice
+            label="Pace that new drills start with"
+            value={field.value}
+            onChange={field.onChange}
+            options={PACES.map(({ id, name }) => ({ value: id, label: name }))}
+          />
+        )}
+      />
+      <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
+        <TextField
+          label="Your step"
+          {...register('units.own.step')}
+          hint="walk ten and divide: “3 steps” then means this"
+          error={errors.units?.own?.step?.message}
+        />
+        <TextField
+          label="Your putter"
+          {...register('units.own.putter')}
+          error={errors.units?.own?.putter?.message}
+        />
+        <TextField
+          label="Your longest club"
+          {...register('units.own.club')}
+          error={errors.units?.own?.club?.message}
+        />
+      </div>
       <div>
         <Button kind="primary" type="submit" disabled={isSubmitting}>
           Save

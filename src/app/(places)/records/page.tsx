@@ -29,7 +29,15 @@ export default async function RecordsPage() {
             units={units}
             values={{
               name: coach.name,
-              units,
+              units: {
+                ...units,
+                own: {
+                  step: showLength(units.own.step, 'along', units),
+                  putter: showLength(units.own.putter, 'along', units),
+                  club: showLength(units.own.club, 'along', units),
+                },
+              },
+              pace: coach.settings.pace,
               greenSpeed: showLength(coach.settings.greenSpeed, 'putt', units),
             }}
           />

@@ -1,0 +1,192 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { DEFAULT_PUTT, FLAT, aimFor, type ReadingValues } from '@/core/green';
+import { ballGateLayout, onReading } from '@/core/layout';
+import {
+  addDrill,
+  addGreen,
+  addReading,
+  addStudent,
+  archiveGreen,
+  ensureCoach,
+  getGreen,
+  getSession,
+  latestRead,
+  listGreens,
+  openDatabase,
+  removeReading,
+  saveGreen,
+  seedDemo,
+  startSession,
+  type Database,
+} from '.';
+
+let folder: string;
+let database: Database;
+let owner: string;
+
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dirigo-'));
+  database = await openDatabase(join(folder, 'coach.db'));
+  owner = await ensureCoach(database);
+});
+
+afterEach(async () => {
+  await database.close();
+  rmSync(folder, { recursive: true });
+});
+
+const gate = { distance: 0.4572, gap: 0.06, shank: 0.005 };
+const layout = ballGateLayout(DEFAULT_PUTT, gate);
+const left2 = { grade: 0.02, falls: -Math.PI / 2 };
+const reading = (day: number, rest: Partial<ReadingValues> = {}): ReadingValues => ({
+  at: new Date(Date.UTC(2026, 9, day)),
+  spotId: null,
+  greenSpeed: 2.8,
+  slope: null,
+  rolls: null,
+  note: '',
+  ...rest,
+});
+
+async function addSlip() {
+  const greenId = await addGreen(database, owner, {
+    name: 'Slip green',
+    notes: '',
+    spots: [{ name: 'Top' }, { name: 'Foot' }],
+  });
+  const { spots } = await getGreen(database, owner, greenId);
+  return { greenId, top: spots[0]!.id, foot: spots[1]!.id };
+}
+
+const student = () =>
+  addStudent(database, owner, {
+    name: 'Wren Halloway-Test',
+    hand: 'left',
+    level: 'steady',
+    seated: false,
+    notes: '',
+    putter: { headLength: 0.112, headDepth: 0.024 },
+  });
+
+describe('greens', () => {
+  it('keep their spots in order, rename and reorder them, and lose the readings of one left out', async () => {
+    const { greenId, top, foot } = await addSlip();
+    await addReading(database, owner, greenId, reading(1, { spotId: top, slope: left2 }));
+    await addReading(database, owner, greenId, reading(2, { spotId: foot, slope: FLAT }));
+    await saveGreen(database, owner, greenId, {
+      name: 'Slip green, new',
+      notes: 'By the crane',
+      spots: [{ id: foot, name: 'The foot' }, { name: 'Middle' }],
+    });
+    const green = await getGreen(database, owner, greenId);
+    expect(green).toMatchObject({ name: 'Slip green, new', notes: 'By the crane' });
+    expect(green.spots.map(({ name }) => name)).toEqual(['The foot', 'Middle']);
+    expect(green.readings.map(({ spotId }) => spotId)).toEqual([foot]);
+  });
+
+  it('give back a reading as it was taken, rolls too', async () => {
+    const { greenId, top } = await addSlip();
+    const rolls = { up: 2.4, down: 3.1, way: -1 };
+    const values = reading(4, { spotId: top, slope: left2, rolls, note: 'dew' });
+    const id = await addReading(database, owner, greenId, values);
+    expect((await getGreen(database, owner, greenId)).readings).toEqual([{ id, ...values }]);
+    await removeReading(database, owner, greenId, id);
+    expect((await getGreen(database, owner, greenId)).readings).toEqual([]);
+    await expect(removeReading(database, owner, greenId, id)).rejects.toThrow('no such reading');
+  });
+
+  it('refuse a spot of another green, a slope without a spot, and a green that is not the coach’s', async () => {
+    const { greenId } = await addSlip();
+    const other = await addSlip();
+    await expect(
+      addReading(database, owner, greenId, reading(1, { spotId: other.top })),
+    ).rejects.toThrow('no such spot');
+    await expect(
+      addReading(database, owner, greenId, reading(1, { slope: left2 })),
+    ).rejects.toThrow('A slope belongs to a spot');
+    await expect(getGreen(database, 'someone else', greenId)).rejects.toThrow('no such green');
+    expect(await listGreens(database, 'someone else')).toEqual([]);
+  });
+
+  it('are put away and taken back', async () => {
+    const { greenId } = await addSlip();
+    await archiveGreen(database, owner, greenId, new Date());
+    expect((await listGreens(database, owner))[0]!.archivedAt).not.toBeNull();
+    await archiveGreen(database, owner, greenId, null);
+    expect((await getGreen(database, owner, greenId)).archivedAt).toBeNull();
+  });
+});
+
+describe('a session on a green', () => {
+  it('is played on the latest reading, which stays with the run when the green is read again', async () => {
+    const { greenId, top } = await addSlip();
+    await addReading(database, owner, greenId, reading(1, { spotId: top, slope: left2 }));
+    await addReading(database, owner, greenId, reading(7, { greenSpeed: 2.6 }));
+    const drillId = await addDrill(database, owner, { name: 'Gate', layout });
+    const studentId = await student();
+    const id = await startSession(database, owner, {
+      studentId,
+      drillId,
+      startedAt: new Date(),
+      green: { greenId, spotId: top },
+    });
+    await addReading(database, owner, greenId, reading(9, { greenSpeed: 3.3 }));
+    const played = (await getSession(database, owner, id)).runs[0]!.layout;
+    expect(played.putt).toMatchObject({ greenSpeed: 2.6, slope: left2 });
+    expect(played.read).toMatchObject({
+      green: 'Slip green',
+      spot: 'Top',
+      at: '2026-10-07T00:00:00.000Z',
+    });
+    // The gate keeps its distance and gap and stands on the new start line.
+    expect(played.elements).toEqual(layout.elements);
+    expect(aimFor(played.putt).beside).toBeGreaterThan(0.1);
+  });
+
+  it('keeps the drill’s own slope on a spot whose slope was never read', async () => {
+    const { greenId, foot } = await addSlip();
+    await addReading(database, owner, greenId, reading(1));
+    const { read, current } = await latestRead(database, owner, { greenId, spotId: foot });
+    const sloped = { ...layout, putt: { ...layout.putt, slope: left2 } };
+    expect(onReading(sloped, read, current).putt).toMatchObject({
+      greenSpeed: 2.8,
+      slope: left2,
+    });
+  });
+
+  it('is refused on a green that was never read, or that cannot hold the pace', async () => {
+    const { greenId, top } = await addSlip();
+    const drillId = await addDrill(database, owner, { name: 'Gate', layout });
+    const start = async () =>
+      startSession(database, owner, {
+        studentId: await student(),
+        drillId,
+        startedAt: new Date(),
+        green: { greenId, spotId: top },
+      });
+    await expect(start()).rejects.toThrow('Slip green was never read');
+    await addReading(
+      database,
+      owner,
+      greenId,
+      reading(1, { spotId: top, greenSpeed: 4.9, slope: { grade: 0.08, falls: 0 } }),
+    );
+    await expect(start()).rejects.toThrow('Slip green as it was read cannot hold');
+  });
+});
+
+it('the demo’s greens are read over the ten weeks, and a drill stands on one of their spots', async () => {
+  await seedDemo(database, new Date('2026-11-24T09:00:00Z'));
+  const greens = await listGreens(database, owner);
+  const bollard = greens.find(({ name }) => name === 'Bollard green')!;
+  expect(bollard.readings.length).toBeGreaterThan(5);
+  const { current } = await latestRead(database, owner, {
+    greenId: bollard.id,
+    spotId: bollard.spots[0]!.id,
+  });
+  // Two rolls taped to the centimetre give the slope back to a tenth of a per cent.
+  expect(current.slope!.grade).toBeCloseTo(0.018, 3);
+  expect(current.slope!.falls).toBeCloseTo(-Math.PI / 2, 12);
+});

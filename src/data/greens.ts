@@ -1,0 +1,211 @@
+import { v4 } from 'uuid';
+import {
+  currentOf,
+  rollsSchema,
+  slopeSchema,
+  type Current,
+  type ReadingValues,
+} from '@/core/green';
+import type { Read } from '@/core/layout';
+import type { Database } from './database';
+import { Problem, notFound } from './problem';
+import type { GreenRow, ReadingRow } from './models';
+
+export interface Reading extends ReadingValues {
+  id: string;
+}
+
+/** A green with its spots in order and its readings, newest first. */
+export interface Green {
+  id: string;
+  name: string;
+  notes: string;
+  archivedAt: Date | null;
+  spots: { id: string; name: string }[];
+  readings: Reading[];
+}
+
+/** What a coach says of a green; a spot without an id is new, one that is left out is removed with its readings. */
+export interface GreenValues {
+  name: string;
+  notes: string;
+  spots: { id?: string; name: string }[];
+}
+
+/** A green, or one spot of it. */
+export interface GreenSpot {
+  greenId: string;
+  spotId: string | null;
+}
+
+const toReading = (row: ReadingRow): Reading => ({
+  id: row.id,
+  at: row.at,
+  spotId: row.spotId,
+  greenSpeed: row.greenSpeed,
+  slope: slopeSchema.nullable().parse(row.slope),
+  rolls: rollsSchema.nullable().parse(row.rolls),
+  note: row.note,
+});
+
+async function withParts({ models }: Database, rows: GreenRow[]): Promise<Green[]> {
+  const where = { greenId: rows.map(({ id }) => id) };
+  const spots = await models.spot.findAll({ where, order: [['position', 'ASC']] });
+  const readings = await models.reading.findAll({ where, order: [['at', 'DESC']] });
+  return rows.map(({ id, name, notes, archivedAt }) => ({
+    id,
+    name,
+    notes,
+    archivedAt,
+    spots: spots
+      .filter(({ greenId }) => greenId === id)
+      .map((row) => ({ id: row.id, name: row.name })),
+    readings: readings.filter(({ greenId }) => greenId === id).map(toReading),
+  }));
+}
+
+/** All greens of a coach, archived ones too, by name. */
+export async function listGreens(database: Database, owner: string): Promise<Green[]> {
+  const rows = await database.models.green.findAll({
+    where: { coachId: owner },
+    order: [['name', 'ASC']],
+  });
+  return withParts(database, rows);
+}
+
+export async function getGreen(database: Database, owner: string, id: string): Promise<Green> {
+  const row = await database.models.green.findOne({ where: { id, coachId: owner } });
+  const [green] = row ? await withParts(database, [row]) : [];
+  if (!green) throw notFound('green');
+  return green;
+}
+
+export async function addGreen(
+  { models, atomically }: Database,
+  owner: string,
+  { name, notes, spots }: GreenValues,
+  id = v4(),
+): Promise<string> {
+  await atomically(async (transaction) => {
+    await models.green.create({ id, coachId: owner, name, notes }, { transaction });
+    await models.spot.bulkCreate(
+      spots.map((spot, position) => ({
+        id: spot.id ?? v4(),
+        greenId: id,
+        name: spot.name,
+        position,
+      })),
+      { transaction },
+    );
+  });
+  return id;
+}
+
+export async function saveGreen(
+  { models, atomically }: Database,
+  owner: string,
+  id: string,
+  { name, notes, spots }: GreenValues,
+): Promise<void> {
+  await atomically(async (transaction) => {
+    const [changed] = await models.green.update(
+      { name, notes },
+      { where: { id, coachId: owner }, transaction },
+    );
+    if (changed === 0) throw notFound('green');
+    const known = await models.spot.findAll({ where: { greenId: id }, transaction });
+    for (const row of known) {
+      if (!spots.some((spot) => spot.id === row.id)) await row.destroy({ transaction });
+    }
+    for (const [position, spot] of spots.entries()) {
+      const row = known.find((one) => one.id === spot.id);
+      if (row) await row.update({ name: spot.name, position }, { transaction });
+      else {
+        await models.spot.create(
+          { id: v4(), greenId: id, name: spot.name, position },
+          { transaction },
+        );
+      }
+    }
+  });
+}
+
+export async function archiveGreen(
+  { models }: Database,
+  owner: string,
+  id: string,
+  archivedAt: Date | null,
+): Promise<void> {
+  const [changed] = await models.green.update({ archivedAt }, { where: { id, coachId: owner } });
+  if (changed === 0) throw notFound('green');
+}
+
+/**
+ * Keeps a reading.
+ *
+ * @throws Problem when the spot is not on that green, or a slope has no spot to belong to
+ */
+export async function addReading(
+  database: Database,
+  owner: string,
+  greenId: string,
+  values: ReadingValues,
+  id = v4(),
+): Promise<string> {
+  const green = await getGreen(database, owner, greenId);
+  const { spotId, slope } = values;
+  if (spotId !== null && !green.spots.some((spot) => spot.id === spotId)) throw notFound('spot');
+  if (slope && spotId === null) {
+    throw new Problem('invalid', 'A slope belongs to a spot: name the spot it was read at.');
+  }
+  await database.models.reading.create({ id, greenId, ...values });
+  return id;
+}
+
+export async function removeReading(
+  database: Database,
+  owner: string,
+  greenId: string,
+  id: string,
+): Promise<void> {
+  await getGreen(database, owner, greenId);
+  const removed = await database.models.reading.destroy({ where: { id, greenId } });
+  if (removed === 0) throw notFound('reading');
+}
+
+/**
+ * What is known of a green today, with its words for a layout.
+ *
+ * @throws Problem when the green was never read
+ */
+export async function latestRead(
+  database: Database,
+  owner: string,
+  { greenId, spotId }: GreenSpot,
+): Promise<{ read: Read; current: Current }> {
+  const green = await getGreen(database, owner, greenId);
+  const found = readOf(green, spotId);
+  if (!found) throw new Problem('invalid', `${green.name} was never read: take a reading first.`);
+  return found;
+}
+
+/** What is known of one spot of a green, or of the green as a whole; null when it was never read. */
+export function readOf(
+  green: Green,
+  spotId: string | null,
+): { read: Read; current: Current } | null {
+  const spot = green.spots.find(({ id }) => id === spotId);
+  if (spotId !== null && !spot) throw notFound('spot');
+  const current = currentOf(green.readings, spotId);
+  if (!current) return null;
+  return {
+    current,
+    read: {
+      greenId: green.id,
+      green: green.name,
+      spotId,
+      spot: spot?.name ?? '',
+      at: current.speedAt.toISOString(),
+    },
+  };
+}
