@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { addDrill, addStudent, expectCount, logByKeys, startSession } from './coach';
+import { addDrill, addStudent, expectCount, logByKeys, startSession, type } from './coach';
 
 test('every place passes the accessibility rules, in every theme and at both widths', async ({
   page,
@@ -14,6 +14,12 @@ test('every place passes the accessibility rules, in every theme and at both wid
   await logByKeys(page, 'CCCLCRC');
   await expect(page.getByText('all saved')).toBeVisible();
   const session = new URL(page.url()).pathname;
+  await page.goto('/greens/new');
+  await type(page, 'Name', 'Weir green');
+  await type(page, 'Spot 1', 'Low side');
+  await page.getByRole('button', { name: 'Add green' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Weir green' })).toBeVisible();
+  const green = new URL(page.url()).pathname;
   for (const theme of ['light', 'dark', 'glare']) {
     await page.evaluate((name) => localStorage.setItem('theme', name), theme);
     for (const width of [1280, 390]) {
@@ -26,6 +32,9 @@ test('every place passes the accessibility rules, in every theme and at both wid
         '/drills',
         drill,
         session,
+        '/greens',
+        '/greens/new',
+        green,
         '/records',
       ]) {
         await page.goto(path);

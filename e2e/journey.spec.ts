@@ -123,14 +123,13 @@ test('on a falling putt the gate stands on the start line, and the run keeps the
   await expect(page.getByRole('row', { name: /left tee, A/ })).toContainText('9 mm right');
   await expect(page.getByRole('row', { name: /start line pin/ })).toContainText('8 1/8 in right');
   await expect(page.getByRole('img', { name: /hole −0\.98° \+0\.99°/ })).toBeVisible();
-  await page.getByRole('combobox', { name: 'Falls' }).click();
-  await page.getByRole('option', { name: 'right', exact: true }).click();
+  await type(page, 'Falls', 'right');
   await expect(page.getByText('aim 8 1/8 in left · 1.9 cups · 4.8°')).toBeVisible();
   await page.getByRole('button', { name: 'Save drill' }).click();
-  await expect(page.getByText('a putt that falls 2 % right')).toBeVisible();
+  await expect(page.getByText('one ball gate · 10 ft, falls 2 % right')).toBeVisible();
 
   await startSession(page, 'Sal Brick', 'Falling gate');
-  await expect(page.getByText('2 % right, 10 ft')).toBeVisible();
+  await expect(page.getByText('10 ft, falls 2 % right')).toBeVisible();
   await logByKeys(page, 'CCRL');
   await expectCount(page, 2, 4);
   await expect(page.getByText('all saved')).toBeVisible();

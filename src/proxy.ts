@@ -19,6 +19,7 @@ function contentPolicy(nonce: string): string {
   const development = process.env.NODE_ENV === 'development';
   return [
     "default-src 'self'",
+    "worker-src 'self'",
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development ? " 'unsafe-eval'" : ''}`,
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",

@@ -33,6 +33,8 @@ export interface TrendChartProps {
   /** A level to compare with, and what it is. */
   level?: { value: number; label: string };
   unit: string;
+  /** Where the scale begins: at nothing, or where the numbers do. */
+  from?: 'zero' | 'data';
   description: string;
 }
 
@@ -58,7 +60,7 @@ function usePalette(): Palette | null {
 }
 
 /** A number over time with the band that holds it eight times in ten. */
-export function TrendChart({ points, level, unit, description }: TrendChartProps) {
+export function TrendChart({ points, level, unit, from = 'zero', description }: TrendChartProps) {
   const palette = usePalette();
   if (!palette) return <div className="h-full" />;
   const font = { family: "'Archivo Variable', sans-serif", size: 13 };
@@ -117,8 +119,8 @@ export function TrendChart({ points, level, unit, description }: TrendChartProps
         ticks: { color: palette.ink2, font, maxTicksLimit: 7, maxRotation: 0 },
       },
       y: {
-        beginAtZero: true,
-        grace: '6%',
+        beginAtZero: from === 'zero',
+        grace: from === 'zero' ? '6%' : '40%',
         grid: { color: palette.hair },
         border: { display: false },
         ticks: {
@@ -141,9 +143,10 @@ export function TrendChart({ points, level, unit, description }: TrendChartProps
         callbacks: {
           label: ({ dataIndex }) => {
             const point = points[dataIndex];
-            return point
-              ? `${point.middle.toFixed(2)}${unit} (${point.low.toFixed(2)} to ${point.high.toFixed(2)}); ${point.note}`
-              : '';
+            if (!point) return '';
+            const { low, middle, high, note } = point;
+            const interval = low === high ? '' : ` (${low.toFixed(2)} to ${high.toFixed(2)})`;
+            return `${middle.toFixed(2)}${unit}${interval}${note ? `; ${note}` : ''}`;
           },
           title: ([item]) => (item ? format(points[item.dataIndex]!.at, 'd MMM yyyy') : ''),
         },

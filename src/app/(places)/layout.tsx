@@ -2,13 +2,14 @@ import type { ReactNode } from 'react';
 import { Nav } from '@/features/shared/nav';
 import { coachContext } from '@/features/shared/server';
 import { Palette } from '@/features/palette/palette';
-import { listDrills, listStudents } from '@/data';
+import { listDrills, listGreens, listStudents } from '@/data';
 
 export default async function PlacesLayout({ children }: { children: ReactNode }) {
   const { database, owner } = await coachContext();
-  const [students, drills] = await Promise.all([
+  const [students, drills, greens] = await Promise.all([
     listStudents(database, owner),
     listDrills(database, owner),
+    listGreens(database, owner),
   ]);
   const present = <T extends { archivedAt: Date | null }>(all: T[]) =>
     all.filter(({ archivedAt }) => !archivedAt);
@@ -21,6 +22,7 @@ export default async function PlacesLayout({ children }: { children: ReactNode }
           { group: 'Do', name: 'Start a session', href: '/start' },
           { group: 'Do', name: 'Add a student', href: '/students/new' },
           { group: 'Do', name: 'Make a drill', href: '/drills/new' },
+          { group: 'Do', name: 'Add a green', href: '/greens/new' },
           { group: 'Do', name: 'Change settings', href: '/records' },
           ...present(students).map(({ id, name }) => ({
             group: 'Students' as const,
@@ -31,6 +33,11 @@ export default async function PlacesLayout({ children }: { children: ReactNode }
             group: 'Drills' as const,
             name,
             href: `/drills/${id}`,
+          })),
+          ...present(greens).map(({ id, name }) => ({
+            group: 'Greens' as const,
+            name,
+            href: `/greens/${id}`,
           })),
         ]}
       />

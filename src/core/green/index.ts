@@ -17,6 +17,7 @@ export { dropMarginOf, dropMarginOn, marginOf, type DropMargin } from './drop-ma
 export { breakWords, parseBreak, type Break } from './break-words';
 export { expectedPutts, type ExpectedPutts } from './expected-putts';
 export { onOtherGreen, type OtherGreen } from './other-green';
+export { FALLS, fallsSchema, fallsWords, parseFalls, typedFalls } from './falls';
 export { PACES, paceOf, type Pace, type PaceId } from './paces';
 export { besideOf, nearestOnRoute, routeAt, routeOf, routePoints, type Route } from './route';
 export { slopeForBreak } from './slope-for-break';
@@ -30,6 +31,7 @@ export {
   firstReach,
   momentAt,
   nearestTo,
+  paceSpeed,
   restOf,
   trackOf,
   type Moment,

@@ -9,13 +9,16 @@ import {
   breakWords,
   currentOf,
   expectedPutts,
+  fallsWords,
   makeProbability,
   onOtherGreen,
   paceOf,
   parseBreak,
+  parseFalls,
   readRolls,
   rollPutt,
   slopeForBreak,
+  typedFalls,
   type Putt,
   type Skill,
 } from '.';
@@ -214,5 +217,38 @@ describe('what is known of a green', () => {
     expect(slope.grade).toBeCloseTo(0.015938, 6);
     expect(slope.falls).toBe(1.2);
     expect(readRolls({ up: 3, down: 3, way: 1.2 }).slope).toEqual(FLAT);
+  });
+});
+
+describe('the way a green falls', () => {
+  it.each([
+    ['left', -90],
+    ['Downhill, left', -45],
+    ['right downhill', 45],
+    ['up hill', 180],
+    ['70° left', -70],
+    ['110 right', 110],
+    ['5 o’clock', 150],
+    ['to 4:30', 135],
+    ['9', -90],
+    ['12 o’clock', 0],
+  ])('reads %p as %d°', (text, degrees) => {
+    expect(parseFalls(text)! / toRadians(1)).toBeCloseTo(degrees, 9);
+  });
+
+  it.each(['', 'sideways', '200° left', 'left left right', '13 o’clock', '70°'])(
+    'does not guess at %p',
+    (text) => expect(parseFalls(text)).toBeNull(),
+  );
+
+  it('is typed so that it is read back to the degree, and said so to the half hour', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -179, max: 180 }), (degrees) => {
+        const falls = toRadians(degrees);
+        expect(parseFalls(typedFalls(falls))! / toRadians(1)).toBeCloseTo(degrees, 9);
+        const said = parseFalls(fallsWords(falls))!;
+        expect(Math.cos(said - falls)).toBeGreaterThan(Math.cos(toRadians(7.6)));
+      }),
+    );
   });
 });

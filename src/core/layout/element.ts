@@ -77,7 +77,15 @@ export type Mark =
   | { type: 'curve'; points: Spot[] }
   | { type: 'aim'; at: Spot; beside: number; cups: number; direction: number }
   | { type: 'fall'; grade: number; falls: number }
-  | { type: 'dimension'; from: number; to: number; kind: LengthKind; row: number };
+  | {
+      type: 'dimension';
+      from: number;
+      to: number;
+      /** What a tape shows between them; along the start line a little more than along the line to the hole. */
+      metres: number;
+      kind: LengthKind;
+      row: number;
+    };
 
 export interface KitItem {
   name: string;

@@ -226,8 +226,15 @@ export function drawLayout(layout: Layout): Mark[] {
         ]
       : []),
     { type: 'hole', at: hole, radius: HOLE_RADIUS },
-    { type: 'dimension', from: 0, to: putt.distance, kind: 'putt', row: 0 },
-    ...partDimensions(elements, putt.distance),
+    {
+      type: 'dimension',
+      from: 0,
+      to: putt.distance,
+      metres: putt.distance,
+      kind: 'putt',
+      row: 0,
+    },
+    ...partDimensions(elements, putt.distance, direction),
     ...elements.flatMap((element) => element.draw()),
   ];
 }
@@ -235,21 +242,33 @@ export function drawLayout(layout: Layout): Mark[] {
 /** How far beyond the hole a curve is drawn, m: it would lead far aside to where the ball would rest. */
 const SHOWN_BEYOND = 0.15;
 
-/** The dimension string from the ball by way of each element to the hole. */
-function partDimensions(elements: Standing[], until: number): Mark[] {
+/** The dimension string from the ball by way of each element to the hole, taped along the start line. */
+function partDimensions(elements: Standing[], until: number, direction: number): Mark[] {
   const middles = elements.flatMap((element) => {
     const tees = element.places().filter(({ label }) => label !== undefined);
-    const sum = tees.reduce((total, { at }) => total + at.along, 0);
-    return tees.length > 0 ? [sum / tees.length] : [];
+    if (tees.length === 0) return [];
+    const mean = (pick: (spot: Spot) => number) =>
+      tees.reduce((total, { at }) => total + pick(at), 0) / tees.length;
+    return [
+      { drawn: mean(({ along }) => along), taped: mean((at) => turned(at, -direction).along) },
+    ];
   });
-  const stops = [0, ...middles.sort((a, b) => a - b), until];
-  return stops.slice(1).map((to, index) => ({
-    type: 'dimension',
-    from: stops[index] ?? 0,
-    to,
-    kind: 'along',
-    row: 1,
-  }));
+  const stops = [
+    { drawn: 0, taped: 0 },
+    ...middles.sort((a, b) => a.taped - b.taped),
+    { drawn: until, taped: until },
+  ];
+  return stops.slice(1).map((to, index) => {
+    const from = stops[index]!;
+    return {
+      type: 'dimension',
+      from: from.drawn,
+      to: to.drawn,
+      metres: to.taped - from.taped,
+      kind: 'along',
+      row: 1,
+    };
+  });
 }
 
 /** Kit for a layout: equal things counted together. */

@@ -35,6 +35,7 @@ describe('coachSettings', () => {
     expect(coachSettings.parse({})).toEqual({
       units: DEFAULT_UNITS,
       greenSpeed: DEFAULT_PUTT.greenSpeed,
+      pace: 'rolls',
     });
   });
 

@@ -6,6 +6,7 @@ export { lengthSchema, type LengthLimits } from './length-schema';
 export {
   LENGTH_HINT,
   DEFAULT_OWN,
+  METRES,
   parseLength,
   type LengthUnit,
   type OwnMeasures,
@@ -18,6 +19,7 @@ export {
   OWN_RANGE,
   acrossStep,
   bareUnit,
+  roughLength,
   settable,
   showLength,
   unitPreferences,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FOOT, INCH } from './constants';
 import { formatLength, FEET_FROM } from './format-length';
 import { DEFAULT_OWN, type TapeUnit } from './parse-length';
 
@@ -37,15 +38,16 @@ export const DEFAULT_UNITS: UnitPreferences = {
 };
 
 /**
- * What is being measured: a putt or green speed, a place along the putt, a small thing across it, or the spot of a
+ * What is being measured: a putt, a green speed (told to a tenth of a foot), a place along the putt, a small thing across it, or the spot of a
  * tee's middle across it, which lies on half millimetres.
  */
-export type LengthKind = 'putt' | 'along' | 'across' | 'spot';
+export type LengthKind = 'putt' | 'speed' | 'along' | 'across' | 'spot';
 
 /** The unit a bare number is read in for this kind of length. */
 export function bareUnit(kind: LengthKind, units: UnitPreferences): TapeUnit {
   switch (kind) {
     case 'putt':
+    case 'speed':
       return units.long === 'imperial' ? 'ft' : 'm';
     case 'along':
       return units.long === 'imperial' ? 'in' : 'cm';
@@ -68,10 +70,29 @@ export function showLength(metres: number, kind: LengthKind, units: UnitPreferen
   if (kind === 'across' || kind === 'spot') {
     return formatLength(metres, units.short === 'imperial' ? 'in' : 'mm');
   }
+  if (kind === 'speed') {
+    return units.long === 'imperial'
+      ? `${Number((metres / FOOT).toFixed(1))} ft`
+      : formatLength(metres, 'm');
+  }
   if (units.long === 'imperial') {
     return formatLength(metres, kind === 'putt' || metres >= FEET_FROM ? 'ft' : 'in');
   }
   return formatLength(metres, kind === 'putt' || metres >= 1 ? 'm' : 'cm');
+}
+
+/**
+ * Prints a length that is only reckoned, to what an eye can tell: half an inch or a centimetre, above a foot an inch.
+ *
+ * @param metres length in metres, 0 or more
+ * @param units the coach's systems
+ */
+export function roughLength(metres: number, units: UnitPreferences): string {
+  if (units.long === 'metric') {
+    return metres >= 1 ? formatLength(metres, 'm') : `${Math.round(metres * 100)} cm`;
+  }
+  const step = metres >= FOOT ? INCH : INCH / 2;
+  return formatLength(Math.round(metres / step) * step, metres >= FEET_FROM ? 'ft' : 'in');
 }
 
 /**

@@ -2,8 +2,19 @@
 
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { addDrill, archiveDrill, getCoach, saveDrill, type Database } from '@/data';
-import { act } from '../shared/action';
+import {
+  addDrill,
+  archiveDrill,
+  getCoach,
+  getStudent,
+  listSessions,
+  saveDrill,
+  toLogged,
+  type Database,
+} from '@/data';
+import { currentScore, type Score } from '@/core/scoring';
+import type { Hand } from '@/core/people';
+import { act, archiving } from '../shared/action';
 import type { ActionResult } from '../shared/result';
 import { drillForm, type DrillInput } from './form';
 
@@ -26,14 +37,28 @@ export async function keepDrill(
 
 /** Puts a drill away, or takes one back. */
 export async function setDrillArchived(id: string, archived: boolean): Promise<ActionResult<null>> {
-  const result = await act(
-    z.object({ id: z.uuid(), archived: z.boolean() }),
-    { id, archived },
-    async (database, owner) => {
-      await archiveDrill(database, owner, id, archived ? new Date() : null);
-      return null;
-    },
-  );
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
+  return archiving(id, archived, archiveDrill);
+}
+
+/** A student's start line as it is known now, for the make map. */
+export interface KnownStart {
+  name: string;
+  hand: Hand;
+  putts: number;
+  /** Null while nothing was putted. */
+  score: Score | null;
+}
+
+/** What is known of a student's start line. */
+export async function knownStart(studentId: string): Promise<ActionResult<KnownStart>> {
+  return act(z.uuid(), studentId, async (database, owner, id) => {
+    const { name, hand } = await getStudent(database, owner, id);
+    const sessions = (await listSessions(database, owner, { studentId: id })).map(toLogged);
+    return {
+      name,
+      hand,
+      putts: sessions.flatMap(({ runs }) => runs.flatMap(({ putts }) => putts)).length,
+      score: currentScore(sessions)?.score ?? null,
+    };
+  });
 }

@@ -3,53 +3,69 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { Tabs } from 'radix-ui';
+import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
+import { aimFor, type Slope } from '@/core/green';
 import {
   ELEMENTS,
   ballGateOf,
+  breaks,
   checkLayout,
   strictness,
   strictnessWords,
   type Layout,
 } from '@/core/layout';
-import { showDegrees, showGrade, showLength, settable, type UnitPreferences } from '@/core/units';
+import { showDegrees, showLength, settable, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/field';
-import { Pick } from '@/ui/pick';
+import type { PickOption } from '@/ui/pick';
+import type { GreenOption } from '../greens/options';
+import { ArchiveButton } from '../shared/archive-button';
 import { PlaceHead } from '../shared/place';
 import { fieldErrors } from '../shared/result';
 import { showErrors } from '../shared/show-errors';
 import { keepDrill, setDrillArchived } from './actions';
-import { FALLS, drillForm, fallsOf, findingWords, type DrillInput } from './form';
+import { drillForm, findingWords, typedSlope, type DrillInput } from './form';
+import { groundWords, readWords } from './ground-words';
 import { LayoutDrawing } from './layout-drawing';
+import { MakeMapView } from './make-map-view';
+import { PuttFields, type DrillFormApi } from './putt-fields';
 import { StrictnessGauge } from './strictness-gauge';
 import { TapeList } from './tape-list';
+import { WhatIf } from './what-if';
 
 /** Setting a gate: the numbers, and at once what they mean. Wrong numbers leave the last right drawing standing. */
 export function Designer({
   id,
   values,
   units,
+  greens,
+  students,
   version,
   archived = false,
 }: {
   id: string | null;
   values: DrillInput;
   units: UnitPreferences;
+  /** Greens and spots that the putt can stand on. */
+  greens: GreenOption[];
+  /** Whose putts can be laid over the make map. */
+  students: PickOption[];
   version?: number;
   archived?: boolean;
 }) {
   const router = useRouter();
   const [form] = useState(() => drillForm(units));
-  const { register, control, handleSubmit, setError, setValue, getValues, formState } = useForm<
-    DrillInput,
-    unknown,
-    { name: string; layout: Layout }
-  >({ resolver: zodResolver(form), defaultValues: values, mode: 'onChange' });
+  const api: DrillFormApi = useForm<DrillInput, unknown, { name: string; layout: Layout }>({
+    resolver: zodResolver(form),
+    defaultValues: values,
+    mode: 'onChange',
+  });
+  const { register, control, handleSubmit, setError, setValue, getValues, formState } = api;
   const { errors, isSubmitting, isDirty } = formState;
-  const [busy, begin] = useTransition();
 
   const typed = useWatch({ control });
   const [lastGood, setLastGood] = useState(() => form.parse({ ...values, name: 'drawing' }).layout);
@@ -66,24 +82,26 @@ export function Designer({
     router.push(`/drills/${result.value}`);
     router.refresh();
   });
-  const archive = (next: boolean) =>
-    begin(async () => {
-      if (id === null || !showErrors(await setDrillArchived(id, next))) return;
-      toast(next ? 'The drill is put away; its sessions stay.' : 'The drill is back.', {
-        action: { label: 'Undo', onClick: () => archive(!next) },
-      });
-    });
+  const slope = (next: Slope) => {
+    const options = { shouldDirty: true, shouldValidate: true } as const;
+    const words = typedSlope(next);
+    setValue('grade', words.grade, options);
+    setValue('falls', words.falls, options);
+    setValue('read', null);
+  };
 
   return (
     <form onSubmit={save} noValidate className="grid">
       <PlaceHead
         title={id === null ? 'New drill' : values.name}
-        sub={`${puttWords(good)}${version ? ` · version ${version}` : ''}${archived ? ' · archived' : ''}`}
+        sub={`${puttWords(good, units)}${version ? ` · version ${version}` : ''}${archived ? ' · archived' : ''}`}
       >
         {id !== null && (
-          <Button disabled={busy} onClick={() => archive(!archived)}>
-            {archived ? 'Take back' : 'Archive'}
-          </Button>
+          <ArchiveButton
+            name={values.name}
+            archived={archived}
+            set={setDrillArchived.bind(null, id)}
+          />
         )}
         <Button
           kind={id === null || isDirty ? 'primary' : 'plain'}
@@ -98,12 +116,17 @@ export function Designer({
           </Button>
         )}
       </PlaceHead>
-      <div className="h-[280px] border-b-[length:var(--stroke)] border-ink md:h-[330px]">
-        <LayoutDrawing layout={good} units={units} lie="along" />
+      <div className="h-[300px] border-b-[length:var(--stroke)] border-ink md:h-[330px]">
+        <LayoutDrawing
+          layout={good}
+          units={units}
+          lie="along"
+          fall={{ slope: good.putt.slope, onSlope: slope }}
+        />
       </div>
-      <div className="grid max-lg:divide-y max-lg:divide-rule lg:min-h-[calc(100dvh-424px)] lg:grid-cols-[310px_1fr_340px]">
+      <div className="grid max-lg:divide-y max-lg:divide-rule lg:min-h-[calc(100dvh-424px)] lg:grid-cols-[1fr_340px]">
         <section
-          className="grid content-start gap-4 px-4 py-5 md:px-7 lg:order-3 lg:px-6"
+          className="grid content-start gap-4 border-rule px-4 py-5 md:px-7 lg:order-2 lg:border-l lg:px-6"
           aria-label="Numbers"
         >
           <TextField
@@ -112,23 +135,8 @@ export function Designer({
             {...register('name')}
             error={errors.name?.message}
           />
-          <div className="grid grid-cols-2 gap-x-6 gap-y-2.5">
-            <TextField label="Putt" {...register('distance')} error={wrong.distance} />
-            <TextField label="Green speed" {...register('greenSpeed')} error={wrong.greenSpeed} />
-            <TextField label="Slope" {...register('grade')} error={wrong.grade} />
-            <Controller
-              control={control}
-              name="falls"
-              render={({ field }) => (
-                <Pick
-                  label="Falls"
-                  placeholder="Where to"
-                  options={[...FALLS]}
-                  value={field.value}
-                  onChange={field.onChange}
-                />
-              )}
-            />
+          <PuttFields form={api} layout={good} wrong={wrong} greens={greens} units={units} />
+          <div className="grid grid-cols-2 items-end gap-x-6 gap-y-2.5">
             {ELEMENTS.ballGate.fields.map((field) => {
               const name = `gate.${field.name as 'distance' | 'gap' | 'shank'}` as const;
               return (
@@ -136,41 +144,86 @@ export function Designer({
               );
             })}
           </div>
+          {breaks(aimFor(good.putt)) && (
+            <Controller
+              control={control}
+              name="gate.on"
+              render={({ field }) => (
+                <Choice
+                  label="The gate stands on"
+                  value={field.value}
+                  onChange={field.onChange}
+                  options={[
+                    { value: 'line', label: 'the start line' },
+                    { value: 'curve', label: 'the curve' },
+                  ]}
+                />
+              )}
+            />
+          )}
           <p className="text-sm text-ink2">
-            8 ft, 7&apos;6, 2.4 m, 18 in, 60 mm: type it as you say it.
+            8 ft, 7&apos;6, 2.4 m, 18 in, 60 mm, 3 steps: type it as you say it.
           </p>
         </section>
-        {gate && (
-          <Verdict
-            layout={good}
-            units={units}
-            stale={!parsed.success}
-            onWorth={(gap) =>
-              setValue('gate.gap', showLength(gap, 'across', units), {
-                shouldDirty: true,
-                shouldValidate: true,
-              })
-            }
-          />
-        )}
-        <section
-          className="border-rule px-4 py-4 md:px-7 lg:order-2 lg:border-x lg:px-6"
-          aria-label="Tape list"
-        >
-          <h2 className="mb-1 cap">Tape list, from the ball mark</h2>
-          <TapeList layout={good} units={units} />
-        </section>
+        <Tabs.Root defaultValue="gate" className="min-w-0 lg:order-1">
+          <Tabs.List
+            aria-label="What to look at"
+            className="flex gap-6 border-b border-rule px-4 md:px-7"
+          >
+            {VIEWS.map(({ value, name }) => (
+              <Tabs.Trigger
+                key={value}
+                value={value}
+                className="min-h-12 border-b-4 border-transparent text-[16px] font-[560] text-ink2 data-[state=active]:border-line data-[state=active]:font-[700] data-[state=active]:text-ink"
+              >
+                {name}
+              </Tabs.Trigger>
+            ))}
+          </Tabs.List>
+          <Tabs.Content
+            value="gate"
+            className="grid md:grid-cols-[minmax(280px,1fr)_minmax(340px,1.2fr)]"
+          >
+            {gate && (
+              <Verdict
+                layout={good}
+                units={units}
+                stale={!parsed.success}
+                onWorth={(gap) =>
+                  setValue('gate.gap', showLength(gap, 'across', units), {
+                    shouldDirty: true,
+                    shouldValidate: true,
+                  })
+                }
+              />
+            )}
+            <section className="border-rule px-4 py-4 md:border-l md:px-6" aria-label="Tape list">
+              <h2 className="mb-1 cap">Tape list, from the ball mark</h2>
+              <TapeList layout={good} units={units} />
+            </section>
+          </Tabs.Content>
+          <Tabs.Content value="map">
+            <MakeMapView layout={good} students={students} />
+          </Tabs.Content>
+          <Tabs.Content value="if">
+            <WhatIf layout={good} units={units} />
+          </Tabs.Content>
+        </Tabs.Root>
       </div>
     </form>
   );
 }
 
-/** The putt in a few words, for the line under the name. */
-function puttWords({ putt: { slope } }: Layout): string {
-  return slope.grade === 0
-    ? 'one ball gate on a straight, flat putt'
-    : `one ball gate on the start line of a putt that falls ${showGrade(slope.grade)} ${fallsOf(slope.falls).label}`;
-}
+/** What can be looked at below the drawing. */
+const VIEWS = [
+  { value: 'gate', name: 'Gate' },
+  { value: 'map', name: 'Make map' },
+  { value: 'if', name: 'What if' },
+] as const;
+
+/** The drill in a few words, for the line under the name. */
+const puttWords = (layout: Layout, units: UnitPreferences): string =>
+  ['one ball gate', groundWords(layout, units), readWords(layout)].filter(Boolean).join(' · ');
 
 function Verdict({
   layout,
@@ -191,7 +244,7 @@ function Verdict({
   const warnings = checkLayout(layout).filter(({ severity }) => severity === 'warning');
   return (
     <section
-      className="px-4 py-5 md:px-7 lg:order-1 lg:pr-6"
+      className="px-4 py-5 md:px-7 lg:pr-6"
       aria-label="How strict is the gate?"
       aria-live="polite"
     >

@@ -3,7 +3,7 @@ import { DEFAULT_UNITS } from '@/core/units';
 import { drillForm, newDrill, typedDrill } from './form';
 
 const form = drillForm(DEFAULT_UNITS);
-const typed = { ...newDrill(DEFAULT_UNITS, 3.048), name: 'Gate' };
+const typed = { ...newDrill(DEFAULT_UNITS, { greenSpeed: 3.048, pace: 'rolls' }), name: 'Gate' };
 const messageAt = (input: unknown, path: string) =>
   form.safeParse(input).error?.issues.find((issue) => issue.path.join('.') === path)?.message;
 
@@ -41,7 +41,7 @@ describe('drillForm', () => {
   });
 
   it('reads a slope and the way it falls, and types them back', () => {
-    const sloping = { ...typed, grade: '2 %', falls: 'down-left' as const };
+    const sloping = { ...typed, grade: '2 %', falls: 'downhill, left' };
     const { layout } = form.parse(sloping);
     expect(layout.putt.slope.grade).toBeCloseTo(0.02, 12);
     expect(layout.putt.slope.falls).toBeCloseTo(-Math.PI / 4, 12);
@@ -54,7 +54,7 @@ describe('drillForm', () => {
       distance: '20 ft',
       greenSpeed: '14 ft',
       grade: '8',
-      falls: 'down' as const,
+      falls: 'downhill',
     };
     expect(messageAt(slide, 'grade')).toContain('cannot hold the pace');
   });

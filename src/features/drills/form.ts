@@ -4,25 +4,34 @@ import {
   FLAT,
   GRADE_RANGE,
   GREEN_SPEED_RANGE,
+  MOST_TIERS,
+  PACES,
+  PAST_RANGE,
   PUTT_RANGE,
+  fallsSchema,
   makeWindow,
+  paceOf,
+  typedFalls,
+  type PaceId,
   type Putt,
+  type Slope,
 } from '@/core/green';
 import {
   ELEMENTS,
   ballGateLayout,
   ballGateOf,
   checkLayout,
+  readSchema,
   type Finding,
   type Layout,
+  type Read,
 } from '@/core/layout';
 import {
   bareUnit,
   gradeSchema,
   lengthSchema,
-  showGrade,
   showLength,
-  toRadians,
+  type LengthKind,
   type UnitPreferences,
 } from '@/core/units';
 
@@ -34,29 +43,6 @@ export const findingWords = ({ message, lengths }: Finding, units: UnitPreferenc
     const length = lengths[name];
     return length ? showLength(length.metres, length.kind, units) : name;
   });
-
-/** The ways a green can fall, seen from the ball, clockwise. */
-export const FALLS = [
-  { value: 'left', label: 'left', degrees: -90 },
-  { value: 'down-left', label: 'downhill, left', degrees: -45 },
-  { value: 'down', label: 'downhill', degrees: 0 },
-  { value: 'down-right', label: 'downhill, right', degrees: 45 },
-  { value: 'right', label: 'right', degrees: 90 },
-  { value: 'up-right', label: 'uphill, right', degrees: 135 },
-  { value: 'up', label: 'uphill', degrees: 180 },
-  { value: 'up-left', label: 'uphill, left', degrees: -135 },
-] as const;
-
-type Falls = (typeof FALLS)[number]['value'];
-
-const directionOf = (falls: Falls): number =>
-  toRadians(FALLS.find(({ value }) => value === falls)?.degrees ?? 0);
-
-/** The named way nearest to a direction, rad. */
-export function fallsOf(direction: number): (typeof FALLS)[number] {
-  const apart = ({ degrees }: { degrees: number }) => 1 - Math.cos(direction - toRadians(degrees));
-  return FALLS.reduce((best, one) => (apart(one) < apart(best) ? one : best));
-}
 
 /** Why the slope cannot hold the putt's pace, or null when it can. */
 function holdsPace(putt: Putt): string | null {
@@ -70,20 +56,18 @@ function holdsPace(putt: Putt): string | null {
   }
 }
 
+/** A school of pace, or the coach's own run past the hole. */
+export const PACE_CHOICES = [...PACES.map(({ id }) => id), 'own'] as const;
+
+const slopeOf = (grade: number, falls: number): Slope => (grade === 0 ? FLAT : { grade, falls });
+
 /** What a coach types of a drill with one ball gate, and the layout it means. */
 export function drillForm(units: UnitPreferences) {
-  const length = (field: (typeof fields)[number]) =>
-    lengthSchema({
-      what: field.what,
-      min: field.min,
-      max: field.max,
-      bare: bareUnit(field.kind, units),
-      own: units.own,
-    });
-  const gate = Object.fromEntries(fields.map((field) => [field.name, length(field)])) as Record<
-    'distance' | 'gap' | 'shank',
-    ReturnType<typeof lengthSchema>
-  >;
+  const length = (what: string, kind: LengthKind, range: { min: number; max: number }) =>
+    lengthSchema({ what, bare: bareUnit(kind, units), own: units.own, ...range });
+  const gate = Object.fromEntries(
+    fields.map((field) => [field.name, length(field.what, field.kind, field)]),
+  ) as Record<'distance' | 'gap' | 'shank', ReturnType<typeof lengthSchema>>;
   return z
     .object({
       name: z
@@ -91,49 +75,96 @@ export function drillForm(units: UnitPreferences) {
         .trim()
         .min(1, 'A name is needed.')
         .max(80, 'A name may have at most 80 letters.'),
-      distance: lengthSchema({
-        what: 'A putt',
-        bare: bareUnit('putt', units),
-        own: units.own,
-        ...PUTT_RANGE,
-      }),
-      greenSpeed: lengthSchema({
-        what: 'A green speed',
-        bare: bareUnit('putt', units),
-        ...GREEN_SPEED_RANGE,
-      }),
+      distance: length('A putt', 'putt', PUTT_RANGE),
+      greenSpeed: length('A green speed', 'speed', GREEN_SPEED_RANGE),
       grade: gradeSchema(GRADE_RANGE.max),
-      falls: z.enum(FALLS.map(({ value }) => value)),
-      gate: z.object(gate),
+      falls: fallsSchema,
+      tiers: z
+        .array(
+          z.object({
+            from: length('A tier', 'along', { min: 0.1, max: PUTT_RANGE.max }),
+            grade: gradeSchema(GRADE_RANGE.max),
+            falls: fallsSchema,
+          }),
+        )
+        .max(MOST_TIERS),
+      pace: z.enum(PACE_CHOICES),
+      past: z.string(),
+      read: readSchema.nullable(),
+      gate: z.object({ ...gate, on: z.enum(['line', 'curve']) }),
     })
-    .transform(
-      (
-        { name, distance, greenSpeed, grade, falls, gate: numbers },
-        context,
-      ): { name: string; layout: Layout } => {
-        const slope = grade === 0 ? FLAT : { grade, falls: directionOf(falls) };
-        const putt = { ...DEFAULT_PUTT, distance, greenSpeed, slope };
-        const held = holdsPace(putt);
-        if (held) {
-          context.addIssue({ code: 'custom', path: ['grade'], message: held });
-          return z.NEVER;
+    .transform((typed, context): { name: string; layout: Layout } => {
+      const refuse = (path: (string | number)[], message: string) => {
+        context.addIssue({ code: 'custom', path, message });
+        return z.NEVER;
+      };
+      const { name, distance, greenSpeed, grade, falls, read } = typed;
+      const past = pastOf(typed.pace, typed.past, distance, units);
+      if (typeof past === 'string') return refuse(['past'], past);
+      const tiers = typed.tiers.map((tier) => ({
+        from: tier.from,
+        slope: slopeOf(tier.grade, tier.falls),
+      }));
+      const misplaced = tiers.findIndex(
+        ({ from }, index) => from <= (tiers[index - 1]?.from ?? 0) || from >= distance,
+      );
+      if (misplaced >= 0) {
+        return refuse(
+          ['tiers', misplaced, 'from'],
+          'A tier begins between ball and hole, and beyond the one before it.',
+        );
+      }
+      const putt = {
+        ...DEFAULT_PUTT,
+        distance,
+        greenSpeed,
+        slope: slopeOf(grade, falls),
+        tiers,
+        past,
+      };
+      const held = holdsPace(putt);
+      if (held) return refuse(['grade'], held);
+      const layout: Layout = {
+        ...ballGateLayout(putt, typed.gate),
+        ...(read && { read }),
+      };
+      for (const finding of checkLayout(layout)) {
+        if (finding.severity === 'error') {
+          context.addIssue({
+            code: 'custom',
+            path: ['gate', finding.field],
+            message: findingWords(finding, units),
+          });
         }
-        const layout = ballGateLayout(putt, { ...numbers, offset: 0 });
-        for (const finding of checkLayout(layout)) {
-          if (finding.severity === 'error') {
-            context.addIssue({
-              code: 'custom',
-              path: ['gate', finding.field],
-              message: findingWords(finding, units),
-            });
-          }
-        }
-        return { name, layout };
-      },
-    );
+      }
+      return { name, layout };
+    });
+}
+
+/** The run past the hole, m, or what is wrong with it. */
+function pastOf(
+  pace: PaceId | 'own',
+  typed: string,
+  distance: number,
+  units: UnitPreferences,
+): number | string {
+  if (pace !== 'own') return PACES.find(({ id }) => id === pace)!.past(distance);
+  const parsed = lengthSchema({
+    what: 'A run past the hole',
+    bare: bareUnit('along', units),
+    own: units.own,
+    ...PAST_RANGE,
+  }).safeParse(typed);
+  return parsed.success ? parsed.data : parsed.error.issues[0]!.message;
 }
 
 export type DrillInput = z.input<ReturnType<typeof drillForm>>;
+
+/** A slope as it is typed, to a hundredth of a per cent. */
+export const typedSlope = ({ grade, falls }: Slope): { grade: string; falls: string } => ({
+  grade: `${Number((grade * 100).toFixed(2))} %`,
+  falls: grade === 0 ? 'left' : typedFalls(falls),
+});
 
 /** A drill as it is typed. */
 export function typedDrill(name: string, layout: Layout, units: UnitPreferences): DrillInput {
@@ -142,19 +173,39 @@ export function typedDrill(name: string, layout: Layout, units: UnitPreferences)
   return {
     name,
     distance: showLength(putt.distance, 'putt', units),
-    greenSpeed: showLength(putt.greenSpeed, 'putt', units),
-    grade: showGrade(putt.slope.grade),
-    falls: putt.slope.grade === 0 ? 'left' : fallsOf(putt.slope.falls).value,
+    greenSpeed: showLength(putt.greenSpeed, 'speed', units),
+    ...typedSlope(putt.slope),
+    tiers: putt.tiers.map(({ from, slope }) => ({
+      from: showLength(from, 'along', units),
+      ...typedSlope(slope),
+    })),
+    pace: paceOf(putt.past, putt.distance) ?? 'own',
+    past: showLength(putt.past, 'along', units),
+    read: layout.read ?? null,
     gate: {
       distance: showLength(gate.distance, 'along', units),
       gap: showLength(gate.gap, 'across', units),
       shank: showLength(gate.shank, 'across', units),
+      on: gate.on,
     },
   };
 }
 
-/** A new drill: a straight, flat 8 ft putt with a roomy gate at 18 in. */
-export function newDrill(units: UnitPreferences, greenSpeed: number): DrillInput {
-  const putt = { ...DEFAULT_PUTT, greenSpeed };
-  return typedDrill('', ballGateLayout(putt, defaults(putt)), units);
+/** A new drill: a straight, flat 8 ft putt with a roomy gate at 18 in; on the green that was read last, if any. */
+export function newDrill(
+  units: UnitPreferences,
+  { greenSpeed, pace }: { greenSpeed: number; pace: PaceId },
+  latest?: { read: Read; greenSpeed: number; slope: Slope | null },
+): DrillInput {
+  const { distance } = DEFAULT_PUTT;
+  const putt = {
+    ...DEFAULT_PUTT,
+    greenSpeed: latest?.greenSpeed ?? greenSpeed,
+    slope: latest?.slope ?? FLAT,
+    past: PACES.find(({ id }) => id === pace)!.past(distance),
+  };
+  return {
+    ...typedDrill('', ballGateLayout(putt, defaults(putt)), units),
+    read: latest?.read ?? null,
+  };
 }

@@ -1,10 +1,10 @@
 'use client';
 
 import { drawLayout, type Layout } from '@/core/layout';
-import { formatLength, showGrade, showLength, type UnitPreferences } from '@/core/units';
+import { roughLength, showLength, type UnitPreferences } from '@/core/units';
 import { makeWindow } from '@/core/green';
+import { groundWords } from './ground-words';
 import { MeasuredLine, type MeasuredLineProps } from '@/ui/measured-line/measured-line';
-import { fallsOf } from './form';
 import type { Lie } from '@/ui/measured-line/geometry';
 
 /** A layout on the measured line, with what the drawing rests on in its title block. */
@@ -20,14 +20,9 @@ export function LayoutDrawing({
   lie: Lie;
   /** Leaves the title block to the scale alone. */
   brief?: boolean;
-} & Pick<MeasuredLineProps, 'targets' | 'onTouch'>) {
+} & Pick<MeasuredLineProps, 'targets' | 'onTouch' | 'fall'>) {
   const { putt } = layout;
   const { shareOfHole } = makeWindow(putt);
-  const slope =
-    putt.slope.grade === 0
-      ? 'flat'
-      : `${showGrade(putt.slope.grade)} ${fallsOf(putt.slope.falls).label}`;
-  const pace = units.long === 'metric' || units.short === 'metric' ? 'cm' : 'in';
   return (
     <MeasuredLine
       {...rest}
@@ -39,8 +34,8 @@ export function LayoutDrawing({
         brief
           ? []
           : [
-              { name: 'green', value: `${slope}, ${showLength(putt.greenSpeed, 'putt', units)}` },
-              { name: 'pace', value: `${formatLength(putt.past, pace)} past` },
+              { name: 'green', value: groundWords(layout, units) },
+              { name: 'pace', value: `${roughLength(putt.past, units)} past` },
               { name: 'share of hole', value: `${Math.round(shareOfHole * 100)} %` },
             ]
       }

@@ -4,7 +4,7 @@ import { showDegrees, toDegrees } from '@/core/units';
 import type { Strictness } from '@/core/layout';
 import { useSize } from '@/ui/use-size';
 
-const HEIGHT = 118;
+const HEIGHT = 146;
 
 const range = ({ left, right }: { left: number; right: number }) =>
   left.toFixed(6) === right.toFixed(6)
@@ -38,14 +38,14 @@ export function StrictnessGauge({ gate, hole }: Pick<Strictness, 'gate' | 'hole'
         x={x(-toDegrees(limits.left))}
         width={x(toDegrees(limits.right)) - x(-toDegrees(limits.left))}
         y={y}
-        height={26}
+        height={22}
         className={tone}
         fillOpacity={0.2}
         strokeWidth={1.4}
       />
       <text
         x={width / 2}
-        y={y + 18}
+        y={y - 6}
         textAnchor="middle"
         className={`text-[14.5px] font-[650] ${text}`}
       >
@@ -62,13 +62,13 @@ export function StrictnessGauge({ gate, hole }: Pick<Strictness, 'gate' | 'hole'
           role="img"
           aria-label={`hole ${range(hole)}, gate ${range(gate)}`}
         >
-          {bar(hole, 6, 'hole', 'fill-hole stroke-hole', 'fill-hole')}
-          {bar(gate, 40, 'gate', 'fill-line stroke-line', 'fill-line')}
-          <line x1={0} x2={width} y1={84} y2={84} className="stroke-ink" />
+          {bar(hole, 20, 'hole', 'fill-hole stroke-hole', 'fill-hole')}
+          {bar(gate, 68, 'gate', 'fill-line stroke-line', 'fill-line')}
+          <line x1={0} x2={width} y1={110} y2={110} className="stroke-ink" />
           {ticks.map((tick) => (
             <g key={tick}>
-              <line x1={x(tick)} x2={x(tick)} y1={79} y2={89} className="stroke-ink" />
-              <text x={x(tick)} y={106} textAnchor="middle" className="fill-ink2 text-[13px]">
+              <line x1={x(tick)} x2={x(tick)} y1={105} y2={115} className="stroke-ink" />
+              <text x={x(tick)} y={132} textAnchor="middle" className="fill-ink2 text-[13px]">
                 {tickWords(tick, 2 * step)}
               </text>
             </g>

@@ -1,5 +1,5 @@
 import { aimFor } from '@/core/green';
-import { standing, type Layout, type Spot } from '@/core/layout';
+import { breaks, midpointOf, standing, type Layout, type Spot } from '@/core/layout';
 import { formatLength, showLength, type UnitPreferences } from '@/core/units';
 
 const across = ({ across: metres }: Spot, units: UnitPreferences): string => {
@@ -13,9 +13,10 @@ const pinWords = ({ across: metres }: Spot, units: UnitPreferences): string =>
 
 /** Where everything goes, measured from the ball mark, in the order of placing. */
 export function TapeList({ layout, units }: { layout: Layout; units: UnitPreferences }) {
-  const { beside } = aimFor(layout.putt);
-  const pin = { along: layout.putt.distance, across: beside };
-  const breaks = Math.abs(beside) >= 0.002;
+  const aim = aimFor(layout.putt);
+  const pin = { along: layout.putt.distance, across: aim.beside };
+  const turns = breaks(aim);
+  const middle = turns ? midpointOf(layout) : null;
   const rows = standing(layout).flatMap((element) => {
     const checks = element.checks();
     return element.places().map((place, index, places) => ({
@@ -35,7 +36,7 @@ export function TapeList({ layout, units }: { layout: Layout; units: UnitPrefere
         </tr>
       </thead>
       <tbody>
-        {breaks && (
+        {turns && (
           <tr className="border-b border-hair">
             <td className="py-1.5 pr-3">start line pin, beside the hole</td>
             <td className="py-1.5 pl-3 text-right align-top num whitespace-nowrap">
@@ -64,6 +65,20 @@ export function TapeList({ layout, units }: { layout: Layout; units: UnitPrefere
             </td>
           </tr>
         ))}
+        {middle && (
+          <tr className="border-b border-hair">
+            <td className="py-1.5 pr-3">
+              middle of the curve, ×
+              <span className="block text-sm text-ink2">a coin to roll over, not a tee</span>
+            </td>
+            <td className="py-1.5 pl-3 text-right align-top num whitespace-nowrap">
+              {showLength(middle.along, 'along', units)}
+            </td>
+            <td className="py-1.5 pl-3 text-right align-top num whitespace-nowrap">
+              {across(middle, units)}
+            </td>
+          </tr>
+        )}
       </tbody>
     </table>
   );

@@ -8,13 +8,13 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { PLACES } from '../shared/nav';
 
 export interface PaletteEntry {
-  group: 'Students' | 'Drills' | 'Do';
+  group: 'Students' | 'Drills' | 'Greens' | 'Do';
   name: string;
   href: string;
 }
 
 const KEYS: [keys: string, what: string][] = [
-  ['Ctrl K', 'find a student, a drill or a place'],
+  ['Ctrl K', 'find a student, a drill or a green'],
   ['?', 'show these keys'],
   ...PLACES.map(({ key, name }): [string, string] => [key, `go to ${name}`]),
   ['S', 'start a session'],
@@ -46,7 +46,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
     { useKey: true },
   );
   useHotkeys('s', () => go('/start'));
-  const groups = ['Do', 'Students', 'Drills'] as const;
+  const groups = ['Do', 'Students', 'Drills', 'Greens'] as const;
   return (
     <>
       <Dialog.Root open={open === 'find'} onOpenChange={(next) => setOpen(next ? 'find' : null)}>
@@ -56,7 +56,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
             <Dialog.Title className="sr-only">Find</Dialog.Title>
             <Command label="Find" loop>
               <Command.Input
-                placeholder="A student, a drill, a place…"
+                placeholder="A student, a drill, a green…"
                 className="w-full border-b-2 border-ink bg-transparent px-4 py-3.5 text-[18px] outline-none"
               />
               <Command.List className="max-h-[50vh] overflow-auto p-2">

@@ -3,18 +3,25 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { finishSession, reopenSession, startSession } from '@/data';
+import { greenOf } from '../greens/value';
 import { act } from '../shared/action';
 import type { ActionResult } from '../shared/result';
 
 const starting = z.object({
   studentId: z.uuid('Choose a student.'),
   drillId: z.uuid('Choose a drill.'),
+  /** A green, or one of its spots, as it stands in the list. */
+  green: z.string().max(80).nullable(),
 });
 
 /** Starts a session; answers with its id. */
 export async function begin(input: z.input<typeof starting>): Promise<ActionResult<string>> {
-  const result = await act(starting, input, (database, owner, values) =>
-    startSession(database, owner, { ...values, startedAt: new Date() }),
+  const result = await act(starting, input, (database, owner, { green, ...values }) =>
+    startSession(database, owner, {
+      ...values,
+      startedAt: new Date(),
+      ...(green && { green: greenOf(green) }),
+    }),
   );
   if (result.ok) revalidatePath('/', 'layout');
   return result;

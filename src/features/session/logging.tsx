@@ -15,6 +15,7 @@ import { releaseFocus } from '@/ui/release-focus';
 import { LayoutDrawing } from '../drills/layout-drawing';
 import { showErrors } from '../shared/show-errors';
 import { finish, reopen } from './actions';
+import { SetUp } from './set-up';
 import { Strip } from './strip';
 import { useRun, type Saving } from './use-run';
 import type { WirePutt } from './wire';
@@ -193,16 +194,19 @@ export function Logging({
           <p className="text-sm text-ink2">
             {wide ? 'space clear · ← → the tee · U undo' : gateWords(layout, units)}
           </p>
-          <Button
-            className="min-h-12"
-            disabled={!run.undo}
-            onClick={(event) => {
-              releaseFocus(event);
-              run.undo?.();
-            }}
-          >
-            <Undo2 size={18} aria-hidden /> Undo
-          </Button>
+          <div className="flex gap-2.5">
+            <SetUp layout={layout} units={units} />
+            <Button
+              className="min-h-12"
+              disabled={!run.undo}
+              onClick={(event) => {
+                releaseFocus(event);
+                run.undo?.();
+              }}
+            >
+              <Undo2 size={18} aria-hidden /> Undo
+            </Button>
+          </div>
         </div>
       </footer>
     </main>

@@ -6,6 +6,7 @@ import { scoreWords, type SessionScore } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';
 import { counted, type Session, type Student } from '@/data';
 import { Button } from '@/ui/button';
+import { groundWords, readWords } from '../drills/ground-words';
 import { PlaceHead } from '../shared/place';
 import { ScoreRuler } from '../students/score-ruler';
 import { ScoreTable } from '../students/score-table';
@@ -61,6 +62,9 @@ export function Review({
           {of('left')} at the left tee, {of('right')} at the right; best run {counts.best}.
         </p>
         <Strip outcomes={happened} />
+        <p className="text-ink2">
+          {[readWords(run.layout), groundWords(run.layout, units)].filter(Boolean).join(': ')}
+        </p>
         {score && (
           <p className="max-w-[62ch] text-[17px]">
             On these putts alone {student.name.split(' ')[0]}{' '}

@@ -7,15 +7,20 @@ import { Button } from '@/ui/button';
 import { Pick, type PickOption } from '@/ui/pick';
 import { begin } from './actions';
 
-/** Who and what: two touches and a session is open. */
+/** Stands for the green that the drill was drawn on. */
+const AS_DRAWN = 'as drawn';
+
+/** Who, what and where: two touches and a session is open. */
 export function StartSession({
   students,
   drills,
+  greens,
   student = '',
   drill = '',
 }: {
   students: PickOption[];
-  drills: PickOption[];
+  drills: (PickOption & { green: string | null })[];
+  greens: PickOption[];
   student?: string;
   drill?: string;
 }) {
@@ -23,10 +28,13 @@ export function StartSession({
   const [busy, run] = useTransition();
   const [studentId, setStudent] = useState(student);
   const [drillId, setDrill] = useState(drill);
+  const [chosenGreen, setGreen] = useState<string | null>(null);
+  const own = drills.find(({ value }) => value === drillId)?.green;
+  const green = chosenGreen ?? (own && greens.some(({ value }) => value === own) ? own : AS_DRAWN);
   const [errors, setErrors] = useState<Record<string, string>>({});
   const start = () =>
     run(async () => {
-      const result = await begin({ studentId, drillId });
+      const result = await begin({ studentId, drillId, green: green === AS_DRAWN ? null : green });
       if (result.ok) return router.push(`/sessions/${result.value}`);
       setErrors(result.fields);
       if (Object.keys(result.fields).length === 0) toast.error(result.message);
@@ -49,6 +57,16 @@ export function StartSession({
         onChange={setDrill}
         error={errors.drillId}
       />
+      {greens.length > 0 && (
+        <Pick
+          label="On"
+          placeholder="Which green"
+          options={[{ value: AS_DRAWN, label: 'as the drill is drawn' }, ...greens]}
+          value={green}
+          onChange={setGreen}
+          error={errors.green}
+        />
+      )}
       <Button kind="primary" className="min-h-14 text-[18px]" onClick={start} disabled={busy}>
         Start session
       </Button>

@@ -1,5 +1,6 @@
 import 'server-only';
-import type { z } from 'zod';
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
 import { Problem, connection, type Database } from '@/data';
 import { fieldErrors, type ActionResult } from './result';
 
@@ -28,6 +29,24 @@ export async function act<Schema extends z.ZodType, T>(
   } catch (error) {
     return { ok: false, message: messageFor(error), fields: {} };
   }
+}
+
+/** The border of putting a thing away or taking it back. */
+export async function archiving(
+  id: string,
+  archived: boolean,
+  archive: (database: Database, owner: string, id: string, at: Date | null) => Promise<void>,
+): Promise<ActionResult<null>> {
+  const result = await act(
+    z.object({ id: z.uuid(), archived: z.boolean() }),
+    { id, archived },
+    async (database, owner, values) => {
+      await archive(database, owner, values.id, values.archived ? new Date() : null);
+      return null;
+    },
+  );
+  if (result.ok) revalidatePath('/', 'layout');
+  return result;
 }
 
 /** A sentence for a screen; details of anything unforeseen go to the server's log only. */

@@ -1,9 +1,8 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { z } from 'zod';
 import { addStudent, archiveStudent, getCoach, saveStudent, type Database } from '@/data';
-import { act } from '../shared/action';
+import { act, archiving } from '../shared/action';
 import type { ActionResult } from '../shared/result';
 import { studentForm, type StudentInput } from './form';
 
@@ -26,14 +25,5 @@ export async function keepStudent(
 
 /** Puts a student away, or takes one back. */
 export async function setArchived(id: string, archived: boolean): Promise<ActionResult<null>> {
-  const result = await act(
-    z.object({ id: z.uuid(), archived: z.boolean() }),
-    { id, archived },
-    async (database, owner) => {
-      await archiveStudent(database, owner, id, archived ? new Date() : null);
-      return null;
-    },
-  );
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
+  return archiving(id, archived, archiveStudent);
 }

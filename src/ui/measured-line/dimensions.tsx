@@ -14,13 +14,15 @@ export function Extensions({ marks, geometry }: { marks: Mark[]; geometry: Geome
   const { pixel } = geometry;
   const stops = new Map<number, number>();
   for (const mark of marks) {
-    if (!('at' in mark)) continue;
+    if (!('at' in mark) || mark.type === 'midpoint') continue;
     const { x, y } = pixel(mark.at);
     const clearance =
       mark.type === 'tee'
         ? 32
         : round(mark.type === 'hole' ? mark.radius : BALL_DIAMETER / 2, geometry).ry + 8;
-    stops.set(x, Math.min(stops.get(x) ?? Infinity, y - clearance));
+    // Tees of a turned gate stand a little apart along the line: one extension line for both.
+    const at = [...stops.keys()].find((known) => Math.abs(known - x) < 6) ?? x;
+    stops.set(at, Math.min(stops.get(at) ?? Infinity, y - clearance));
   }
   return [...stops].map(([x, until]) => (
     <line key={x} x1={x} x2={x} y1={18} y2={until} className="stroke-rule" strokeWidth={1} />
@@ -82,7 +84,7 @@ export function Dimension({
   const { pixel, lie } = geometry;
   const from = pixel({ along: mark.from, across: 0 });
   const to = pixel({ along: mark.to, across: 0 });
-  const text = showLength(mark.to - mark.from, mark.kind, units);
+  const text = showLength(mark.metres, mark.kind, units);
   const aside = lie === 'along' ? 26 + mark.row * ROW : size.width - 40;
   const ends = lie === 'along' ? [from.x, to.x] : [from.y, to.y];
   const middle = (ends[0]! + ends[1]!) / 2;

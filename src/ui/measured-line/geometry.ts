@@ -96,10 +96,13 @@ function furthest(marks: Mark[]): number {
 /** Where to cut a long putt so that a gate near the ball can be seen: between the last tee and the hole. */
 function cutFor(marks: Mark[], length: number, until: number): { from: number; to: number } | null {
   const tees = marks.flatMap((mark) => (mark.type === 'tee' ? [mark.at.along] : []));
+  const edges = marks.flatMap((mark) =>
+    mark.type === 'line' && mark.role === 'tier' ? [mark.from.along] : [],
+  );
   const hole = marks.find((mark) => mark.type === 'hole');
   if (tees.length === 0 || !hole) return null;
   if ((Math.min(...tees) / until) * length >= CLOSE) return null;
-  const from = Math.max(...tees) * 1.45;
+  const from = Math.max(Math.max(...tees) * 1.45, ...edges.map((edge) => edge + 0.05 * until));
   const to = hole.at.along - (until - hole.at.along) * 0.6;
   return to - from > 0.15 * until ? { from, to } : null;
 }

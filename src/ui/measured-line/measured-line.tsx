@@ -1,9 +1,11 @@
 'use client';
 
+import type { Slope } from '@/core/green';
 import type { Mark } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { useSize } from '../use-size';
 import { Cut, Dimension, Extensions } from './dimensions';
+import { FallDial } from './fall-dial';
 import { fit, type Geometry, type Lie, type Room } from './geometry';
 import { Fall, MarkShape } from './shapes';
 import { TouchTarget, type Target } from './touch-target';
@@ -19,6 +21,8 @@ export interface MeasuredLineProps {
   targets?: Target[];
   /** Told which target was touched, and when. */
   onTouch?: (id: string, at: number) => void;
+  /** The slope as it is, and where a dragged one goes; without it the slope is only shown. */
+  fall?: { slope: Slope; onSlope: (slope: Slope) => void };
 }
 
 const margins = (lie: Lie): Room['margin'] =>
@@ -52,9 +56,11 @@ export function MeasuredLine(props: MeasuredLineProps) {
               onTouch={props.onTouch}
             />
           ))}
+          {props.fall && <FallDial {...props.fall} lie={props.lie} />}
           <TitleBlock
             facts={[...(props.facts ?? []), { name: 'across', value: `×${geometry.across}` }]}
-            atLeft={props.lie === 'up' || aimsLow(props.marks)}
+            brief={!!props.fall}
+            atLeft={!props.fall && (props.lie === 'up' || aimsLow(props.marks))}
           />
         </>
       )}
@@ -68,9 +74,13 @@ interface DrawingProps extends MeasuredLineProps {
 }
 
 /** What lies under what. */
-const LAYERS: Mark['type'][][] = [['wedge'], ['line', 'curve'], ['hole', 'ball', 'tee', 'aim']];
+const LAYERS: Mark['type'][][] = [
+  ['wedge'],
+  ['line', 'curve'],
+  ['hole', 'ball', 'tee', 'aim', 'midpoint'],
+];
 
-function Drawing({ marks, units, geometry, size, targets }: DrawingProps) {
+function Drawing({ marks, units, geometry, size, targets, fall: dial }: DrawingProps) {
   const touched = new Set(targets?.map(({ id }) => id));
   const fall = marks.find((mark) => mark.type === 'fall');
   const low = geometry.lie === 'up' || aimsLow(marks);
@@ -78,7 +88,7 @@ function Drawing({ marks, units, geometry, size, targets }: DrawingProps) {
   const shown = geometry.lie === 'along' ? dimensions : dimensions.filter(({ row }) => row > 0);
   return (
     <g>
-      {fall && (
+      {fall && !dial && (
         <Fall
           falls={fall.falls}
           lie={geometry.lie}
@@ -120,9 +130,12 @@ const aimsLow = (marks: Mark[]): boolean =>
 function TitleBlock({
   facts,
   atLeft,
+  brief,
 }: {
   facts: { name: string; value: string }[];
   atLeft: boolean;
+  /** On a narrow screen there is only room for the last of them. */
+  brief: boolean;
 }) {
   return (
     <dl
@@ -131,7 +144,10 @@ function TitleBlock({
       }`}
     >
       {facts.map(({ name, value }) => (
-        <div key={name} className="border-l border-ink px-2.5 py-1 first:border-l-0 max-sm:px-1.5">
+        <div
+          key={name}
+          className={`border-l border-ink px-2.5 py-1 first:border-l-0 max-sm:px-1.5 ${brief ? 'max-sm:not-last:hidden' : ''}`}
+        >
           <dt className="cap text-[12px]">{name}</dt>
           <dd className="text-[14px] num">{value}</dd>
         </div>

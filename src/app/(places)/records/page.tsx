@@ -38,7 +38,7 @@ export default async function RecordsPage() {
                 },
               },
               pace: coach.settings.pace,
-              greenSpeed: showLength(coach.settings.greenSpeed, 'putt', units),
+              greenSpeed: showLength(coach.settings.greenSpeed, 'speed', units),
             }}
           />
         </div>

@@ -1,11 +1,21 @@
 import type { Metadata } from 'next';
 import { Designer } from '@/features/drills/designer';
 import { newDrill } from '@/features/drills/form';
+import { designerOptions } from '@/features/drills/options';
 import { coachContext } from '@/features/shared/server';
 
 export const metadata: Metadata = { title: 'New drill' };
 
 export default async function NewDrillPage() {
   const { units, coach } = await coachContext();
-  return <Designer id={null} values={newDrill(units, coach.settings.greenSpeed)} units={units} />;
+  const { greens, students } = await designerOptions();
+  const latest = greens
+    .filter(({ read }) => read.spotId === null)
+    .toSorted((a, b) => b.read.at.localeCompare(a.read.at))[0];
+  const values = newDrill(
+    units,
+    coach.settings,
+    latest && { read: latest.read, ...latest.current },
+  );
+  return <Designer id={null} values={values} units={units} greens={greens} students={students} />;
 }

@@ -7,8 +7,9 @@ import { gateOfWindow, scoreWords } from '@/core/scoring';
 import { settable, showDegrees, showLength } from '@/core/units';
 import { counted, getStudent } from '@/data';
 import { Empty, PlaceHead } from '@/features/shared/place';
+import { ArchiveButton } from '@/features/shared/archive-button';
 import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
-import { ArchiveButton } from '@/features/students/archive-button';
+import { setArchived } from '@/features/students/actions';
 import { ScoreRuler } from '@/features/students/score-ruler';
 import { ScoreTable } from '@/features/students/score-table';
 import { Trend } from '@/features/students/trend';
@@ -41,7 +42,11 @@ export default async function StudentPage({ params }: PageProps<'/students/[id]'
           .filter(Boolean)
           .join(' · ')}
       >
-        <ArchiveButton id={student.id} name={student.name} archived={student.archivedAt !== null} />
+        <ArchiveButton
+          name={student.name}
+          archived={student.archivedAt !== null}
+          set={setArchived.bind(null, student.id)}
+        />
         <Button asChild>
           <Link href={`/students/${student.id}/edit`}>Edit</Link>
         </Button>

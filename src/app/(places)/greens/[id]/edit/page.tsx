@@ -1,0 +1,18 @@
+import type { Metadata } from 'next';
+import { getGreen } from '@/data';
+import { GreenForm } from '@/features/greens/green-form';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext, orNotFound } from '@/features/shared/server';
+
+export const metadata: Metadata = { title: 'Change a green' };
+
+export default async function EditGreenPage({ params }: PageProps<'/greens/[id]/edit'>) {
+  const { database, owner } = await coachContext();
+  const { id, name, notes, spots } = await orNotFound(getGreen(database, owner, (await params).id));
+  return (
+    <>
+      <PlaceHead title={name} sub="its name, spots and notes" />
+      <GreenForm id={id} values={{ name, notes, spots }} />
+    </>
+  );
+}

@@ -1,0 +1,226 @@
+import { format, formatDistance } from 'date-fns';
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { DEFAULT_PUTT, aimFor, breakWords, currentOf, fallsWords, type Slope } from '@/core/green';
+import { FOOT, roughLength, showGrade, showLength, type UnitPreferences } from '@/core/units';
+import { getGreen, type Green, type Reading } from '@/data';
+import { setGreenArchived } from '@/features/greens/actions';
+import { DropButton } from '@/features/greens/drop-button';
+import { ReadingForm } from '@/features/greens/reading-form';
+import { SpeedTrend } from '@/features/greens/speed-trend';
+import { WrongSpeed } from '@/features/greens/wrong-speed';
+import { ArchiveButton } from '@/features/shared/archive-button';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext, orNotFound } from '@/features/shared/server';
+import { Button } from '@/ui/button';
+import { FallArrow } from '@/ui/fall-arrow';
+
+export const metadata: Metadata = { title: 'Green' };
+
+/** What a spot's slope does to a putt that every coach has in mind. */
+const TOLD = 8 * FOOT;
+/** A putt long enough to feel a wrong speed. */
+const LONG = 20 * FOOT;
+
+export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
+  const { database, owner, units } = await coachContext();
+  const green = await orNotFound(getGreen(database, owner, (await params).id));
+  const current = currentOf(green.readings, null);
+  const steepest = green.spots
+    .map((spot) => ({ spot, slope: currentOf(green.readings, spot.id)?.slope ?? null }))
+    .filter((one): one is typeof one & { slope: Slope } => one.slope !== null)
+    .toSorted((a, b) => b.slope.grade - a.slope.grade)[0];
+  return (
+    <>
+      <PlaceHead
+        title={green.name}
+        sub={
+          current
+            ? `${showLength(current.greenSpeed, 'speed', units)}, read ${formatDistance(current.speedAt, new Date(), { addSuffix: true })}`
+            : 'never read: take the first reading below'
+        }
+      >
+        <ArchiveButton
+          name={green.name}
+          archived={green.archivedAt !== null}
+          set={setGreenArchived.bind(null, green.id)}
+        />
+        <Button asChild>
+          <Link href={`/greens/${green.id}/edit`}>Edit spots</Link>
+        </Button>
+      </PlaceHead>
+      <div className="grid lg:grid-cols-[1fr_400px] lg:divide-x lg:divide-rule">
+        <div className="min-w-0 max-lg:order-2">
+          {green.spots.length > 0 && (
+            <section className="px-4 py-5 md:px-7" aria-label="Spots">
+              <h2 className="mb-1 cap">Spots, seen from the ball</h2>
+              <SpotTable green={green} greenSpeed={current?.greenSpeed} units={units} />
+            </section>
+          )}
+          {green.readings.length > 1 && (
+            <section className="border-t border-rule px-4 py-5 md:px-7" aria-label="Speed">
+              <h2 className="mb-2 cap">Green speed by day</h2>
+              <div className="h-[180px]">
+                <SpeedTrend readings={green.readings.toReversed()} units={units} />
+              </div>
+            </section>
+          )}
+          {current && (
+            <section className="border-t border-rule px-4 py-5 md:px-7" aria-label="A wrong speed">
+              <h2 className="mb-1 text-[17px] font-[650]">
+                How much a wrong speed matters: {showLength(LONG, 'putt', units)}
+                {steepest ? ` from ${steepest.spot.name}` : ', flat'}
+              </h2>
+              <p className="mb-2 text-ink2">
+                Aimed and struck for {showLength(current.greenSpeed, 'speed', units)},{' '}
+                {roughLength(DEFAULT_PUTT.past, units)} past.
+              </p>
+              <WrongSpeedOrNot
+                slope={steepest?.slope}
+                greenSpeed={current.greenSpeed}
+                units={units}
+              />
+            </section>
+          )}
+          {green.readings.length > 0 && (
+            <section className="border-t border-rule px-4 py-5 md:px-7" aria-label="Readings">
+              <h2 className="mb-1 cap">Readings, newest first</h2>
+              <Readings green={green} units={units} />
+            </section>
+          )}
+          {green.notes && (
+            <p className="max-w-prose border-t border-rule px-4 py-5 text-[16px] whitespace-pre-wrap md:px-7">
+              {green.notes}
+            </p>
+          )}
+        </div>
+        <div className="px-4 py-5 max-lg:order-1 max-lg:border-b max-lg:border-rule md:px-7 lg:px-6">
+          <ReadingForm
+            key={green.readings.length}
+            greenId={green.id}
+            spots={green.spots}
+            units={units}
+          />
+        </div>
+      </div>
+    </>
+  );
+}
+
+function WrongSpeedOrNot({
+  slope,
+  greenSpeed,
+  units,
+}: {
+  slope: Slope | undefined;
+  greenSpeed: number;
+  units: UnitPreferences;
+}) {
+  const putt = { ...DEFAULT_PUTT, distance: LONG, greenSpeed, ...(slope && { slope }) };
+  try {
+    aimFor(putt);
+  } catch (error) {
+    if (error instanceof RangeError) return <p>{error.message}</p>;
+    throw error;
+  }
+  return <WrongSpeed putt={putt} units={units} />;
+}
+
+function SpotTable({
+  green,
+  greenSpeed,
+  units,
+}: {
+  green: Green;
+  greenSpeed: number | undefined;
+  units: UnitPreferences;
+}) {
+  return (
+    <table className="w-full text-[16px]">
+      <thead>
+        <tr className="border-b text-left cap">
+          <th className="py-1.5 pr-4 font-[inherit]" colSpan={2}>
+            spot
+          </th>
+          <th className="py-1.5 pr-4 font-[inherit]">falls</th>
+          <th className="py-1.5 font-[inherit]">
+            {showLength(TOLD, 'putt', units)} breaks, {roughLength(DEFAULT_PUTT.past, units)} past
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {green.spots.map((spot) => {
+          const slope = currentOf(green.readings, spot.id)?.slope ?? null;
+          return (
+            <tr key={spot.id} className="border-b border-hair">
+              <td className="w-12 py-2">
+                {slope && <FallArrow {...slope} label={fallsWords(slope.falls)} />}
+              </td>
+              <td className="py-2 pr-4 font-[620]">{spot.name}</td>
+              <td className="py-2 pr-4">
+                {!slope && <span className="text-ink2">not read yet</span>}
+                {slope && (slope.grade === 0 ? 'level' : <SlopeWords slope={slope} />)}
+              </td>
+              <td className="py-2">{slope && greenSpeed ? breakOf(slope, greenSpeed) : ''}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+const SlopeWords = ({ slope }: { slope: Slope }) => (
+  <>
+    <span className="num">{showGrade(slope.grade)}</span> {fallsWords(slope.falls)}
+  </>
+);
+
+function breakOf(slope: Slope, greenSpeed: number): string {
+  try {
+    return breakWords(aimFor({ ...DEFAULT_PUTT, distance: TOLD, greenSpeed, slope }).cups);
+  } catch (error) {
+    if (error instanceof RangeError) return 'too steep for that pace';
+    throw error;
+  }
+}
+
+function Readings({ green, units }: { green: Green; units: UnitPreferences }) {
+  const spotName = ({ spotId }: Reading) =>
+    green.spots.find(({ id }) => id === spotId)?.name ?? 'the speed only';
+  return (
+    <table className="w-full text-[15px]">
+      <tbody>
+        {green.readings.map((reading) => (
+          <tr key={reading.id} className="border-b border-hair align-baseline">
+            <td className="py-1 pr-4 num whitespace-nowrap">{format(reading.at, 'd MMM yyyy')}</td>
+            <td className="py-1 pr-4 num whitespace-nowrap">
+              {showLength(reading.greenSpeed, 'speed', units)}
+            </td>
+            <td className="py-1 pr-4">
+              {spotName(reading)}
+              {reading.slope && reading.slope.grade > 0 && (
+                <>
+                  , <SlopeWords slope={reading.slope} />
+                </>
+              )}
+              <span className="block text-sm text-ink2">
+                {reading.rolls
+                  ? `rolled ${showLength(reading.rolls.up, 'putt', units)} up, ${showLength(reading.rolls.down, 'putt', units)} down`
+                  : 'ramp and level'}
+                {reading.note && `. ${reading.note}`}
+              </span>
+            </td>
+            <td className="text-right align-middle">
+              <DropButton
+                greenId={green.id}
+                id={reading.id}
+                name={format(reading.at, 'd MMM yyyy')}
+              />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,20 @@
+import { format } from 'date-fns';
+import { fallsWords } from '@/core/green';
+import type { Layout } from '@/core/layout';
+import { showGrade, showLength, type UnitPreferences } from '@/core/units';
+
+/** Where a putt stands: "Bollard green, Crane side, read 21 Nov"; null when it is on no green. */
+export function readWords({ read }: Layout): string | null {
+  if (!read) return null;
+  return `${read.green}${read.spot && `, ${read.spot}`}, read ${format(new Date(read.at), 'd MMM')}`;
+}
+
+/** The green as it was played: "9.3 ft, falls 1.8 % left". */
+export function groundWords({ putt }: Layout, units: UnitPreferences): string {
+  const speed = showLength(putt.greenSpeed, 'speed', units);
+  const { slope, tiers } = putt;
+  if (tiers.length > 0) return `${speed}, over ${tiers.length + 1} planes`;
+  return slope.grade === 0
+    ? `${speed}, flat`
+    : `${speed}, falls ${showGrade(slope.grade)} ${fallsWords(slope.falls)}`;
+}

@@ -1,0 +1,263 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import {
+  DROP_SPEED,
+  GREEN_SPEED_RANGE,
+  PACES,
+  breakWords,
+  captureHalfWidth,
+  HOLE_RADIUS,
+  makeWindow,
+  paceOf,
+  paceSpeed,
+  rollingDeceleration,
+  type MakeWindow,
+  type PaceId,
+  type Putt,
+} from '@/core/green';
+import type { Layout } from '@/core/layout';
+import {
+  bareUnit,
+  lengthSchema,
+  roughLength,
+  showDegrees,
+  showLength,
+  type UnitPreferences,
+} from '@/core/units';
+import { Choice } from '@/ui/choice';
+import { TextField } from '@/ui/field';
+import { Pick } from '@/ui/pick';
+import { WrongSpeed, besideWords } from '../greens/wrong-speed';
+import { LayoutDrawing } from './layout-drawing';
+
+/** The same putt otherwise: another pace, another green, from the other side; and what that changes. */
+export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferences }) {
+  const { putt } = layout;
+  const [pace, setPace] = useState<PaceId>(
+    paceOf(putt.past, putt.distance) === 'dies' ? 'rolls' : 'dies',
+  );
+  const [speed, setSpeed] = useState(() => showLength(putt.greenSpeed, 'speed', units));
+  const sloped = Math.abs(Math.cos(putt.slope.falls)) > 0.05 && putt.slope.grade > 0;
+  const [turned, setTurned] = useState(false);
+  const greenSpeed = lengthSchema({
+    what: 'A green speed',
+    bare: bareUnit('speed', units),
+    own: units.own,
+    ...GREEN_SPEED_RANGE,
+  }).safeParse(speed);
+  const past = PACES.find(({ id }) => id === pace)!.past(putt.distance);
+  const other = useMemo((): Putt | null => {
+    if (!greenSpeed.success) return null;
+    const { grade, falls } = putt.slope;
+    // Uphill seen in a mirror that stands across the line: downhill, breaking to the same side.
+    const slope =
+      turned && sloped
+        ? { grade, falls: Math.sign(falls || 1) * (Math.PI - Math.abs(falls)) }
+        : putt.slope;
+    return { ...putt, past, greenSpeed: greenSpeed.data, slope };
+  }, [putt, past, greenSpeed.success, greenSpeed.data, turned, sloped]);
+  const here = makeWindow(putt);
+  const there = other && windowOrNull(other);
+  return (
+    <div className="grid gap-6 px-4 py-5 md:px-7">
+      <section className="grid gap-4" aria-label="Side by side">
+        <div className="grid items-end gap-x-6 gap-y-3 sm:grid-cols-[1fr_150px_auto]">
+          <Pick
+            label="If the pace were"
+            placeholder="How hard"
+            options={PACES.map(({ id, name, past: run }) => ({
+              value: id,
+              label: name,
+              detail: roughLength(run(putt.distance), units),
+            }))}
+            value={pace}
+            onChange={(next) => setPace(next as PaceId)}
+          />
+          <TextField
+            label="On a green of"
+            value={speed}
+            onChange={({ target }) => setSpeed(target.value)}
+            error={greenSpeed.error?.issues[0]?.message}
+          />
+          {sloped && (
+            <Choice
+              label="From"
+              value={turned ? 'other' : 'same'}
+              onChange={(next) => setTurned(next === 'other')}
+              options={[
+                { value: 'same', label: 'this side' },
+                { value: 'other', label: isUphill(putt) ? 'above' : 'below' },
+              ]}
+            />
+          )}
+        </div>
+        {there && other ? (
+          <>
+            <p className="text-[18px]">{difference(here, there)}</p>
+            <div className="grid gap-x-6 gap-y-3 md:grid-cols-2">
+              {[
+                { name: 'As designed', layout },
+                { name: 'What if', layout: { ...layout, putt: other } },
+              ].map((one) => (
+                <figure key={one.name} className="min-w-0 border border-ink">
+                  <div className="h-[230px]">
+                    <LayoutDrawing layout={one.layout} units={units} lie="along" brief />
+                  </div>
+                  <figcaption className="border-t border-ink px-3 py-1 cap">{one.name}</figcaption>
+                </figure>
+              ))}
+            </div>
+            <Comparison here={here} there={there} putt={putt} other={other} units={units} />
+          </>
+        ) : (
+          <p className="text-ink2">
+            {other ? 'No ball stops there at that pace.' : 'Mend the green speed to compare.'}
+          </p>
+        )}
+      </section>
+      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        <section aria-label="Pace and the hole">
+          <h2 className="mb-1 cap">What a pace leaves of the hole</h2>
+          <ShareTable putt={putt} units={units} />
+        </section>
+        <section aria-label="A wrong speed">
+          <h2 className="mb-1 cap">How much a wrong green speed matters</h2>
+          <WrongSpeed putt={putt} units={units} />
+        </section>
+      </div>
+    </div>
+  );
+}
+
+const isUphill = ({ slope }: Putt): boolean => Math.cos(slope.falls) < 0;
+
+function windowOrNull(putt: Putt): MakeWindow | null {
+  try {
+    return makeWindow(putt);
+  } catch (error) {
+    if (error instanceof RangeError) return null;
+    throw error;
+  }
+}
+
+/** The difference in one sentence: how much faster it starts, how much less it breaks, how much easier it is. */
+function difference(here: MakeWindow, there: MakeWindow): string {
+  const faster = Math.round((there.aim.startSpeed / here.aim.startSpeed - 1) * 100);
+  const start =
+    faster === 0
+      ? 'It starts as fast'
+      : `It starts ${Math.abs(faster)} % ${faster > 0 ? 'faster' : 'slower'}`;
+  const [was, is] = [here, there].map(({ aim }) => Math.abs(aim.cups)) as [number, number];
+  const breaks =
+    Math.abs(is - was) < 0.05
+      ? 'breaks the same'
+      : `breaks ${Math.abs(is - was).toFixed(1)} cups ${is < was ? 'less' : 'more'}`;
+  const window = (there.left + there.right) / (here.left + here.right);
+  const ease =
+    Math.abs(window - 1) < 0.02
+      ? 'the window for the start line stays'
+      : `the window for the start line is ${Math.round(Math.abs(window - 1) * 100)} % ${window > 1 ? 'wider' : 'narrower'}`;
+  return `${start}, ${breaks}, and ${ease}.`;
+}
+
+function Comparison({
+  here,
+  there,
+  putt,
+  other,
+  units,
+}: {
+  here: MakeWindow;
+  there: MakeWindow;
+  putt: Putt;
+  other: Putt;
+  units: UnitPreferences;
+}) {
+  const both = [
+    { window: here, putt },
+    { window: there, putt: other },
+  ];
+  const percent = (window: MakeWindow, speed: number) =>
+    `${((speed / window.aim.startSpeed - 1) * 100).toFixed(1).replace('-', '−')} %`;
+  const rows: [string, (one: (typeof both)[number]) => string][] = [
+    ['pace past the hole', (one) => roughLength(one.putt.past, units)],
+    ['starts at', ({ window }) => `${window.aim.startSpeed.toFixed(2)} m/s`],
+    ['aim', ({ window }) => besideWords(window.aim.beside, units)],
+    ['breaks', ({ window }) => breakWords(window.aim.cups)],
+    [
+      'highest point off the line',
+      ({ window }) => roughLength(Math.abs(window.aim.highest.across), units),
+    ],
+    [
+      'start line may be off by',
+      ({ window }) => `${showDegrees(window.left)} left, ${showDegrees(window.right)} right`,
+    ],
+    [
+      'start speed may be off by',
+      ({ window }) => `${percent(window, window.slowest)} to +${percent(window, window.fastest)}`,
+    ],
+    ['share of the hole left', ({ window }) => `${Math.round(window.shareOfHole * 100)} %`],
+  ];
+  return (
+    <table className="w-full text-[15px]">
+      <thead>
+        <tr className="border-b text-left cap">
+          <th className="py-1.5 font-[inherit]" />
+          <th className="py-1.5 pl-4 text-right font-[inherit]">as designed</th>
+          <th className="py-1.5 pl-4 text-right font-[inherit]">what if</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(([name, tell]) => (
+          <tr key={name} className="border-b border-hair">
+            <td className="py-1.5">{name}</td>
+            {both.map((one, index) => (
+              <td key={index} className="py-1.5 pl-4 text-right num">
+                {tell(one)}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Runs past the hole that coaches speak of, m. */
+const RUNS = [0.08, 0.15, 0.3, 0.45, 0.6, 0.9, 1.2, 1.8];
+
+function ShareTable({ putt, units }: { putt: Putt; units: UnitPreferences }) {
+  const deceleration = rollingDeceleration(putt.greenSpeed);
+  return (
+    <table className="w-full text-[15px]">
+      <thead>
+        <tr className="border-b text-left cap">
+          <th className="py-1.5 font-[inherit]">past the hole</th>
+          <th className="py-1.5 pl-4 font-[inherit]">share of the hole that is left</th>
+        </tr>
+      </thead>
+      <tbody>
+        {RUNS.map((past) => {
+          const speed = paceSpeed(past, deceleration);
+          const share = Math.round((captureHalfWidth(speed) / HOLE_RADIUS) * 100);
+          return (
+            <tr key={past} className="border-b border-hair">
+              <td className="py-1 num whitespace-nowrap">{roughLength(past, units)}</td>
+              <td className="py-1 pl-4">
+                <span className="grid grid-cols-[1fr_90px] items-center gap-3">
+                  <span
+                    className="block h-2.5 bg-hole"
+                    style={{ width: `${share}%` }}
+                    aria-hidden
+                  />
+                  <span className="num">{speed < DROP_SPEED ? `${share} %` : 'skips over'}</span>
+                </span>
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

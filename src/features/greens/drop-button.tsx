@@ -1,0 +1,27 @@
+'use client';
+
+import { Trash2 } from 'lucide-react';
+import { useTransition } from 'react';
+import { toast } from 'sonner';
+import { showErrors } from '../shared/show-errors';
+import { dropReading } from './actions';
+
+/** Removes a reading that was mistaken; runs played on it keep their own copy. */
+export function DropButton({ greenId, id, name }: { greenId: string; id: string; name: string }) {
+  const [busy, begin] = useTransition();
+  return (
+    <button
+      type="button"
+      aria-label={`Remove the reading of ${name}`}
+      disabled={busy}
+      className="inline-flex size-11 items-center justify-center text-ink2"
+      onClick={() =>
+        begin(async () => {
+          if (showErrors(await dropReading(greenId, id))) toast('The reading is removed.');
+        })
+      }
+    >
+      <Trash2 size={17} aria-hidden />
+    </button>
+  );
+}

@@ -1,0 +1,92 @@
+import { z } from 'zod';
+import {
+  GRADE_RANGE,
+  GREEN_SPEED_RANGE,
+  fallsSchema,
+  readRolls,
+  type ReadingValues,
+} from '@/core/green';
+import { bareUnit, gradeSchema, lengthSchema, type UnitPreferences } from '@/core/units';
+
+const name = (what: string) =>
+  z.string().trim().min(1, `${what} needs a name.`).max(80, 'A name may have at most 80 letters.');
+
+/** What a coach types of a green. */
+export const greenForm = z.object({
+  name: name('A green'),
+  notes: z.string().max(4000, 'Notes may have at most 4000 letters.'),
+  spots: z
+    .array(z.object({ id: z.uuid().optional(), name: name('A spot') }))
+    .max(40, 'A green may have at most 40 spots.'),
+});
+
+export type GreenInput = z.input<typeof greenForm>;
+
+/** Rolls are believed up to this, m: the longest green speed there is, downhill. */
+const ROLL_RANGE = { min: 0.3, max: 25 };
+
+/** What a coach types of a reading, and what it means. Only the way it was taken is looked at. */
+export function readingForm(units: UnitPreferences): z.ZodType<ReadingValues, ReadingInput> {
+  const bare = bareUnit('putt', units);
+  const roll = (what: string) => lengthSchema({ what, bare, own: units.own, ...ROLL_RANGE });
+  const common = {
+    at: z.coerce.date('Type a date.'),
+    spotId: z.union([z.uuid(), z.literal('')]),
+    note: z.string().trim().max(400, 'A note may have at most 400 letters.'),
+  };
+  const rolled = z.object({
+    ...common,
+    how: z.literal('rolls'),
+    up: roll('A roll uphill'),
+    down: roll('A roll downhill'),
+    way: fallsSchema,
+  });
+  const told = z.object({
+    ...common,
+    how: z.literal('numbers'),
+    greenSpeed: lengthSchema({
+      what: 'A green speed',
+      bare,
+      own: units.own,
+      ...GREEN_SPEED_RANGE,
+    }),
+    grade: gradeSchema(GRADE_RANGE.max),
+    falls: fallsSchema,
+  });
+  const form = z
+    .discriminatedUnion('how', [rolled, told])
+    .transform((typed, context): ReadingValues => {
+      const { at, note } = typed;
+      const spotId = typed.spotId || null;
+      if (typed.how === 'numbers') {
+        const { greenSpeed, grade, falls } = typed;
+        const slope = spotId ? { grade, falls: grade === 0 ? 0 : falls } : null;
+        return { at, note, spotId, greenSpeed, slope, rolls: null };
+      }
+      const rolls = { up: typed.up, down: typed.down, way: typed.way };
+      try {
+        const { greenSpeed, slope } = readRolls(rolls);
+        return { at, note, spotId, greenSpeed, slope: spotId ? slope : null, rolls };
+      } catch (error) {
+        if (!(error instanceof RangeError)) throw error;
+        context.addIssue({ code: 'custom', path: ['down'], message: error.message });
+        return z.NEVER;
+      }
+    });
+  // Each way of taking it reads its own fields of the one form.
+  return form as unknown as z.ZodType<ReadingValues, ReadingInput>;
+}
+
+/** Everything on the form; which of it counts depends on how the reading was taken. */
+export interface ReadingInput {
+  at: string;
+  spotId: string;
+  note: string;
+  how: 'rolls' | 'numbers';
+  up: string;
+  down: string;
+  way: string;
+  greenSpeed: string;
+  grade: string;
+  falls: string;
+}

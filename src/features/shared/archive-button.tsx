@@ -1,0 +1,33 @@
+'use client';
+
+import { useTransition } from 'react';
+import { toast } from 'sonner';
+import { Button } from '@/ui/button';
+import type { ActionResult } from './result';
+import { showErrors } from './show-errors';
+
+/** Puts a thing away or takes it back; nothing is lost either way. */
+export function ArchiveButton({
+  name,
+  archived,
+  set,
+}: {
+  name: string;
+  archived: boolean;
+  /** The action that does it. */
+  set: (archived: boolean) => Promise<ActionResult<null>>;
+}) {
+  const [busy, begin] = useTransition();
+  const change = (next: boolean) =>
+    begin(async () => {
+      if (!showErrors(await set(next))) return;
+      toast(next ? `${name} is put away; nothing is lost.` : `${name} is back.`, {
+        action: { label: 'Undo', onClick: () => change(!next) },
+      });
+    });
+  return (
+    <Button disabled={busy} onClick={() => change(!archived)}>
+      {archived ? 'Take back' : 'Archive'}
+    </Button>
+  );
+}
