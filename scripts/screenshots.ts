@@ -3,6 +3,7 @@ import { chromium, type Page } from '@playwright/test';
 import {
   ensureCoach,
   listDrills,
+  listGreens,
   listSessions,
   listStudents,
   openDatabase,
@@ -33,6 +34,10 @@ async function main(): Promise<void> {
   const owner = await ensureCoach(database);
   const oona = (await listStudents(database, owner)).find(({ name }) => name === 'Oona Brandt');
   const drill = (await listDrills(database, owner)).find(({ name }) => name === 'Close gate');
+  const breaking = (await listDrills(database, owner)).find(
+    ({ name }) => name === 'Start gate, crane side',
+  );
+  const [green] = await listGreens(database, owner);
   const sessions = await listSessions(database, owner, { studentId: oona?.id });
   const open = sessions.find(({ finishedAt }) => !finishedAt);
   const done = sessions.find(({ finishedAt }) => finishedAt);
@@ -45,11 +50,24 @@ async function main(): Promise<void> {
     { name: 'student-phone', path: `/students/${oona?.id}`, size: PHONE },
     { name: 'drills', path: '/drills' },
     { name: 'designer', path: `/drills/${drill?.id}` },
+    { name: 'designer-slope', path: `/drills/${breaking?.id}` },
     {
-      name: 'designer-slope',
-      path: `/drills/${drill?.id}`,
-      before: (page) => page.getByLabel('Slope', { exact: true }).fill('2 %'),
+      name: 'make-map',
+      path: `/drills/${breaking?.id}`,
+      before: async (page) => {
+        await page.getByRole('tab', { name: 'Make map' }).click();
+        await page.getByRole('combobox', { name: 'With the putts of' }).click();
+        await page.getByRole('option', { name: 'Yusra Malkey' }).click();
+        await page.getByText(/would hole/).waitFor();
+      },
     },
+    {
+      name: 'what-if',
+      path: `/drills/${breaking?.id}`,
+      before: (page) => page.getByRole('tab', { name: 'What if' }).click(),
+    },
+    { name: 'greens', path: '/greens' },
+    { name: 'green', path: `/greens/${green?.id}` },
     { name: 'logging', path: `/sessions/${open?.id}` },
     { name: 'logging-phone', path: `/sessions/${open?.id}`, size: PHONE },
     { name: 'logging-glare', path: `/sessions/${open?.id}`, size: PHONE, theme: 'glare' },

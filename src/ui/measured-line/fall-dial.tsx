@@ -1,7 +1,7 @@
 'use client';
 
 import { useDrag } from '@use-gesture/react';
-import { useRef, type KeyboardEvent } from 'react';
+import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { fallsWords, type Slope } from '@/core/green';
 import { showGrade } from '@/core/units';
 import type { Lie } from './geometry';
@@ -26,6 +26,11 @@ export function FallDial({
   onSlope: (slope: Slope) => void;
 }) {
   const dial = useRef<SVGSVGElement>(null);
+  // Keys can come faster than the drawing answers: each step starts from the last one asked for.
+  const latest = useRef(slope);
+  useEffect(() => {
+    latest.current = slope;
+  }, [slope]);
   // On a drawing that lies along the screen the putt runs to the right, else up.
   const turned = lie === 'along' ? 0 : -Math.PI / 2;
   const bind = useDrag(
@@ -36,7 +41,11 @@ export function FallDial({
       const down = y - box.top - box.height / 2;
       onSlope(caught(Math.hypot(across, down) / RADIUS, Math.atan2(down, across) - turned));
     },
-    { pointer: { touch: true, capture: true }, filterTaps: false, triggerAllEvents: true },
+    {
+      pointer: { touch: true, capture: true, keys: false },
+      filterTaps: false,
+      triggerAllEvents: true,
+    },
   );
   const keys = (event: KeyboardEvent) => {
     const steps: Record<string, [grade: number, turn: number]> = {
@@ -48,11 +57,12 @@ export function FallDial({
     const step = steps[event.key];
     if (!step) return;
     event.preventDefault();
-    const falls = slope.falls + step[1];
-    onSlope({
-      grade: Math.min(Math.max(slope.grade + step[0], 0), 0.08),
+    const falls = latest.current.falls + step[1];
+    latest.current = {
+      grade: Math.min(Math.max(latest.current.grade + step[0], 0), 0.08),
       falls: Math.atan2(Math.sin(falls), Math.cos(falls)),
-    });
+    };
+    onSlope(latest.current);
   };
   const reach = Math.min(slope.grade / RIM, 1.15) * RADIUS;
   const angle = slope.falls + turned;

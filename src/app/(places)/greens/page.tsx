@@ -116,7 +116,7 @@ function Course({ readings, units }: { readings: Reading[]; units: UnitPreferenc
   const from = showLength(first.greenSpeed, 'speed', units);
   return (
     <p className="mt-2 flex items-end gap-3 text-sm text-ink2">
-      <svg width="160" height="36" aria-hidden>
+      <svg width="160" height="36" className="shrink-0" aria-hidden>
         <polyline
           points={readings.map(({ at, greenSpeed }) => `${x(at)},${y(greenSpeed)}`).join(' ')}
           className="fill-none stroke-ink"
@@ -124,7 +124,9 @@ function Course({ readings, units }: { readings: Reading[]; units: UnitPreferenc
         />
         <circle cx={x(last.at)} cy={y(last.greenSpeed)} r="3.6" className="fill-line" />
       </svg>
-      from {from} on {format(first.at, 'd MMM')}
+      <span className="whitespace-nowrap">
+        from {from} on {format(first.at, 'd MMM')}
+      </span>
     </p>
   );
 }
