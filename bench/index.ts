@@ -10,7 +10,17 @@ import {
   planeOf,
   type Putt,
 } from '@/core/green';
-import { ballGateLayout, gapForTolerance, gateTolerance, strictness } from '@/core/layout';
+import {
+  ELEMENTS,
+  ballGateLayout,
+  boxRegion,
+  checkLayout,
+  gapForTolerance,
+  gateTolerance,
+  settingOf,
+  strictnessOf,
+  tapeList,
+} from '@/core/layout';
 import {
   EdgeTable,
   carry,
@@ -49,6 +59,10 @@ const MAP = {
   directions: [aim.direction - 0.04, aim.direction + 0.04] as [number, number],
   speeds: [0.85 * aim.startSpeed, 1.2 * aim.startSpeed] as [number, number],
 };
+
+const sloping = ballGateLayout(breaking, gate);
+const setting = settingOf(DEFAULT_PUTT);
+const box = ELEMENTS.boxGate.defaults(DEFAULT_PUTT);
 
 /** The same roll to the hole by a general solver, stepping until the ball is nearest to the hole. */
 function rollByStepping(): number {
@@ -122,7 +136,16 @@ bench
     });
   })
   .add('strictness', () => {
-    sink += strictness(gate, DEFAULT_PUTT).ratio;
+    sink += strictnessOf(layout, 'gate')!.ratio;
+  })
+  .add('whether a layout can be built', () => {
+    sink += checkLayout(layout).length;
+  })
+  .add('tape list on a slope', () => {
+    sink += tapeList(sloping).length;
+  })
+  .add('region of a box gate', () => {
+    sink += boxRegion(box, setting).length;
   })
   .add('posterior of a session, new gate', () => {
     sink += observe(prior, observations)[0]!;

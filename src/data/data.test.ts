@@ -2,8 +2,9 @@ import { mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { QueryTypes } from 'sequelize';
+import { bareDetails, libraryDrill } from '@/core/drill';
 import { v4 } from 'uuid';
-import { ballGateLayout, ballGateOf, type BallGate } from '@/core/layout';
+import { ballGateLayout, ballGateOf, standing, type BallGate } from '@/core/layout';
 import { DEFAULT_PUTT } from '@/core/green';
 import type { StudentValues } from '@/core/people';
 import { eightInTenWindow, scoreHistory } from '@/core/scoring';
@@ -21,9 +22,11 @@ import {
   getDrill,
   getSession,
   getStudent,
+  keepBuilt,
   listDrills,
   listSessions,
   listStudents,
+  listVersions,
   openDatabase,
   recordPutts,
   reopenSession,
@@ -43,7 +46,9 @@ const values: StudentValues = {
   level: 'steady',
   seated: false,
   notes: '',
-  putter: { headLength: 0.112, headDepth: 0.024 },
+  school: 'arc',
+  kit: [],
+  putter: { headLength: 0.112, headDepth: 0.024, lieAngle: 1.22 },
 };
 const now = new Date('2026-03-01T10:00:00Z');
 
@@ -64,7 +69,12 @@ afterEach(async () => {
 
 async function openSession() {
   const studentId = await addStudent(database, owner, values);
-  const drillId = await addDrill(database, owner, { name: 'Gate', layout });
+  const drillId = await addDrill(
+    database,
+    owner,
+    { name: 'Gate', layout, details: bareDetails() },
+    now,
+  );
   const id = await startSession(database, owner, { studentId, drillId, startedAt: now });
   const { runs } = await getSession(database, owner, id);
   return { id, studentId, drillId, runId: runs[0]!.id };
@@ -140,14 +150,18 @@ describe('students and drills', () => {
     await saveStudent(database, owner, id, {
       ...values,
       hand: 'right',
-      putter: { headLength: 0.1, headDepth: 0.09 },
+      school: 'arc',
+      kit: [],
+      putter: { headLength: 0.1, headDepth: 0.09, lieAngle: 1.22 },
     });
     await archiveStudent(database, owner, id, now);
     expect(await getStudent(database, owner, id)).toEqual({
       ...values,
       id,
       hand: 'right',
-      putter: { headLength: 0.1, headDepth: 0.09 },
+      school: 'arc',
+      kit: [],
+      putter: { headLength: 0.1, headDepth: 0.09, lieAngle: 1.22 },
       archivedAt: now,
     });
     await archiveStudent(database, owner, id, null);
@@ -172,20 +186,92 @@ describe('students and drills', () => {
 
   it('make a new version only when the layout changed, and runs keep theirs', async () => {
     const { id, drillId } = await openSession();
-    await saveDrill(database, owner, drillId, { name: 'Gate, renamed', layout });
+    await saveDrill(
+      database,
+      owner,
+      drillId,
+      { name: 'Gate, renamed', layout, details: bareDetails() },
+      now,
+    );
     expect(await getDrill(database, owner, drillId)).toMatchObject({
       version: 1,
       name: 'Gate, renamed',
     });
-    await saveDrill(database, owner, drillId, {
-      name: 'Gate',
-      layout: ballGateLayout(DEFAULT_PUTT, { ...gate, gap: 0.054 }),
-    });
+    const closer = ballGateLayout(DEFAULT_PUTT, { ...gate, gap: 0.054 });
+    const kept = { name: 'Gate', layout: closer, details: bareDetails() };
+    await saveDrill(database, owner, drillId, kept, now);
     const drill = await getDrill(database, owner, drillId);
     expect(drill.version).toBe(2);
     expect(ballGateOf(drill.layout)?.gap).toBe(0.054);
     const { runs } = await getSession(database, owner, id);
     expect(ballGateOf(runs[0]!.layout)?.gap).toBe(0.06);
+    await saveDrill(
+      database,
+      owner,
+      drillId,
+      { ...kept, details: { ...bareDetails(), purpose: 'Start line' } },
+      now,
+    );
+    expect((await listVersions(database, owner, drillId)).map(({ number }) => number)).toEqual([
+      3, 2, 1,
+    ]);
+    const old = await getDrill(database, owner, drillId, 1);
+    expect([ballGateOf(old.layout)?.gap, old.details.purpose]).toEqual([0.06, '']);
+    await expect(getDrill(database, owner, drillId, 9)).rejects.toThrow('no such drill');
+  });
+
+  it('are set up for the student, on the rung that is asked for', async () => {
+    const { studentId } = await openSession();
+    const { name, layout: drawn, key: origin, ...details } = libraryDrill('putter-gate-level')!;
+    const kept = { name, layout: drawn, details, origin };
+    const drillId = await addDrill(database, owner, kept, now);
+    expect(await getDrill(database, owner, drillId)).toMatchObject({ origin, details });
+    const start = (rung: number) =>
+      startSession(database, owner, { studentId, drillId, startedAt: now, rung });
+    const [run] = (await getSession(database, owner, await start(2))).runs;
+    expect(run).toMatchObject({ rung: 2, drillId, layout: { player: { hand: 'left' } } });
+    const [, putter] = standing(run!.layout);
+    const { set } = details.ladder[2]!;
+    expect(putter!.tolerance()!.right).toBeCloseTo(Object.values(set)[0]!.clearance!, 12);
+    expect(putter!.outcomes().map(({ label }) => label)).toEqual(['Clear', 'Toe', 'Heel']);
+    await expect(start(40)).rejects.toThrow('there is no rung 41');
+  });
+
+  it('that cannot be built for a student are refused with a reason', async () => {
+    const { studentId } = await openSession();
+    await saveStudent(database, owner, studentId, {
+      ...values,
+      putter: { ...values.putter, headLength: 0.065 },
+    });
+    const { name, layout: drawn, key: _key, ...details } = libraryDrill('pop-stroke')!;
+    const drillId = await addDrill(database, owner, { name, layout: drawn, details }, now);
+    await expect(
+      startSession(database, owner, { studentId, drillId, startedAt: now }),
+    ).rejects.toThrow(/cannot be set up for .*: A gap of 70 mm lets the head of 65 mm through/);
+  });
+});
+
+describe('what was measured once it stood', () => {
+  it('is kept with the run and scored; an empty record goes back to the plan', async () => {
+    const { id, runId } = await openSession();
+    await recordPutts(database, owner, runId, [putt('left')], now);
+    const planned = standing(layout)[1]!.tolerance()!.left;
+    await keepBuilt(database, owner, runId, 'gate', { gap: 0.064 });
+    const [run] = toLogged(await getSession(database, owner, id)).runs;
+    expect(standing(run!.layout)[1]!.tolerance()!.left).toBeGreaterThan(planned);
+    await keepBuilt(database, owner, runId, 'gate', {});
+    const [again] = toLogged(await getSession(database, owner, id)).runs;
+    expect(standing(again!.layout)[1]!.tolerance()!.left).toBe(planned);
+  });
+
+  it('is refused where it cannot be, and for another coach’s run', async () => {
+    const { runId } = await openSession();
+    await expect(keepBuilt(database, owner, runId, 'gate', { gap: 0.04 })).rejects.toThrow(
+      'wider than the ball',
+    );
+    await expect(keepBuilt(database, v4(), runId, 'gate', { gap: 0.06 })).rejects.toThrow(
+      'no such run',
+    );
   });
 });
 

@@ -1,3 +1,4 @@
+import { bareDetails } from '@/core/drill';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -21,6 +22,8 @@ import {
   startSession,
   type Database,
 } from '.';
+
+const NOW = new Date('2026-11-20T10:00:00Z');
 
 let folder: string;
 let database: Database;
@@ -67,7 +70,9 @@ const student = () =>
     level: 'steady',
     seated: false,
     notes: '',
-    putter: { headLength: 0.112, headDepth: 0.024 },
+    school: 'arc',
+    kit: [],
+    putter: { headLength: 0.112, headDepth: 0.024, lieAngle: 1.22 },
   });
 
 describe('greens', () => {
@@ -124,7 +129,12 @@ describe('a session on a green', () => {
     const { greenId, top } = await addSlip();
     await addReading(database, owner, greenId, reading(1, { spotId: top, slope: left2 }));
     await addReading(database, owner, greenId, reading(7, { greenSpeed: 2.6 }));
-    const drillId = await addDrill(database, owner, { name: 'Gate', layout });
+    const drillId = await addDrill(
+      database,
+      owner,
+      { name: 'Gate', layout, details: bareDetails() },
+      NOW,
+    );
     const studentId = await student();
     const id = await startSession(database, owner, {
       studentId,
@@ -158,7 +168,12 @@ describe('a session on a green', () => {
 
   it('is refused on a green that was never read, or that cannot hold the pace', async () => {
     const { greenId, top } = await addSlip();
-    const drillId = await addDrill(database, owner, { name: 'Gate', layout });
+    const drillId = await addDrill(
+      database,
+      owner,
+      { name: 'Gate', layout, details: bareDetails() },
+      NOW,
+    );
     const start = async () =>
       startSession(database, owner, {
         studentId: await student(),

@@ -1,7 +1,16 @@
 export { connection } from './connection';
 export { ensureCoach, getCoach, saveCoach, type Coach } from './coaches';
 export { copyDatabase, describeDatabaseError, openDatabase, type Database } from './database';
-export { addDrill, archiveDrill, getDrill, listDrills, saveDrill, type Drill } from './drills';
+export {
+  addDrill,
+  archiveDrill,
+  getDrill,
+  listDrills,
+  listVersions,
+  saveDrill,
+  type Drill,
+  type DrillKept,
+} from './drills';
 export {
   addGreen,
   addReading,
@@ -22,6 +31,7 @@ export {
   counted,
   finishSession,
   getSession,
+  keepBuilt,
   listSessions,
   recordPutts,
   reopenSession,

@@ -24,6 +24,8 @@ export interface StudentRow extends Row<StudentRow> {
   level: string;
   seated: boolean;
   notes: string;
+  school: string;
+  kit: unknown;
   archivedAt: CreationOptional<Date | null>;
 }
 
@@ -32,6 +34,7 @@ export interface PutterRow extends Row<PutterRow> {
   studentId: string;
   headLength: number;
   headDepth: number;
+  lieAngle: number;
 }
 
 export interface DrillRow extends Row<DrillRow> {
@@ -39,6 +42,7 @@ export interface DrillRow extends Row<DrillRow> {
   coachId: string;
   name: string;
   archivedAt: CreationOptional<Date | null>;
+  origin: CreationOptional<string | null>;
 }
 
 export interface DrillVersionRow extends Row<DrillVersionRow> {
@@ -46,6 +50,8 @@ export interface DrillVersionRow extends Row<DrillVersionRow> {
   drillId: string;
   number: number;
   layout: unknown;
+  details: unknown;
+  at: CreationOptional<Date | null>;
 }
 
 export interface SessionRow extends Row<SessionRow> {
@@ -63,6 +69,7 @@ export interface RunRow extends Row<RunRow> {
   drillName: string;
   layout: unknown;
   position: number;
+  rung: CreationOptional<number | null>;
 }
 
 export interface PuttRow extends Row<PuttRow> {
@@ -141,6 +148,8 @@ export function defineModels(sequelize: Sequelize): Models {
         level: required(STRING),
         seated: required(BOOLEAN),
         notes: required(TEXT),
+        school: required(STRING),
+        kit: required(JSON),
         archivedAt: optionalDate(),
       },
       options,
@@ -152,17 +161,31 @@ export function defineModels(sequelize: Sequelize): Models {
         studentId: required(STRING),
         headLength: required(DOUBLE),
         headDepth: required(DOUBLE),
+        lieAngle: required(DOUBLE),
       },
       options,
     ),
     drill: sequelize.define<DrillRow>(
       'drill',
-      { id: id(), coachId: required(STRING), name: required(STRING), archivedAt: optionalDate() },
+      {
+        id: id(),
+        coachId: required(STRING),
+        name: required(STRING),
+        archivedAt: optionalDate(),
+        origin: { type: STRING, allowNull: true },
+      },
       options,
     ),
     drillVersion: sequelize.define<DrillVersionRow>(
       'drillVersion',
-      { id: id(), drillId: required(STRING), number: required(INTEGER), layout: required(JSON) },
+      {
+        id: id(),
+        drillId: required(STRING),
+        number: required(INTEGER),
+        layout: required(JSON),
+        details: required(JSON),
+        at: optionalDate(),
+      },
       options,
     ),
     session: sequelize.define<SessionRow>(
@@ -185,6 +208,7 @@ export function defineModels(sequelize: Sequelize): Models {
         drillName: required(STRING),
         layout: required(JSON),
         position: required(INTEGER),
+        rung: { type: INTEGER, allowNull: true },
       },
       options,
     ),

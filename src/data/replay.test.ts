@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
+import { bareDetails } from '@/core/drill';
 import { v4 } from 'uuid';
 import { DEFAULT_PUTT } from '@/core/green';
 import { ballGateLayout } from '@/core/layout';
@@ -17,6 +18,8 @@ import {
   type Database,
   type PuttEvent,
 } from '.';
+
+const NOW = new Date('2026-11-20T10:00:00Z');
 
 const layout = ballGateLayout(DEFAULT_PUTT, {
   distance: 0.4572,
@@ -42,9 +45,11 @@ beforeAll(async () => {
     level: 'steady',
     seated: false,
     notes: '',
-    putter: { headLength: 0.1, headDepth: 0.03 },
+    school: 'arc',
+    kit: [],
+    putter: { headLength: 0.1, headDepth: 0.03, lieAngle: 1.22 },
   });
-  drillId = await addDrill(database, owner, { name: 'Gate', layout });
+  drillId = await addDrill(database, owner, { name: 'Gate', layout, details: bareDetails() }, NOW);
 });
 
 afterAll(async () => {

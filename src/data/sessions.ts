@@ -2,16 +2,23 @@ import { format } from 'date-fns';
 import type { Transaction } from 'sequelize';
 import { v4 } from 'uuid';
 import {
+  asBuilt,
+  checkLayout,
+  findingWords,
+  fitted,
   layoutSchema,
   onReading,
+  onRung,
   outcomesProblem,
   outcomesSchema,
   type Layout,
   type Outcomes,
 } from '@/core/layout';
+import { fittingOf } from '@/core/people';
 import type { LoggedSession } from '@/core/scoring';
+import { getCoach } from './coaches';
 import type { Database } from './database';
-import { getDrill } from './drills';
+import { getDrill, type Drill } from './drills';
 import { latestRead, type GreenSpot } from './greens';
 import { Problem, notFound } from './problem';
 import { getStudent } from './students';
@@ -26,8 +33,11 @@ export interface Putt {
 
 export interface Run {
   id: string;
+  drillId: string;
   drillName: string;
   layout: Layout;
+  /** Rung of the drill's ladder it was played on, from 0; null when on none. */
+  rung: number | null;
   /** In the order in which they reached the server, undone ones too. */
   putts: Putt[];
 }
@@ -64,12 +74,19 @@ async function withRuns({ models }: Database, rows: SessionRow[]): Promise<Sessi
     where: { runId: runs.map(({ id }) => id) },
     order: [['position', 'ASC']],
   });
+  const versions = await models.drillVersion.findAll({
+    where: { id: runs.map(({ drillVersionId }) => drillVersionId) },
+    attributes: ['id', 'drillId'],
+  });
+  const drillOf = new Map(versions.map(({ id, drillId }) => [id, drillId]));
   const puttsOf = groupBy(putts, ({ runId }) => runId);
   const runsOf = groupBy(runs, ({ sessionId }) => sessionId);
   const toRun = (row: RunRow): Run => ({
     id: row.id,
+    drillId: drillOf.get(row.drillVersionId) ?? '',
     drillName: row.drillName,
     layout: layoutSchema.parse(row.layout),
+    rung: row.rung ?? null,
     putts: (puttsOf.get(row.id) ?? []).map(toPutt),
   });
   return rows.map((row) => ({
@@ -113,8 +130,10 @@ export async function getSession(database: Database, owner: string, id: string):
 }
 
 /**
- * Starts a session of one student on one drill, on the drill's newest layout; on a green, with that green's latest
- * reading in place of the drill's own speed and slope.
+ * Starts a session of one student on one drill, on the drill's newest layout fitted to the student; on a rung of its
+ * ladder, and on a green with that green's latest reading in place of the drill's own speed and slope.
+ *
+ * @throws Problem when the layout cannot be built for this student, there or on that green
  */
 export async function startSession(
   database: Database,
@@ -124,12 +143,23 @@ export async function startSession(
     drillId,
     startedAt,
     green,
-  }: { studentId: string; drillId: string; startedAt: Date; green?: GreenSpot },
+    rung,
+  }: { studentId: string; drillId: string; startedAt: Date; green?: GreenSpot; rung?: number },
   id = v4(),
 ): Promise<string> {
-  await getStudent(database, owner, studentId);
+  const student = await getStudent(database, owner, studentId);
   const drill = await getDrill(database, owner, drillId);
-  const layout = green ? await readLayout(database, owner, drill.layout, green) : drill.layout;
+  const asked = rungLayout(drill, rung);
+  const own = fitted(asked, fittingOf(student));
+  const layout = green ? await readLayout(database, owner, own, green) : own;
+  const wrong = checkLayout(layout).find(({ severity }) => severity === 'error');
+  if (wrong) {
+    const { units } = (await getCoach(database, owner)).settings;
+    throw new Problem(
+      'invalid',
+      `${drill.name} cannot be set up for ${student.name}: ${findingWords(wrong, units)}`,
+    );
+  }
   await database.atomically(async (transaction) => {
     await database.models.session.create(
       { id, coachId: owner, studentId, startedAt },
@@ -143,11 +173,52 @@ export async function startSession(
         drillName: drill.name,
         layout,
         position: 1,
+        rung: rung ?? null,
       },
       { transaction },
     );
   });
   return id;
+}
+
+function rungLayout({ name, layout, details }: Drill, rung: number | undefined): Layout {
+  if (rung === undefined) return layout;
+  const found = details.ladder[rung];
+  if (!found) {
+    throw new Problem(
+      'invalid',
+      `${name} has ${details.ladder.length} rungs: there is no rung ${rung + 1}.`,
+    );
+  }
+  return onRung(layout, found);
+}
+
+/**
+ * Keeps what was measured of one element of a run once it stood; the run is scored on it, putts already logged too.
+ *
+ * @param measured metres by the name of the measure; an empty record goes back to the plan
+ * @returns the layout as it now stands
+ * @throws Problem when it cannot be played so
+ */
+export async function keepBuilt(
+  database: Database,
+  owner: string,
+  runId: string,
+  element: string,
+  measured: Record<string, number>,
+): Promise<Layout> {
+  const { models } = database;
+  const run = await models.run.findByPk(runId);
+  const session =
+    run && (await models.session.findOne({ where: { id: run.sessionId, coachId: owner } }));
+  if (!run || !session) throw notFound('run');
+  const built = asBuilt(layoutSchema.parse(run.layout), element, measured);
+  if (!built.ok) {
+    const { units } = (await getCoach(database, owner)).settings;
+    throw new Problem('invalid', findingWords(built.finding, units));
+  }
+  await run.update({ layout: built.layout });
+  return built.layout;
 }
 
 async function readLayout(

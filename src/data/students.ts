@@ -16,7 +16,13 @@ function toStudent(row: StudentRow, putter: PutterRow): Student {
     level: row.level,
     seated: row.seated,
     notes: row.notes,
-    putter: { headLength: putter.headLength, headDepth: putter.headDepth },
+    school: row.school,
+    kit: row.kit,
+    putter: {
+      headLength: putter.headLength,
+      headDepth: putter.headDepth,
+      lieAngle: putter.lieAngle,
+    },
   });
   return { ...values, id: row.id, archivedAt: row.archivedAt };
 }

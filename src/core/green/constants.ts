@@ -1,5 +1,7 @@
 /** Ball diameter, m. */
 export const BALL_DIAMETER = 0.04267;
+/** Ball mass, kg. */
+export const BALL_MASS = 0.04593;
 /** Hole radius, m. */
 export const HOLE_RADIUS = 0.054;
 /** Gravity, m/s². */

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { BALL_DIAMETER, HOLE_RADIUS } from '@/core/green';
 import { INCH } from '@/core/units';
-import { defineElement, type Finding, type Tolerance } from './element';
+import { CAUTIONS } from './cautions';
+import { defineElement, type Finding, type Outcome, type Tolerance } from './element';
 import type { Setting } from './setting';
 import { turned, type Spot } from './spot';
 
@@ -34,6 +35,9 @@ export type BallGate = z.infer<typeof schema>;
 export type BallGateInput = z.input<typeof schema>;
 
 type OnLine = Omit<BallGate, 'on'>;
+
+/** What is measured of a standing gate, and how far off it is easily set, m. */
+const ERRORS = { gap: 0.002, distance: 0.01, ball: 0.003 };
 
 /** Where the two tees stand on the start line, seen from the ball. */
 function teesOnLine({ distance, gap, shank, offset }: OnLine): { left: Spot; right: Spot } {
@@ -80,7 +84,7 @@ export function gateTolerance(gate: OnLine): Tolerance {
     Math.atan2(across, gate.distance) -
     Math.asin(Math.min(1, reach / Math.hypot(across, gate.distance)));
   const { left, right } = teesOnLine(gate);
-  return { left: side(-left.across), right: side(right.across) };
+  return { quantity: 'start', left: side(-left.across), right: side(right.across) };
 }
 
 /** Turns farther than this from the aim are no putt, rad. */
@@ -99,6 +103,7 @@ export function standingTolerance(gate: BallGate, setting: Setting): Tolerance {
   const reach = (BALL_DIAMETER + gate.shank) / 2;
   const { left, right } = tees(gate, setting);
   return {
+    quantity: 'start',
     left: -edge((turn) => setting.passes(turn, left) - reach),
     right: edge((turn) => setting.passes(turn, right) + reach),
   };
@@ -174,18 +179,43 @@ function standsInHole(gate: BallGate, setting: Setting): boolean {
   );
 }
 
-const midway = (a: Spot, b: Spot): Spot => ({
+export const midway = (a: Spot, b: Spot): Spot => ({
   along: (a.along + b.along) / 2,
   across: (a.across + b.across) / 2,
 });
+
+/** What can happen at two tees that the ball should pass between. */
+export const gateOutcomes = (left: Spot, right: Spot): Outcome[] => [
+  {
+    id: 'clear',
+    label: 'Clear',
+    detail: 'through the gate',
+    side: 'middle',
+    passes: true,
+    at: midway(left, right),
+  },
+  { id: 'left', label: 'Left', detail: '', side: 'left', passes: false, at: left, tee: 'left' },
+  {
+    id: 'right',
+    label: 'Right',
+    detail: '',
+    side: 'right',
+    passes: false,
+    at: right,
+    tee: 'right',
+  },
+];
 
 /** Two tees that let the ball through. */
 export const ballGate = defineElement({
   kind: 'ballGate',
   name: 'Ball gate',
+  about: 'Two tees the ball must pass between: start line.',
+  trains: 'start',
   schema,
   fields: [
     {
+      type: 'length',
       name: 'distance',
       label: 'Gate, from ball',
       what: 'A gate distance',
@@ -193,6 +223,7 @@ export const ballGate = defineElement({
       ...LIMITS.distance,
     },
     {
+      type: 'length',
       name: 'gap',
       label: 'Gap',
       what: 'A gap',
@@ -202,12 +233,32 @@ export const ballGate = defineElement({
       max: LIMITS.gap.max,
     },
     {
+      type: 'length',
       name: 'shank',
       label: 'Tee shank',
       what: 'A tee shank',
       hint: 'thickness of the tee',
       kind: 'across',
       ...LIMITS.shank,
+    },
+    {
+      type: 'length',
+      name: 'offset',
+      label: 'Ball off centre',
+      what: 'A ball off the centre line',
+      kind: 'across',
+      min: 0,
+      max: 0.2,
+      sided: true,
+    },
+    {
+      type: 'choice',
+      name: 'on',
+      label: 'The gate stands on',
+      options: [
+        { value: 'line', label: 'the start line' },
+        { value: 'curve', label: 'the curve' },
+      ],
     },
   ],
   defaults: (putt): BallGate => ({
@@ -220,41 +271,19 @@ export const ballGate = defineElement({
   check,
   places: (gate, setting) => {
     const { left, right } = tees(gate, setting);
+    const tee = { radius: gate.shank / 2 };
     return [
-      { id: 'left', name: 'left tee', label: 'A', at: left },
-      { id: 'right', name: 'right tee', label: 'B', at: right },
+      { id: 'left', name: 'left tee', tee, at: left },
+      { id: 'right', name: 'right tee', tee, at: right },
     ];
   },
   checks: ({ gap }) => [{ name: 'between the tees', between: ['left', 'right'], metres: gap }],
   tolerance: standingTolerance,
   outcomes: (gate, setting) => {
     const { left, right } = tees(gate, setting);
-    return [
-      {
-        id: 'clear',
-        label: 'Clear',
-        detail: 'through the gate',
-        side: 'middle',
-        passes: true,
-        at: midway(left, right),
-      },
-      { id: 'left', label: 'Left', detail: 'tee A', side: 'left', passes: false, at: left },
-      { id: 'right', label: 'Right', detail: 'tee B', side: 'right', passes: false, at: right },
-    ];
+    return gateOutcomes(left, right);
   },
-  evidence: (outcome, gate, setting) => {
-    const { left, right } = standingTolerance(gate, setting);
-    switch (outcome) {
-      case 'clear':
-        return [{ quantity: 'start', lower: -left, upper: right }];
-      case 'left':
-        return [{ quantity: 'start', lower: -Infinity, upper: -left }];
-      case 'right':
-        return [{ quantity: 'start', lower: right, upper: Infinity }];
-      default:
-        return [];
-    }
-  },
+  evidence: (outcome, gate, setting) => gateEvidence(outcome, standingTolerance(gate, setting)),
   meets: ({ direction }, gate, setting) => {
     const reach = (BALL_DIAMETER + gate.shank) / 2;
     const straight = ({ along, across }: Spot) =>
@@ -267,23 +296,101 @@ export const ballGate = defineElement({
   },
   draw: (gate, setting) => {
     const { left, right } = tees(gate, setting);
-    const ball = { along: 0, across: 0 };
     return [
-      {
-        type: 'wedge',
-        role: 'gate',
-        from: ball,
-        until: setting.putt.distance,
-        direction: 0,
-        ...standingTolerance(gate, setting),
-      },
-      { type: 'tee', id: 'left', label: 'A', side: 'left', at: left },
-      { type: 'tee', id: 'right', label: 'B', side: 'right', at: right },
+      gateWedge(standingTolerance(gate, setting), setting),
+      { type: 'tee', id: 'left', label: '', side: 'left', at: left },
+      { type: 'tee', id: 'right', label: '', side: 'right', at: right },
     ];
   },
-  kit: () => [{ name: 'tee', count: 2 }],
-  cautions: () => [
-    'Tees mark greens and catch mowers: ask the greenkeeper, use the practice green, repair the holes.',
-    'Count the tees out and in.',
+  grips: (gate, setting) => {
+    const { left, right } = tees(gate, setting);
+    const { at, direction } = middleOf(gate, setting);
+    const widened = (to: Spot) => {
+      const { across } = turned(
+        { along: to.along - at.along, across: to.across - at.across },
+        -direction,
+      );
+      return { ...gate, gap: 2 * Math.abs(across) - gate.shank };
+    };
+    return [
+      {
+        id: 'gate',
+        name: 'gate',
+        at: midway(left, right),
+        move: ({ along }) => ({ ...gate, distance: along }),
+      },
+      { id: 'left', name: 'left tee', at: left, move: widened },
+      { id: 'right', name: 'right tee', at: right, move: widened },
+    ];
+  },
+  measures: (gate) => [
+    {
+      name: 'gap',
+      label: 'Gap, inside to inside',
+      kind: 'across',
+      metres: gate.gap,
+      error: ERRORS.gap,
+      as: (gap) => ({ ...gate, gap }),
+    },
+    {
+      name: 'distance',
+      label: 'Gate, from ball',
+      kind: 'along',
+      metres: gate.distance,
+      error: ERRORS.distance,
+      as: (distance) => ({ ...gate, distance }),
+    },
+    {
+      name: 'ball',
+      label: 'Ball right of the centre line',
+      kind: 'across',
+      metres: gate.offset,
+      error: ERRORS.ball,
+      as: (offset) => ({ ...gate, offset }),
+    },
   ],
+  harder: (gate, setting) => {
+    // On the start line of a breaking putt the intended ball is already a little aside when it gets there.
+    const aside =
+      gate.on === 'line' ? 2 * Math.abs(setting.passes(0, { along: gate.distance, across: 0 })) : 0;
+    return [
+      {
+        by: 'gap',
+        field: 'gap',
+        roomy: BALL_DIAMETER + 0.024 + aside,
+        strict: BALL_DIAMETER + LEAST_AIR + aside,
+      },
+      { by: 'distance', field: 'distance', roomy: 0.3, strict: 1.2 },
+    ];
+  },
+  kit: () => [{ item: 'tee', count: 2 }],
+  cautions: () => [...CAUTIONS.tees],
+});
+
+/** What a gate says of the start direction: inside its tolerance, or beyond it to one side. */
+export function gateEvidence(
+  outcome: string,
+  { left, right }: Tolerance,
+): { quantity: 'start'; lower: number; upper: number }[] {
+  switch (outcome) {
+    case 'clear':
+      return [{ quantity: 'start', lower: -left, upper: right }];
+    case 'left':
+      return [{ quantity: 'start', lower: -Infinity, upper: -left }];
+    case 'right':
+      return [{ quantity: 'start', lower: right, upper: Infinity }];
+    default:
+      return [];
+  }
+}
+
+/** A start tolerance as a wedge from the ball to the hole. */
+export const gateWedge = ({ left, right }: Tolerance, { putt }: Setting) => ({
+  type: 'wedge' as const,
+  role: 'gate' as const,
+  from: { along: 0, across: 0 },
+  until: putt.distance,
+  direction: 0,
+  left,
+  right,
 });

@@ -1,10 +1,20 @@
 import { z } from 'zod';
 import { defineElement } from './element';
 
+const MARKERS = [
+  { value: 'marker', label: 'ball marker', item: 'marker' },
+  { value: 'coin', label: 'coin', item: 'coin' },
+  { value: 'tee hole', label: 'pin hole', item: 'tee' },
+] as const;
+
 const schema = z.object({
   /** What brings the ball back to the same spot. */
   marker: z.enum(['coin', 'tee hole', 'marker']),
+  /** Whether the ball sits on it rather than beside it. */
+  under: z.enum(['beside', 'on it']).default('beside'),
 });
+
+type BallMark = z.infer<typeof schema>;
 
 const ORIGIN = { along: 0, across: 0 };
 
@@ -12,27 +22,29 @@ const ORIGIN = { along: 0, across: 0 };
 export const ballMark = defineElement({
   kind: 'ballMark',
   name: 'Ball mark',
+  about: 'Brings the ball back to exactly the same spot.',
+  trains: 'set-up',
   schema,
-  fields: [],
-  defaults: () => ({ marker: 'marker' }),
+  fields: [
+    { type: 'choice', name: 'marker', label: 'Marked with', options: MARKERS },
+    {
+      type: 'choice',
+      name: 'under',
+      label: 'The ball lies',
+      options: [
+        { value: 'beside', label: 'beside it' },
+        { value: 'on it', label: 'on it' },
+      ],
+    },
+  ],
+  defaults: (): BallMark => ({ marker: 'marker', under: 'beside' }),
   check: () => [],
   places: () => [{ id: 'ball', name: 'ball mark', at: ORIGIN }],
-  checks: () => [],
   tolerance: () => null,
   outcomes: () => [],
   evidence: () => [],
   meets: () => null,
   draw: () => [{ type: 'ball', at: ORIGIN }],
-  kit: ({ marker }) => [
-    {
-      name:
-        marker === 'coin'
-          ? 'coin for the ball spot'
-          : marker === 'marker'
-            ? 'ball marker'
-            : 'tee to prick the ball spot',
-      count: 1,
-    },
-  ],
+  kit: ({ marker }) => [{ item: MARKERS.find(({ value }) => value === marker)!.item, count: 1 }],
   cautions: () => [],
 });

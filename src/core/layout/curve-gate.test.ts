@@ -19,7 +19,7 @@ import {
   midpointOf,
   settingOf,
   standing,
-  strictness,
+  strictnessOf,
   type BallGate,
 } from '.';
 
@@ -80,9 +80,9 @@ describe('a gate on the curve', () => {
     const touch = (BALL_DIAMETER + half.shank) / 2;
     expect(nearestLooked(breaking, aim.direction - left, a!)).toBeCloseTo(touch, 4);
     expect(nearestLooked(breaking, aim.direction + right, b!)).toBeCloseTo(touch, 4);
-    expect(gate!.meets(right + 1e-5)).toBe('right');
-    expect(gate!.meets(-left - 1e-5)).toBe('left');
-    expect(gate!.meets(0)).toBe('clear');
+    expect(gate!.meets({ direction: right + 1e-5 })).toBe('right');
+    expect(gate!.meets({ direction: -left - 1e-5 })).toBe('left');
+    expect(gate!.meets({ direction: 0 })).toBe('clear');
   });
 
   it('is the straight gate when the green is flat', () => {
@@ -103,8 +103,9 @@ describe('a gate on the curve', () => {
   });
 
   it('has a gap worth the putt that is as strict as the hole', () => {
-    const { worthGap } = strictness(half, breaking);
-    expect(strictness({ ...half, gap: worthGap }, breaking).ratio).toBeCloseTo(1, 3);
+    const { worth } = strictnessOf(layout, 'gate')!;
+    const equal = ballGateLayout(breaking, { ...half, gap: worth!.metres });
+    expect(strictnessOf(equal, 'gate')!.ratio).toBeCloseTo(1, 3);
   });
 
   it('leaves the start line, where the same gate on the line would stop the putt', () => {

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Putt } from '@/core/green';
+import type { KitId } from '@/core/people';
 import type { LengthKind } from '@/core/units';
 import type { Setting } from './setting';
 import type { Spot } from './spot';
@@ -8,13 +9,18 @@ export type { Setting, Spot };
 
 export type Side = 'left' | 'right';
 
+/** What a putt can be tested for. */
+export type Quantity = 'start' | 'face' | 'path' | 'strike' | 'pace';
+
 /** Something a coach puts on the green, where the tape finds it. */
 export interface Place {
   /** Unique within its element. */
   id: string;
   /** Words for the tape list: "left tee". */
   name: string;
-  /** Letter on the drawing, when it has one. */
+  /** Stands up: the layout letters it on the drawing, and nothing else may stand or roll there. */
+  tee?: { radius: number };
+  /** Letter on the drawing, given by the layout. */
   label?: string;
   at: Spot;
 }
@@ -27,8 +33,12 @@ export interface Check {
   metres: number;
 }
 
-/** Start directions that an element lets pass: from `left` radians left of the line to `right` radians right of it. */
+/**
+ * What an element lets pass, to either side of what is intended. Start, face and path in rad left and right of the line;
+ * strike in m of the head's middle left and right of the ball's; pace in m of run short of and beyond the intended one.
+ */
 export interface Tolerance {
+  quantity: Quantity;
   left: number;
   right: number;
 }
@@ -38,30 +48,46 @@ export interface Outcome {
   id: string;
   /** Word on the button: "Clear". */
   label: string;
-  /** What it means: "through the gate". */
+  /** What it means: "through the gate". A tee's letter is put here by the layout. */
   detail: string;
   /** Which side it stands on, or `middle`. */
   side: Side | 'middle';
   /** Whether the putt did what the element asks. */
   passes: boolean;
-  /** Where to touch the drawing for it. */
-  at: Spot;
+  /** Where to touch the drawing for it; null when it has no place. */
+  at: Spot | null;
+  /** The place that was touched, when it is one tee. */
+  tee?: string;
 }
 
-/** What one outcome says of the player: a quantity lay between two bounds. */
-export interface Evidence {
-  quantity: 'start';
-  /** Radians, right positive; -Infinity when unbounded. */
-  lower: number;
-  /** Radians, right positive; Infinity when unbounded. */
-  upper: number;
-}
+/** What one outcome says of the player: a quantity lay between two bounds, infinite where unbounded. */
+export type Evidence =
+  | {
+      /** Start and face in rad, right positive; pace in m of level run past the hole, short negative. */
+      quantity: 'start' | 'face' | 'pace';
+      lower: number;
+      upper: number;
+    }
+  | {
+      /** `s + y tan p` in m, right positive: the head's middle at y, its arc taken off. At y = 0 it is the strike. */
+      quantity: 'head';
+      at: number;
+      lower: number;
+      upper: number;
+    };
 
 /** One thing to draw, in metres on the green; the drawing knows how each is inked. */
 export type Mark =
   | { type: 'ball'; at: Spot }
   | { type: 'hole'; at: Spot; radius: number }
   | { type: 'tee'; id: string; label: string; side: Side; at: Spot }
+  /** A tee without a letter: one of many. */
+  | { type: 'peg'; at: Spot }
+  | { type: 'coin'; at: Spot; radius: number; label: string }
+  | { type: 'head'; at: Spot; length: number; depth: number }
+  | { type: 'rod'; from: Spot; to: Spot; role: 'rod' | 'string' | 'chalk' | 'stop' }
+  /** Where the ball should come to rest, along the line from the ball. */
+  | { type: 'zone'; from: number; to: number; half: number; label: string }
   | { type: 'line'; role: 'start' | 'past' | 'tier'; from: Spot; to: Spot; label?: string }
   | { type: 'midpoint'; at: Spot }
   | {
@@ -74,7 +100,7 @@ export type Mark =
       left: number;
       right: number;
     }
-  | { type: 'curve'; points: Spot[] }
+  | { type: 'curve'; role: 'roll' | 'zone'; points: Spot[] }
   | { type: 'aim'; at: Spot; beside: number; cups: number; direction: number }
   | { type: 'fall'; grade: number; falls: number }
   | {
@@ -88,7 +114,7 @@ export type Mark =
     };
 
 export interface KitItem {
-  name: string;
+  item: KitId;
   count: number;
 }
 
@@ -102,34 +128,85 @@ export interface Finding {
   lengths: Record<string, { metres: number; kind: LengthKind }>;
 }
 
-/** One number a coach sets, for the form. */
-export interface Field<Params> {
+/** One thing a coach sets, for the form. */
+export type Field<Params> = {
   name: keyof Params & string;
   label: string;
-  /** To start an error with: "The gap". */
-  what: string;
   hint?: string;
-  kind: LengthKind;
-  min: number;
-  max: number;
+  /** Asked for only when a choice is one of these. */
+  when?: { field: keyof Params & string; is: readonly string[] };
+} & (
+  | {
+      type: 'length';
+      /** To start an error with: "The gap". */
+      what: string;
+      kind: LengthKind;
+      min: number;
+      max: number;
+      /** Typed with its side: "4 mm left". */
+      sided?: boolean;
+    }
+  | { type: 'number'; what: string; min: number; max: number; step: number }
+  | { type: 'choice'; options: readonly { value: string; label: string }[] }
+  | { type: 'text'; max: number }
+);
+
+/** A part of an element that can be taken hold of and moved; spots as seen from the start line. */
+export interface Grip<Params> {
+  id: string;
+  name: string;
+  at: Spot;
+  move(to: Spot): Params;
 }
 
-/** A ball as it really left, for simulated players: radians from the line, right positive. */
+/** A length that a coach measures once the element stands, and how far off it is easily set. */
+export interface Measure<Params> {
+  name: string;
+  label: string;
+  kind: LengthKind;
+  metres: number;
+  /** What a careful coach is off by, m. */
+  error: number;
+  /** The numbers as they are when it measures so. */
+  as(metres: number): Params;
+}
+
+/** A number that makes an element stricter, from roomy to strict; SI. */
+export interface Harder<Params> {
+  /** Makes the opening smaller, or moves it away. */
+  by: 'gap' | 'distance';
+  field: keyof Params & string;
+  roomy: number;
+  strict: number;
+}
+
+/** A ball as it was really struck, for simulated players: rad and m, right positive. */
 export interface Launch {
+  /** Start direction from the line. */
   direction: number;
+  face?: number;
+  path?: number;
+  /** The head's middle against the ball's, m. */
+  strike?: number;
+  /** How far it would run past the hole on the level, short negative, m; as intended when left out. */
+  past?: number;
 }
 
 /**
  * A layout element: one file that says everything the program needs to know of it.
- * The form, the drawing, the tape list, the logging buttons and the scoring follow from it.
+ * The form, the drawing, the tape list, the logging buttons, the ladder and the scoring follow from it.
  */
 export interface Element<Params> {
   kind: string;
   /** Name a coach reads. */
   name: string;
+  /** What it is for, in one line. */
+  about: string;
+  /** What it trains, or `set-up`. */
+  trains: Quantity | 'set-up';
   /** The parameters and their limits, SI. */
   schema: z.ZodType<Params>;
-  /** The numbers a coach may set, in the order of asking. */
+  /** The things a coach may set, in the order of asking. */
   fields: Field<Params>[];
   /** A sensible first set of numbers for a putt. */
   defaults(putt: Putt): Params;
@@ -138,17 +215,25 @@ export interface Element<Params> {
   /** Where its parts go. */
   places(params: Params, setting: Setting): Place[];
   /** What to measure once they stand. */
-  checks(params: Params, setting: Setting): Check[];
-  /** Start directions it lets pass, or null when it tests none. */
+  checks?(params: Params, setting: Setting): Check[];
+  /** What it lets pass, or null when it tests nothing. */
   tolerance(params: Params, setting: Setting): Tolerance | null;
   /** What can happen at it, commonest first; none when nothing is logged. */
   outcomes(params: Params, setting: Setting): Outcome[];
   /** What an outcome says of the player. */
   evidence(outcome: string, params: Params, setting: Setting): Evidence[];
-  /** Which outcome a ball really meets, or null when it has none. */
+  /** Which outcome a putt really meets, or null when it has none. */
   meets(launch: Launch, params: Params, setting: Setting): string | null;
   /** How it is drawn. */
   draw(params: Params, setting: Setting): Mark[];
+  /** What can be taken hold of on the drawing. */
+  grips?(params: Params, setting: Setting): Grip<Params>[];
+  /** What is measured once it stands. */
+  measures?(params: Params, setting: Setting): Measure<Params>[];
+  /** What makes it stricter. */
+  harder?(params: Params, setting: Setting): Harder<Params>[];
+  /** What must be so before the first putt, where there is nothing to measure. */
+  checklist?(params: Params, setting: Setting): string[];
   kit(params: Params): KitItem[];
   cautions(params: Params): string[];
 }
@@ -159,3 +244,11 @@ export function defineElement<Kind extends string, Params>(
 ): Element<Params> & { kind: Kind } {
   return element;
 }
+
+/** A finding of one sentence about one field. */
+export const finding = (
+  severity: Finding['severity'],
+  field: string,
+  message: string,
+  lengths: Finding['lengths'] = {},
+): Finding => ({ severity, field, message, lengths });

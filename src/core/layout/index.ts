@@ -7,28 +7,51 @@ export {
   type BallGate,
   type BallGateInput,
 } from './ball-gate';
-export { ballMark } from './ball-mark';
+export { asBuilt, asPlanned, isBuilt } from './as-built';
 export { ballGateLayout, ballGateOf } from './ball-gate-layout';
+export { boxRegion, type BoxGate, type StrokePoint } from './box-gate';
 export type {
   Check,
   Element,
   Evidence,
   Field,
   Finding,
+  Grip,
   KitItem,
+  Launch,
   Mark,
+  Measure,
   Outcome,
   Place,
+  Quantity,
   Side,
   Spot,
   Tolerance,
 } from './element';
+export { findingWords } from './finding-words';
+export {
+  ladderElement,
+  ladderSchema,
+  ladderWays,
+  makeLadder,
+  MOST_RUNGS,
+  onRung,
+  rungStrictness,
+  type Ladder,
+  type LadderBy,
+  type Rung,
+  type RungStrictness,
+} from './ladder';
 export {
   breaks,
   checkLayout,
+  COUNTS,
   drawLayout,
+  elementOf,
+  fitted,
   judge,
   layoutCautions,
+  layoutChecklist,
   layoutKit,
   layoutSchema,
   midpointOf,
@@ -37,11 +60,25 @@ export {
   outcomesSchema,
   readSchema,
   standing,
+  type Counts,
   type Layout,
+  type LayoutFinding,
   type Outcomes,
+  type Piece,
   type Read,
   type Standing,
 } from './layout';
-export { ELEMENTS } from './register';
+export { loggedElements, type LoggedElements } from './logged';
+export { airAtTurn, edgeLoss, type PutterGate } from './putter-gate';
+export { ELEMENTS, type ElementKind } from './register';
 export { settingOf } from './setting';
-export { strictness, strictnessWords, type Strictness } from './strictness';
+export { stationPutts, type Stations } from './stations';
+export {
+  sensitivityOf,
+  strictnessOf,
+  strictnessWords,
+  type Sensitivity,
+  type Strictness,
+} from './strictness';
+export { tapeList, type TapeRow } from './tape-list';
+export { tapeFindings } from './tape-findings';

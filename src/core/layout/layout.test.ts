@@ -16,7 +16,8 @@ import {
   outcomesProblem,
   standing,
   settingOf,
-  strictness,
+  sensitivityOf,
+  strictnessOf,
   strictnessWords,
   type BallGate,
 } from '.';
@@ -100,9 +101,12 @@ describe('gateTolerance', () => {
   });
 });
 
+const strictness = (some: BallGate, here: Putt) =>
+  strictnessOf(ballGateLayout(here, some), 'gate')!;
+
 describe('strictness', () => {
   it('makes about 58 mm worth 8 ft with the gate at 18 in', () => {
-    expect(Math.round(strictness(gate, putt).worthGap * 1000)).toBe(58);
+    expect(Math.round(strictness(gate, putt).worth!.metres * 1000)).toBe(58);
   });
 
   it('has a gate at its worth exactly as strict as the hole', () => {
@@ -113,12 +117,18 @@ describe('strictness', () => {
         (distance, at) => {
           const here = { ...putt, distance };
           const some = { ...gate, distance: at };
-          const worth = strictness({ ...some, gap: strictness(some, here).worthGap }, here);
-          expect(worth.ratio).toBeCloseTo(1, 6);
-          expect(worth.verdict).toBe('equal');
+          const { worth } = strictness(some, here);
+          const equal = strictness({ ...some, gap: worth!.metres }, here);
+          expect(equal.ratio).toBeCloseTo(1, 5);
+          expect(equal.verdict).toBe('equal');
         },
       ),
     );
+  });
+
+  it('finds the gap by halving that the closed form gives', () => {
+    const { hole, worth } = strictness(gate, putt);
+    expect(worth!.metres).toBeCloseTo(gapForTolerance(hole.right, gate.distance, gate.shank), 6);
   });
 
   it('says in words which of the two is stricter', () => {
@@ -135,11 +145,13 @@ describe('strictness', () => {
     );
   });
 
-  it('says what 2 mm in the gap do: 1 mm at 18 in is 0.125° each side', () => {
-    expect(toDegrees(strictness(gate, putt).perTwoMillimetres)).toBeCloseTo(
-      toDegrees(Math.atan(1 / 457.2)),
-      2,
-    );
+  it('knows that 2 mm in the gap are 0.125° each side, and that the ball’s spot matters most', () => {
+    const [first, second, third] = sensitivityOf(ballGateLayout(putt, gate), 'gate');
+    // 3 mm aside at 18 in are 0.376°, 1 mm more to each tee 0.125°; 1 cm nearer opens 1.09° by a 45th.
+    expect([first!.name, second!.name, third!.name]).toEqual(['ball', 'gap', 'distance']);
+    expect(toDegrees(first!.change)).toBeCloseTo(0.376, 2);
+    expect(toDegrees(second!.change)).toBeCloseTo(0.125, 2);
+    expect(toDegrees(third!.change)).toBeCloseTo(0.024, 2);
   });
 });
 
@@ -230,8 +242,8 @@ describe('a layout', () => {
     expect(judge(layout)({ gate: 'clear' })).toBe(true);
     expect(judge(layout)({ gate: 'left' })).toBe(false);
     expect(layoutKit(layout)).toEqual([
-      { name: 'ball marker', count: 1 },
-      { name: 'tee', count: 2 },
+      { item: 'marker', name: 'ball marker', count: 1 },
+      { item: 'tee', name: 'tees', count: 2 },
     ]);
     expect(layoutCautions(layout).join(' ')).toContain('greenkeeper');
   });
@@ -274,7 +286,7 @@ describe('a layout on a breaking putt', () => {
   });
 
   it('judges a start against the start line, not the line to the hole', () => {
-    expect(element!.meets(0)).toBe('clear');
+    expect(element!.meets({ direction: 0 })).toBe('clear');
     expect(element!.tolerance()).toEqual(gateTolerance({ ...gate, gap: 0.054 }));
   });
 

@@ -11,26 +11,56 @@ import {
   type Slope,
 } from '@/core/green';
 import type {
+  Check,
   Element,
   Evidence,
   Finding,
+  Grip,
+  Harder,
+  KitItem,
+  Launch,
   Mark,
+  Measure,
   Outcome,
   Place,
-  Check,
   Spot,
   Tolerance,
 } from './element';
-import { ELEMENTS } from './register';
-import { settingOf } from './setting';
+import { fittingSchema, STANDARD_FITTING, KIT, type Fitting, type KitId } from '@/core/people';
+import { conflicts } from './conflicts';
+import { ELEMENTS, type ElementKind } from './register';
+import { settingOf, type Setting } from './setting';
 import { turned } from './spot';
 
-const piece = <Kind extends string, Params>(element: Element<Params> & { kind: Kind }) =>
+type Elements = typeof ELEMENTS;
+type ParamsOf<Kind extends ElementKind> =
+  Elements[Kind] extends Element<infer Params> ? Params : never;
+
+/** One element of a layout with its numbers, and what was measured once it stood, m. */
+export type Piece = {
+  [Kind in ElementKind]: {
+    id: string;
+    kind: Kind;
+    params: ParamsOf<Kind>;
+    built?: Record<string, number>;
+  };
+}[ElementKind];
+
+const pieces = Object.values(ELEMENTS).map((element) =>
   z.object({
     id: z.string().min(1).max(40),
     kind: z.literal(element.kind),
     params: element.schema,
-  });
+    built: z.record(z.string().max(20), z.number()).optional(),
+  }),
+);
+
+// The register's kinds and the schemas of their parameters, paired as the type says.
+const pieceSchema = z.discriminatedUnion('kind', pieces as never) as unknown as z.ZodType<Piece>;
+
+/** What counts as a pass: all that is logged, or only the gates, the hole, or where it came to rest. */
+export const COUNTS = ['all', 'gate', 'hole', 'zone'] as const;
+export type Counts = (typeof COUNTS)[number];
 
 /** Which reading of a green the putt's speed and slope come from. */
 export const readSchema = z.object({
@@ -49,11 +79,11 @@ export type Read = z.infer<typeof readSchema>;
 export const layoutSchema = z
   .object({
     putt: puttSchema,
+    /** Whom it is set for. */
+    player: fittingSchema.default(STANDARD_FITTING),
     read: readSchema.optional(),
-    elements: z
-      .array(z.discriminatedUnion('kind', [piece(ELEMENTS.ballMark), piece(ELEMENTS.ballGate)]))
-      .min(1)
-      .max(40),
+    counts: z.enum(COUNTS).default('all'),
+    elements: z.array(pieceSchema).min(1).max(40),
   })
   .refine(({ elements }) => new Set(elements.map(({ id }) => id)).size === elements.length, {
     message: 'two elements have the same id',
@@ -61,7 +91,6 @@ export const layoutSchema = z
   });
 
 export type Layout = z.infer<typeof layoutSchema>;
-export type Piece = Layout['elements'][number];
 
 /**
  * A layout moved to a green as it was read: its speed and, where the spot's slope is known, its slope. The gates keep
@@ -94,45 +123,99 @@ export type Outcomes = z.infer<typeof outcomesSchema>;
 /** An element with its own numbers filled in, so that callers need not know its kind. */
 export interface Standing {
   id: string;
-  kind: Piece['kind'];
+  kind: ElementKind;
   name: string;
+  trains: Element<unknown>['trains'];
   check(): Finding[];
   places(): Place[];
   checks(): Check[];
   tolerance(): Tolerance | null;
   outcomes(): Outcome[];
   evidence(outcome: string): Evidence[];
-  meets(direction: number): string | null;
+  meets(launch: Launch): string | null;
   draw(): Mark[];
-  kit(): { name: string; count: number }[];
+  /** What can be taken hold of, on the green; moved to a spot there it gives new numbers. */
+  grips(): (Omit<Grip<Piece['params']>, 'move'> & { move(to: Spot): Piece['params'] })[];
+  measures(): Measure<Piece['params']>[];
+  harder(): Harder<Piece['params']>[];
+  checklist(): string[];
+  kit(): KitItem[];
   cautions(): string[];
 }
 
+/** The element of a piece; the schema has paired each kind with its own parameters. */
+export const elementOf = (kind: ElementKind): Element<Piece['params']> =>
+  ELEMENTS[kind] as unknown as Element<Piece['params']>;
+
+/** The numbers of a piece as it stands: as measured where it was measured. */
+function standingParams({ kind, params, built = {} }: Piece, setting: Setting): Piece['params'] {
+  const element = elementOf(kind);
+  let standing = params;
+  for (const [name, metres] of Object.entries(built)) {
+    const measure = element.measures?.(standing, setting).find((one) => one.name === name);
+    if (measure) standing = measure.as(metres);
+  }
+  return standing;
+}
+
+const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
+
 /**
- * The elements of a layout, each bound to its numbers and its putt.
+ * The elements of a layout, each bound to its numbers, its putt and its player, with the tees lettered in order.
  *
  * @param layout a layout that its schema accepts
  */
 export function standing(layout: Layout): Standing[] {
-  const setting = settingOf(layout.putt);
+  const setting = settingOf(layout.putt, layout.player);
   const { direction } = setting.aim;
-  return layout.elements.map(({ id, kind, params }) => {
-    // The schema has paired each kind with its own parameters.
-    const element = ELEMENTS[kind] as unknown as Element<typeof params>;
-    const onGreen = <T extends { at: Spot }>(things: T[]): T[] =>
-      things.map((thing) => ({ ...thing, at: turned(thing.at, direction) }));
+  const onGreen = <T extends { at: Spot | null }>(things: T[]): T[] =>
+    things.map((thing) => (thing.at ? { ...thing, at: turned(thing.at, direction) } : thing));
+  let lettered = 0;
+  return layout.elements.map((piece) => {
+    const { id, kind } = piece;
+    const element = elementOf(kind);
+    const params = standingParams(piece, setting);
+    const letters = new Map<string, string>();
+    for (const place of element.places(params, setting)) {
+      if (place.tee) letters.set(place.id, LETTERS[lettered++ % LETTERS.length]!);
+    }
     return {
       id,
       kind,
       name: element.name,
+      trains: element.trains,
       check: () => element.check(params, setting),
-      places: () => onGreen(element.places(params, setting)),
-      checks: () => element.checks(params, setting),
+      places: () =>
+        onGreen(element.places(params, setting)).map((place) =>
+          place.tee ? { ...place, label: letters.get(place.id) } : place,
+        ),
+      checks: () => element.checks?.(params, setting) ?? [],
       tolerance: () => element.tolerance(params, setting),
-      outcomes: () => onGreen(element.outcomes(params, setting)),
+      outcomes: () =>
+        onGreen(element.outcomes(params, setting)).map((outcome) =>
+          outcome.tee ? { ...outcome, detail: `tee ${letters.get(outcome.tee)}` } : outcome,
+        ),
       evidence: (outcome) => element.evidence(outcome, params, setting),
-      meets: (launch) => element.meets({ direction: launch }, params, setting),
-      draw: () => element.draw(params, setting).map((mark) => turnedMark(mark, direction)),
+      meets: (launch) => element.meets(launch, params, setting),
+      draw: () =>
+        element.draw(params, setting).map((mark) => {
+          const onTheGreen = turnedMark(mark, direction);
+          return onTheGreen.type === 'tee'
+            ? {
+                ...onTheGreen,
+                label: letters.get(onTheGreen.id) ?? '',
+                id: `${id}/${onTheGreen.id}`,
+              }
+            : onTheGreen;
+        }),
+      grips: () =>
+        onGreen(element.grips?.(params, setting) ?? []).map((grip) => ({
+          ...grip,
+          move: (to: Spot) => grip.move(turned(to, -direction)),
+        })),
+      measures: () => element.measures?.(params, setting) ?? [],
+      harder: () => element.harder?.(params, setting) ?? [],
+      checklist: () => element.checklist?.(params, setting) ?? [],
       kit: () => element.kit(params),
       cautions: () => element.cautions(params),
     };
@@ -144,27 +227,42 @@ function turnedMark(mark: Mark, direction: number): Mark {
     case 'ball':
     case 'hole':
     case 'tee':
+    case 'peg':
+    case 'coin':
+    case 'head':
     case 'midpoint':
     case 'aim':
       return { ...mark, at: turned(mark.at, direction) };
     case 'line':
+    case 'rod':
       return { ...mark, from: turned(mark.from, direction), to: turned(mark.to, direction) };
     case 'wedge':
       return { ...mark, from: turned(mark.from, direction), direction: mark.direction + direction };
     case 'curve':
       return { ...mark, points: mark.points.map((point) => turned(point, direction)) };
     case 'fall':
+    case 'zone':
     case 'dimension':
       return mark;
   }
 }
 
-/** What is wrong (errors) or unwise (warnings) in a layout, with the element it lies in. */
-export function checkLayout(layout: Layout): (Finding & { element: string })[] {
-  return standing(layout).flatMap((element) =>
-    element.check().map((finding) => ({ ...finding, element: element.id })),
-  );
+/** A finding, with the element it lies in. */
+export type LayoutFinding = Finding & { element: string };
+
+/** What is wrong (errors) or unwise (warnings) in a layout, within its elements and between them. */
+export function checkLayout(layout: Layout): LayoutFinding[] {
+  const elements = standing(layout);
+  return [
+    ...elements.flatMap((element) =>
+      element.check().map((found) => ({ ...found, element: element.id })),
+    ),
+    ...conflicts(elements, settingOf(layout.putt, layout.player)),
+  ];
 }
+
+/** A layout set for another player. */
+export const fitted = (layout: Layout, player: Fitting): Layout => ({ ...layout, player });
 
 /** An aim nearer to the hole's middle than this is straight, m. */
 const NO_BREAK = 0.002;
@@ -199,7 +297,11 @@ export function drawLayout(layout: Layout): Mark[] {
     ...(level
       ? []
       : [
-          { type: 'curve' as const, points: routePoints(route, putt.distance + SHOWN_BEYOND) },
+          {
+            type: 'curve' as const,
+            role: 'roll' as const,
+            points: routePoints(route, putt.distance + SHOWN_BEYOND),
+          },
           { type: 'fall' as const, ...putt.slope },
         ]),
     ...putt.tiers.map(({ from, slope }) => ({
@@ -215,7 +317,7 @@ export function drawLayout(layout: Layout): Mark[] {
           { type: 'midpoint' as const, at: midpointOf(layout) },
         ]
       : []),
-    ...(route.rest && level
+    ...(route.rest && level && !elements.some(({ kind }) => kind === 'paceZone')
       ? [
           {
             type: 'line' as const,
@@ -242,22 +344,36 @@ export function drawLayout(layout: Layout): Mark[] {
 /** How far beyond the hole a curve is drawn, m: it would lead far aside to where the ball would rest. */
 const SHOWN_BEYOND = 0.15;
 
-/** The dimension string from the ball by way of each element to the hole, taped along the start line. */
+/** Things farther aside than this have no place in the string along the line, m. */
+const ASIDE = 0.2;
+/** Things nearer to each other than this share one stroke of the string, m. */
+const TOGETHER = 0.012;
+
+/** The dimension string by way of each element, taped along the start line: from behind the ball to beyond the hole. */
 function partDimensions(elements: Standing[], until: number, direction: number): Mark[] {
-  const middles = elements.flatMap((element) => {
-    const tees = element.places().filter(({ label }) => label !== undefined);
-    if (tees.length === 0) return [];
-    const mean = (pick: (spot: Spot) => number) =>
-      tees.reduce((total, { at }) => total + pick(at), 0) / tees.length;
-    return [
-      { drawn: mean(({ along }) => along), taped: mean((at) => turned(at, -direction).along) },
-    ];
-  });
-  const stops = [
-    { drawn: 0, taped: 0 },
-    ...middles.sort((a, b) => a.taped - b.taped),
-    { drawn: until, taped: until },
-  ];
+  const placed = elements
+    .filter(({ kind }) => kind !== 'stations')
+    .flatMap((element) => element.places())
+    .map(({ at }) => ({ drawn: at.along, taped: turned(at, -direction) }))
+    .filter(({ taped }) => Math.abs(taped.across) < ASIDE)
+    .map(({ drawn, taped }) => ({ drawn, taped: taped.along }))
+    .sort((a, b) => a.taped - b.taped);
+  const groups: { drawn: number; taped: number }[][] = [];
+  for (const place of placed) {
+    const last = groups.at(-1);
+    if (last && place.taped - last[0]!.taped < TOGETHER) last.push(place);
+    else groups.push([place]);
+  }
+  const mean = (values: number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+  const middles = groups
+    .map((group) => ({
+      drawn: mean(group.map(({ drawn }) => drawn)),
+      taped: mean(group.map(({ taped }) => taped)),
+    }))
+    .filter(({ taped }) => Math.abs(taped) > TOGETHER && Math.abs(taped - until) > TOGETHER);
+  const stops = [{ drawn: 0, taped: 0 }, { drawn: until, taped: until }, ...middles].sort(
+    (a, b) => a.taped - b.taped,
+  );
   return stops.slice(1).map((to, index) => {
     const from = stops[index]!;
     return {
@@ -272,13 +388,22 @@ function partDimensions(elements: Standing[], until: number, direction: number):
 }
 
 /** Kit for a layout: equal things counted together. */
-export function layoutKit(layout: Layout): { name: string; count: number }[] {
-  const counts = new Map<string, number>();
-  for (const { name, count } of standing(layout).flatMap((element) => element.kit())) {
-    counts.set(name, (counts.get(name) ?? 0) + count);
+export function layoutKit(layout: Layout): { item: KitId; name: string; count: number }[] {
+  const counts = new Map<KitId, number>();
+  for (const { item, count } of standing(layout).flatMap((element) => element.kit())) {
+    counts.set(item, (counts.get(item) ?? 0) + count);
   }
-  return [...counts].map(([name, count]) => ({ name, count }));
+  return [...counts].map(([item, count]) => ({
+    item,
+    name: count === 1 ? KIT[item].one : KIT[item].many,
+    count,
+  }));
 }
+
+/** What must be so before the first putt, where there is nothing to measure. */
+export const layoutChecklist = (layout: Layout): string[] => [
+  ...new Set(standing(layout).flatMap((element) => element.checklist())),
+];
 
 /** Cautions for a layout, each once. */
 export function layoutCautions(layout: Layout): string[] {
@@ -305,11 +430,29 @@ export function outcomesProblem(layout: Layout, outcomes: Outcomes): string | nu
   return null;
 }
 
-/** A judge of putts on a layout: whether one did what every element asks. */
-export function judge(layout: Layout): (outcomes: Outcomes) => boolean {
-  const asking = standing(layout)
-    .map((element) => ({ id: element.id, outcomes: element.outcomes() }))
+/** Which elements count towards a pass; all that are logged where none is of the kind asked for. */
+function countedElements(layout: Layout) {
+  const logged = standing(layout)
+    .map((element) => ({ id: element.id, kind: element.kind, outcomes: element.outcomes() }))
     .filter(({ outcomes }) => outcomes.length > 0);
+  const wanted = logged.filter(({ kind }) => {
+    switch (layout.counts) {
+      case 'all':
+        return true;
+      case 'hole':
+        return kind === 'hole';
+      case 'zone':
+        return kind === 'paceZone';
+      case 'gate':
+        return kind !== 'hole' && kind !== 'paceZone';
+    }
+  });
+  return wanted.length > 0 ? wanted : logged;
+}
+
+/** A judge of putts on a layout: whether one did what counts. */
+export function judge(layout: Layout): (outcomes: Outcomes) => boolean {
+  const asking = countedElements(layout);
   return (happened) =>
     asking.every(
       ({ id, outcomes }) => outcomes.find((one) => one.id === happened[id])?.passes === true,

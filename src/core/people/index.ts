@@ -3,9 +3,15 @@ export {
   HANDS,
   HEAD_DEPTH,
   HEAD_LENGTH,
-  LEVELS,
-  studentValues,
+  LIE_ANGLE,
+  PATHS,
+  STANDARD_FITTING,
+  fittingSchema,
+  headEnd,
+  sideOfEnd,
+  type Fitting,
   type Hand,
-  type Level,
-  type StudentValues,
-} from './student';
+  type PathSchool,
+} from './fitting';
+export { COMMON_KIT, KIT, KIT_IDS, kitSchema, kitWords, type KitId } from './kit';
+export { LEVELS, fittingOf, studentValues, type Level, type StudentValues } from './student';

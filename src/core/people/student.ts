@@ -1,16 +1,19 @@
 import { z } from 'zod';
-
-export const HANDS = ['right', 'left'] as const;
-export type Hand = (typeof HANDS)[number];
+import {
+  HANDS,
+  HEAD_DEPTH,
+  HEAD_LENGTH,
+  LIE_ANGLE,
+  PATHS,
+  STANDARD_FITTING,
+  type Fitting,
+} from './fitting';
+import { COMMON_KIT, kitSchema } from './kit';
 
 export const LEVELS = ['beginner', 'improving', 'steady', 'advanced'] as const;
 export type Level = (typeof LEVELS)[number];
 
-/** Limits of what is believed of a putter head, m. */
-export const HEAD_LENGTH = { min: 0.06, max: 0.18 } as const;
-export const HEAD_DEPTH = { min: 0.01, max: 0.16 } as const;
-
-/** A student as a coach describes one; lengths in m. */
+/** A student as a coach describes one; lengths in m, angles in rad. */
 export const studentValues = z.object({
   name: z
     .string()
@@ -21,10 +24,22 @@ export const studentValues = z.object({
   level: z.enum(LEVELS),
   seated: z.boolean(),
   notes: z.string().max(4000, 'Notes may have at most 4000 letters.'),
+  school: z.enum(PATHS).default(STANDARD_FITTING.school),
+  /** What they have for practice. */
+  kit: kitSchema.default(COMMON_KIT),
   putter: z.object({
     headLength: z.number().min(HEAD_LENGTH.min).max(HEAD_LENGTH.max),
     headDepth: z.number().min(HEAD_DEPTH.min).max(HEAD_DEPTH.max),
+    lieAngle: z.number().min(LIE_ANGLE.min).max(LIE_ANGLE.max).default(STANDARD_FITTING.lieAngle),
   }),
 });
 
 export type StudentValues = z.infer<typeof studentValues>;
+
+/** What a layout must know of a student. */
+export const fittingOf = ({ hand, school, seated, putter }: StudentValues): Fitting => ({
+  ...putter,
+  hand,
+  school,
+  seated,
+});

@@ -1,4 +1,4 @@
-import { standing, type Layout, type Outcomes } from '@/core/layout';
+import { standing, type Layout, type Outcomes, type Standing } from '@/core/layout';
 import { EdgeTable, carry, observe, priorBelief, type Observation } from './belief';
 import { score, type Score } from './score';
 
@@ -24,8 +24,25 @@ export interface SessionScore {
   carried: Score;
 }
 
+/** What one putt says of its start direction: where all that its elements say is true at once; null when nothing. */
+function startOf(
+  elements: Standing[],
+  outcomes: Outcomes,
+): { lower: number; upper: number } | null {
+  const said = elements.flatMap((element) =>
+    element.evidence(outcomes[element.id] ?? '').filter(({ quantity }) => quantity === 'start'),
+  );
+  const [first] = said;
+  if (!first) return null;
+  const lower = Math.max(...said.map((one) => one.lower));
+  const upper = Math.min(...said.map((one) => one.upper));
+  // A ball that a tee has turned can meet what its start would not have: then only the first thing it met counts.
+  return lower < upper ? { lower, upper } : { lower: first.lower, upper: first.upper };
+}
+
 /**
- * What the outcomes of some runs say of the start direction, equal intervals counted together.
+ * What the outcomes of some runs say of the start direction, equal intervals counted together. Two gates on one putt
+ * are one piece of evidence.
  *
  * @param runs layouts with what happened on each putt
  */
@@ -34,14 +51,12 @@ export function startObservations(runs: LoggedRun[]): Observation[] {
   for (const { layout, putts } of runs) {
     const elements = standing(layout);
     for (const outcomes of putts) {
-      for (const element of elements) {
-        for (const { lower, upper } of element.evidence(outcomes[element.id] ?? '')) {
-          const key = `${lower} ${upper}`;
-          const known = counts.get(key);
-          if (known) known.count += 1;
-          else counts.set(key, { lower, upper, count: 1 });
-        }
-      }
+      const said = startOf(elements, outcomes);
+      if (!said) continue;
+      const key = `${said.lower} ${said.upper}`;
+      const known = counts.get(key);
+      if (known) known.count += 1;
+      else counts.set(key, { ...said, count: 1 });
     }
   }
   return [...counts.values()];
@@ -49,15 +64,15 @@ export function startObservations(runs: LoggedRun[]): Observation[] {
 
 const DAY = 86_400_000;
 
-/** Runs the grid filter over a player's sessions in order of time; those without putts are left out. */
+/** Runs the grid filter over a player's sessions in order of time; those that say nothing of the start are left out. */
 function filterSessions(sessions: LoggedSession[], edges: EdgeTable) {
   let belief = priorBelief();
   let last: Date | undefined;
   return sessions
-    .filter(({ runs }) => runs.some(({ putts }) => putts.length > 0))
-    .sort((a, b) => a.at.getTime() - b.at.getTime())
-    .map((session) => {
-      const observations = startObservations(session.runs);
+    .map((session) => ({ session, observations: startObservations(session.runs) }))
+    .filter(({ observations }) => observations.length > 0)
+    .sort((a, b) => a.session.at.getTime() - b.session.at.getTime())
+    .map(({ session, observations }) => {
       if (last) belief = carry(belief, (session.at.getTime() - last.getTime()) / DAY);
       belief = observe(belief, observations, edges);
       last = session.at;
@@ -75,15 +90,13 @@ function filterSessions(sessions: LoggedSession[], edges: EdgeTable) {
 export function scoreHistory(sessions: LoggedSession[]): SessionScore[] {
   const edges = new EdgeTable();
   const prior = priorBelief();
-  return filterSessions(sessions, edges).map(
-    ({ session: { id, at, runs }, observations, belief }) => ({
-      id,
-      at,
-      putts: runs.reduce((sum, { putts }) => sum + putts.length, 0),
-      alone: score(observe(prior, observations, edges)),
-      carried: score(belief),
-    }),
-  );
+  return filterSessions(sessions, edges).map(({ session: { id, at }, observations, belief }) => ({
+    id,
+    at,
+    putts: observations.reduce((sum, { count }) => sum + count, 0),
+    alone: score(observe(prior, observations, edges)),
+    carried: score(belief),
+  }));
 }
 
 /**

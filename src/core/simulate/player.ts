@@ -40,7 +40,7 @@ export function truthOn(path: TruePath, day: number): Truth {
 export function simulatePutt(truth: Truth, layout: Layout, chance: Chance): Outcomes {
   const direction = truth.bias + truth.spread * chance.normal();
   const met = standing(layout).flatMap((element) => {
-    const outcome = element.meets(direction);
+    const outcome = element.meets({ direction });
     return outcome === null ? [] : [[element.id, outcome] as const];
   });
   return Object.fromEntries(met);

@@ -1,8 +1,10 @@
 export { DEGREE, FOOT, INCH } from './constants';
 export { showDegrees, toDegrees, toRadians } from './angles';
+export { angleSchema } from './angle-schema';
 export { gradeSchema, showGrade } from './grade';
 export { formatLength } from './format-length';
 export { lengthSchema, type LengthLimits } from './length-schema';
+export { showSide, sideSchema } from './side-schema';
 export {
   LENGTH_HINT,
   DEFAULT_OWN,

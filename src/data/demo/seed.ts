@@ -1,8 +1,16 @@
 import { addDays, addSeconds, set } from 'date-fns';
 import { v4 } from 'uuid';
 import { DEFAULT_PUTT, readRolls, rollingDeceleration, slopePull, type Rolls } from '@/core/green';
-import { DEFAULT_SHANK, ballGateLayout, onReading, type Layout } from '@/core/layout';
-import { coachSettings } from '@/core/people';
+import {
+  DEFAULT_SHANK,
+  ballGateLayout,
+  fitted,
+  makeLadder,
+  onReading,
+  type Layout,
+} from '@/core/layout';
+import { bareDetails, libraryDrill, type DrillDetails } from '@/core/drill';
+import { coachSettings, fittingOf, type Fitting } from '@/core/people';
 import { DEGREE } from '@/core/units';
 import { chance, simulatePutts, truthOn, type Chance } from '@/core/simulate';
 import { ensureCoach, saveCoach } from '../coaches';
@@ -11,7 +19,7 @@ import { addDrill, getDrill } from '../drills';
 import { addGreen, addReading, getGreen, readOf } from '../greens';
 import { addStudent } from '../students';
 import { Problem } from '../problem';
-import { COACH, DRILLS, GREENS, STUDENTS, truePath } from './world';
+import { COACH, DRILLS, GREENS, STUDENTS, TAKEN, truePath } from './world';
 
 /** Days of the demo's story. */
 const DAYS = 70;
@@ -45,7 +53,8 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
     greens.push(await addDemoGreen(database, owner, { green, today, id }));
 
   const drills = new Map<string, string>();
-  for (const { key, name, distance, gate, gap, spot } of DRILLS) {
+  const drawnOn = addDays(today, -DAYS);
+  for (const { key, name, distance, gate, gap, spot, like } of DRILLS) {
     const designed = ballGateLayout(
       { ...DEFAULT_PUTT, distance },
       { distance: gate, gap, shank: DEFAULT_SHANK },
@@ -53,7 +62,12 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
     const layout = spot
       ? await readAt(database, owner, designed, greens[spot[0]]!, spot[1])
       : designed;
-    drills.set(key, await addDrill(database, owner, { name, layout }, id()));
+    const kept = { name, layout, details: detailsLike(like, layout) };
+    drills.set(key, await addDrill(database, owner, kept, drawnOn, id()));
+  }
+  for (const key of TAKEN) {
+    const { name, layout, key: origin, ...details } = libraryDrill(key)!;
+    await addDrill(database, owner, { name, layout, details, origin }, drawnOn, id());
   }
 
   for (const [index, student] of STUDENTS.entries()) {
@@ -65,6 +79,7 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
         id,
         random,
         studentId,
+        player: fittingOf(student.values),
         drillId: drills.get(key)!,
         startedAt: set(addDays(today, day - DAYS), {
           hours: 14 + (index % 4),
@@ -78,6 +93,13 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
       });
     }
   }
+}
+
+/** What the built-in drill says, with a ladder of the demo drill's own. */
+function detailsLike(key: string, layout: Layout): DrillDetails {
+  const { name: _name, layout: _layout, key: _key, ...details } = libraryDrill(key)!;
+  const byTape = (metres: number) => Math.round(metres * 1000) / 1000;
+  return { ...bareDetails(), ...details, ladder: makeLadder(layout, 'gap', 6, byTape) };
 }
 
 /** A green, its spots and their readings: each spot's slope by two rolls once, the speed on every visit. */
@@ -144,6 +166,7 @@ interface DemoSession {
   id: () => string;
   random: Chance;
   studentId: string;
+  player: Fitting;
   drillId: string;
   startedAt: Date;
   truth: { bias: number; spread: number };
@@ -156,7 +179,8 @@ async function addSession(database: Database, owner: string, plan: DemoSession):
   const drill = await getDrill(database, owner, plan.drillId);
   const sessionId = id();
   const runId = id();
-  const putts = simulatePutts(plan.truth, drill.layout, count, random);
+  const layout = fitted(drill.layout, plan.player);
+  const putts = simulatePutts(plan.truth, layout, count, random);
   let at = startedAt;
   const rows = putts.map((outcomes, index) => {
     at = addSeconds(at, Math.max(8, Math.round(PACE + 5 * random.normal())));
@@ -179,7 +203,7 @@ async function addSession(database: Database, owner: string, plan: DemoSession):
         sessionId,
         drillVersionId: drill.versionId,
         drillName: drill.name,
-        layout: drill.layout,
+        layout,
         position: 1,
       },
       { transaction },

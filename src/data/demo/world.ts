@@ -1,5 +1,5 @@
 import { DEGREE, FOOT, INCH } from '@/core/units';
-import type { StudentValues } from '@/core/people';
+import { COMMON_KIT, type StudentValues } from '@/core/people';
 import type { TruePath } from '@/core/simulate';
 
 /** The demo's own world: a nine-hole course on a canal wharf, its coach and her students. All of it is made up. */
@@ -50,24 +50,58 @@ interface DemoDrill {
   distance: number;
   gate: number;
   gap: number;
+  /** The built-in drill that says what it is for. */
+  like: string;
   /** The spot it was read at: green and spot by their places in the list. */
   spot?: [green: number, spot: number];
 }
 
 export const DRILLS: DemoDrill[] = [
-  { key: 'roomy', name: 'Roomy gate', distance: 6 * FOOT, gate: 12 * INCH, gap: 0.067 },
-  { key: 'straight', name: 'Straight gate', distance: 8 * FOOT, gate: 18 * INCH, gap: 0.06 },
-  { key: 'close', name: 'Close gate', distance: 8 * FOOT, gate: 18 * INCH, gap: 0.054 },
-  { key: 'halfway', name: 'Half-way gate', distance: 7 * FOOT, gate: 3.5 * FOOT, gap: 0.075 },
+  {
+    key: 'roomy',
+    name: 'Roomy gate',
+    like: 'straight-gate',
+    distance: 6 * FOOT,
+    gate: 12 * INCH,
+    gap: 0.067,
+  },
+  {
+    key: 'straight',
+    name: 'Straight gate',
+    like: 'straight-gate',
+    distance: 8 * FOOT,
+    gate: 18 * INCH,
+    gap: 0.06,
+  },
+  {
+    key: 'close',
+    name: 'Close gate',
+    like: 'gate-ladder',
+    distance: 8 * FOOT,
+    gate: 18 * INCH,
+    gap: 0.054,
+  },
+  {
+    key: 'halfway',
+    name: 'Half-way gate',
+    like: 'half-way-gate',
+    distance: 7 * FOOT,
+    gate: 3.5 * FOOT,
+    gap: 0.075,
+  },
   {
     key: 'breaking',
     name: 'Start gate, crane side',
+    like: 'breaking-start-gate',
     distance: 8 * FOOT,
     gate: 12 * INCH,
     gap: 0.06,
     spot: [0, 0],
   },
 ];
+
+/** Built-in drills that the coach has taken into her own. */
+export const TAKEN = ['three-in-one', 'putter-gate-level', 'box-gate'];
 
 interface DemoStudent {
   values: StudentValues;
@@ -83,20 +117,30 @@ interface DemoStudent {
 const every = (step: number, from = 1, until = 69): number[] =>
   Array.from({ length: Math.floor((until - from) / step) + 1 }, (_, i) => from + i * step);
 
+interface Fitted {
+  seated: boolean;
+  /** Degrees. */
+  lie: number;
+  school: StudentValues['school'];
+  kit: StudentValues['kit'];
+}
+
 const person = (
   name: string,
   hand: 'right' | 'left',
   level: StudentValues['level'],
   head: [length: number, depth: number],
   notes: string,
-  seated = false,
+  { seated = false, lie = 70, school = 'arc', kit = [] }: Partial<Fitted> = {},
 ): StudentValues => ({
   name,
   hand,
   level,
   seated,
   notes,
-  putter: { headLength: head[0] / 1000, headDepth: head[1] / 1000 },
+  school,
+  kit: [...COMMON_KIT, ...kit],
+  putter: { headLength: head[0] / 1000, headDepth: head[1] / 1000, lieAngle: lie * DEGREE },
 });
 
 export const STUDENTS: DemoStudent[] = [
@@ -124,6 +168,7 @@ export const STUDENTS: DemoStudent[] = [
       'advanced',
       [98, 88],
       'Mallet. Plays off two; wants numbers.',
+      { lie: 72, school: 'straight', kit: ['rod', 'mirror', 'string'] },
     ),
     truth: [
       [0, 0.1, 0.72],
@@ -157,7 +202,7 @@ export const STUDENTS: DemoStudent[] = [
       'steady',
       [104, 70],
       'Putts seated. Rest after every ten.',
-      true,
+      { seated: true, lie: 64 },
     ),
     truth: [
       [0, -0.4, 1.2],

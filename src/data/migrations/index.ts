@@ -1,5 +1,6 @@
 import { first } from './001-first';
 import { greens } from './002-greens';
+import { drills } from './003-drills';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -9,4 +10,4 @@ export interface Migration {
 }
 
 /** All migrations, oldest first. */
-export const MIGRATIONS: Migration[] = [first, greens];
+export const MIGRATIONS: Migration[] = [first, greens, drills];

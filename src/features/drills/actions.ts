@@ -3,34 +3,122 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import {
+  Problem,
   addDrill,
   archiveDrill,
   getCoach,
+  getDrill,
   getStudent,
+  listDrills,
   listSessions,
   saveDrill,
   toLogged,
   type Database,
+  type DrillKept,
 } from '@/data';
+import { drillSchema, libraryDrill, type DrillValues } from '@/core/drill';
 import { currentScore, type Score } from '@/core/scoring';
 import type { Hand } from '@/core/people';
 import { act, archiving } from '../shared/action';
 import type { ActionResult } from '../shared/result';
-import { drillForm, type DrillInput } from './form';
-
-const form = async (database: Database, owner: string) =>
-  drillForm((await getCoach(database, owner)).settings.units);
+import { refusal, type Draft } from './draft';
+import { MOST_LETTERS, readDrillFile } from './drill-file';
+/** A drill that can be built, for the border: what is wrong with it is told in the coach's units. */
+const buildable = async (database: Database, owner: string) => {
+  const { units } = (await getCoach(database, owner)).settings;
+  return drillSchema.superRefine(({ layout }, context) => {
+    const refused = refusal(layout, units);
+    if (refused) context.addIssue({ code: 'custom', path: ['layout'], message: refused });
+  });
+};
 
 /** Adds a drill, or saves one that has an id; answers with the id. */
 export async function keepDrill(
   id: string | null,
-  input: DrillInput,
+  { name, layout, details }: Draft,
 ): Promise<ActionResult<string>> {
-  const result = await act(form, input, async (database, owner, values) => {
-    if (id === null) return addDrill(database, owner, values);
-    await saveDrill(database, owner, id, values);
-    return id;
+  const result = await act(
+    buildable,
+    { ...details, name, layout },
+    async (database, owner, values) => {
+      const kept = apart(values);
+      if (id === null) return addDrill(database, owner, kept, new Date());
+      await saveDrill(database, owner, id, kept, new Date());
+      return id;
+    },
+  );
+  if (result.ok) revalidatePath('/', 'layout');
+  return result;
+}
+
+/** Name and layout apart from all else a drill says. */
+const apart = ({ name, layout, ...details }: DrillValues): DrillKept => ({ name, layout, details });
+
+/**
+ * Takes a built-in drill into the coach's own: the copy made before, or a new one.
+ *
+ * @param fresh makes a new copy in any case, to be changed
+ */
+export async function takeDrill(key: string, fresh: boolean): Promise<ActionResult<string>> {
+  const result = await act(
+    z.object({ key: z.string().max(60), fresh: z.boolean() }),
+    { key, fresh },
+    async (database, owner, asked) => {
+      const found = libraryDrill(asked.key);
+      if (!found) throw new Problem('not-found', 'There is no such built-in drill.');
+      const { key: origin, ...values } = found;
+      const own = await listDrills(database, owner);
+      const before = own.find((drill) => drill.origin === origin && !drill.archivedAt);
+      if (before && !asked.fresh) return before.id;
+      const name = freeName(values.name, own);
+      return addDrill(database, owner, { ...apart({ ...values, name }), origin }, new Date());
+    },
+  );
+  if (result.ok) revalidatePath('/', 'layout');
+  return result;
+}
+
+/** Copies one of the coach's own drills. */
+export async function copyDrill(id: string): Promise<ActionResult<string>> {
+  const result = await act(z.uuid(), id, async (database, owner, from) => {
+    const { name, layout, details, origin } = await getDrill(database, owner, from);
+    const own = await listDrills(database, owner);
+    return addDrill(
+      database,
+      owner,
+      { name: freeName(name, own), layout, details, origin },
+      new Date(),
+    );
   });
+  if (result.ok) revalidatePath('/', 'layout');
+  return result;
+}
+
+/** A name no drill of the coach has yet: "Twin gates", "Twin gates 2". */
+function freeName(name: string, own: { name: string }[]): string {
+  const taken = new Set(own.map((drill) => drill.name));
+  if (!taken.has(name)) return name;
+  const base = name.slice(0, 74);
+  let number = 2;
+  while (taken.has(`${base} ${number}`)) number++;
+  return `${base} ${number}`;
+}
+
+/** Takes in a drill from a file; what is wrong with the file is told with its place in it. */
+export async function importDrill(text: string): Promise<ActionResult<string>> {
+  const result = await act(
+    z.string().max(MOST_LETTERS, 'A drill’s file has at most 200,000 letters.'),
+    text,
+    async (database, owner, file) => {
+      const { units } = (await getCoach(database, owner)).settings;
+      const read = readDrillFile(file);
+      const refused = read.ok ? refusal(read.drill.layout, units) : read.message;
+      if (!read.ok || refused) throw new Problem('invalid', refused ?? 'It cannot be read.');
+      const own = await listDrills(database, owner);
+      const values = { ...read.drill, name: freeName(read.drill.name, own) };
+      return addDrill(database, owner, apart(values), new Date());
+    },
+  );
   if (result.ok) revalidatePath('/', 'layout');
   return result;
 }

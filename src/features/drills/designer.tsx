@@ -1,116 +1,243 @@
 'use client';
 
-import { zodResolver } from '@hookform/resolvers/zod';
+import { Redo2, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { Tabs } from 'radix-ui';
-import { useState } from 'react';
-import { Controller, useForm, useWatch } from 'react-hook-form';
+import { useCallback, useMemo, useState, useTransition } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
-import { aimFor, type Slope } from '@/core/green';
+import type { Slope } from '@/core/green';
 import {
-  ELEMENTS,
-  ballGateOf,
-  breaks,
-  checkLayout,
-  strictness,
-  strictnessWords,
+  fitted,
+  ladderElement,
+  layoutKit,
+  standing,
+  type ElementKind,
   type Layout,
 } from '@/core/layout';
-import { showDegrees, showLength, settable, type UnitPreferences } from '@/core/units';
+import { KIT } from '@/core/people';
+import { showLength, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
-import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/field';
-import type { PickOption } from '@/ui/pick';
+import { Pick } from '@/ui/pick';
+import type { DrawnGrip } from '@/ui/measured-line/grip-handle';
+import { useUndo } from '@/ui/use-undo';
 import type { GreenOption } from '../greens/options';
 import { ArchiveButton } from '../shared/archive-button';
 import { PlaceHead } from '../shared/place';
-import { fieldErrors } from '../shared/result';
 import { showErrors } from '../shared/show-errors';
-import { keepDrill, setDrillArchived } from './actions';
-import { drillForm, findingWords, typedSlope, type DrillInput } from './form';
+import { keepDrill, knownStart, setDrillArchived, type KnownStart } from './actions';
+import {
+  dragged,
+  nudged,
+  refusal,
+  withElement,
+  withParams,
+  withoutElement,
+  type Draft,
+} from './draft';
+import { drillWords } from './drill-words';
+import type { Editing } from './editing';
+import { ElementsPanel } from './elements-panel';
 import { groundWords, readWords } from './ground-words';
+import { LadderPanel } from './ladder-panel';
 import { LayoutDrawing } from './layout-drawing';
 import { MakeMapView } from './make-map-view';
-import { PuttFields, type DrillFormApi } from './putt-fields';
-import { StrictnessGauge } from './strictness-gauge';
+import type { StudentOption } from './options';
+import { PuttPanel } from './putt-panel';
 import { TapeList } from './tape-list';
+import { Verdict } from './verdict';
 import { WhatIf } from './what-if';
+import { WordsPanel } from './words-panel';
 
-/** Setting a gate: the numbers, and at once what they mean. Wrong numbers leave the last right drawing standing. */
+const NOBODY = 'nobody';
+
+/**
+ * Designing a drill: the drawing is taken hold of or the numbers are typed, and at once there is what they mean. What
+ * cannot be built is refused with its reason, and the last right drawing stands.
+ */
 export function Designer({
   id,
-  values,
+  first,
   units,
   greens,
   students,
   version,
+  newest = true,
   archived = false,
 }: {
   id: string | null;
-  values: DrillInput;
+  first: Draft;
   units: UnitPreferences;
   /** Greens and spots that the putt can stand on. */
   greens: GreenOption[];
-  /** Whose putts can be laid over the make map. */
-  students: PickOption[];
+  /** For whom it can be looked at. */
+  students: StudentOption[];
   version?: number;
+  /** Whether this is the version that sessions are started on. */
+  newest?: boolean;
   archived?: boolean;
 }) {
   const router = useRouter();
-  const [form] = useState(() => drillForm(units));
-  const api: DrillFormApi = useForm<DrillInput, unknown, { name: string; layout: Layout }>({
-    resolver: zodResolver(form),
-    defaultValues: values,
-    mode: 'onChange',
-  });
-  const { register, control, handleSubmit, setError, setValue, getValues, formState } = api;
-  const { errors, isSubmitting, isDirty } = formState;
+  const [saving, save] = useTransition();
+  const [, score] = useTransition();
+  const history = useUndo(first);
+  const { change, settle } = history;
+  const draft = history.value;
+  const [kept, setKept] = useState(id === null ? null : first);
+  const dirty = kept !== draft;
+  const [chosen, setChosen] = useState(
+    () => ladderElement(first.layout) ?? first.layout.elements.at(-1)!.id,
+  );
+  const [nameError, setNameError] = useState<string>();
+  const [wrong, setWrong] = useState<Record<string, string>>({});
+  const [student, setStudent] = useState<StudentOption | null>(null);
+  const [known, setKnown] = useState<KnownStart | null>(null);
 
-  const typed = useWatch({ control });
-  const [lastGood, setLastGood] = useState(() => form.parse({ ...values, name: 'drawing' }).layout);
-  const parsed = form.safeParse({ ...typed, name: 'drawing' });
-  const wrong = parsed.success ? {} : fieldErrors(parsed.error);
-  const good = parsed.success ? parsed.data.layout : lastGood;
-  if (parsed.success && JSON.stringify(good) !== JSON.stringify(lastGood)) setLastGood(good);
+  const onWrong = useCallback((name: string, message: string | null) => {
+    setWrong((old) => {
+      if ((old[name] ?? null) === message) return old;
+      const { [name]: _, ...rest } = old;
+      return message === null ? rest : { ...rest, [name]: message };
+    });
+  }, []);
+  const tryLayout = (next: Layout, of: string): string | null => {
+    const refused = refusal(next, units);
+    if (refused) return refused;
+    change((now) => ({ ...now, layout: next }), of);
+    return null;
+  };
+  const editing: Editing = {
+    draft,
+    units,
+    tryLayout,
+    changeDetails: (changes, of) =>
+      change((now) => ({ ...now, details: { ...now.details, ...changes } }), of),
+    onWrong,
+  };
+  const told = (refused: string | null) => {
+    if (refused) toast.error(refused);
+  };
+  const add = (kind: ElementKind) => {
+    const added = withElement(draft.layout, kind, units);
+    if (!added.ok) return told(added.message);
+    told(tryLayout(added.layout, `add ${added.id}`));
+    setChosen(added.id);
+  };
+  const remove = (gone: string) => {
+    if (draft.layout.elements.find((piece) => piece.id === gone)?.kind === 'ballMark') return;
+    told(tryLayout(withoutElement(draft.layout, gone), `remove ${gone}`));
+    if (chosen === gone) setChosen(draft.layout.elements[0]!.id);
+  };
+  useHotkeys('mod+z', () => history.undo?.(), { preventDefault: true });
+  useHotkeys('mod+shift+z, mod+y', () => history.redo?.(), { preventDefault: true });
 
-  const gate = ballGateOf(good);
-  const save = handleSubmit(async () => {
-    const result = await keepDrill(id, getValues());
-    if (!showErrors(result, setError)) return;
-    toast.success('Saved.');
-    router.push(`/drills/${result.value}`);
-    router.refresh();
-  });
-  const slope = (next: Slope) => {
-    const options = { shouldDirty: true, shouldValidate: true } as const;
-    const words = typedSlope(next);
-    setValue('grade', words.grade, options);
-    setValue('falls', words.falls, options);
-    setValue('read', null);
+  const lookFor = (value: string) => {
+    const found = students.find((one) => one.value === value) ?? null;
+    setStudent(found);
+    setKnown(null);
+    if (!found) return;
+    score(async () => {
+      const result = await knownStart(found.value);
+      if (showErrors(result)) setKnown(result.value);
+    });
+  };
+  const keep = () => {
+    const problems = Object.values(wrong);
+    if (draft.name.trim() === '') setNameError('A name is needed.');
+    if (problems.length > 0) toast.error(`Not saved yet: ${problems[0]}`);
+    if (draft.name.trim() === '' || problems.length > 0) return;
+    save(async () => {
+      const result = await keepDrill(id, draft);
+      if (!result.ok && result.fields.name) setNameError(result.fields.name);
+      if (!showErrors(result)) return;
+      setKept(draft);
+      toast.success('Saved.');
+      router.push(`/drills/${result.value}`);
+      router.refresh();
+    });
   };
 
+  const shown = useMemo(
+    () => (student ? fitted(draft.layout, student.fitting) : draft.layout),
+    [draft.layout, student],
+  );
+  const elements = standing(shown);
+  const grips = elements.flatMap((element) =>
+    element.grips().map((grip): DrawnGrip => ({
+      id: `${element.id}/${grip.id}`,
+      name: grip.name,
+      at: grip.at,
+      chosen: element.id === chosen,
+      onHold: () => setChosen(element.id),
+      onMove: (to, done) => {
+        const next = dragged(shown, element.id, grip.id, to, units);
+        tryLayout({ ...next, player: draft.layout.player }, `drag ${element.id}/${grip.id}`);
+        if (done) settle();
+      },
+      onNudge: (along, across, coarse) => {
+        const next = nudged(shown, element.id, grip.id, { along, across, coarse }, units);
+        told(tryLayout({ ...next, player: draft.layout.player }, `nudge ${element.id}/${grip.id}`));
+      },
+      ...(element.kind !== 'ballMark' && { onRemove: () => remove(element.id) }),
+    })),
+  );
+  const slope = (next: Slope) => {
+    const { read: _, ...rest } = draft.layout;
+    told(tryLayout({ ...rest, putt: { ...rest.putt, slope: next } }, 'slope'));
+  };
+  const stale = Object.keys(wrong).length > 0;
+  const missing = student ? layoutKit(shown).filter(({ item }) => !student.kit.includes(item)) : [];
+
   return (
-    <form onSubmit={save} noValidate className="grid">
+    <div className="grid">
       <PlaceHead
-        title={id === null ? 'New drill' : values.name}
-        sub={`${puttWords(good, units)}${version ? ` · version ${version}` : ''}${archived ? ' · archived' : ''}`}
+        title={id === null ? 'New drill' : draft.name || 'No name yet'}
+        sub={[
+          drillWords(draft.layout),
+          groundWords(draft.layout, units),
+          readWords(draft.layout),
+          version && `version ${version}${newest ? '' : ', not the newest'}`,
+          archived && 'archived',
+        ]
+          .filter(Boolean)
+          .join(' · ')}
       >
-        {id !== null && (
-          <ArchiveButton
-            name={values.name}
-            archived={archived}
-            set={setDrillArchived.bind(null, id)}
-          />
-        )}
         <Button
-          kind={id === null || isDirty ? 'primary' : 'plain'}
-          type="submit"
-          disabled={isSubmitting}
+          aria-label="Undo"
+          disabled={!history.undo}
+          onClick={() => history.undo?.()}
+          className="px-3"
         >
+          <Undo2 size={18} aria-hidden />
+        </Button>
+        <Button
+          aria-label="Redo"
+          disabled={!history.redo}
+          onClick={() => history.redo?.()}
+          className="px-3"
+        >
+          <Redo2 size={18} aria-hidden />
+        </Button>
+        {id !== null && (
+          <>
+            <ArchiveButton
+              name={draft.name}
+              archived={archived}
+              set={setDrillArchived.bind(null, id)}
+            />
+            <Button asChild>
+              <Link href={`/drills/${id}/sheet${student ? `?student=${student.value}` : ''}`}>
+                Set-up sheet
+              </Link>
+            </Button>
+          </>
+        )}
+        <Button kind={dirty ? 'primary' : 'plain'} onClick={keep} disabled={saving}>
           {id === null ? 'Save drill' : 'Save'}
         </Button>
-        {id !== null && !isDirty && !archived && (
+        {id !== null && !dirty && !archived && (
           <Button kind="primary" asChild>
             <Link href={`/start?drill=${id}`}>Start session</Link>
           </Button>
@@ -118,162 +245,132 @@ export function Designer({
       </PlaceHead>
       <div className="h-[300px] border-b-[length:var(--stroke)] border-ink md:h-[330px]">
         <LayoutDrawing
-          layout={good}
+          layout={shown}
           units={units}
           lie="along"
-          fall={{ slope: good.putt.slope, onSlope: slope }}
+          grips={grips}
+          fall={{ slope: draft.layout.putt.slope, onSlope: slope }}
         />
       </div>
-      <div className="grid max-lg:divide-y max-lg:divide-rule lg:min-h-[calc(100dvh-424px)] lg:grid-cols-[1fr_340px]">
+      <div className="grid max-lg:divide-y max-lg:divide-rule lg:min-h-[calc(100dvh-424px)] lg:grid-cols-[1fr_350px]">
         <section
+          key={history.turn}
           className="grid content-start gap-4 border-rule px-4 py-5 md:px-7 lg:order-2 lg:border-l lg:px-6"
           aria-label="Numbers"
         >
           <TextField
             label="Name"
             placeholder="Straight gate"
-            {...register('name')}
-            error={errors.name?.message}
+            value={draft.name}
+            maxLength={200}
+            onChange={({ target }) => {
+              setNameError(undefined);
+              change((now) => ({ ...now, name: target.value }), 'name');
+            }}
+            error={nameError}
           />
-          <PuttFields form={api} layout={good} wrong={wrong} greens={greens} units={units} />
-          <div className="grid grid-cols-2 items-end gap-x-6 gap-y-2.5">
-            {ELEMENTS.ballGate.fields.map((field) => {
-              const name = `gate.${field.name as 'distance' | 'gap' | 'shank'}` as const;
-              return (
-                <TextField key={name} label={field.label} {...register(name)} error={wrong[name]} />
-              );
-            })}
-          </div>
-          {breaks(aimFor(good.putt)) && (
-            <Controller
-              control={control}
-              name="gate.on"
-              render={({ field }) => (
-                <Choice
-                  label="The gate stands on"
-                  value={field.value}
-                  onChange={field.onChange}
-                  options={[
-                    { value: 'line', label: 'the start line' },
-                    { value: 'curve', label: 'the curve' },
-                  ]}
-                />
-              )}
-            />
-          )}
+          <ElementsPanel
+            editing={editing}
+            chosen={chosen}
+            onChoose={setChosen}
+            onAdd={add}
+            onRemove={remove}
+          />
+          <h2 className="cap">The putt</h2>
+          <PuttPanel editing={editing} greens={greens} />
           <p className="text-sm text-ink2">
             8 ft, 7&apos;6, 2.4 m, 18 in, 60 mm, 3 steps: type it as you say it.
           </p>
         </section>
-        <Tabs.Root defaultValue="gate" className="min-w-0 lg:order-1">
-          <Tabs.List
-            aria-label="What to look at"
-            className="flex gap-6 border-b border-rule px-4 md:px-7"
-          >
-            {VIEWS.map(({ value, name }) => (
-              <Tabs.Trigger
-                key={value}
-                value={value}
-                className="min-h-12 border-b-4 border-transparent text-[16px] font-[560] text-ink2 data-[state=active]:border-line data-[state=active]:font-[700] data-[state=active]:text-ink"
-              >
-                {name}
-              </Tabs.Trigger>
-            ))}
-          </Tabs.List>
+        <Tabs.Root defaultValue="layout" className="min-w-0 lg:order-1">
+          <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 border-b border-rule px-4 pt-2 md:px-7">
+            <Tabs.List aria-label="What to look at" className="flex gap-5 overflow-x-auto">
+              {VIEWS.map(({ value, name }) => (
+                <Tabs.Trigger
+                  key={value}
+                  value={value}
+                  className="min-h-12 border-b-4 border-transparent text-[16px] font-[560] whitespace-nowrap text-ink2 data-[state=active]:border-line data-[state=active]:font-[700] data-[state=active]:text-ink"
+                >
+                  {name}
+                </Tabs.Trigger>
+              ))}
+            </Tabs.List>
+            {students.length > 0 && (
+              <div className="w-[260px] pb-2">
+                <Pick
+                  label="Looked at for"
+                  placeholder="A student"
+                  options={[{ value: NOBODY, label: 'nobody in particular' }, ...students]}
+                  value={student?.value ?? NOBODY}
+                  onChange={lookFor}
+                />
+              </div>
+            )}
+          </div>
+          {student && (
+            <p className="border-b border-hair px-4 py-2 text-[15px] md:px-7">
+              {fittingWords(student, units)}
+              {missing.length > 0 && (
+                <span className="text-warn">
+                  {' '}
+                  Not at hand: {missing.map(({ name }) => name).join(', ')}
+                  {insteadWords(missing[0]!.item)}.
+                </span>
+              )}
+            </p>
+          )}
           <Tabs.Content
-            value="gate"
+            value="layout"
             className="grid md:grid-cols-[minmax(280px,1fr)_minmax(340px,1.2fr)]"
           >
-            {gate && (
-              <Verdict
-                layout={good}
-                units={units}
-                stale={!parsed.success}
-                onWorth={(gap) =>
-                  setValue('gate.gap', showLength(gap, 'across', units), {
-                    shouldDirty: true,
-                    shouldValidate: true,
-                  })
-                }
-              />
-            )}
+            <Verdict
+              layout={shown}
+              chosen={chosen}
+              units={units}
+              stale={stale}
+              onWorth={(field, metres) =>
+                told(tryLayout(withParams(draft.layout, chosen, { [field]: metres }), 'worth'))
+              }
+            />
             <section className="border-rule px-4 py-4 md:border-l md:px-6" aria-label="Tape list">
               <h2 className="mb-1 cap">Tape list, from the ball mark</h2>
-              <TapeList layout={good} units={units} />
+              <TapeList layout={shown} units={units} />
             </section>
           </Tabs.Content>
+          <Tabs.Content value="ladder">
+            <LadderPanel key={history.turn} editing={editing} who={known} />
+          </Tabs.Content>
           <Tabs.Content value="map">
-            <MakeMapView layout={good} students={students} />
+            <MakeMapView layout={shown} who={known} waiting={student !== null && known === null} />
           </Tabs.Content>
           <Tabs.Content value="if">
-            <WhatIf layout={good} units={units} />
+            <WhatIf layout={shown} units={units} />
+          </Tabs.Content>
+          <Tabs.Content value="words">
+            <WordsPanel key={history.turn} editing={editing} />
           </Tabs.Content>
         </Tabs.Root>
       </div>
-    </form>
+    </div>
   );
 }
 
 /** What can be looked at below the drawing. */
 const VIEWS = [
-  { value: 'gate', name: 'Gate' },
+  { value: 'layout', name: 'Layout' },
+  { value: 'ladder', name: 'Ladder' },
   { value: 'map', name: 'Make map' },
   { value: 'if', name: 'What if' },
+  { value: 'words', name: 'Words and rule' },
 ] as const;
 
-/** The drill in a few words, for the line under the name. */
-const puttWords = (layout: Layout, units: UnitPreferences): string =>
-  ['one ball gate', groundWords(layout, units), readWords(layout)].filter(Boolean).join(' · ');
+function fittingWords({ label, fitting }: StudentOption, units: UnitPreferences): string {
+  const { hand, headLength, school, seated } = fitting;
+  return `${label}: ${hand}-handed, ${showLength(headLength, 'across', units)} head, ${school === 'arc' ? 'arc' : 'straight stroke'}${seated ? ', seated' : ''}.`;
+}
 
-function Verdict({
-  layout,
-  units,
-  stale,
-  onWorth,
-}: {
-  layout: Layout;
-  units: UnitPreferences;
-  stale: boolean;
-  onWorth: (gap: number) => void;
-}) {
-  const gate = ballGateOf(layout);
-  if (!gate) return null;
-  const result = strictness(gate, layout.putt);
-  const words = strictnessWords(result);
-  const worth = settable(result.worthGap, units);
-  const warnings = checkLayout(layout).filter(({ severity }) => severity === 'warning');
-  return (
-    <section
-      className="px-4 py-5 md:px-7 lg:pr-6"
-      aria-label="How strict is the gate?"
-      aria-live="polite"
-    >
-      <h2 className="mb-2 cap">How strict is the gate?</h2>
-      <StrictnessGauge gate={result.gate} hole={result.hole} />
-      <p className="mt-2 text-[16px]">
-        <strong>{words.verdict}.</strong> <span className="text-ink2">{words.meaning}</span>
-      </p>
-      <Button
-        className="mt-3"
-        onClick={() => onWorth(worth)}
-        disabled={Math.abs(worth - gate.gap) < 1e-6}
-      >
-        As strict as the hole: {showLength(worth, 'across', units)}
-      </Button>
-      <p className="mt-3 text-sm text-ink2">
-        2 mm more in the gap opens the gate by {showDegrees(result.perTwoMillimetres)} each side:
-        measure the gap last.
-      </p>
-      {warnings.map((finding) => (
-        <p key={finding.field} className="mt-2 text-sm font-[560] text-warn">
-          {findingWords(finding, units)}
-        </p>
-      ))}
-      {stale && (
-        <p className="mt-2 text-sm text-ink2" role="status">
-          Drawn from the last numbers that could be built.
-        </p>
-      )}
-    </section>
-  );
+function insteadWords(item: keyof typeof KIT): string {
+  const { one } = KIT[item];
+  const instead = 'instead' in KIT[item] ? KIT[item].instead : null;
+  return instead ? `; for a ${one}, ${instead} will do` : '';
 }

@@ -20,7 +20,7 @@ export function LayoutDrawing({
   lie: Lie;
   /** Leaves the title block to the scale alone. */
   brief?: boolean;
-} & Pick<MeasuredLineProps, 'targets' | 'onTouch' | 'fall'>) {
+} & Pick<MeasuredLineProps, 'targets' | 'onTouch' | 'fall' | 'grips'>) {
   const { putt } = layout;
   const { shareOfHole } = makeWindow(putt);
   return (

@@ -1,29 +1,33 @@
 'use client';
 
-import { useEffect, useId, useMemo, useRef, useState, useTransition } from 'react';
+import { useEffect, useId, useMemo, useRef } from 'react';
 import { makeWindow, type MakeMap, type MapRange, type Putt, type Skill } from '@/core/green';
 import { standing, type Layout } from '@/core/layout';
 import { chance } from '@/core/simulate';
 import { toDegrees, toRadians } from '@/core/units';
-import { Pick, type PickOption } from '@/ui/pick';
 import { useLatest } from '@/ui/use-latest';
 import { useSize } from '@/ui/use-size';
 import { greenWork } from '../shared/green-work';
-import { showErrors } from '../shared/show-errors';
-import { knownStart, type KnownStart } from './actions';
+import type { KnownStart } from './actions';
 
 const SIZE = { columns: 200, rows: 200 };
 /** Pace and read are not measured yet: taken so, and said so. */
 const ASSUMED = { speed: 0.06, read: toRadians(0.5) };
-const NOBODY = 'nobody';
 const CLOUD = 90;
 
 /** What is holed, over how it was started: direction across, speed up. */
-export function MakeMapView({ layout, students }: { layout: Layout; students: PickOption[] }) {
+export function MakeMapView({
+  layout,
+  who,
+  waiting,
+}: {
+  layout: Layout;
+  /** Whose putts are laid over it. */
+  who: KnownStart | null;
+  /** Whether they are still being scored. */
+  waiting: boolean;
+}) {
   const { putt } = layout;
-  const [who, setWho] = useState<KnownStart | null>(null);
-  const [chosen, setChosen] = useState(NOBODY);
-  const [busy, begin] = useTransition();
   const window = useMemo(() => makeWindow(putt), [putt]);
   const skill = who?.score ? skillOf(who) : null;
   const range = rangeOf(putt, skill);
@@ -39,14 +43,6 @@ export function MakeMapView({ layout, students }: { layout: Layout; students: Pi
     low: await greenWork().makeProbability(putt, skill!.worse),
     high: await greenWork().makeProbability(putt, skill!.better),
   }));
-  const choose = (value: string) => {
-    setChosen(value);
-    if (value === NOBODY) return setWho(null);
-    begin(async () => {
-      const result = await knownStart(value);
-      if (showErrors(result)) setWho(result.value);
-    });
-  };
   return (
     <section className="grid gap-x-8 gap-y-4 px-4 py-5 md:px-7" aria-label="Make map">
       <Picture layout={layout} found={found} skill={skill} window={window} />
@@ -55,20 +51,14 @@ export function MakeMapView({ layout, students }: { layout: Layout; students: Pi
           <strong className="text-hole">Blue goes in.</strong> Across: where it starts. Up: how
           hard. The cross is the intended putt; the red band is what the gate lets through.
         </p>
-        {students.length > 0 && (
-          <Pick
-            label="With the putts of"
-            placeholder="A student"
-            options={[{ value: NOBODY, label: 'nobody' }, ...students]}
-            value={chosen}
-            onChange={choose}
-          />
+        {waiting && <p className="text-ink2">Scoring…</p>}
+        {!who && !waiting && (
+          <p className="text-ink2">Choose a student above to lay their putts over it.</p>
         )}
-        {busy && <p className="text-ink2">Scoring…</p>}
-        {who && !who.score && !busy && (
+        {who && !who.score && (
           <p className="text-ink2">{who.name} has no putts yet: there is nothing to lay over it.</p>
         )}
-        {who?.score && !busy && (
+        {who?.score && (
           <p className="text-[16px]" aria-live="polite">
             {chances?.key === chanceKey && chances ? (
               <>

@@ -4,17 +4,19 @@ import clsx from 'clsx';
 import { Undo2, X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState, useTransition, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, useState, useTransition, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { tally } from '@/core/drill';
-import { standing, type Layout, type Outcome } from '@/core/layout';
+import { loggedElements, standing, type Layout, type Outcome } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { releaseFocus } from '@/ui/release-focus';
 import { LayoutDrawing } from '../drills/layout-drawing';
 import { showErrors } from '../shared/show-errors';
 import { finish, reopen } from './actions';
+import { MoreTouch } from './more-touch';
+import { passWord, primaryOutcomes } from './outcome-words';
 import { SetUp } from './set-up';
 import { Strip } from './strip';
 import { useRun, type Saving } from './use-run';
@@ -51,36 +53,37 @@ export function Logging({
 }: LoggingProps) {
   const router = useRouter();
   const [busy, work] = useTransition();
-  const element = standing(layout).find((one) => one.outcomes().length > 0);
-  const outcomes = element?.outcomes() ?? [];
+  const { primary, others } = useMemo(() => loggedElements(layout), [layout]);
+  const outcomes = useMemo(() => primary?.outcomes() ?? [], [primary]);
+  const [also, setAlso] = useState<Record<string, string>>({});
   const run = useRun(runId, initial, (count) =>
     toast(
       `${count === 1 ? 'A putt' : `${count} putts`} came from another screen. All are kept, in order of arrival.`,
     ),
   );
-  const shown = run.putts.flatMap((putt) =>
-    outcomes.filter(({ id }) => element && id === putt.outcomes[element.id]),
-  );
-  const counts = tally(
-    layout,
-    run.putts.map((putt) => putt.outcomes),
-  );
+  const logged = run.putts.map((putt) => putt.outcomes);
+  const shown = primaryOutcomes(layout, logged);
+  const counts = tally(layout, logged);
+  const word = passWord(layout);
 
   const touched = useRef(-Infinity);
   const log = (outcome: Outcome, at?: number) => {
-    if (!element) return;
+    if (!primary) return;
     if (at !== undefined) {
       if (at - touched.current < ONE_TOUCH) return;
       touched.current = at;
     }
-    run.log({ [element.id]: outcome.id });
+    const rest = others.map((other) => [other.id, also[other.id] ?? other.outcomes()[0]!.id]);
+    run.log({ [primary.id]: outcome.id, ...Object.fromEntries(rest) });
+    setAlso({});
   };
-  const by = (side: Outcome['side']) => outcomes.find((outcome) => outcome.side === side);
+  const keys = keysOf(outcomes);
+  const by = (side: Outcome['side']) => keys?.find((key) => key?.place === side)?.outcome;
   useHotkeys('space, left, right', (event) => {
     if (event.repeat || (event.target instanceof Element && event.target.closest('button, a')))
       return;
     event.preventDefault();
-    const outcome = by(SIDE_OF_KEY[event.code] ?? 'middle');
+    const outcome = by(SIDE_OF_KEY[event.code] ?? 'middle') ?? null;
     if (outcome) log(outcome);
   });
   useHotkeys('u, backspace', (event) => {
@@ -122,7 +125,9 @@ export function Logging({
             <span className="text-[44px] font-[760] tracking-tight [font-stretch:84%]">
               {counts.clear}
             </span>
-            <span className="text-[19px] font-[560] text-ink2">of {counts.putts} clear</span>
+            <span className="text-[19px] font-[560] text-ink2">
+              of {counts.putts} {word}
+            </span>
           </p>
           <p className="mt-1.5 text-[15px] text-ink2">
             {counts.streak} in a row · best {counts.best}
@@ -145,17 +150,21 @@ export function Logging({
           units={units}
           lie={wide ? 'along' : 'up'}
           brief={!wide}
-          targets={outcomes
-            .filter(({ side }) => side !== 'middle')
-            .map((outcome) => ({
-              id: outcome.id,
-              name: `${outcome.label}, ${outcome.detail}`,
-              label: outcome.side === 'left' ? 'A' : 'B',
-              side: outcome.side,
-              at: outcome.at,
-            }))}
+          targets={outcomes.flatMap(({ at, side, tee, ...outcome }) =>
+            at && tee && side !== 'middle'
+              ? [
+                  {
+                    id: `${primary!.id}/${outcome.id}`,
+                    name: `${outcome.label}, ${outcome.detail}`,
+                    label: outcome.detail.replace('tee ', ''),
+                    side,
+                    at,
+                  },
+                ]
+              : [],
+          )}
           onTouch={(id, at) => {
-            const outcome = outcomes.find((one) => one.id === id);
+            const outcome = outcomes.find((one) => `${primary!.id}/${one.id}` === id);
             if (outcome) log(outcome, at);
           }}
         />
@@ -179,23 +188,37 @@ export function Logging({
           onDiscard={() => void run.discard()}
           sessionId={sessionId}
         />
-        <div className="grid grid-cols-[1fr_1.9fr_1fr] gap-2.5">
-          <Key side="left" onPress={(at) => log(by('left')!, at)}>
-            ◀ left<small>tee A</small>
-          </Key>
-          <Key side="middle" onPress={(at) => log(by('middle')!, at)}>
-            Clear<small>through the gate</small>
-          </Key>
-          <Key side="right" onPress={(at) => log(by('right')!, at)}>
-            right ▶<small>tee B</small>
-          </Key>
-        </div>
+        {others.length > 0 && (
+          <MoreTouch
+            elements={others}
+            chosen={also}
+            onChoose={(element, outcome) => setAlso((old) => ({ ...old, [element]: outcome }))}
+          />
+        )}
+        {keys ? (
+          <div className="grid grid-cols-[1fr_1.9fr_1fr] gap-2.5">
+            {keys.map(({ place, outcome }) => (
+              <Key key={outcome.id} side={place} onPress={(at) => log(outcome, at)}>
+                {place === 'left' && outcome.side === 'left' && '◀ '}
+                {place === 'middle' ? outcome.label : outcome.label.toLowerCase()}
+                {place === 'right' && outcome.side === 'right' && ' ▶'}
+                <small>{outcome.detail}</small>
+              </Key>
+            ))}
+          </div>
+        ) : (
+          <div className="grid grid-cols-4 gap-1.5">
+            {outcomes.map((outcome) => (
+              <SmallKey key={outcome.id} outcome={outcome} onPress={(at) => log(outcome, at)} />
+            ))}
+          </div>
+        )}
         <div className="flex items-center justify-between gap-3">
           <p className="text-sm text-ink2">
             {wide ? 'space clear · ← → the tee · U undo' : gateWords(layout, units)}
           </p>
           <div className="flex gap-2.5">
-            <SetUp layout={layout} units={units} />
+            <SetUp runId={runId} layout={layout} units={units} />
             <Button
               className="min-h-12"
               disabled={!run.undo}
@@ -256,6 +279,46 @@ function Key({
       )}
     >
       {children}
+    </button>
+  );
+}
+
+/**
+ * Three large keys: what passes in the middle, what misses to its sides. Null when more can happen than that.
+ */
+function keysOf(outcomes: Outcome[]): { place: Outcome['side']; outcome: Outcome }[] | null {
+  if (outcomes.length > 3) return null;
+  const [middle, ...misses] = outcomes;
+  if (!middle) return null;
+  const left = misses.find(({ side }) => side === 'left') ?? misses[0];
+  const right = misses.find((outcome) => outcome !== left);
+  return [
+    ...(left ? [{ place: 'left' as const, outcome: left }] : []),
+    { place: 'middle' as const, outcome: middle },
+    ...(right ? [{ place: 'right' as const, outcome: right }] : []),
+  ];
+}
+
+/** One of many things that can happen: the passing one over the whole width. */
+function SmallKey({ outcome, onPress }: { outcome: Outcome; onPress: (at: number) => void }) {
+  return (
+    <button
+      type="button"
+      onClick={(event) => {
+        releaseFocus(event);
+        onPress(event.timeStamp);
+      }}
+      className={clsx(
+        'min-h-12 rounded-[4px] border-2 border-ink px-1 leading-tight [font-stretch:88%] active:translate-y-px',
+        outcome.passes
+          ? 'col-span-4 bg-ink text-[24px] font-[720] text-sheet'
+          : 'bg-sheet text-[14px] font-[640]',
+      )}
+    >
+      {outcome.label}
+      {!outcome.passes && outcome.detail && (
+        <small className="block text-[12.5px] font-[560] text-ink2">{outcome.detail}</small>
+      )}
     </button>
   );
 }

@@ -1,10 +1,19 @@
 import 'server-only';
-import { ballGateOf } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { listDrills, listGreens, listStudents, type Database } from '@/data';
 import type { PickOption } from '@/ui/pick';
+import { drillWords } from '../drills/drill-words';
+import { rungWords } from '../drills/rung-words';
 import { greenOptions } from '../greens/options';
 import { greenValue } from '../greens/value';
+
+/** A drill to start a session with. */
+export interface DrillOption extends PickOption {
+  /** The green it was drawn on. */
+  green: string | null;
+  /** The rungs of its ladder in words. */
+  rungs: string[];
+}
 
 /** Who and what a session can be started with: everyone and everything not put away. */
 export async function startOptions(database: Database, owner: string, units: UnitPreferences) {
@@ -23,17 +32,15 @@ export async function startOptions(database: Database, owner: string, units: Uni
       })),
     drills: drills
       .filter(({ archivedAt }) => !archivedAt)
-      .map(({ id, name, layout }): PickOption & { green: string | null } => {
+      .map(({ id, name, layout, details }): DrillOption => {
         const { read } = layout;
-        const gate = ballGateOf(layout);
         const putt = showLength(layout.putt.distance, 'putt', units);
         return {
           value: id,
           label: name,
           green: read ? greenValue(read.greenId, read.spotId) : null,
-          detail: gate
-            ? `${putt} · ${showLength(gate.gap, 'across', units)} at ${showLength(gate.distance, 'along', units)}`
-            : putt,
+          detail: `${putt}, ${drillWords(layout)}`,
+          rungs: details.ladder.map((rung) => rungWords(rung, units)),
         };
       }),
     greens: greenOptions(greens, units).map(({ value, label, detail }) => ({

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { format } from 'date-fns';
-import { ballGateOf, standing } from '@/core/layout';
+import { ballGateOf, isBuilt } from '@/core/layout';
 import { tally } from '@/core/drill';
 import { scoreWords, type SessionScore } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';
@@ -10,6 +10,7 @@ import { groundWords, readWords } from '../drills/ground-words';
 import { PlaceHead } from '../shared/place';
 import { ScoreRuler } from '../students/score-ruler';
 import { ScoreTable } from '../students/score-table';
+import { outcomeWords, passWord, primaryOutcomes } from './outcome-words';
 import { ReopenButton } from './reopen-button';
 import { Strip } from './strip';
 
@@ -30,16 +31,8 @@ export function Review({
   const [run] = session.runs;
   if (!run) return null;
   const putts = counted(run.putts);
-  const element = standing(run.layout).find((one) => one.outcomes().length > 0);
-  const outcomes = element?.outcomes() ?? [];
-  const happened = putts.flatMap((putt) =>
-    outcomes.filter(({ id }) => element && id === putt.outcomes[element.id]),
-  );
-  const counts = tally(
-    run.layout,
-    putts.map((putt) => putt.outcomes),
-  );
-  const of = (side: 'left' | 'right') => happened.filter((outcome) => outcome.side === side).length;
+  const logged = putts.map(({ outcomes }) => outcomes);
+  const counts = tally(run.layout, logged);
   const gate = ballGateOf(run.layout) ?? undefined;
   const reach = score && Math.max(score.alone.window.high, score.carried.window.high);
   return (
@@ -58,12 +51,15 @@ export function Review({
       </PlaceHead>
       <section className="grid gap-3 border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7">
         <p className="text-[20px]">
-          <strong className="text-[30px] num">{counts.clear}</strong> of {counts.putts} clear,{' '}
-          {of('left')} at the left tee, {of('right')} at the right; best run {counts.best}.
+          <strong className="text-[30px] num">{counts.clear}</strong> of {counts.putts}{' '}
+          {passWord(run.layout)}, {outcomeWords(run.layout, logged).join('; ')}; best run{' '}
+          {counts.best}.
         </p>
-        <Strip outcomes={happened} />
+        <Strip outcomes={primaryOutcomes(run.layout, logged)} />
         <p className="text-ink2">
           {[readWords(run.layout), groundWords(run.layout, units)].filter(Boolean).join(': ')}
+          {run.rung !== null && ` · rung ${run.rung + 1}`}
+          {isBuilt(run.layout) && ' · scored as it was measured once it stood'}
         </p>
         {score && (
           <p className="max-w-[62ch] text-[17px]">

@@ -6,10 +6,19 @@ import { layoutCautions, type Layout } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { groundWords, readWords } from '../drills/ground-words';
+import { AsBuilt } from './as-built';
 import { TapeList } from '../drills/tape-list';
 
 /** What stands where on the layout being played, for whoever is on their knees with the tape. */
-export function SetUp({ layout, units }: { layout: Layout; units: UnitPreferences }) {
+export function SetUp({
+  runId,
+  layout,
+  units,
+}: {
+  runId: string;
+  layout: Layout;
+  units: UnitPreferences;
+}) {
   return (
     <Dialog.Root>
       <Dialog.Trigger asChild>
@@ -35,7 +44,8 @@ export function SetUp({ layout, units }: { layout: Layout; units: UnitPreference
             </Dialog.Close>
           </div>
           <TapeList layout={layout} units={units} />
-          <ul className="mt-3 grid gap-1 text-sm text-ink2">
+          <AsBuilt runId={runId} layout={layout} units={units} />
+          <ul className="mt-4 grid gap-1 text-sm text-ink2">
             {layoutCautions(layout).map((caution) => (
               <li key={caution}>{caution}</li>
             ))}

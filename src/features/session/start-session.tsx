@@ -6,9 +6,12 @@ import { toast } from 'sonner';
 import { Button } from '@/ui/button';
 import { Pick, type PickOption } from '@/ui/pick';
 import { begin } from './actions';
+import type { DrillOption } from './options';
 
 /** Stands for the green that the drill was drawn on. */
 const AS_DRAWN = 'as drawn';
+/** Stands for the layout as it is drawn, on no rung. */
+const DRAWN = 'drawn';
 
 /** Who, what and where: two touches and a session is open. */
 export function StartSession({
@@ -19,7 +22,7 @@ export function StartSession({
   drill = '',
 }: {
   students: PickOption[];
-  drills: (PickOption & { green: string | null })[];
+  drills: DrillOption[];
   greens: PickOption[];
   student?: string;
   drill?: string;
@@ -28,13 +31,21 @@ export function StartSession({
   const [busy, run] = useTransition();
   const [studentId, setStudent] = useState(student);
   const [drillId, setDrill] = useState(drill);
+  const [rung, setRung] = useState(DRAWN);
   const [chosenGreen, setGreen] = useState<string | null>(null);
-  const own = drills.find(({ value }) => value === drillId)?.green;
+  const chosenDrill = drills.find(({ value }) => value === drillId);
+  const own = chosenDrill?.green;
+  const rungs = chosenDrill?.rungs ?? [];
   const green = chosenGreen ?? (own && greens.some(({ value }) => value === own) ? own : AS_DRAWN);
   const [errors, setErrors] = useState<Record<string, string>>({});
   const start = () =>
     run(async () => {
-      const result = await begin({ studentId, drillId, green: green === AS_DRAWN ? null : green });
+      const result = await begin({
+        studentId,
+        drillId,
+        green: green === AS_DRAWN ? null : green,
+        rung: rung === DRAWN ? null : Number(rung),
+      });
       if (result.ok) return router.push(`/sessions/${result.value}`);
       setErrors(result.fields);
       if (Object.keys(result.fields).length === 0) toast.error(result.message);
@@ -54,9 +65,28 @@ export function StartSession({
         placeholder="Choose a drill"
         options={drills}
         value={drillId}
-        onChange={setDrill}
+        onChange={(next) => {
+          setDrill(next);
+          setRung(DRAWN);
+        }}
         error={errors.drillId}
       />
+      {rungs.length > 0 && (
+        <Pick
+          label="Rung"
+          placeholder="How hard"
+          options={[
+            { value: DRAWN, label: 'as drawn' },
+            ...rungs.map((words, index) => ({
+              value: String(index),
+              label: String(index + 1),
+              detail: words,
+            })),
+          ]}
+          value={rung}
+          onChange={setRung}
+        />
+      )}
       {greens.length > 0 && (
         <Pick
           label="On"

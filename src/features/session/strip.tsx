@@ -18,7 +18,13 @@ export function Strip({ outcomes, breaks = 10 }: { outcomes: Outcome[]; breaks?:
         >
           <span className="sr-only">{outcome.label}</span>
           <span aria-hidden>
-            {outcome.side === 'left' ? '◀' : outcome.side === 'right' ? '▶' : '●'}
+            {outcome.side === 'left'
+              ? '◀'
+              : outcome.side === 'right'
+                ? '▶'
+                : outcome.passes
+                  ? '●'
+                  : '○'}
           </span>
         </li>
       ))}

@@ -1,15 +1,34 @@
 import { z } from 'zod';
-import { HEAD_DEPTH, HEAD_LENGTH, studentValues } from '@/core/people';
-import { bareUnit, lengthSchema, showLength, type UnitPreferences } from '@/core/units';
+import {
+  COMMON_KIT,
+  HEAD_DEPTH,
+  HEAD_LENGTH,
+  LIE_ANGLE,
+  PATHS,
+  STANDARD_FITTING,
+  kitSchema,
+  studentValues,
+} from '@/core/people';
+import {
+  angleSchema,
+  bareUnit,
+  lengthSchema,
+  showDegrees,
+  showLength,
+  type UnitPreferences,
+} from '@/core/units';
 import type { StudentValues } from '@/core/people';
 
 /** What a coach types of a student, and what it means. */
 export function studentForm(units: UnitPreferences) {
   const bare = bareUnit('across', units);
   return studentValues.omit({ putter: true }).extend({
+    school: z.enum(PATHS),
+    kit: kitSchema,
     putter: z.object({
       headLength: lengthSchema({ what: 'A head length', bare, ...HEAD_LENGTH }),
       headDepth: lengthSchema({ what: 'A head depth', bare, ...HEAD_DEPTH }),
+      lieAngle: angleSchema({ what: 'A lie angle', ...LIE_ANGLE }),
     }),
   });
 }
@@ -22,6 +41,7 @@ export const typedStudent = (values: StudentValues, units: UnitPreferences): Stu
   putter: {
     headLength: showLength(values.putter.headLength, 'across', units),
     headDepth: showLength(values.putter.headDepth, 'across', units),
+    lieAngle: showDegrees(values.putter.lieAngle, 0),
   },
 });
 
@@ -34,7 +54,9 @@ export const newStudent = (units: UnitPreferences): StudentInput =>
       level: 'improving',
       seated: false,
       notes: '',
-      putter: { headLength: 0.112, headDepth: 0.025 },
+      school: STANDARD_FITTING.school,
+      kit: COMMON_KIT,
+      putter: STANDARD_FITTING,
     },
     units,
   );

@@ -4,11 +4,12 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'next/navigation';
 import { Controller, useForm } from 'react-hook-form';
 import { toast } from 'sonner';
-import type { StudentValues } from '@/core/people';
+import { KIT, KIT_IDS, type StudentValues } from '@/core/people';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { NotesField, TextField } from '@/ui/field';
+import { Several } from '@/ui/several';
 import { showErrors } from '../shared/show-errors';
 import { keepStudent } from './actions';
 import { studentForm, type StudentInput } from './form';
@@ -95,7 +96,7 @@ export function StudentForm({
           )}
         />
       </div>
-      <div className="grid gap-6 sm:grid-cols-2">
+      <div className="grid gap-6 sm:grid-cols-3">
         <TextField
           label="Putter head, heel to toe"
           inputMode="text"
@@ -109,7 +110,40 @@ export function StudentForm({
           hint="a blade about 25 mm, a deep mallet 90 mm"
           error={errors.putter?.headDepth?.message}
         />
+        <TextField
+          label="Lie angle of the shaft"
+          {...register('putter.lieAngle')}
+          hint="from the ground; 70° is common"
+          error={errors.putter?.lieAngle?.message}
+        />
       </div>
+      <Controller
+        control={control}
+        name="school"
+        render={({ field }) => (
+          <Choice
+            label="Path they believe in"
+            value={field.value}
+            onChange={field.onChange}
+            options={[
+              { value: 'arc', label: 'slight arc' },
+              { value: 'straight', label: 'straight back and through' },
+            ]}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="kit"
+        render={({ field }) => (
+          <Several
+            label="Has at hand"
+            options={KIT_IDS.map((value) => ({ value, label: KIT[value].one }))}
+            values={field.value}
+            onChange={field.onChange}
+          />
+        )}
+      />
       <NotesField
         label="Notes, for you alone"
         {...register('notes')}

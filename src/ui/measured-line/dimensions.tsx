@@ -14,18 +14,18 @@ export function Extensions({ marks, geometry }: { marks: Mark[]; geometry: Geome
   const { pixel } = geometry;
   const stops = new Map<number, number>();
   for (const mark of marks) {
-    if (!('at' in mark) || mark.type === 'midpoint') continue;
+    if (!('at' in mark) || mark.type === 'midpoint' || mark.type === 'peg') continue;
     const { x, y } = pixel(mark.at);
     const clearance =
       mark.type === 'tee'
         ? 32
-        : round(mark.type === 'hole' ? mark.radius : BALL_DIAMETER / 2, geometry).ry + 8;
+        : round('radius' in mark ? mark.radius : BALL_DIAMETER / 2, geometry).ry + 8;
     // Tees of a turned gate stand a little apart along the line: one extension line for both.
     const at = [...stops.keys()].find((known) => Math.abs(known - x) < 6) ?? x;
     stops.set(at, Math.min(stops.get(at) ?? Infinity, y - clearance));
   }
   return [...stops].map(([x, until]) => (
-    <line key={x} x1={x} x2={x} y1={18} y2={until} className="stroke-rule" strokeWidth={1} />
+    <line key={x} x1={x} x2={x} y1={18} y2={until} stroke="var(--rule)" strokeWidth={1} />
   ));
 }
 
@@ -53,13 +53,14 @@ export function Cut({ geometry, size }: { geometry: Geometry; size: Size }) {
         y={lie === 'along' ? start : low}
         width={lie === 'along' ? high - low : breadth}
         height={lie === 'along' ? breadth : high - low}
-        className="fill-paper"
+        fill="var(--paper)"
       />
       {[low, high].map((at) => (
         <polyline
           key={at}
           points={ragged(at, breadth)}
-          className="fill-none stroke-rule"
+          fill="none"
+          stroke="var(--rule)"
           strokeWidth={1.2}
         />
       ))}
@@ -75,11 +76,14 @@ export function Dimension({
   units,
   geometry,
   size,
+  above = false,
 }: {
   mark: Extract<Mark, { type: 'dimension' }>;
   units: UnitPreferences;
   geometry: Geometry;
   size: { width: number };
+  /** A number too wide for its stretch stands above the string rather than below it. */
+  above?: boolean;
 }) {
   const { pixel, lie } = geometry;
   const from = pixel({ along: mark.from, across: 0 });
@@ -95,14 +99,9 @@ export function Dimension({
   const tight = lie === 'along' && Math.abs(ends[1]! - ends[0]!) < width + 16;
   return (
     <g>
-      <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} className="stroke-ink" strokeWidth={1} />
+      <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke="var(--ink)" strokeWidth={1} />
       {[a, b].map(({ x, y }, index) => (
-        <path
-          key={index}
-          d={`M${x - 4.5} ${y + 4.5}l9 -9`}
-          className="stroke-ink"
-          strokeWidth={1.7}
-        />
+        <path key={index} d={`M${x - 4.5} ${y + 4.5}l9 -9`} stroke="var(--ink)" strokeWidth={1.7} />
       ))}
       {!tight && (
         <>
@@ -111,13 +110,15 @@ export function Dimension({
             y={centre.y - 11}
             width={width}
             height={22}
-            className="fill-sheet"
+            fill="var(--sheet)"
           />
           <text
             x={centre.x}
             y={centre.y + 5}
             textAnchor="middle"
-            className={`fill-ink text-[15px] ${mark.row === 0 ? 'font-[720]' : 'font-[620]'}`}
+            fill="var(--ink)"
+            fontSize={15}
+            fontWeight={mark.row === 0 ? 720 : 620}
           >
             {text}
           </text>
@@ -126,9 +127,11 @@ export function Dimension({
       {tight && (
         <text
           x={centre.x}
-          y={aside + 17}
+          y={aside + (above ? -8 : 17)}
           textAnchor="middle"
-          className="fill-ink text-[14px] font-[620]"
+          fill="var(--ink)"
+          fontSize={14}
+          fontWeight={620}
         >
           {text}
         </text>

@@ -14,6 +14,8 @@ export interface Geometry {
   lie: Lie;
   /** Where a spot on the green is drawn. */
   pixel(spot: Spot): Pixel;
+  /** The spot on the green that is drawn there. */
+  spot(pixel: Pixel): Spot;
   /** How far along the line a distance from the ball is drawn, px from the ball's end. */
   alongPixel(along: number): number;
   /** Exaggeration across the line, against along it. */
@@ -33,6 +35,12 @@ export interface Room {
   holeAtMost: number;
 }
 
+/** Room for dimension strings and words around a drawing, px. */
+export const marginsOf = (lie: Lie): Room['margin'] =>
+  lie === 'along'
+    ? { top: 86, right: 64, bottom: 66, left: 104 }
+    : { top: 26, right: 96, bottom: 56, left: 64 };
+
 const EXAGGERATIONS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 75, 100];
 /** A gate nearer to the ball than this is hard to see or touch, px. */
 const CLOSE = 92;
@@ -49,18 +57,25 @@ function acrossRange(marks: Mark[]): { from: number; to: number } {
       case 'ball':
         return [mark.at.across - 0.012, mark.at.across + 0.012];
       case 'hole':
+      case 'coin':
         return [mark.at.across - mark.radius, mark.at.across + mark.radius];
+      case 'head':
+        return [mark.at.across - mark.length / 2, mark.at.across + mark.length / 2];
       case 'line':
         return mark.role === 'tier' ? [] : [mark.from.across, mark.to.across];
+      case 'rod':
+        return [mark.from.across, mark.to.across];
       case 'wedge':
         return [mark.direction - mark.left, mark.direction + mark.right].map(
           (angle) => mark.until * Math.tan(Math.max(-1, Math.min(1, angle))),
         );
       case 'curve':
-        return mark.points.map(({ across }) => across);
+        return mark.role === 'zone' ? [] : mark.points.map(({ across }) => across);
       case 'aim':
       case 'midpoint':
         return [mark.at.across];
+      case 'peg':
+      case 'zone':
       case 'fall':
       case 'dimension':
         return [];
@@ -69,42 +84,73 @@ function acrossRange(marks: Mark[]): { from: number; to: number } {
   return { from: Math.min(...seen, -0.03), to: Math.max(...seen, 0.03) };
 }
 
-function furthest(marks: Mark[]): number {
-  const end = (mark: Mark): number => {
-    switch (mark.type) {
-      case 'tee':
-      case 'ball':
-      case 'hole':
-      case 'aim':
-      case 'midpoint':
-        return mark.at.along;
-      case 'curve':
-        return Math.max(...mark.points.map(({ along }) => along));
-      case 'fall':
-        return 0;
-      case 'line':
-        return Math.max(mark.from.along, mark.to.along);
-      case 'wedge':
-        return mark.until;
-      case 'dimension':
-        return mark.to;
+/** Where a mark begins and ends along the line, m; null when it lies nowhere of its own. */
+function reach(mark: Mark): [from: number, to: number] | null {
+  switch (mark.type) {
+    case 'tee':
+    case 'peg':
+    case 'coin':
+    case 'ball':
+    case 'hole':
+    case 'aim':
+    case 'midpoint':
+      return [mark.at.along, mark.at.along];
+    case 'head':
+      return [mark.at.along - mark.depth, mark.at.along];
+    case 'curve': {
+      const along = mark.points.map((point) => point.along);
+      return [Math.min(...along), Math.max(...along)];
     }
-  };
-  return Math.max(...marks.map(end));
+    case 'line':
+    case 'rod':
+      return [Math.min(mark.from.along, mark.to.along), Math.max(mark.from.along, mark.to.along)];
+    case 'zone':
+    case 'dimension':
+      return [mark.from, mark.to];
+    case 'wedge':
+      return [0, mark.until];
+    case 'fall':
+      return null;
+  }
 }
 
-/** Where to cut a long putt so that a gate near the ball can be seen: between the last tee and the hole. */
-function cutFor(marks: Mark[], length: number, until: number): { from: number; to: number } | null {
-  const tees = marks.flatMap((mark) => (mark.type === 'tee' ? [mark.at.along] : []));
-  const edges = marks.flatMap((mark) =>
-    mark.type === 'line' && mark.role === 'tier' ? [mark.from.along] : [],
+function span(marks: Mark[]): { from: number; until: number } {
+  const reaches = marks.map(reach).filter((one) => one !== null);
+  const first = Math.min(0, ...reaches.map(([from]) => from));
+  return {
+    from: first < -0.001 ? first - BEYOND / 2 : 0,
+    until: Math.max(...reaches.map(([, to]) => to)) + BEYOND,
+  };
+}
+
+/** The stretch to leave out: the middle of the longest one in which nothing stands, when it crowds the rest together. */
+function cutFor(
+  marks: Mark[],
+  length: number,
+  { from: first, until }: { from: number; until: number },
+): Geometry['cut'] {
+  const standing = ['tee', 'coin', 'ball', 'hole', 'head', 'zone', 'peg'];
+  const stops = marks
+    .filter(
+      (mark) => standing.includes(mark.type) || (mark.type === 'line' && mark.role === 'tier'),
+    )
+    .flatMap((mark) => reach(mark) ?? [])
+    .sort((a, b) => a - b);
+  if (!marks.some(({ type }) => type === 'tee' || type === 'coin' || type === 'head')) return null;
+  const steps = stops
+    .slice(1)
+    .map((to, index) => ({ from: stops[index]!, to }))
+    .filter(({ from, to }) => to - from > 0.02);
+  const perMetre = length / (until - first);
+  const tightest = Math.min(...steps.map(({ from, to }) => to - from));
+  if (tightest * perMetre >= CLOSE) return null;
+  const longest = steps.reduce((best, step) =>
+    step.to - step.from > best.to - best.from ? step : best,
   );
-  const hole = marks.find((mark) => mark.type === 'hole');
-  if (tees.length === 0 || !hole) return null;
-  if ((Math.min(...tees) / until) * length >= CLOSE) return null;
-  const from = Math.max(Math.max(...tees) * 1.45, ...edges.map((edge) => edge + 0.05 * until));
-  const to = hole.at.along - (until - hole.at.along) * 0.6;
-  return to - from > 0.15 * until ? { from, to } : null;
+  const near = Math.max(longest.from - first, 0.1);
+  const from = longest.from + 0.45 * near;
+  const to = longest.to - (until - longest.to) * 0.6;
+  return to - from > 0.15 * (until - first) ? { from, to } : null;
 }
 
 /**
@@ -118,15 +164,16 @@ export function fit(marks: Mark[], { width, height, lie, margin, holeAtMost }: R
   };
   const length = lie === 'along' ? inner.width : inner.height;
   const breadth = lie === 'along' ? inner.height : inner.width;
-  const until = furthest(marks) + BEYOND;
-  const cut = cutFor(marks, length, until);
-  const drawn = cut ? until - (cut.to - cut.from) : until;
+  const whole = span(marks);
+  const { from, until } = whole;
+  const cut = cutFor(marks, length, whole);
+  const drawn = until - from - (cut ? cut.to - cut.from : 0);
   const perMetre = (length - (cut ? CUT_WIDTH : 0)) / drawn;
   const along = cut
     ? scaleLinear()
-        .domain([0, cut.from, cut.to, until])
-        .range([0, cut.from * perMetre, cut.from * perMetre + CUT_WIDTH, length])
-    : scaleLinear().domain([0, until]).range([0, length]);
+        .domain([from, cut.from, cut.to, until])
+        .range([0, (cut.from - from) * perMetre, (cut.from - from) * perMetre + CUT_WIDTH, length])
+    : scaleLinear().domain([from, until]).range([0, length]);
   const range = acrossRange(marks);
   const most = Math.min(breadth / (range.to - range.from), holeAtMost / HOLE_RADIUS) / perMetre;
   const across = EXAGGERATIONS.findLast((factor) => factor <= most) ?? 1;
@@ -140,6 +187,10 @@ export function fit(marks: Mark[], { width, height, lie, margin, holeAtMost }: R
     acrossScale,
     cut,
     alongPixel: (metres) => along(metres),
+    spot: ({ x, y }) =>
+      lie === 'along'
+        ? { along: along.invert(x - start), across: (y - middle) / acrossScale }
+        : { along: along.invert(start - y), across: (x - middle) / acrossScale },
     pixel: (spot) =>
       lie === 'along'
         ? { x: start + along(spot.along), y: middle + spot.across * acrossScale }

@@ -3,11 +3,12 @@
 import type { Slope } from '@/core/green';
 import type { Mark } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
+import { useId } from 'react';
 import { useSize } from '../use-size';
-import { Cut, Dimension, Extensions } from './dimensions';
 import { FallDial } from './fall-dial';
-import { fit, type Geometry, type Lie, type Room } from './geometry';
-import { Fall, MarkShape } from './shapes';
+import { Drawing, aimsLow } from './drawing';
+import { fit, marginsOf, type Lie } from './geometry';
+import { GripHandle, type DrawnGrip } from './grip-handle';
 import { TouchTarget, type Target } from './touch-target';
 
 export interface MeasuredLineProps {
@@ -21,24 +22,22 @@ export interface MeasuredLineProps {
   targets?: Target[];
   /** Told which target was touched, and when. */
   onTouch?: (id: string, at: number) => void;
+  /** What can be taken hold of and moved. */
+  grips?: DrawnGrip[];
   /** The slope as it is, and where a dragged one goes; without it the slope is only shown. */
   fall?: { slope: Slope; onSlope: (slope: Slope) => void };
 }
 
-const margins = (lie: Lie): Room['margin'] =>
-  lie === 'along'
-    ? { top: 86, right: 64, bottom: 66, left: 84 }
-    : { top: 26, right: 96, bottom: 56, left: 64 };
-
 /** A putt as a builder draws it: to scale along, exaggerated across, with dimension strings and both wedges. */
 export function MeasuredLine(props: MeasuredLineProps) {
   const [ref, size] = useSize<HTMLDivElement>();
+  const clip = useId();
   const geometry =
     size &&
     fit(props.marks, {
       ...size,
       lie: props.lie,
-      margin: margins(props.lie),
+      margin: marginsOf(props.lie),
       holeAtMost: props.targets ? 92 : 58,
     });
   return (
@@ -46,7 +45,7 @@ export function MeasuredLine(props: MeasuredLineProps) {
       {size && geometry && (
         <>
           <svg width={size.width} height={size.height} role="img" aria-label={props.description}>
-            <Drawing {...props} geometry={geometry} size={size} />
+            <Drawing {...props} geometry={geometry} size={size} clip={clip} />
           </svg>
           {props.targets?.map((target) => (
             <TouchTarget
@@ -55,6 +54,9 @@ export function MeasuredLine(props: MeasuredLineProps) {
               at={geometry.pixel(target.at)}
               onTouch={props.onTouch}
             />
+          ))}
+          {props.grips?.map((grip) => (
+            <GripHandle key={grip.id} grip={grip} geometry={geometry} />
           ))}
           {props.fall && <FallDial {...props.fall} lie={props.lie} />}
           <TitleBlock
@@ -67,65 +69,6 @@ export function MeasuredLine(props: MeasuredLineProps) {
     </div>
   );
 }
-
-interface DrawingProps extends MeasuredLineProps {
-  geometry: Geometry;
-  size: { width: number; height: number };
-}
-
-/** What lies under what. */
-const LAYERS: Mark['type'][][] = [
-  ['wedge'],
-  ['line', 'curve'],
-  ['hole', 'ball', 'tee', 'aim', 'midpoint'],
-];
-
-function Drawing({ marks, units, geometry, size, targets, fall: dial }: DrawingProps) {
-  const touched = new Set(targets?.map(({ id }) => id));
-  const fall = marks.find((mark) => mark.type === 'fall');
-  const low = geometry.lie === 'up' || aimsLow(marks);
-  const dimensions = marks.filter((mark) => mark.type === 'dimension');
-  const shown = geometry.lie === 'along' ? dimensions : dimensions.filter(({ row }) => row > 0);
-  return (
-    <g>
-      {fall && !dial && (
-        <Fall
-          falls={fall.falls}
-          lie={geometry.lie}
-          corner={{ x: low ? size.width - 82 : 30, y: size.height - 34 }}
-        />
-      )}
-      {geometry.lie === 'along' && <Extensions marks={marks} geometry={geometry} />}
-      {LAYERS.flatMap((layer) =>
-        marks
-          .filter(({ type }) => layer.includes(type))
-          .map((mark, index) => (
-            <MarkShape
-              key={`${mark.type} ${index}`}
-              mark={mark}
-              units={units}
-              geometry={geometry}
-              hidden={touched}
-            />
-          )),
-      )}
-      {geometry.cut && <Cut geometry={geometry} size={size} />}
-      {shown.map((mark) => (
-        <Dimension
-          key={`${mark.row} ${mark.from}`}
-          mark={mark}
-          units={units}
-          geometry={geometry}
-          size={size}
-        />
-      ))}
-    </g>
-  );
-}
-
-/** Whether the aim is written in the lower right corner of a drawing that lies along the screen. */
-const aimsLow = (marks: Mark[]): boolean =>
-  marks.some((mark) => mark.type === 'aim' && mark.beside > 0);
 
 function TitleBlock({
   facts,

@@ -20,7 +20,7 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
       return (
         <polygon
           points={wedgePoints(mark, geometry)}
-          className={mark.role === 'gate' ? 'fill-line' : 'fill-hole'}
+          fill={mark.role === 'gate' ? 'var(--line)' : 'var(--hole)'}
           fillOpacity={mark.role === 'gate' ? 0.2 : 0.17}
         />
       );
@@ -35,7 +35,7 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
               y1={from.y}
               x2={to.x}
               y2={to.y}
-              className="stroke-line"
+              stroke="var(--line)"
               strokeWidth={2}
             />
           );
@@ -52,7 +52,7 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
         lie === 'along' ? { x: at.x, y: at.y + ry + 19 } : { x: at.x - rx - 10, y: at.y + 5 };
       return (
         <g>
-          <ellipse cx={at.x} cy={at.y} rx={rx} ry={ry} className="fill-ink" />
+          <ellipse cx={at.x} cy={at.y} rx={rx} ry={ry} fill="var(--ink)" />
           <Label at={label} anchor={lie === 'along' ? 'middle' : 'end'}>
             hole
           </Label>
@@ -71,7 +71,8 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
             cy={at.y}
             rx={rx}
             ry={ry}
-            className="fill-sheet stroke-ink"
+            fill="var(--sheet)"
+            stroke="var(--ink)"
             strokeWidth={2.2}
           />
           <Label at={label} anchor={lie === 'along' ? 'end' : 'middle'}>
@@ -90,11 +91,11 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
           : { x: at.x + out * 18, y: at.y + 5 };
       return (
         <g>
-          <circle cx={at.x} cy={at.y} r={6.5} className="fill-line" />
+          <circle cx={at.x} cy={at.y} r={6.5} fill="var(--line)" />
           <Label
             at={label}
             anchor={lie === 'along' ? 'middle' : out < 0 ? 'end' : 'start'}
-            className="fill-line"
+            fill="var(--line)"
           >
             {mark.label}
           </Label>
@@ -102,13 +103,28 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
       );
     }
     case 'curve':
+      if (mark.role === 'zone') {
+        return (
+          <polyline
+            points={mark.points
+              .map(pixel)
+              .map(({ x, y }) => `${x},${y}`)
+              .join(' ')}
+            fill="none"
+            stroke="var(--ink2)"
+            strokeWidth={1.4}
+            strokeDasharray="3 5"
+          />
+        );
+      }
       return (
         <polyline
           points={mark.points
             .map(pixel)
             .map(({ x, y }) => `${x},${y}`)
             .join(' ')}
-          className="fill-none stroke-ink"
+          fill="none"
+          stroke="var(--ink)"
           strokeWidth={2.6}
           strokeLinecap="round"
         />
@@ -118,15 +134,15 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
       const out = mark.beside < 0 ? -1 : 1;
       // On a narrow drawing there is no room for it; the tape list has it too.
       if (lie === 'along' && at.x < 500)
-        return <circle cx={at.x} cy={at.y} r={4} className="fill-line" />;
+        return <circle cx={at.x} cy={at.y} r={4} fill="var(--line)" />;
       const label: Pixel =
         lie === 'along'
           ? { x: at.x - 10, y: at.y + (out < 0 ? -14 : 24) }
           : { x: at.x, y: at.y - 12 };
       return (
         <g>
-          <circle cx={at.x} cy={at.y} r={4} className="fill-line" />
-          <Label at={label} anchor={lie === 'along' ? 'end' : 'middle'} className="fill-line">
+          <circle cx={at.x} cy={at.y} r={4} fill="var(--line)" />
+          <Label at={label} anchor={lie === 'along' ? 'end' : 'middle'} fill="var(--line)">
             {aimWords(mark, units, lie === 'up')}
           </Label>
         </g>
@@ -137,13 +153,46 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
       return (
         <path
           d={`M${x - 6} ${y - 6}l12 12m0 -12l-12 12`}
-          className="fill-none stroke-ink"
+          fill="none"
+          stroke="var(--ink)"
           strokeWidth={2.2}
         >
           <title>middle of the curve</title>
         </path>
       );
     }
+    case 'peg': {
+      const { x, y } = pixel(mark.at);
+      return <circle cx={x} cy={y} r={4.5} fill="var(--ink)" />;
+    }
+    case 'coin': {
+      const at = pixel(mark.at);
+      const { rx, ry } = round(mark.radius, geometry);
+      const label: Pixel =
+        lie === 'along' ? { x: at.x, y: at.y + ry + 18 } : { x: at.x + rx + 8, y: at.y + 5 };
+      return (
+        <g>
+          <ellipse cx={at.x} cy={at.y} rx={rx} ry={ry} fill="var(--line)" />
+          <Label at={label} anchor={lie === 'along' ? 'middle' : 'start'} fill="var(--line)">
+            {mark.label}
+          </Label>
+        </g>
+      );
+    }
+    case 'head':
+      return <Head mark={mark} geometry={geometry} />;
+    case 'rod': {
+      const [from, to] = [pixel(mark.from), pixel(mark.to)];
+      const inked = {
+        rod: { strokeWidth: 4.5 },
+        stop: { strokeWidth: 7 },
+        chalk: { strokeWidth: 3, strokeOpacity: 0.35 },
+        string: { strokeWidth: 1.6, strokeDasharray: '9 4' },
+      }[mark.role];
+      return <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--ink)" {...inked} />;
+    }
+    case 'zone':
+      return <Zone mark={mark} geometry={geometry} />;
     case 'fall':
     case 'dimension':
       return null;
@@ -168,7 +217,7 @@ function aimWords(
 export function Fall({ falls, lie, corner }: { falls: number; lie: Lie; corner: Pixel }) {
   const turn = (falls * 180) / Math.PI + (lie === 'along' ? 0 : -90);
   return (
-    <g className="fill-none stroke-ink2" strokeWidth={1.6} aria-hidden>
+    <g fill="none" stroke="var(--ink2)" strokeWidth={1.6} aria-hidden>
       {[0, 1, 2].map((place) => (
         <path
           key={place}
@@ -214,12 +263,76 @@ function TierEdge({ from, to, lie, label }: { from: Pixel; to: Pixel; lie: Lie; 
         y1={from.y}
         x2={to.x}
         y2={to.y}
-        className="stroke-ink2"
+        stroke="var(--ink2)"
         strokeWidth={1.6}
         strokeDasharray="2 5"
       />
-      <Label at={at} anchor="start" className="fill-ink2 font-normal">
+      <Label at={at} anchor="start" fill="var(--ink2)" weight={400}>
         tier {label}
+      </Label>
+    </g>
+  );
+}
+
+/** The putter head as it stands at the ball: its face towards the hole. */
+function Head({
+  mark,
+  geometry: { pixel },
+}: {
+  mark: Extract<Mark, { type: 'head' }>;
+  geometry: Geometry;
+}) {
+  const { along, across } = mark.at;
+  const [a, b] = [
+    pixel({ along: along - mark.depth, across: across - mark.length / 2 }),
+    pixel({ along, across: across + mark.length / 2 }),
+  ];
+  return (
+    <rect
+      x={Math.min(a.x, b.x)}
+      y={Math.min(a.y, b.y)}
+      width={Math.max(3, Math.abs(b.x - a.x))}
+      height={Math.max(3, Math.abs(b.y - a.y))}
+      fill="var(--ink)"
+      fillOpacity={0.1}
+      stroke="var(--ink)"
+      strokeWidth={1.4}
+    />
+  );
+}
+
+/** A zone is drawn no farther aside than this, px: it has no end there. */
+const ZONE_ASIDE = 62;
+
+/** Where the ball should come to rest. */
+function Zone({
+  mark,
+  geometry: { pixel, lie, acrossScale },
+}: {
+  mark: Extract<Mark, { type: 'zone' }>;
+  geometry: Geometry;
+}) {
+  const [from, to] = [pixel({ along: mark.from, across: 0 }), pixel({ along: mark.to, across: 0 })];
+  const aside = Math.min(mark.half * acrossScale, ZONE_ASIDE);
+  const along = lie === 'along';
+  const box = along
+    ? { x: from.x, y: from.y - aside, width: to.x - from.x, height: 2 * aside }
+    : { x: from.x - aside, y: to.y, width: 2 * aside, height: from.y - to.y };
+  return (
+    <g>
+      <rect {...box} fill="var(--ink)" fillOpacity={0.07} />
+      <path
+        d={along ? `M${to.x} ${box.y}v${box.height}` : `M${box.x} ${to.y}h${box.width}`}
+        stroke="var(--ink)"
+        strokeWidth={2.4}
+      />
+      <Label
+        at={along ? { x: to.x, y: box.y - 8 } : { x: box.x - 8, y: to.y + 5 }}
+        anchor={along ? 'middle' : 'end'}
+        fill="var(--ink2)"
+        weight={400}
+      >
+        {mark.label}
       </Label>
     </g>
   );
@@ -228,11 +341,12 @@ function TierEdge({ from, to, lie, label }: { from: Pixel; to: Pixel; lie: Lie; 
 function PastLine({ from, to, lie }: { from: Pixel; to: Pixel; lie: Lie }) {
   return (
     <g>
-      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} className="stroke-ink" strokeWidth={2} />
+      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--ink)" strokeWidth={2} />
       <Label
         at={lie === 'along' ? { x: from.x, y: from.y - 9 } : { x: from.x - 10, y: from.y + 5 }}
         anchor={lie === 'along' ? 'middle' : 'end'}
-        className="fill-ink2 font-normal"
+        fill="var(--ink2)"
+        weight={400}
       >
         pace
       </Label>
@@ -243,16 +357,18 @@ function PastLine({ from, to, lie }: { from: Pixel; to: Pixel; lie: Lie }) {
 function Label({
   at,
   anchor = 'middle',
-  className = 'fill-ink',
+  fill = 'var(--ink)',
+  weight = 640,
   children,
 }: {
   at: Pixel;
   anchor?: 'start' | 'middle' | 'end';
-  className?: string;
+  fill?: string;
+  weight?: number;
   children: ReactNode;
 }) {
   return (
-    <text x={at.x} y={at.y} textAnchor={anchor} className={`text-[14px] font-[640] ${className}`}>
+    <text x={at.x} y={at.y} textAnchor={anchor} fontSize={14} fontWeight={weight} fill={fill}>
       {children}
     </text>
   );

@@ -1,24 +1,38 @@
 import type { Metadata } from 'next';
-import { getDrill } from '@/data';
+import { z } from 'zod';
+import { libraryDrill } from '@/core/drill';
+import { getDrill, listVersions } from '@/data';
 import { Designer } from '@/features/drills/designer';
-import { typedDrill } from '@/features/drills/form';
 import { designerOptions } from '@/features/drills/options';
+import { BuiltIn } from '@/features/drills/built-in';
+import { DrillFoot } from '@/features/drills/drill-foot';
 import { coachContext, orNotFound } from '@/features/shared/server';
 
 export const metadata: Metadata = { title: 'Drill' };
 
-export default async function DrillPage({ params }: PageProps<'/drills/[id]'>) {
+const query = z.object({ version: z.coerce.number().int().positive().optional().catch(undefined) });
+
+export default async function DrillPage({ params, searchParams }: PageProps<'/drills/[id]'>) {
   const { database, owner, units } = await coachContext();
-  const drill = await orNotFound(getDrill(database, owner, (await params).id));
+  const { id } = await params;
+  const builtIn = libraryDrill(id);
+  if (builtIn) return <BuiltIn drill={builtIn} units={units} />;
+  const { version } = query.parse(await searchParams);
+  const drill = await orNotFound(getDrill(database, owner, id, version));
+  const versions = await listVersions(database, owner, id);
   return (
-    <Designer
-      key={`${drill.versionId} ${drill.name}`}
-      id={drill.id}
-      values={typedDrill(drill.name, drill.layout, units)}
-      units={units}
-      {...await designerOptions()}
-      version={drill.version}
-      archived={drill.archivedAt !== null}
-    />
+    <>
+      <Designer
+        key={drill.version}
+        id={drill.id}
+        first={{ name: drill.name, layout: drill.layout, details: drill.details }}
+        units={units}
+        {...await designerOptions()}
+        version={drill.version}
+        newest={drill.version === versions[0]?.number}
+        archived={drill.archivedAt !== null}
+      />
+      <DrillFoot id={id} versions={versions} shown={drill.version} />
+    </>
   );
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { Designer } from '@/features/drills/designer';
-import { newDrill } from '@/features/drills/form';
+import { newDraft } from '@/features/drills/draft';
 import { designerOptions } from '@/features/drills/options';
 import { coachContext } from '@/features/shared/server';
 
@@ -12,10 +12,6 @@ export default async function NewDrillPage() {
   const latest = greens
     .filter(({ read }) => read.spotId === null)
     .toSorted((a, b) => b.read.at.localeCompare(a.read.at))[0];
-  const values = newDrill(
-    units,
-    coach.settings,
-    latest && { read: latest.read, ...latest.current },
-  );
-  return <Designer id={null} values={values} units={units} greens={greens} students={students} />;
+  const first = newDraft(coach.settings, latest && { read: latest.read, ...latest.current });
+  return <Designer id={null} first={first} units={units} greens={greens} students={students} />;
 }

@@ -1,0 +1,4 @@
+import { drillFileSchema } from '@/features/drills/drill-file';
+
+/** The schema of a drill's file, for whoever writes one by other means. */
+export const GET = () => Response.json(drillFileSchema());

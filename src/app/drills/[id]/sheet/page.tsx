@@ -1,0 +1,33 @@
+import '@fontsource/archivo/latin-400.css';
+import '@fontsource/archivo/latin-700.css';
+import '@fontsource/archivo-narrow/latin-400.css';
+import type { Metadata } from 'next';
+import { headers } from 'next/headers';
+import { orNotFound } from '@/features/shared/server';
+import { loadSheet } from '@/features/sheet/load';
+import { sheetQuery } from '@/features/sheet/paper';
+import { SheetBar } from '@/features/sheet/sheet-bar';
+
+export const metadata: Metadata = { title: 'Set-up sheet' };
+
+export default async function SheetPage({ params, searchParams }: PageProps<'/drills/[id]/sheet'>) {
+  const { id } = await params;
+  const query = sheetQuery.parse(await searchParams);
+  const host = (await headers()).get('host') ?? '127.0.0.1';
+  const { svg, paper, input, students, rungs } = await orNotFound(
+    loadSheet(id, query, `http://${host}`),
+  );
+  return (
+    <main className="min-h-dvh bg-paper">
+      <style>{`@page{size:${paper.size};margin:0}`}</style>
+      <SheetBar id={id} name={input.name} query={query} students={students} rungs={rungs} />
+      <div className="mx-auto w-fit max-w-full overflow-auto py-6 print:p-0">
+        <div
+          className="border-[length:var(--stroke)] border-ink bg-white print:border-0"
+          style={{ width: paper.width, height: paper.height }}
+          dangerouslySetInnerHTML={{ __html: svg }}
+        />
+      </div>
+    </main>
+  );
+}

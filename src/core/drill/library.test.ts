@@ -1,0 +1,101 @@
+import { checkLayout, fitted, layoutSchema, onRung, rungStrictness, standing } from '@/core/layout';
+import { fittingOf, studentValues, type StudentValues } from '@/core/people';
+import { LIBRARY, SKILLS, drillSchema, libraryDrill, ruleWords } from '.';
+
+/** Players as unlike each other as the demo's: hands, blades and deep mallets, both schools, seated. */
+const PLAYERS: [name: string, values: Partial<StudentValues>][] = [
+  [
+    'left-handed blade',
+    { hand: 'left', putter: { headLength: 0.112, headDepth: 0.024, lieAngle: 1.22 } },
+  ],
+  ['mallet', { putter: { headLength: 0.098, headDepth: 0.088, lieAngle: 1.25 } }],
+  ['junior', { putter: { headLength: 0.09, headDepth: 0.022, lieAngle: 1.2 }, level: 'improving' }],
+  ['seated', { seated: true, putter: { headLength: 0.104, headDepth: 0.07, lieAngle: 1.1 } }],
+  ['beginner', { putter: { headLength: 0.115, headDepth: 0.03, lieAngle: 1.22 } }],
+  [
+    'straight',
+    { school: 'straight', putter: { headLength: 0.11, headDepth: 0.06, lieAngle: 1.22 } },
+  ],
+  [
+    'left, straight',
+    {
+      hand: 'left',
+      school: 'straight',
+      putter: { headLength: 0.108, headDepth: 0.026, lieAngle: 1.22 },
+    },
+  ],
+  ['wide', { putter: { headLength: 0.112, headDepth: 0.045, lieAngle: 1.3 } }],
+];
+
+const player = (values: Partial<StudentValues>) =>
+  fittingOf(
+    studentValues.parse({
+      name: 'Someone',
+      hand: 'right',
+      level: 'steady',
+      seated: false,
+      notes: '',
+      putter: { headLength: 0.112, headDepth: 0.025 },
+      ...values,
+    }),
+  );
+
+describe('the library', () => {
+  it('holds more than forty drills, each under a key and a name of its own', () => {
+    expect(LIBRARY.length).toBeGreaterThanOrEqual(46);
+    expect(new Set(LIBRARY.map(({ key }) => key)).size).toBe(LIBRARY.length);
+    expect(new Set(LIBRARY.map(({ name }) => name)).size).toBe(LIBRARY.length);
+    expect(libraryDrill('twin-gates')?.name).toBe('Twin gates');
+    expect(libraryDrill('moat')).toBeNull();
+  });
+
+  it('trains every skill, and suits a left-hander in no other words', () => {
+    for (const skill of SKILLS) {
+      expect(LIBRARY.filter(({ skills }) => skills.includes(skill)).length).toBeGreaterThan(2);
+    }
+    for (const { steps, judge, errors } of LIBRARY) {
+      for (const text of [...steps, judge, ...errors]) {
+        expect(text).not.toMatch(/\b(left|right)(-hand| hand| tee| foot| shoulder)\b/);
+      }
+    }
+  });
+
+  describe.each(LIBRARY.map((drill) => [drill.key, drill] as const))('%s', (_key, drill) => {
+    it('is a whole drill that goes to JSON and back', () => {
+      const { key: _left, ...values } = drill;
+      expect(drillSchema.parse(JSON.parse(JSON.stringify(values)))).toEqual(values);
+      for (const text of [drill.purpose, drill.when, drill.whenNot, drill.judge, drill.dose]) {
+        expect(text.length).toBeGreaterThan(6);
+      }
+      expect(drill.steps.length).toBeGreaterThan(0);
+      expect(drill.errors.length).toBeGreaterThan(0);
+      expect(ruleWords(drill.rule).length).toBeGreaterThan(8);
+    });
+
+    it('asks for something that can be logged', () => {
+      expect(standing(drill.layout).some((element) => element.outcomes().length > 0)).toBe(true);
+    });
+
+    it.each(PLAYERS)('builds for a player: %s', (_name, values) => {
+      const layout = fitted(drill.layout, player(values));
+      const errors = checkLayout(layout).filter(({ severity }) => severity === 'error');
+      expect(errors.map(({ message }) => message)).toEqual([]);
+      expect(layoutSchema.parse(layout)).toEqual(layout);
+    });
+
+    it('has a ladder whose every rung builds and is stricter than the one before', () => {
+      expect(drill.ladder.length).toBeGreaterThanOrEqual(4);
+      let last = Infinity;
+      for (const rung of drill.ladder) {
+        for (const [, values] of PLAYERS.slice(0, 3)) {
+          const layout = onRung(fitted(drill.layout, player(values)), rung);
+          const errors = checkLayout(layout).filter(({ severity }) => severity === 'error');
+          expect(errors.map(({ message }) => message)).toEqual([]);
+        }
+        const { tolerance } = rungStrictness(onRung(drill.layout, rung), rung);
+        expect(tolerance).toBeLessThan(last);
+        last = tolerance;
+      }
+    });
+  });
+});

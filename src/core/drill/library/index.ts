@@ -1,0 +1,25 @@
+import { ASSESSMENT } from './assessment';
+import { COMBINED } from './combined';
+import type { LibraryDrill } from './entry';
+import { FACE } from './face';
+import { PACE } from './pace';
+import { PATH } from './path';
+import { START_LINE } from './start-line';
+import { STRIKE } from './strike';
+
+export type { LibraryDrill } from './entry';
+
+/** Every built-in drill, in the order in which they are shown. */
+export const LIBRARY: LibraryDrill[] = [
+  ...START_LINE,
+  ...FACE,
+  ...STRIKE,
+  ...PATH,
+  ...PACE,
+  ...COMBINED,
+  ...ASSESSMENT,
+];
+
+/** The built-in drill of a key, or null. */
+export const libraryDrill = (key: string): LibraryDrill | null =>
+  LIBRARY.find((drill) => drill.key === key) ?? null;

@@ -1,0 +1,338 @@
+import { z } from 'zod';
+import { INCH } from '@/core/units';
+import { DEFAULT_SHANK } from './ball-gate';
+import { CAUTIONS } from './cautions';
+import {
+  defineElement,
+  type Evidence,
+  type Finding,
+  type Mark,
+  type Outcome,
+  type Place,
+  type Setting,
+  type Side,
+} from './element';
+import { headGapFindings } from './head-gap';
+import { headGap } from './putter-gate';
+import type { Spot } from './spot';
+
+const LIMITS = {
+  reach: { min: 0.03, max: 0.4 },
+  clearance: { min: 0, max: 0.06 },
+  shank: { min: 0.002, max: 0.012 },
+} as const;
+
+const schema = z.object({
+  /** The back pair, this far behind the ball, m. */
+  behind: z.number().min(LIMITS.reach.min).max(LIMITS.reach.max),
+  /** The front pair, this far ahead of it, m. */
+  ahead: z.number().min(LIMITS.reach.min).max(LIMITS.reach.max),
+  /** Two pairs, or a lane of three with one level with the ball. */
+  pairs: z.enum(['two', 'three']),
+  /** Air on each side of the square head, m; below 0 the measured gap is narrower than the head. */
+  clearance: z.number().min(-0.06).max(LIMITS.clearance.max),
+  /** Diameter of a tee's shank, m. */
+  shank: z.number().min(LIMITS.shank.min).max(LIMITS.shank.max),
+});
+
+export type BoxGate = z.infer<typeof schema>;
+
+interface Pair {
+  id: 'back' | 'level' | 'front';
+  along: number;
+}
+
+function pairsOf({ behind, ahead, pairs }: BoxGate): Pair[] {
+  return [
+    { id: 'back', along: -behind },
+    ...(pairs === 'three' ? [{ id: 'level' as const, along: 0 }] : []),
+    { id: 'front', along: ahead },
+  ];
+}
+
+const SIDES = ['left', 'right'] as const;
+
+function teeAt(params: BoxGate, setting: Setting, { along }: Pair, side: Side): Spot {
+  const half = (headGap(params.clearance, setting) + params.shank) / 2;
+  return { along, across: side === 'left' ? -half : half };
+}
+
+/** A strike (m) and the tangent of a path, right positive. */
+export interface StrokePoint {
+  strike: number;
+  slope: number;
+}
+
+/**
+ * The region of strike and path that passes: with `u(y) = s + y tan p + arc(y)`, all with `|u| ≤ c` at every pair.
+ * A strip for each pair, cut one after the other out of a field that holds them all.
+ *
+ * @param params a box gate
+ * @param setting whom it is set for: the arc shifts the strips of an arc player
+ * @returns corners in order; none when nothing passes
+ */
+export function boxRegion(params: BoxGate, setting: Setting): StrokePoint[] {
+  const far = 2;
+  let region: StrokePoint[] = [
+    { strike: -far, slope: -far / 0.03 },
+    { strike: far, slope: -far / 0.03 },
+    { strike: far, slope: far / 0.03 },
+    { strike: -far, slope: far / 0.03 },
+  ];
+  for (const { along } of pairsOf(params)) {
+    const middle = ({ strike, slope }: StrokePoint) =>
+      strike + along * slope + setting.arcAt(along);
+    region = cut(region, (point) => params.clearance - middle(point));
+    region = cut(region, (point) => params.clearance + middle(point));
+  }
+  return region;
+}
+
+/** Keeps the part of a convex region where a straight function is at least 0. */
+function cut(region: StrokePoint[], keep: (point: StrokePoint) => number): StrokePoint[] {
+  return region.flatMap((point, index) => {
+    const next = region[(index + 1) % region.length]!;
+    const [here, there] = [keep(point), keep(next)];
+    const share = here / (here - there);
+    const crossing = {
+      strike: point.strike + share * (next.strike - point.strike),
+      slope: point.slope + share * (next.slope - point.slope),
+    };
+    return [...(here >= 0 ? [point] : []), ...(here >= 0 !== there >= 0 ? [crossing] : [])];
+  });
+}
+
+/** How far the path may lean to either side when the ball is met in the middle, rad. */
+function pathTolerance(params: BoxGate, setting: Setting): { left: number; right: number } {
+  let [lowest, highest] = [-Infinity, Infinity];
+  for (const { along } of pairsOf(params)) {
+    const inside = setting.arcAt(along);
+    if (along === 0) continue;
+    const edges = [
+      (-params.clearance - inside) / along,
+      (params.clearance - inside) / along,
+    ] as const;
+    lowest = Math.max(lowest, Math.min(...edges));
+    highest = Math.min(highest, Math.max(...edges));
+  }
+  if (!(highest > lowest)) return { left: 0, right: 0 };
+  return { left: -Math.atan(lowest), right: Math.atan(highest) };
+}
+
+type Touch = Side | 'clear';
+const TOUCHES = ['clear', 'left', 'right'] as const;
+
+/** The two pairs that are logged, as one name: "clear", "front left", "back right, front left". */
+const outcomeId = (back: Touch, front: Touch): string =>
+  [back !== 'clear' && `back ${back}`, front !== 'clear' && `front ${front}`]
+    .filter(Boolean)
+    .join(', ') || 'clear';
+
+const both = (): { back: Touch; front: Touch; id: string }[] =>
+  TOUCHES.flatMap((front) => TOUCHES.map((back) => ({ back, front, id: outcomeId(back, front) })));
+
+/** What two touched tees say together. */
+function saying(back: Touch, front: Touch, setting: Setting): string {
+  if (back === 'clear' || front === 'clear') return '';
+  if (back === front) return `too far ${setting.end(back) === 'heel' ? 'in' : 'out'}`;
+  return setting.end(front) === 'heel' ? 'out-to-in' : 'in-to-out';
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+function outcomes(params: BoxGate, setting: Setting): Outcome[] {
+  const [back, front] = ['back', 'front'].map((id) =>
+    pairsOf(params).find((pair) => pair.id === id),
+  ) as [Pair, Pair];
+  return both().map((one): Outcome => {
+    const touched = [
+      ...(one.back === 'clear' ? [] : [{ pair: back, side: one.back }]),
+      ...(one.front === 'clear' ? [] : [{ pair: front, side: one.front }]),
+    ];
+    const single = touched.length === 1 ? touched[0]! : null;
+    return {
+      id: one.id,
+      label:
+        touched.length === 0
+          ? 'Clear'
+          : capital(touched.map(({ pair, side }) => `${pair.id} ${setting.end(side)}`).join(', ')),
+      detail: touched.length === 0 ? 'through the box' : saying(one.back, one.front, setting),
+      side: single?.side ?? 'middle',
+      passes: touched.length === 0,
+      at: single ? teeAt(params, setting, single.pair, single.side) : null,
+      ...(single && { tee: `${single.pair.id} ${single.side}` }),
+    };
+  });
+}
+
+function evidence(outcome: string, params: BoxGate, setting: Setting): Evidence[] {
+  const happened = both().find(({ id }) => id === outcome);
+  if (!happened) return [];
+  const bound = (along: number, touch: Touch): Evidence => {
+    const inside = setting.arcAt(along);
+    const [lower, upper] = [-params.clearance - inside, params.clearance - inside];
+    return {
+      quantity: 'head',
+      at: along,
+      lower: touch === 'clear' ? lower : touch === 'left' ? -Infinity : upper,
+      upper: touch === 'clear' ? upper : touch === 'left' ? lower : Infinity,
+    };
+  };
+  return [bound(-params.behind, happened.back), bound(params.ahead, happened.front)];
+}
+
+/** Putter gates in line: the region of strike and path that passes. */
+export const boxGate = defineElement({
+  kind: 'boxGate',
+  name: 'Box gate',
+  about: 'Two or three putter gates in line: path and strike.',
+  trains: 'path',
+  schema,
+  fields: [
+    {
+      type: 'choice',
+      name: 'pairs',
+      label: 'Pairs of tees',
+      options: [
+        { value: 'two', label: 'two: a box' },
+        { value: 'three', label: 'three: a lane' },
+      ],
+    },
+    {
+      type: 'length',
+      name: 'behind',
+      label: 'Back pair, behind',
+      what: 'A back pair',
+      kind: 'across',
+      ...LIMITS.reach,
+    },
+    {
+      type: 'length',
+      name: 'ahead',
+      label: 'Front pair, ahead',
+      what: 'A front pair',
+      kind: 'across',
+      ...LIMITS.reach,
+    },
+    {
+      type: 'length',
+      name: 'clearance',
+      label: 'Air each side',
+      what: 'Air',
+      hint: 'between the square head and a tee',
+      kind: 'across',
+      ...LIMITS.clearance,
+    },
+    {
+      type: 'length',
+      name: 'shank',
+      label: 'Tee shank',
+      what: 'A tee shank',
+      kind: 'across',
+      ...LIMITS.shank,
+    },
+  ],
+  defaults: (): BoxGate => ({
+    behind: 3 * INCH,
+    ahead: 3 * INCH,
+    pairs: 'two',
+    clearance: 0.008,
+    shank: DEFAULT_SHANK,
+  }),
+  check: (params, setting): Finding[] => headGapFindings('clearance', params.clearance, setting),
+  places: (params, setting) =>
+    pairsOf(params).flatMap((pair) =>
+      SIDES.map((side): Place => ({
+        id: `${pair.id} ${side}`,
+        name: `${pair.id} ${setting.end(side)} tee`,
+        tee: { radius: params.shank / 2 },
+        at: teeAt(params, setting, pair, side),
+      })),
+    ),
+  checks: (params, setting) =>
+    pairsOf(params).map(({ id }) => ({
+      name: `across the ${id} pair`,
+      between: [`${id} left`, `${id} right`],
+      metres: headGap(params.clearance, setting),
+    })),
+  tolerance: (params, setting) => ({ quantity: 'path', ...pathTolerance(params, setting) }),
+  outcomes,
+  evidence,
+  meets: ({ strike = 0, path = 0 }, params, setting) => {
+    const touch = (along: number): Touch => {
+      const middle = strike + along * Math.tan(path) + setting.arcAt(along);
+      if (middle > params.clearance) return 'right';
+      return middle < -params.clearance ? 'left' : 'clear';
+    };
+    return outcomeId(touch(-params.behind), touch(params.ahead));
+  },
+  draw: (params, setting): Mark[] => [
+    {
+      type: 'head',
+      at: { along: 0, across: 0 },
+      length: setting.player.headLength,
+      depth: setting.player.headDepth,
+    },
+    ...pairsOf(params).flatMap((pair) =>
+      SIDES.map((side): Mark => ({
+        type: 'tee',
+        id: `${pair.id} ${side}`,
+        label: '',
+        side,
+        at: teeAt(params, setting, pair, side),
+      })),
+    ),
+  ],
+  grips: (params, setting) => [
+    {
+      id: 'back',
+      name: 'back pair',
+      at: { along: -params.behind, across: 0 },
+      move: ({ along }) => ({ ...params, behind: -along }),
+    },
+    {
+      id: 'front',
+      name: 'front pair',
+      at: { along: params.ahead, across: 0 },
+      move: ({ along }) => ({ ...params, ahead: along }),
+    },
+    ...SIDES.map((side) => ({
+      id: `front ${side}`,
+      name: `front ${setting.end(side)} tee`,
+      at: teeAt(params, setting, { id: 'front', along: params.ahead }, side),
+      move: ({ across }: Spot) => ({
+        ...params,
+        clearance: Math.abs(across) - (setting.player.headLength + params.shank) / 2,
+      }),
+    })),
+  ],
+  measures: (params, setting) => [
+    {
+      name: 'gap',
+      label: 'Gap of the narrowest pair',
+      kind: 'across',
+      metres: headGap(params.clearance, setting),
+      error: 0.002,
+      as: (gap) => ({ ...params, clearance: (gap - setting.player.headLength) / 2 }),
+    },
+    {
+      name: 'behind',
+      label: 'Back pair, behind the ball',
+      kind: 'across',
+      metres: params.behind,
+      error: 0.005,
+      as: (behind) => ({ ...params, behind }),
+    },
+    {
+      name: 'ahead',
+      label: 'Front pair, ahead of the ball',
+      kind: 'across',
+      metres: params.ahead,
+      error: 0.005,
+      as: (ahead) => ({ ...params, ahead }),
+    },
+  ],
+  harder: () => [{ by: 'gap', field: 'clearance', roomy: 0.015, strict: 0.003 }],
+  kit: ({ pairs }) => [{ item: 'tee', count: pairs === 'three' ? 6 : 4 }],
+  cautions: () => [...CAUTIONS.tees],
+});

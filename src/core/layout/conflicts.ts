@@ -1,0 +1,224 @@
+import { BALL_DIAMETER, makeWindow } from '@/core/green';
+import { finding, type Finding, type Place, type Setting } from './element';
+import type { Standing } from './layout';
+import { turned, type Spot } from './spot';
+
+type Found = Finding & { element: string };
+
+/** Room a head needs beyond the front pair of a box before anything narrower than it may stand, m. */
+const FOLLOW_THROUGH = 0.1;
+/** Elements nearer to each other than this stand on one spot, m. */
+const SAME_SPOT = 0.01;
+
+const apart = (a: Spot, b: Spot): number => Math.hypot(a.along - b.along, a.across - b.across);
+
+interface Tee extends Place {
+  element: Standing;
+  radius: number;
+}
+
+/**
+ * What cannot stand together: tees in the ball's way or in each other, a gate in the follow-through of a box, a zone
+ * behind a wall, two elements on one spot.
+ *
+ * @param elements of one layout, on the green
+ * @param setting of its putt
+ */
+export function conflicts(elements: Standing[], setting: Setting): Found[] {
+  const tees = elements.flatMap((element) =>
+    element
+      .places()
+      .flatMap((place): Tee[] =>
+        place.tee ? [{ ...place, element, radius: place.tee.radius }] : [],
+      ),
+  );
+  return [
+    ...inEachOther(tees),
+    ...inTheWay(tees, setting),
+    ...inTheFollowThrough(elements, setting),
+    ...behindAWall(elements),
+    ...onOneSpot(elements),
+    ...looserThanTheHole(elements, setting),
+  ];
+}
+
+const as = (element: Standing, found: Finding): Found => ({ ...found, element: element.id });
+
+function inEachOther(tees: Tee[]): Found[] {
+  return tees.flatMap((tee, index) =>
+    tees
+      .slice(0, index)
+      .filter((other) => other.element !== tee.element)
+      .filter((other) => apart(tee.at, other.at) < tee.radius + other.radius)
+      .map((other) =>
+        as(
+          tee.element,
+          finding(
+            'error',
+            'distance',
+            `Tee ${tee.label} would stand in tee ${other.label}: move one of the two.`,
+          ),
+        ),
+      ),
+  );
+}
+
+/** Tees that the intended putt would hit, other than one that is there to be hit. */
+function inTheWay(tees: Tee[], { putt, passes, aim }: Setting): Found[] {
+  return tees
+    .filter(({ element }) => element.kind !== 'targetTee')
+    .filter(({ at }) => at.along > 0 && at.along <= putt.distance)
+    .flatMap((tee) => {
+      const seen = turned(tee.at, -aim.direction);
+      const room = Math.abs(passes(0, seen)) - (BALL_DIAMETER / 2 + tee.radius);
+      return room > -1e-6
+        ? []
+        : [
+            as(
+              tee.element,
+              finding(
+                'error',
+                'distance',
+                `Tee ${tee.label} stands in the ball’s way: the intended putt hits it by {overlap}.`,
+                { overlap: { metres: -room, kind: 'across' } },
+              ),
+            ),
+          ];
+    });
+}
+
+/** How far ahead the head is known to travel, m; null where nothing guides it. */
+function headReach(elements: Standing[], setting: Setting): number | null {
+  const guides = elements.filter(({ kind }) => kind === 'boxGate' || kind === 'putterGate');
+  if (guides.length === 0) return null;
+  const front = Math.max(
+    0,
+    ...guides.flatMap((guide) =>
+      guide.places().map(({ at }) => turned(at, -setting.aim.direction).along),
+    ),
+  );
+  const stop = elements
+    .filter(({ kind }) => kind === 'strokeStops')
+    .flatMap((stops) => stops.places().map(({ at }) => turned(at, -setting.aim.direction).along));
+  return Math.max(front + FOLLOW_THROUGH, ...stop);
+}
+
+function inTheFollowThrough(elements: Standing[], setting: Setting): Found[] {
+  const reach = headReach(elements, setting);
+  if (reach === null) return [];
+  const { headLength } = setting.player;
+  return elements
+    .filter(({ kind }) => kind === 'ballGate' || kind === 'targetTee')
+    .flatMap((gate) => {
+      const seen = gate.places().map(({ at }) => turned(at, -setting.aim.direction));
+      const near = Math.min(...seen.map(({ along }) => along));
+      const narrow = seen.some(({ across }) => Math.abs(across) < headLength / 2);
+      if (near >= reach || !narrow) return [];
+      return [
+        as(
+          gate,
+          finding(
+            'error',
+            'distance',
+            'At {gate} it stands in the follow-through of the putter: at least {reach} is needed.',
+            {
+              gate: { metres: near, kind: 'along' },
+              reach: { metres: reach, kind: 'along' },
+            },
+          ),
+        ),
+      ];
+    });
+}
+
+/** A zone that no ball reaches: a tee that stops it, or tees closer than a ball, stand before it. */
+function behindAWall(elements: Standing[]): Found[] {
+  const zones = elements.filter(({ kind }) => kind === 'paceZone' || kind === 'hole');
+  const wall = elements.find(({ kind }) => kind === 'targetTee');
+  const half = elements.find(
+    (element) => element.kind === 'paceZone' && element.places().some(({ id }) => id === 'tee 1'),
+  );
+  return zones.flatMap((zone) => {
+    if (wall) {
+      return [
+        as(
+          zone,
+          finding(
+            'error',
+            'depth',
+            `The target tee stops the ball before it gets there: take one of the two away.`,
+          ),
+        ),
+      ];
+    }
+    if (!half || half === zone || zone.kind === 'hole') return [];
+    const reach = (element: Standing) => Math.max(...element.places().map(({ at }) => at.along));
+    return reach(zone) > reach(half)
+      ? [
+          as(
+            zone,
+            finding(
+              'error',
+              'depth',
+              'It reaches beyond the half circle of tees, which stop the ball before its end.',
+            ),
+          ),
+        ]
+      : [];
+  });
+}
+
+function onOneSpot(elements: Standing[]): Found[] {
+  const middles = elements
+    .filter(({ kind }) => !['ballMark', 'stations', 'line', 'bodyAid', 'paceZone'].includes(kind))
+    .flatMap((element) => {
+      const places = element.places();
+      if (places.length === 0) return [];
+      const mean = (pick: (at: Spot) => number) =>
+        places.reduce((sum, { at }) => sum + pick(at), 0) / places.length;
+      return [
+        {
+          element,
+          at: { along: mean(({ along }) => along), across: mean(({ across }) => across) },
+        },
+      ];
+    });
+  return middles.flatMap(({ element, at }, index) =>
+    middles
+      .slice(0, index)
+      .filter((other) => other.element.kind === element.kind && apart(at, other.at) < SAME_SPOT)
+      .map(() =>
+        as(
+          element,
+          finding(
+            'error',
+            'distance',
+            `Two of them stand on one spot: move this ${element.name.toLowerCase()}, or take it away.`,
+          ),
+        ),
+      ),
+  );
+}
+
+/** Above so many make windows a gate proves little. */
+const LOOSE = 2;
+
+function looserThanTheHole(elements: Standing[], { putt }: Setting): Found[] {
+  const gates = elements.filter(({ kind }) => kind === 'ballGate' || kind === 'corridor');
+  if (gates.length === 0) return [];
+  const { left, right } = makeWindow(putt);
+  return gates.flatMap((gate) => {
+    const tolerance = gate.tolerance();
+    if (!tolerance || tolerance.left + tolerance.right <= LOOSE * (left + right)) return [];
+    return [
+      as(
+        gate,
+        finding(
+          'warning',
+          'gap',
+          'Twice as loose as the hole, or looser: a putt can clear it and miss by a lot.',
+        ),
+      ),
+    ];
+  });
+}

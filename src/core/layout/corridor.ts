@@ -1,0 +1,148 @@
+import { z } from 'zod';
+import { BALL_DIAMETER } from '@/core/green';
+import { gateEvidence, gateTolerance, gateWedge, LEAST_AIR } from './ball-gate';
+import { CAUTIONS } from './cautions';
+import { defineElement, finding, type Tolerance } from './element';
+
+const LIMITS = {
+  width: { min: BALL_DIAMETER + 0.0001, max: 0.3 },
+  length: { min: 0.1, max: 3 },
+} as const;
+
+const schema = z.object({
+  /** Between the rods, m. */
+  width: z.number().min(LIMITS.width.min).max(LIMITS.width.max),
+  /** From the ball to their far ends, m. */
+  length: z.number().min(LIMITS.length.min).max(LIMITS.length.max),
+});
+
+type Corridor = z.infer<typeof schema>;
+
+/** The narrowest of it is its far end: a ball gate with posts of no thickness there. */
+const tolerance = ({ width, length }: Corridor): Tolerance =>
+  gateTolerance({ distance: length, gap: width, shank: 0, offset: 0 });
+
+/** Two rods beside the ball's way. */
+export const corridor = defineElement({
+  kind: 'corridor',
+  name: 'Corridor',
+  about: 'Two rods the ball must roll between: start line.',
+  trains: 'start',
+  schema,
+  fields: [
+    {
+      type: 'length',
+      name: 'width',
+      label: 'Between the rods',
+      what: 'A corridor',
+      kind: 'across',
+      ...LIMITS.width,
+    },
+    {
+      type: 'length',
+      name: 'length',
+      label: 'Length, from ball',
+      what: 'A corridor length',
+      kind: 'along',
+      ...LIMITS.length,
+    },
+  ],
+  defaults: (putt): Corridor => ({ width: 0.07, length: Math.min(0.6, putt.distance / 2) }),
+  check: ({ width }) =>
+    width - BALL_DIAMETER < LEAST_AIR
+      ? [
+          finding('warning', 'width', 'Only {air} of air in all between the rods: mostly luck.', {
+            air: { metres: width - BALL_DIAMETER, kind: 'across' },
+          }),
+        ]
+      : [],
+  places: ({ width, length }) => [
+    { id: 'left', name: 'left rod, far end', at: { along: length, across: -width / 2 } },
+    { id: 'right', name: 'right rod, far end', at: { along: length, across: width / 2 } },
+  ],
+  checks: ({ width }) => [
+    { name: 'between the rods, at both ends', between: ['left', 'right'], metres: width },
+  ],
+  tolerance,
+  outcomes: ({ width, length }) => [
+    {
+      id: 'clear',
+      label: 'Clear',
+      detail: 'no rod touched',
+      side: 'middle',
+      passes: true,
+      at: { along: length, across: 0 },
+    },
+    {
+      id: 'left',
+      label: 'Left',
+      detail: 'left rod',
+      side: 'left',
+      passes: false,
+      at: { along: length, across: -width / 2 },
+    },
+    {
+      id: 'right',
+      label: 'Right',
+      detail: 'right rod',
+      side: 'right',
+      passes: false,
+      at: { along: length, across: width / 2 },
+    },
+  ],
+  evidence: (outcome, params) => gateEvidence(outcome, tolerance(params)),
+  meets: ({ direction }, { width, length }) => {
+    // The ball's edges at the far end of the rods.
+    const middle = length * Math.tan(direction);
+    const edge = BALL_DIAMETER / 2 / Math.cos(direction);
+    if (middle + edge > width / 2) return 'right';
+    return middle - edge < -width / 2 ? 'left' : 'clear';
+  },
+  draw: (params, setting) => [
+    gateWedge(tolerance(params), setting),
+    ...[-1, 1].map((side) => ({
+      type: 'rod' as const,
+      role: 'rod' as const,
+      from: { along: 0.05, across: (side * params.width) / 2 },
+      to: { along: params.length, across: (side * params.width) / 2 },
+    })),
+  ],
+  grips: (params) => [
+    {
+      id: 'end',
+      name: 'far end of the rods',
+      at: { along: params.length, across: 0 },
+      move: ({ along }) => ({ ...params, length: along }),
+    },
+    {
+      id: 'right',
+      name: 'right rod',
+      at: { along: params.length, across: params.width / 2 },
+      move: ({ across }) => ({ ...params, width: 2 * Math.abs(across) }),
+    },
+  ],
+  measures: (params) => [
+    {
+      name: 'width',
+      label: 'Between the rods, far end',
+      kind: 'across',
+      metres: params.width,
+      error: 0.002,
+      as: (width) => ({ ...params, width }),
+    },
+    {
+      name: 'length',
+      label: 'Length, from ball',
+      kind: 'along',
+      metres: params.length,
+      error: 0.01,
+      as: (length) => ({ ...params, length }),
+    },
+  ],
+  harder: () => [
+    { by: 'gap', field: 'width', roomy: 0.085, strict: 0.05 },
+    { by: 'distance', field: 'length', roomy: 0.4, strict: 1 },
+  ],
+  kit: () => [{ item: 'rod', count: 2 }],
+  cautions: () => [...CAUTIONS.rods],
+});

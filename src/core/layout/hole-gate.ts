@@ -1,0 +1,109 @@
+import { z } from 'zod';
+import { BALL_DIAMETER, HOLE_RADIUS } from '@/core/green';
+import {
+  ballGate,
+  DEFAULT_SHANK,
+  gateEvidence,
+  gateWedge,
+  LEAST_AIR,
+  standingTolerance,
+  type BallGate,
+} from './ball-gate';
+import { CAUTIONS } from './cautions';
+import { defineElement, finding, type Setting } from './element';
+
+const GAP = { min: BALL_DIAMETER + 0.0001, max: 0.2 };
+/** The tees stand this far before the front edge of the cup, m. */
+const BEFORE = 0.03;
+
+const schema = z.object({
+  /** Inner gap between the tees, m. */
+  gap: z.number().min(GAP.min).max(GAP.max),
+  /** Diameter of a tee's shank, m. */
+  shank: z.number().min(0.002).max(0.012),
+});
+
+type HoleGate = z.infer<typeof schema>;
+
+/** The ball gate that it is: on the curve, square to it, just before the cup. */
+const asBallGate = (params: HoleGate, { hole }: Setting): BallGate => ({
+  ...params,
+  distance: Math.max(0.1, hole.along - HOLE_RADIUS - BEFORE),
+  offset: 0,
+  on: 'curve',
+});
+
+/** Two tees at the cup: only entries through the middle count. */
+export const holeGate = defineElement({
+  kind: 'holeGate',
+  name: 'Hole gate',
+  about: 'Two tees at the cup: only entries through its middle count.',
+  trains: 'start',
+  schema,
+  fields: [
+    {
+      type: 'length',
+      name: 'gap',
+      label: 'Gap at the hole',
+      what: 'A gap',
+      kind: 'across',
+      ...GAP,
+    },
+    {
+      type: 'length',
+      name: 'shank',
+      label: 'Tee shank',
+      what: 'A tee shank',
+      kind: 'across',
+      min: 0.002,
+      max: 0.012,
+    },
+  ],
+  defaults: (): HoleGate => ({ gap: 0.085, shank: DEFAULT_SHANK }),
+  check: ({ gap }) =>
+    gap - BALL_DIAMETER < LEAST_AIR
+      ? [
+          finding('warning', 'gap', 'Only {air} of air in all at the hole: mostly luck.', {
+            air: { metres: gap - BALL_DIAMETER, kind: 'across' },
+          }),
+        ]
+      : [],
+  places: (params, setting) => ballGate.places(asBallGate(params, setting), setting),
+  checks: ({ gap }) => [{ name: 'between the tees', between: ['left', 'right'], metres: gap }],
+  tolerance: (params, setting) => standingTolerance(asBallGate(params, setting), setting),
+  outcomes: (params, setting) => ballGate.outcomes(asBallGate(params, setting), setting),
+  // On a slope the way to the cup depends on the pace as much as on the start: then it says nothing of the start alone.
+  evidence: (outcome, params, setting) =>
+    setting.putt.slope.grade === 0 && setting.putt.tiers.length === 0
+      ? gateEvidence(outcome, standingTolerance(asBallGate(params, setting), setting))
+      : [],
+  meets: (launch, params, setting) => ballGate.meets(launch, asBallGate(params, setting), setting),
+  draw: (params, setting) => {
+    const gate = asBallGate(params, setting);
+    return [
+      gateWedge(standingTolerance(gate, setting), setting),
+      ...ballGate.draw(gate, setting).filter(({ type }) => type === 'tee'),
+    ];
+  },
+  grips: (params, setting) => {
+    const gate = asBallGate(params, setting);
+    return ballGate.grips!(gate, setting).flatMap((grip) =>
+      grip.id === 'gate'
+        ? []
+        : [{ ...grip, move: (to) => ({ ...params, gap: grip.move(to).gap }) }],
+    );
+  },
+  measures: (params) => [
+    {
+      name: 'gap',
+      label: 'Gap at the hole',
+      kind: 'across',
+      metres: params.gap,
+      error: 0.002,
+      as: (gap) => ({ ...params, gap }),
+    },
+  ],
+  harder: () => [{ by: 'gap', field: 'gap', roomy: 0.1, strict: 0.052 }],
+  kit: () => [{ item: 'tee', count: 2 }],
+  cautions: () => [...CAUTIONS.tees],
+});

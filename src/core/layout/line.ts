@@ -1,0 +1,76 @@
+import { z } from 'zod';
+import { CAUTIONS } from './cautions';
+import { defineElement } from './element';
+
+const LENGTH = { min: 0.3, max: 15 };
+
+const KINDS = [
+  { value: 'string', label: 'string on skewers', item: 'string' },
+  { value: 'chalk', label: 'chalk line', item: 'chalk' },
+  { value: 'overhead', label: 'rod overhead', item: 'rod' },
+] as const;
+
+const schema = z.object({
+  what: z.enum(['string', 'chalk', 'overhead']),
+  /** From the ball, m. */
+  length: z.number().min(LENGTH.min).max(LENGTH.max),
+});
+
+type Line = z.infer<typeof schema>;
+
+/** A line to see: chalk, a string above it, or a rod over the ball. Nothing is logged at it. */
+export const line = defineElement({
+  kind: 'line',
+  name: 'Line',
+  about: 'Chalk, string or a rod overhead: shows the start line.',
+  trains: 'set-up',
+  schema,
+  fields: [
+    { type: 'choice', name: 'what', label: 'Made of', options: KINDS },
+    {
+      type: 'length',
+      name: 'length',
+      label: 'Length, from ball',
+      what: 'A line',
+      kind: 'along',
+      ...LENGTH,
+    },
+  ],
+  defaults: (putt): Line => ({ what: 'string', length: Math.min(LENGTH.max, putt.distance) }),
+  check: () => [],
+  places: ({ length, what }) => [
+    {
+      id: 'end',
+      name: what === 'string' ? 'far skewer' : 'end of the line',
+      at: { along: length, across: 0 },
+    },
+  ],
+  tolerance: () => null,
+  outcomes: () => [],
+  evidence: () => [],
+  meets: () => null,
+  draw: ({ what, length }) => [
+    {
+      type: 'rod',
+      role: what === 'overhead' ? 'rod' : what,
+      from: { along: 0, across: 0 },
+      to: { along: length, across: 0 },
+    },
+  ],
+  grips: (params) => [
+    {
+      id: 'end',
+      name: 'end of the line',
+      at: { along: params.length, across: 0 },
+      move: ({ along }) => ({ ...params, length: along }),
+    },
+  ],
+  checklist: ({ what }) => [
+    'Sight along it from behind: does it go to the middle of the hole? If a straight line looks crooked, write that down.',
+    ...(what === 'string' ? ['A mark on the string every 3 ft (1 m).'] : []),
+  ],
+  kit: ({ what }) => [{ item: KINDS.find(({ value }) => value === what)!.item, count: 1 }],
+  cautions: ({ what }) => [
+    ...(what === 'string' ? CAUTIONS.string : what === 'overhead' ? CAUTIONS.overhead : []),
+  ],
+});

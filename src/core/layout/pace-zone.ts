@@ -1,0 +1,224 @@
+import { z } from 'zod';
+import { INCH } from '@/core/units';
+import { CAUTIONS } from './cautions';
+import { defineElement, finding, type Mark, type Place, type Setting } from './element';
+import type { Spot } from './spot';
+
+const LENGTH = { min: 0.05, max: 6 };
+
+const schema = z.object({
+  /** A band past the hole, a line not to pass, tees in a half circle behind the hole, or an edge to die at. */
+  shape: z.enum(['band', 'limit', 'half circle', 'edge']),
+  /** How deep, m: past the hole, or short of the edge. */
+  depth: z.number().min(LENGTH.min).max(LENGTH.max),
+});
+
+type PaceZone = z.infer<typeof schema>;
+
+/** Tees in a half circle. */
+const HALF_CIRCLE = 7;
+/** Half of the zone as drawn and taped, m. */
+const HALF = 0.3;
+
+/** Where the ball may come to rest, m past the hole's middle, short negative. */
+const limits = ({ shape, depth }: PaceZone): { lower: number; upper: number } =>
+  shape === 'edge' ? { lower: -depth, upper: 0 } : { lower: 0, upper: depth };
+
+/** Seen from the start line: the hole, and straight on from it the way the ball arrives. */
+function beyond({ hole, aim }: Setting, metres: number, aside = 0): Spot {
+  const onward = aim.arrivalDirection - aim.direction;
+  const [c, s] = [Math.cos(onward), Math.sin(onward)];
+  return {
+    along: hole.along + metres * c - aside * s,
+    across: hole.across + metres * s + aside * c,
+  };
+}
+
+function halfCircle({ depth }: PaceZone, setting: Setting): Spot[] {
+  return Array.from({ length: HALF_CIRCLE }, (_, index) => {
+    const angle = Math.PI * (index / (HALF_CIRCLE - 1) - 0.5);
+    return beyond(setting, depth * Math.cos(angle), depth * Math.sin(angle));
+  });
+}
+
+function places(params: PaceZone, setting: Setting): Place[] {
+  switch (params.shape) {
+    case 'band':
+    case 'limit':
+      return [
+        { id: 'left', name: 'end of the zone, left', at: beyond(setting, params.depth, -HALF) },
+        { id: 'right', name: 'end of the zone, right', at: beyond(setting, params.depth, HALF) },
+      ];
+    case 'half circle':
+      return halfCircle(params, setting).map((at, index) => ({
+        id: `tee ${index + 1}`,
+        name: `half circle, tee ${index + 1} of ${HALF_CIRCLE}`,
+        at,
+      }));
+    case 'edge':
+      return [
+        { id: 'edge', name: 'the edge', at: beyond(setting, 0) },
+        { id: 'short', name: 'shortest that counts', at: beyond(setting, -params.depth) },
+      ];
+  }
+}
+
+/** Where the ball should come to rest. */
+export const paceZone = defineElement({
+  kind: 'paceZone',
+  name: 'Pace zone',
+  about: 'Where the ball should come to rest: pace.',
+  trains: 'pace',
+  schema,
+  fields: [
+    {
+      type: 'choice',
+      name: 'shape',
+      label: 'Zone',
+      options: [
+        { value: 'band', label: 'band past the hole' },
+        { value: 'limit', label: 'limit line' },
+        { value: 'half circle', label: 'half circle of tees' },
+        { value: 'edge', label: 'edge to die at' },
+      ],
+    },
+    {
+      type: 'length',
+      name: 'depth',
+      label: 'Deep',
+      what: 'A zone',
+      hint: 'past the hole, or short of the edge',
+      kind: 'along',
+      ...LENGTH,
+    },
+  ],
+  defaults: (putt): PaceZone =>
+    putt.distance > 4
+      ? { shape: 'limit', depth: Math.max(LENGTH.min, 0.1 * putt.distance) }
+      : { shape: 'band', depth: 18 * INCH },
+  check: ({ shape, depth }, { putt }) => {
+    const { upper } = limits({ shape, depth });
+    if (shape !== 'edge' && putt.past > upper + 1e-9) {
+      return [
+        finding(
+          'warning',
+          'depth',
+          'The putt is aimed to run {past} past: beyond this zone of {depth}.',
+          {
+            past: { metres: putt.past, kind: 'along' },
+            depth: { metres: depth, kind: 'along' },
+          },
+        ),
+      ];
+    }
+    if (shape === 'edge' && depth >= putt.distance) {
+      return [
+        finding(
+          'error',
+          'depth',
+          'A zone of {depth} reaches back past the ball: below {putt} is allowed.',
+          {
+            depth: { metres: depth, kind: 'along' },
+            putt: { metres: putt.distance, kind: 'putt' },
+          },
+        ),
+      ];
+    }
+    return [];
+  },
+  places,
+  tolerance: (params, { putt }) => {
+    const { lower, upper } = limits(params);
+    const aimed = Math.min(Math.max(putt.past, lower), upper);
+    return { quantity: 'pace', left: aimed - lower, right: upper - aimed };
+  },
+  outcomes: (params, setting) => {
+    const { lower, upper } = limits(params);
+    return [
+      {
+        id: 'in',
+        label: params.shape === 'edge' ? 'Died there' : 'In the zone',
+        detail: params.shape === 'edge' ? 'at the edge' : 'or holed',
+        side: 'middle',
+        passes: true,
+        at: beyond(setting, (lower + upper) / 2),
+      },
+      { id: 'short', label: 'Short', detail: 'of it', side: 'middle', passes: false, at: null },
+      { id: 'long', label: 'Long', detail: 'beyond it', side: 'middle', passes: false, at: null },
+    ];
+  },
+  evidence: (outcome, params) => {
+    const { lower, upper } = limits(params);
+    switch (outcome) {
+      case 'in':
+        return [{ quantity: 'pace', lower, upper }];
+      case 'short':
+        return [{ quantity: 'pace', lower: -Infinity, upper: lower }];
+      case 'long':
+        return [{ quantity: 'pace', lower: upper, upper: Infinity }];
+      default:
+        return [];
+    }
+  },
+  meets: ({ past }, params, { putt }) => {
+    const rest = past ?? putt.past;
+    const { lower, upper } = limits(params);
+    if (rest < lower) return 'short';
+    return rest > upper ? 'long' : 'in';
+  },
+  draw: (params, setting): Mark[] => {
+    const { distance } = setting.putt;
+    const { lower, upper } = limits(params);
+    return [
+      {
+        type: 'zone',
+        from: distance + lower,
+        to: distance + upper,
+        half: HALF,
+        label: params.shape === 'edge' ? 'die here' : params.shape === 'limit' ? 'limit' : 'zone',
+      },
+      ...(params.shape === 'half circle'
+        ? [
+            { type: 'curve' as const, role: 'zone' as const, points: halfCircle(params, setting) },
+            ...halfCircle(params, setting).map((at): Mark => ({ type: 'peg', at })),
+          ]
+        : []),
+    ];
+  },
+  grips: (params, setting) => {
+    const edge = params.shape === 'edge';
+    return [
+      {
+        id: 'end',
+        name: edge ? 'shortest that counts' : 'end of the zone',
+        at: beyond(setting, edge ? -params.depth : params.depth),
+        move: ({ along }) => ({ ...params, depth: Math.abs(along - setting.hole.along) }),
+      },
+    ];
+  },
+  measures: (params) => [
+    {
+      name: 'depth',
+      label: 'Zone, deep',
+      kind: 'along',
+      metres: params.depth,
+      error: 0.02,
+      as: (depth) => ({ ...params, depth }),
+    },
+  ],
+  harder: (params, { putt }) =>
+    params.shape === 'edge'
+      ? [{ by: 'gap', field: 'depth', roomy: Math.min(0.9, 0.5 * putt.distance), strict: 0.15 }]
+      : [
+          {
+            by: 'gap',
+            field: 'depth',
+            roomy: Math.max(0.9, 0.2 * putt.distance),
+            strict: Math.max(putt.past, 0.3),
+          },
+        ],
+  kit: ({ shape }) => [
+    { item: 'tee', count: shape === 'half circle' ? HALF_CIRCLE : shape === 'edge' ? 1 : 2 },
+  ],
+  cautions: () => [...CAUTIONS.tees],
+});

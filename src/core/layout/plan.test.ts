@@ -1,0 +1,231 @@
+import fc from 'fast-check';
+import { BALL_DIAMETER, DEFAULT_PUTT, type Putt } from '@/core/green';
+import { STANDARD_FITTING } from '@/core/people';
+import { DEFAULT_UNITS, INCH, toDegrees } from '@/core/units';
+import {
+  ELEMENTS,
+  asBuilt,
+  asPlanned,
+  ballGateLayout,
+  fitted,
+  gateTolerance,
+  isBuilt,
+  judge,
+  ladderWays,
+  layoutSchema,
+  makeLadder,
+  onRung,
+  rungStrictness,
+  sensitivityOf,
+  standing,
+  tapeFindings,
+  tapeList,
+  type BallGate,
+  type Layout,
+} from '.';
+
+const putt: Putt = { ...DEFAULT_PUTT, past: 0.45 };
+const gate: BallGate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0, on: 'line' };
+const layout = ballGateLayout(putt, gate);
+const box = layoutSchema.parse({
+  putt,
+  elements: [
+    { id: 'ball', kind: 'ballMark', params: { marker: 'coin' } },
+    {
+      id: 'box',
+      kind: 'boxGate',
+      params: { ...ELEMENTS.boxGate.defaults(putt), behind: 0.075, ahead: 0.075 },
+    },
+    {
+      id: 'putter',
+      kind: 'putterGate',
+      params: { ...ELEMENTS.putterGate.defaults(putt), place: 'ahead', by: 0.2 },
+    },
+  ],
+});
+const millimetres = (metres: number) => Math.round(metres * 1000) / 1000;
+
+describe('as built', () => {
+  it('takes the place of what was planned, in tolerance and in evidence', () => {
+    const built = asBuilt(layout, 'gate', { gap: 0.062, distance: 0.465 });
+    expect(built.ok).toBe(true);
+    if (!built.ok) return;
+    const [, stands] = standing(built.layout);
+    const real = gateTolerance({ ...gate, gap: 0.062, distance: 0.465 });
+    expect(stands!.tolerance()).toEqual(real);
+    expect(stands!.evidence('right')[0]).toMatchObject({ lower: real.right });
+    expect(isBuilt(built.layout)).toBe(true);
+    expect(asPlanned(built.layout)).toEqual(layout);
+    expect(layoutSchema.parse(JSON.parse(JSON.stringify(built.layout)))).toEqual(built.layout);
+  });
+
+  it('measures the gap of a putter gate, and the air follows for this head', () => {
+    const built = asBuilt(box, 'putter', { gap: 0.124 });
+    expect(built.ok && standing(built.layout)[2]!.tolerance()!.right).toBeCloseTo(0.006, 12);
+    const wide = built.ok && fitted(built.layout, { ...STANDARD_FITTING, headLength: 0.12 });
+    expect(wide && standing(wide)[2]!.tolerance()!.right).toBeCloseTo(0.002, 12);
+  });
+
+  it.each([
+    ['gate', { gap: 0.042 }, 'wider than the ball'],
+    ['gate', { moat: 1 }, 'has no “moat”'],
+    ['moat', { gap: 0.06 }, 'no element “moat”'],
+    ['gate', { distance: 3 }, 'stands beyond the hole'],
+  ])('refuses %s %p', (id, measured, words) => {
+    const built = asBuilt(layout, id, measured as Record<string, number>);
+    expect(built).toMatchObject({
+      ok: false,
+      finding: { message: expect.stringContaining(words) },
+    });
+  });
+
+  it('refuses a putter gate measured narrower than the head', () => {
+    expect(asBuilt(box, 'putter', { gap: 0.1 })).toMatchObject({
+      ok: false,
+      finding: { message: expect.stringContaining('narrower than the head') },
+    });
+  });
+});
+
+describe('sensitivity', () => {
+  it('of a box lies in its gap first: 1 mm more each side over 75 mm is 0.76°', () => {
+    const [first] = sensitivityOf(box, 'box');
+    expect(first!.name).toBe('gap');
+    expect(toDegrees(first!.change)).toBeCloseTo(toDegrees(Math.atan(1 / 75)), 1);
+  });
+
+  it('is nothing where there is no tolerance', () => {
+    expect(sensitivityOf(layout, 'ball')).toEqual([]);
+    expect(sensitivityOf(layout, 'moat')).toEqual([]);
+  });
+});
+
+describe('a ladder', () => {
+  it('goes from 12 mm of air each side to 2 mm in all, in even steps of a millimetre', () => {
+    const ladder = makeLadder(layout, 'gap', 6, millimetres);
+    const gaps = ladder.map(({ set }) => set.gate!.gap!);
+    expect(gaps[0]).toBeCloseTo(BALL_DIAMETER + 0.024, 3);
+    expect(gaps.at(-1)).toBeCloseTo(BALL_DIAMETER + 0.002, 3);
+    expect(gaps).toEqual([0.067, 0.062, 0.058, 0.053, 0.049, 0.045]);
+  });
+
+  it('gets stricter whatever makes it so, within the ends that are asked for', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom<'gap' | 'distance' | 'putt'>('gap', 'distance', 'putt'),
+        fc.integer({ min: 2, max: 10 }),
+        fc.double({ min: 1.5, max: 8, noNaN: true }),
+        (by, count, distance) => {
+          const here = { ...layout, putt: { ...putt, distance } };
+          const ladder = makeLadder(here, by, count, millimetres);
+          expect(ladder.length).toBeLessThanOrEqual(count);
+          let last = Infinity;
+          for (const rung of ladder) {
+            const { tolerance, quantity } = rungStrictness(onRung(here, rung), rung);
+            expect(quantity).toBe('start');
+            expect(tolerance).toBeLessThan(last);
+            last = tolerance;
+          }
+        },
+      ),
+      { numRuns: 40 },
+    );
+    const ends = makeLadder(layout, 'gap', 3, millimetres, { roomy: 0.07, strict: 0.05 });
+    expect(ends.map(({ set }) => set.gate!.gap)).toEqual([0.07, 0.06, 0.05]);
+  });
+
+  it('knows what can make it harder, and leaves the drill itself alone', () => {
+    expect(ladderWays(layout)).toEqual(['gap', 'distance', 'putt']);
+    expect(ladderWays(box)).toEqual(['gap', 'putt']);
+    const bare = layoutSchema.parse({ putt, elements: [layout.elements[0]] });
+    expect(ladderWays(bare)).toEqual(['putt']);
+    expect(makeLadder(bare, 'gap', 5, millimetres)).toEqual([]);
+    onRung(layout, { set: { gate: { gap: 0.05 } } });
+    expect(layout.elements[1]).toMatchObject({ params: { gap: 0.06 } });
+    expect(() => onRung(layout, { set: { gate: { gap: 0.01 } } })).toThrow();
+  });
+});
+
+describe('the tape list', () => {
+  const falling: Layout = { ...box, putt: { ...putt, slope: { grade: 0.02, falls: -1 } } };
+
+  it('begins at the ball mark, goes outward, and has every place once', () => {
+    const rows = tapeList(falling);
+    expect(rows[0]!.what).toBe('ball');
+    expect(rows[1]!.what).toBe('pin');
+    const tees = rows.filter(({ what }) => what === 'tee');
+    expect(tees).toHaveLength(6);
+    for (const [index, { at }] of tees.entries()) {
+      if (index > 0) {
+        expect(Math.abs(at.along)).toBeGreaterThanOrEqual(
+          Math.abs(tees[index - 1]!.at.along) - 0.03,
+        );
+      }
+    }
+    expect(new Set(rows.map(({ label }) => label).filter(Boolean)).size).toBe(6);
+  });
+
+  it('leads back to where the tees stand, and to the gaps that are checked', () => {
+    const rows = tapeList(falling);
+    const places = standing(falling).flatMap((element) =>
+      element.places().map((place) => ({ id: `${element.id}-${place.id}`, at: place.at })),
+    );
+    for (const { id, at } of places) {
+      // A tape on the line to the hole finds along, a square to it across.
+      const row = rows.find((one) => one.id === id)!;
+      expect([row.at.along, row.at.across]).toEqual([at.along, at.across]);
+    }
+    for (const row of rows) {
+      for (const { between, metres } of row.checks) {
+        const [a, b] = between.map((id) => {
+          const element = row.id.split('-')[0]!;
+          return rows.find((one) => one.id === `${element}-${id}`)!.at;
+        });
+        const apart = Math.hypot(a!.along - b!.along, a!.across - b!.across);
+        expect(apart - 0.005).toBeCloseTo(metres, 9);
+      }
+    }
+    expect(rows.flatMap(({ checks }) => checks)).toHaveLength(3);
+  });
+});
+
+describe('what a tape cannot show', () => {
+  const imperial = { ...DEFAULT_UNITS, short: 'imperial' as const };
+  it('is named with the marks on either side', () => {
+    expect(tapeFindings(layout, DEFAULT_UNITS)).toEqual([]);
+    const [found] = tapeFindings(layout, imperial);
+    // 60 mm are 37.8 sixteenths of an inch.
+    expect(found).toMatchObject({
+      severity: 'warning',
+      element: 'gate',
+      lengths: {
+        down: { metres: expect.closeTo((37 / 16) * INCH) },
+        up: { metres: expect.closeTo((38 / 16) * INCH) },
+      },
+    });
+  });
+});
+
+describe('what counts', () => {
+  const three = layoutSchema.parse({
+    putt,
+    elements: [
+      ...layout.elements,
+      { id: 'zone', kind: 'paceZone', params: { shape: 'band', depth: 0.45 } },
+      { id: 'cup', kind: 'hole', params: {} },
+    ],
+  });
+  const happened = { gate: 'left', zone: 'in', cup: 'holed' };
+  it.each([
+    ['all', false],
+    ['gate', false],
+    ['zone', true],
+    ['hole', true],
+  ] as const)('%s', (counts, passed) => {
+    expect(judge({ ...three, counts })(happened)).toBe(passed);
+  });
+
+  it('is all that is logged when there is none of the kind asked for', () => {
+    expect(judge({ ...layout, counts: 'hole' })({ gate: 'clear' })).toBe(true);
+  });
+});

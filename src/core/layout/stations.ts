@@ -1,0 +1,115 @@
+import { z } from 'zod';
+import type { Putt } from '@/core/green';
+import { defineElement, finding, type Setting } from './element';
+import { turned, type Spot } from './spot';
+
+const LIMITS = { count: { min: 2, max: 12 }, step: { min: 0.1, max: 4 } } as const;
+
+const schema = z.object({
+  /** Round the hole at one distance, or in a line, each farther away. */
+  shape: z.enum(['round', 'ladder']),
+  count: z.number().int().min(LIMITS.count.min).max(LIMITS.count.max),
+  /** From one to the next in a ladder, m. */
+  step: z.number().min(LIMITS.step.min).max(LIMITS.step.max),
+});
+
+export type Stations = z.infer<typeof schema>;
+
+const spread = (angle: number): number => Math.atan2(Math.sin(angle), Math.cos(angle));
+
+/**
+ * The putts of the stations: round the hole the slope turns with the spot, in a ladder the distance grows.
+ *
+ * @param params stations
+ * @param putt the putt of the first
+ */
+export function stationPutts({ shape, count, step }: Stations, putt: Putt): Putt[] {
+  return Array.from({ length: count }, (_, index) => {
+    if (shape === 'ladder') return { ...putt, distance: putt.distance + index * step };
+    const turn = (2 * Math.PI * index) / count;
+    const fallen = ({ grade, falls }: Putt['slope']) => ({ grade, falls: spread(falls - turn) });
+    return { ...putt, slope: fallen(putt.slope), tiers: index === 0 ? putt.tiers : [] };
+  });
+}
+
+/** Where the balls lie, on the line from the first ball to the hole. */
+function spots({ shape, count, step }: Stations, { putt }: Setting): Spot[] {
+  return Array.from({ length: count }, (_, index) => {
+    if (shape === 'ladder') return { along: -index * step, across: 0 };
+    const { along, across } = turned(
+      { along: -putt.distance, across: 0 },
+      (2 * Math.PI * index) / count,
+    );
+    return { along: along + putt.distance, across };
+  });
+}
+
+/** The same layout at several spots. */
+export const stations = defineElement({
+  kind: 'stations',
+  name: 'Stations',
+  about: 'The same layout at several spots: round the hole, or farther and farther.',
+  trains: 'set-up',
+  schema,
+  fields: [
+    {
+      type: 'choice',
+      name: 'shape',
+      label: 'Arranged',
+      options: [
+        { value: 'round', label: 'round the hole' },
+        { value: 'ladder', label: 'farther each' },
+      ],
+    },
+    {
+      type: 'number',
+      name: 'count',
+      label: 'How many',
+      what: 'A number of stations',
+      ...LIMITS.count,
+      step: 1,
+    },
+    {
+      type: 'length',
+      name: 'step',
+      label: 'From one to the next',
+      when: { field: 'shape', is: ['ladder'] },
+      what: 'A step between stations',
+      kind: 'along',
+      ...LIMITS.step,
+    },
+  ],
+  defaults: (): Stations => ({ shape: 'round', count: 4, step: 0.3048 }),
+  check: (params, { putt }) => {
+    const last = stationPutts(params, putt).at(-1)!;
+    return last.distance > 40
+      ? [
+          finding(
+            'error',
+            'count',
+            'The last station would lie {last} from the hole: at most {most} is allowed.',
+            {
+              last: { metres: last.distance, kind: 'putt' },
+              most: { metres: 40, kind: 'putt' },
+            },
+          ),
+        ]
+      : [];
+  },
+  // The first is the ball mark. Spots are on the green, not on the start line: turned back so that the layout's turn undoes it.
+  places: (params, setting) =>
+    spots(params, setting)
+      .slice(1)
+      .map((at, index) => ({
+        id: `station ${index + 2}`,
+        name: `station ${index + 2}`,
+        at: turned(at, -setting.aim.direction),
+      })),
+  tolerance: () => null,
+  outcomes: () => [],
+  evidence: () => [],
+  meets: () => null,
+  draw: () => [],
+  kit: ({ count }) => [{ item: 'marker', count: count - 1 }],
+  cautions: () => [],
+});

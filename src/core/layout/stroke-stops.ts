@@ -1,0 +1,112 @@
+import { z } from 'zod';
+import { sideOfEnd } from '@/core/people';
+import { COMMON_RATIO } from '@/core/stroke';
+import { defineElement, type Setting } from './element';
+import type { Spot } from './spot';
+
+const LIMITS = { back: { min: 0.05, max: 0.7 }, ratio: { min: 0.3, max: 2.5 } } as const;
+/** The stops lie this far outside the toe, m: out of the head's and the ball's way. */
+const ASIDE = 0.03;
+
+const schema = z.object({
+  /** Back stop, behind the ball, m. */
+  back: z.number().min(LIMITS.back.min).max(LIMITS.back.max),
+  /** Through-stroke over backstroke. */
+  ratio: z.number().min(LIMITS.ratio.min).max(LIMITS.ratio.max),
+});
+
+type StrokeStops = z.infer<typeof schema>;
+
+function stopAt(along: number, { player }: Setting): Spot {
+  const away = player.headLength / 2 + ASIDE;
+  return { along, across: sideOfEnd('toe', player.hand) === 'left' ? -away : away };
+}
+
+/** Marks for how far back and how far through. */
+export const strokeStops = defineElement({
+  kind: 'strokeStops',
+  name: 'Stroke stops',
+  about: 'A back stop and a through stop: length of stroke, pace.',
+  trains: 'pace',
+  schema,
+  fields: [
+    {
+      type: 'length',
+      name: 'back',
+      label: 'Back stop, behind',
+      what: 'A back stop',
+      kind: 'along',
+      ...LIMITS.back,
+    },
+    {
+      type: 'number',
+      name: 'ratio',
+      label: 'Through : back',
+      what: 'A ratio',
+      ...LIMITS.ratio,
+      step: 0.1,
+    },
+  ],
+  defaults: (): StrokeStops => ({ back: 0.2, ratio: COMMON_RATIO }),
+  check: () => [],
+  places: ({ back, ratio }, setting) => [
+    { id: 'back', name: 'back stop, outside the toe', at: stopAt(-back, setting) },
+    { id: 'through', name: 'through stop, outside the toe', at: stopAt(ratio * back, setting) },
+  ],
+  tolerance: () => null,
+  outcomes: ({ back, ratio }, setting) => [
+    {
+      id: 'within',
+      label: 'To both stops',
+      detail: 'back and through',
+      side: 'middle',
+      passes: true,
+      at: null,
+    },
+    {
+      id: 'back',
+      label: 'Back past',
+      detail: 'the back stop',
+      side: 'middle',
+      passes: false,
+      at: stopAt(-back, setting),
+    },
+    {
+      id: 'short through',
+      label: 'Short through',
+      detail: 'of the through stop',
+      side: 'middle',
+      passes: false,
+      at: stopAt(ratio * back, setting),
+    },
+  ],
+  evidence: () => [],
+  // A simulated player's stroke has no length of its own.
+  meets: () => 'within',
+  draw: ({ back, ratio }, setting) =>
+    [-back, ratio * back].map((along) => {
+      const { across } = stopAt(along, setting);
+      return {
+        type: 'rod' as const,
+        role: 'stop' as const,
+        from: { along, across },
+        to: { along, across: across + Math.sign(across) * 0.06 },
+      };
+    }),
+  grips: (params, setting) => [
+    {
+      id: 'back',
+      name: 'back stop',
+      at: stopAt(-params.back, setting),
+      move: ({ along }) => ({ ...params, back: -along }),
+    },
+    {
+      id: 'through',
+      name: 'through stop',
+      at: stopAt(params.ratio * params.back, setting),
+      move: ({ along }) => ({ ...params, ratio: Math.round((10 * along) / params.back) / 10 }),
+    },
+  ],
+  kit: () => [{ item: 'book', count: 2 }],
+  cautions: () => [],
+});

@@ -1,0 +1,44 @@
+import { z } from 'zod';
+import { defineElement } from './element';
+
+const text = (max: number) => z.string().trim().min(1, 'Some words are needed.').max(max);
+
+const schema = z.object({
+  /** What the coach looks for. */
+  question: text(80),
+  good: text(24),
+  bad: text(24),
+});
+
+type Watch = z.infer<typeof schema>;
+
+/** The coach's eye: something seen that no tee can tell. */
+export const watch = defineElement({
+  kind: 'watch',
+  name: 'Coach’s eye',
+  about: 'Something seen that no tee can tell, yes or no.',
+  trains: 'set-up',
+  schema,
+  fields: [
+    { type: 'text', name: 'question', label: 'What you look for', max: 80 },
+    { type: 'text', name: 'good', label: 'When it is so', max: 24 },
+    { type: 'text', name: 'bad', label: 'When it is not', max: 24 },
+  ],
+  defaults: (): Watch => ({
+    question: 'Head still until the ball is gone',
+    good: 'Still',
+    bad: 'Moved',
+  }),
+  check: () => [],
+  places: () => [],
+  tolerance: () => null,
+  outcomes: ({ question, good, bad }) => [
+    { id: 'yes', label: good, detail: question, side: 'middle', passes: true, at: null },
+    { id: 'no', label: bad, detail: '', side: 'middle', passes: false, at: null },
+  ],
+  evidence: () => [],
+  meets: () => 'yes',
+  draw: () => [],
+  kit: () => [],
+  cautions: () => [],
+});

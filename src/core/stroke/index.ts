@@ -1,0 +1,3 @@
+export { arcInside, arcTurn, COMMON_ARC, type Swing } from './arc';
+export { backstrokeFor, COMMON_RATIO, strokeConstant, type StrokeRoll } from './stops';
+export { BLADE, strikeLoss, strikeSpeed, type HeadBody } from './strike-loss';

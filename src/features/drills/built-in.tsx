@@ -1,0 +1,107 @@
+import Link from 'next/link';
+import { PLACE_WORDS, SKILL_WORDS, ruleWords, type LibraryDrill } from '@/core/drill';
+import { layoutCautions, layoutKit, onRung, rungStrictness } from '@/core/layout';
+import type { ReactNode } from 'react';
+import { showLength, type UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import { PlaceHead } from '../shared/place';
+import { drillWords } from './drill-words';
+import { LayoutDrawing } from './layout-drawing';
+import { rungWords, strictnessOfRung } from './rung-words';
+import { TakeButtons } from './take-buttons';
+import { TapeList } from './tape-list';
+
+/** A built-in drill: what it is for, how it is set and done, and its ladder. */
+export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPreferences }) {
+  const { layout } = drill;
+  const kit = layoutKit(layout);
+  const cautions = [...layoutCautions(layout), ...drill.cautions];
+  return (
+    <>
+      <PlaceHead
+        title={drill.name}
+        sub={`built in · ${showLength(layout.putt.distance, 'putt', units)}, ${drillWords(layout)} · about ${drill.minutes} min`}
+      >
+        <Button asChild>
+          <a href={`/drills/${drill.key}/file`} download>
+            Download
+          </a>
+        </Button>
+        <Button asChild>
+          <Link href={`/drills/${drill.key}/sheet`}>Set-up sheet</Link>
+        </Button>
+        <TakeButtons id={drill.key} />
+      </PlaceHead>
+      <div className="h-[300px] border-b-[length:var(--stroke)] border-ink">
+        <LayoutDrawing layout={layout} units={units} lie="along" />
+      </div>
+      <div className="grid lg:grid-cols-[1.15fr_1fr] lg:divide-x lg:divide-rule">
+        <div className="grid content-start gap-4 px-4 py-5 text-[16px] md:px-7">
+          <p className="text-[19px] font-[560]">{drill.purpose}</p>
+          <ol className="grid list-decimal gap-1 pl-5">
+            {drill.steps.map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </ol>
+          <Said name="Judge">{drill.judge}</Said>
+          <Said name="Done">
+            {ruleWords(drill.rule)}; at most {drill.cap.putts} putts or {drill.cap.minutes} minutes.{' '}
+            {drill.dose && `Dose: ${drill.dose}.`}
+          </Said>
+          <Said name="When">{drill.when}</Said>
+          <Said name="When not">{drill.whenNot}</Said>
+          <Said name="Often seen">{drill.errors.join(' ')}</Said>
+          <Said name="Trains">{drill.skills.map((skill) => SKILL_WORDS[skill]).join(', ')}</Said>
+          {drill.misses.length > 0 && <Said name="For">{drill.misses.join(', ')}</Said>}
+          {drill.avoid.length > 0 && <Said name="Harmful for">{drill.avoid.join(', ')}</Said>}
+          <Said name="Where">{drill.places.map((place) => PLACE_WORDS[place]).join(', ')}</Said>
+          {cautions.length > 0 && (
+            <div className="border-l-4 border-warn pl-3 text-[15px]">
+              {cautions.map((caution) => (
+                <p key={caution}>{caution}</p>
+              ))}
+            </div>
+          )}
+        </div>
+        <div className="grid content-start gap-6 px-4 py-5 md:px-7 lg:px-6">
+          <section aria-label="Tape list">
+            <h2 className="mb-1 cap">Tape list, for a common blade</h2>
+            <TapeList layout={layout} units={units} />
+          </section>
+          <section aria-label="Kit">
+            <h2 className="mb-1 cap">Kit</h2>
+            <p className="text-[16px]">
+              {kit.map(({ name, count }) => `${count} ${name}`).join(', ') || 'nothing but a ball'}
+            </p>
+          </section>
+          <section aria-label="Ladder">
+            <h2 className="mb-1 cap">Ladder</h2>
+            <table className="w-full text-[15px]">
+              <tbody>
+                {drill.ladder.map((rung, index) => (
+                  <tr key={index} className="border-b border-hair">
+                    <td className="w-8 py-1 num">{index + 1}</td>
+                    <td className="py-1">{rungWords(rung, units)}</td>
+                    <td className="py-1 text-right num">
+                      {strictnessOfRung(rungStrictness(onRung(layout, rung), rung), units)}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </section>
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Said({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <p>
+      <span className="cap">{name}</span>
+      <br />
+      {children}
+    </p>
+  );
+}

@@ -1,0 +1,42 @@
+import { format } from 'date-fns';
+import Link from 'next/link';
+import { CopyButton } from './take-buttons';
+
+/** Below a drill: its copy, its file, and its older versions, to look at and to save again as the newest. */
+export function DrillFoot({
+  id,
+  versions,
+  shown,
+}: {
+  id: string;
+  versions: { number: number; at: Date | null }[];
+  shown: number;
+}) {
+  return (
+    <nav
+      aria-label="Copies and versions"
+      className="flex flex-wrap items-baseline gap-x-5 gap-y-1 border-t border-rule px-4 py-2 text-[15px] md:px-7"
+    >
+      <CopyButton id={id} />
+      <a href={`/drills/${id}/file`} download className="underline underline-offset-4">
+        Download as a file
+      </a>
+      {versions.length > 1 && (
+        <>
+          <span className="cap">Versions; runs keep the one they were played on</span>
+          {versions.map(({ number, at }) => (
+            <Link
+              key={number}
+              href={`/drills/${id}?version=${number}`}
+              aria-current={number === shown ? 'page' : undefined}
+              className={number === shown ? 'font-[700]' : 'underline underline-offset-4'}
+            >
+              {number}
+              {at && <span className="text-ink2"> of {format(at, 'd MMM yyyy')}</span>}
+            </Link>
+          ))}
+        </>
+      )}
+    </nav>
+  );
+}

@@ -1,0 +1,15 @@
+import { elementOf, type Layout } from '@/core/layout';
+
+/** What stands on it: "putter gate, ball gate and pace zone". */
+export function drillWords({ elements }: Layout): string {
+  const names = elements
+    .filter(({ kind }) => kind !== 'ballMark')
+    .map(({ kind }) => elementOf(kind).name.toLowerCase());
+  const counted = [...new Set(names)].map((name) => {
+    const count = names.filter((one) => one === name).length;
+    return count === 1 ? name : `${count} × ${name}`;
+  });
+  const last = counted.pop();
+  if (!last) return 'nothing but the ball';
+  return counted.length === 0 ? `one ${last}` : `${counted.join(', ')} and ${last}`;
+}

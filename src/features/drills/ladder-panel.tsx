@@ -1,0 +1,292 @@
+'use client';
+
+import clsx from 'clsx';
+import { Minus, Plus } from 'lucide-react';
+import { useState } from 'react';
+import { normalBelow } from '@/core/numbers';
+import { PUTT_RANGE } from '@/core/green';
+import {
+  MOST_RUNGS,
+  elementOf,
+  gapForTolerance,
+  ladderElement,
+  ladderWays,
+  makeLadder,
+  onRung,
+  rungStrictness,
+  standing,
+  type Ladder,
+  type LadderBy,
+  type Layout,
+  type Rung,
+} from '@/core/layout';
+import { INCH, settable, type LengthKind, type UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { LengthInput } from '@/ui/parsed-input';
+import type { KnownStart } from './actions';
+import { refusal } from './draft';
+import { strictnessOfRung } from './rung-words';
+import type { Editing } from './editing';
+
+const WAYS: Record<LadderBy, string> = {
+  gap: 'a smaller opening',
+  distance: 'farther away',
+  putt: 'a longer putt',
+};
+
+/** Rungs of a new ladder. */
+const RUNGS = 6;
+/** Shares that should clear the first rung and the last. */
+const FIRST = 0.9;
+const LAST = 0.5;
+/** The share a rung of today should clear. */
+const TODAY = 0.7;
+
+/** Lengths of rungs as a coach sets them: gaps by the tape, distances by the centimetre or half inch, putts by the half foot. */
+const byHand =
+  (units: UnitPreferences) =>
+  (metres: number, by: LadderBy): number => {
+    if (by === 'gap') return settable(metres, units);
+    const imperial = units.long === 'imperial';
+    const step = by === 'putt' ? (imperial ? 6 * INCH : 0.1) : imperial ? INCH / 2 : 0.01;
+    return Math.round(metres / step) * step;
+  };
+
+/** The share of a player's putts that such a tolerance lets pass, from their start line as it is known now. */
+function clearShare({ score }: KnownStart, left: number, right: number): number | null {
+  if (!score) return null;
+  const { bias, spread } = score;
+  const below = (edge: number) => normalBelow((edge - bias.middle) / spread.middle);
+  return below(right) - below(-left);
+}
+
+function shareOf(who: KnownStart | null, layout: Layout, rung: Rung): number | null {
+  if (!who) return null;
+  const id = Object.keys(rung.set)[0];
+  const tolerance = standing(onRung(layout, rung))
+    .find((element) => element.id === id)
+    ?.tolerance();
+  return tolerance?.quantity === 'start' ? clearShare(who, tolerance.left, tolerance.right) : null;
+}
+
+/** The gap that so many of a player's putts clear, m. */
+function gapFor(who: KnownStart, share: number, distance: number, shank: number): number {
+  let [low, high] = [0, 0.3];
+  for (let step = 0; step < 50; step++) {
+    const middle = (low + high) / 2;
+    if ((clearShare(who, middle, middle) ?? 1) < share) low = middle;
+    else high = middle;
+  }
+  return gapForTolerance(high, distance, shank);
+}
+
+/** The ends of a ladder made for one player, where the ladder closes a ball gate and their start line is known. */
+function endsFor(who: KnownStart | null, layout: Layout, by: LadderBy) {
+  const piece = layout.elements.find(({ id }) => id === ladderElement(layout));
+  if (!who?.score || by !== 'gap' || piece?.kind !== 'ballGate') return undefined;
+  const { distance, shank } = piece.params;
+  const strictest = standing(layout)
+    .find(({ id }) => id === piece.id)!
+    .harder()[0]!.strict;
+  const strict = Math.max(strictest, gapFor(who, LAST, distance, shank));
+  return { roomy: Math.max(strict + 0.006, gapFor(who, FIRST, distance, shank)), strict };
+}
+
+/** From roomy to strict: each rung with its tolerance, and the one for today. */
+export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStart | null }) {
+  const { draft, units, changeDetails, onWrong } = editing;
+  const { layout, details } = draft;
+  const ways = ladderWays(layout);
+  const [by, setBy] = useState<LadderBy>(ways[0]!);
+  const way = ways.includes(by) ? by : ways[0]!;
+  const rungs = details.ladder.flatMap((rung, index) => {
+    try {
+      const strictness = rungStrictness(onRung(layout, rung), rung);
+      return [{ rung, index, strictness, share: shareOf(who, layout, rung) }];
+    } catch {
+      // A rung of an element that was taken away, or that the changed layout no longer takes.
+      return [];
+    }
+  });
+  const widest = Math.max(...rungs.map(({ strictness }) => strictness.tolerance));
+  const known = rungs.filter(({ share }) => share !== null);
+  const today = known.toSorted((a, b) => Math.abs(a.share! - TODAY) - Math.abs(b.share! - TODAY))[0]
+    ?.index;
+  const change = (ladder: Ladder, of: string) => changeDetails({ ladder }, of);
+  const changeRung = (index: number, rung: Rung): string | null => {
+    const refused = refusalOf(layout, rung, units);
+    if (refused) return refused;
+    change(
+      details.ladder.map((one, at) => (at === index ? rung : one)),
+      `rung ${index}`,
+    );
+    return null;
+  };
+  return (
+    <section className="grid gap-5 px-4 py-5 md:px-7" aria-label="Ladder">
+      <div className="flex flex-wrap items-end gap-4">
+        <Choice
+          label="Harder by"
+          value={way}
+          onChange={setBy}
+          options={ways.map((value) => ({ value, label: WAYS[value] }))}
+        />
+        <Button
+          onClick={() =>
+            change(
+              makeLadder(layout, way, RUNGS, byHand(units), endsFor(who, layout, way)),
+              'ladder',
+            )
+          }
+        >
+          {who?.score ? `Make it for ${who.name.split(' ')[0]}` : 'Make the ladder'}
+        </Button>
+      </div>
+      {rungs.length === 0 ? (
+        <p className="max-w-prose text-[16px] text-ink2">
+          No rungs yet. The program makes six, from roomy to strict
+          {who?.score
+            ? `, so that ${who.name.split(' ')[0]} clears the first nine times in ten`
+            : ''}
+          ; every one can be changed.
+        </p>
+      ) : (
+        <table className="w-full max-w-3xl text-[16px]">
+          <thead>
+            <tr className="border-b text-left cap">
+              <th className="w-10 py-1.5 font-[inherit]">rung</th>
+              <th className="w-40 py-1.5 pr-4 font-[inherit]">set to</th>
+              <th className="py-1.5 font-[inherit]">lets through</th>
+              <th className="py-1.5 text-right font-[inherit]">
+                {who?.score ? `${who.name.split(' ')[0]} clears` : ''}
+              </th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {rungs.map(({ rung, index, strictness, share }) => (
+              <tr
+                key={index}
+                className={clsx('border-b border-hair', index === today && 'font-[700] text-line')}
+              >
+                <td className="py-1.5 num">{index + 1}</td>
+                <td className="py-1 pr-4">
+                  <RungValue
+                    rung={rung}
+                    index={index}
+                    layout={layout}
+                    units={units}
+                    onRung={(next) => changeRung(index, next)}
+                    onWrong={onWrong}
+                  />
+                </td>
+                <td className="py-1.5">
+                  <span className="grid grid-cols-[1fr_86px] items-center gap-3">
+                    <span
+                      aria-hidden
+                      className={clsx('block h-2.5', index === today ? 'bg-line' : 'bg-ink')}
+                      style={{ width: `${(100 * strictness.tolerance) / widest}%` }}
+                    />
+                    <span className="num">{strictnessOfRung(strictness, units)}</span>
+                  </span>
+                </td>
+                <td className="py-1.5 text-right num whitespace-nowrap">
+                  {share !== null && `${(10 * share).toFixed(1)} in 10`}
+                  {index === today && <span className="ml-2">today</span>}
+                </td>
+                <td className="w-11 text-right">
+                  <Button
+                    kind="quiet"
+                    className="px-2"
+                    aria-label={`Remove rung ${index + 1}`}
+                    onClick={() =>
+                      change(
+                        details.ladder.filter((_, at) => at !== index),
+                        'rung removed',
+                      )
+                    }
+                  >
+                    <Minus size={16} aria-hidden />
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {rungs.length > 0 && rungs.length < MOST_RUNGS && (
+        <Button
+          className="justify-self-start"
+          onClick={() => change([...details.ladder, details.ladder.at(-1)!], 'rung added')}
+        >
+          <Plus size={16} aria-hidden /> One more rung
+        </Button>
+      )}
+      {who?.score && known.length > 0 && (
+        <p className="max-w-prose text-sm text-ink2">
+          Today’s rung is the one {who.name.split(' ')[0]} clears nearest to seven times in ten,
+          from the start line of {who.putts} putts.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function refusalOf(layout: Layout, rung: Rung, units: UnitPreferences): string | null {
+  try {
+    return refusal(onRung(layout, rung), units);
+  } catch {
+    return 'This number is outside what the element allows.';
+  }
+}
+
+/** The one number a rung changes. */
+function RungValue({
+  rung,
+  index,
+  layout,
+  units,
+  onRung: take,
+  onWrong,
+}: {
+  rung: Rung;
+  index: number;
+  layout: Layout;
+  units: UnitPreferences;
+  onRung: (rung: Rung) => string | null;
+  onWrong: Editing['onWrong'];
+}) {
+  const shared = { units, onWrong, name: `rung ${index}` };
+  if (rung.putt !== undefined) {
+    return (
+      <LengthInput
+        {...shared}
+        label="putt"
+        what="A putt"
+        kind="putt"
+        {...PUTT_RANGE}
+        value={rung.putt}
+        onValue={(putt) => take({ ...rung, putt })}
+      />
+    );
+  }
+  const [id, numbers] = Object.entries(rung.set)[0] ?? [];
+  const piece = layout.elements.find((one) => one.id === id);
+  const [field, value] = Object.entries(numbers ?? {})[0] ?? [];
+  const limits = piece && elementOf(piece.kind).fields.find(({ name }) => name === field);
+  if (!id || !field || value === undefined || limits?.type !== 'length') return null;
+  const kind: LengthKind = limits.kind;
+  return (
+    <LengthInput
+      {...shared}
+      label={limits.label.toLowerCase()}
+      what={limits.what}
+      kind={kind}
+      min={limits.min}
+      max={limits.max}
+      value={value}
+      onValue={(next) => take({ set: { [id]: { [field]: next } } })}
+    />
+  );
+}

@@ -1,0 +1,26 @@
+import type { Rung, RungStrictness } from '@/core/layout';
+import { roughLength, showDegrees, showLength, type UnitPreferences } from '@/core/units';
+
+/** The one number a rung changes. */
+export function rungWords(rung: Rung, units: UnitPreferences): string {
+  if (rung.putt !== undefined) return `putt of ${showLength(rung.putt, 'putt', units)}`;
+  const [field, value] = Object.entries(Object.values(rung.set)[0] ?? {})[0] ?? [];
+  if (field === undefined || value === undefined) return 'as drawn';
+  const kind = field === 'distance' || field === 'length' || field === 'depth' ? 'along' : 'across';
+  return `${field === 'clearance' ? 'air' : field} ${showLength(value, kind, units)}`;
+}
+
+/** What a rung lets through, in its own unit. */
+export function strictnessOfRung(
+  { quantity, tolerance }: RungStrictness,
+  units: UnitPreferences,
+): string {
+  switch (quantity) {
+    case 'strike':
+      return `±${(tolerance * 500).toFixed(1)} mm`;
+    case 'pace':
+      return roughLength(tolerance, units);
+    default:
+      return `±${showDegrees(tolerance / 2)}`;
+  }
+}

@@ -1,0 +1,127 @@
+import { LIBRARY, type DrillDetails, type Miss, type PlaceKind, type Skill } from '@/core/drill';
+import { ladderElement, layoutKit, standing, type Layout } from '@/core/layout';
+import type { KitId, Level } from '@/core/people';
+import { roughLength, showDegrees, showLength, type UnitPreferences } from '@/core/units';
+import type { Drill } from '@/data';
+import { drillWords } from './drill-words';
+
+/** A drill in a list: what it is looked for by. */
+export interface DrillSummary {
+  /** Id of an own drill, key of a built-in one. */
+  id: string;
+  own: boolean;
+  name: string;
+  purpose: string;
+  /** What stands on the green, and how strict it is. */
+  stands: string;
+  lets: string;
+  skills: Skill[];
+  misses: Miss[];
+  avoid: Miss[];
+  school: DrillDetails['school'];
+  places: PlaceKind[];
+  levels: Level[];
+  seated: DrillDetails['seated'];
+  minutes: number;
+  kit: KitId[];
+  /** All its words in small letters, to search. */
+  text: string;
+}
+
+/** What the element that a ladder would change lets through. */
+function letsThrough(layout: Layout, units: UnitPreferences): string {
+  const id = ladderElement(layout);
+  const tolerance = standing(layout)
+    .find((element) => element.id === id)
+    ?.tolerance();
+  if (!tolerance) return '';
+  switch (tolerance.quantity) {
+    case 'strike':
+      return `±${showLength(tolerance.right, 'across', units)} strike`;
+    case 'pace':
+      return `${roughLength(tolerance.left + tolerance.right, units)} of pace`;
+    default:
+      return `±${showDegrees((tolerance.left + tolerance.right) / 2)} ${tolerance.quantity}`;
+  }
+}
+
+function summary(
+  drill: { id: string; own: boolean; name: string; layout: Layout },
+  details: DrillDetails,
+  units: UnitPreferences,
+): DrillSummary {
+  const { purpose, skills, misses, avoid, school, places, levels, seated, minutes } = details;
+  const stands = `${showLength(drill.layout.putt.distance, 'putt', units)}, ${drillWords(drill.layout)}`;
+  return {
+    id: drill.id,
+    own: drill.own,
+    name: drill.name,
+    purpose,
+    stands,
+    lets: letsThrough(drill.layout, units),
+    skills,
+    misses,
+    avoid,
+    school,
+    places,
+    levels,
+    seated,
+    minutes,
+    kit: layoutKit(drill.layout).map(({ item }) => item),
+    text: [drill.name, purpose, stands, details.when, ...details.steps, ...skills, ...misses]
+      .join(' ')
+      .toLowerCase(),
+  };
+}
+
+/** The coach's own drills and the built-in ones. */
+export function drillSummaries(own: Drill[], units: UnitPreferences): DrillSummary[] {
+  return [
+    ...own.map((drill) => summary({ ...drill, own: true }, drill.details, units)),
+    ...LIBRARY.map(({ key, name, layout, ...details }) =>
+      summary({ id: key, own: false, name, layout }, details, units),
+    ),
+  ];
+}
+
+/** What a list of drills is narrowed by; null or empty asks for nothing. */
+export interface DrillFilter {
+  words: string;
+  skill: Skill | null;
+  miss: Miss | null;
+  school: 'arc' | 'straight' | null;
+  place: PlaceKind | null;
+  level: Level | null;
+  seated: boolean;
+  minutes: number | null;
+  /** Only what can be built with these. */
+  kit: readonly KitId[] | null;
+}
+
+export const NO_FILTER: DrillFilter = {
+  words: '',
+  skill: null,
+  miss: null,
+  school: null,
+  place: null,
+  level: null,
+  seated: false,
+  minutes: null,
+  kit: null,
+};
+
+/** Whether a drill is what is looked for; one that harms a miss is never offered for it. */
+export function fits(drill: DrillSummary, filter: DrillFilter): boolean {
+  const words = filter.words.toLowerCase().split(/\s+/).filter(Boolean);
+  return (
+    words.every((word) => drill.text.includes(word)) &&
+    (!filter.skill || drill.skills.includes(filter.skill)) &&
+    (!filter.miss || (drill.misses.includes(filter.miss) && !drill.avoid.includes(filter.miss))) &&
+    (!filter.school || drill.school === 'any' || drill.school === filter.school) &&
+    (!filter.place || drill.places.includes(filter.place)) &&
+    (!filter.level || drill.levels.includes(filter.level)) &&
+    (!filter.seated || drill.seated !== 'no') &&
+    (filter.minutes === null || drill.minutes <= filter.minutes) &&
+    (!filter.kit || drill.kit.every((item) => filter.kit!.includes(item)))
+  );
+}

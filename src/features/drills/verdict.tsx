@@ -1,0 +1,230 @@
+'use client';
+
+import {
+  airAtTurn,
+  boxRegion,
+  checkLayout,
+  edgeLoss,
+  elementOf,
+  findingWords,
+  sensitivityOf,
+  settingOf,
+  standing,
+  strictnessOf,
+  strictnessWords,
+  tapeFindings,
+  type Layout,
+  type Sensitivity,
+  type Tolerance,
+} from '@/core/layout';
+import { makeWindow } from '@/core/green';
+import {
+  DEGREE,
+  roughLength,
+  settable,
+  showDegrees,
+  showLength,
+  type UnitPreferences,
+} from '@/core/units';
+import { Button } from '@/ui/button';
+import { BoxRegion } from './box-region';
+import { StrictnessGauge } from './strictness-gauge';
+
+/** What the chosen element lets through, against the hole where there is one, and what matters most in setting it. */
+export function Verdict({
+  layout,
+  chosen,
+  units,
+  stale,
+  onWorth,
+}: {
+  /** Fitted to the student it is looked at for. */
+  layout: Layout;
+  chosen: string;
+  units: UnitPreferences;
+  /** Whether something typed could not be taken. */
+  stale: boolean;
+  onWorth?: (field: string, metres: number) => void;
+}) {
+  const element = standing(layout).find(({ id }) => id === chosen);
+  if (!element) return null;
+  const tolerance = element.tolerance();
+  const findings = [...checkLayout(layout), ...tapeFindings(layout, units)].filter(
+    (found) => found.element === chosen || found.severity === 'error',
+  );
+  const sensitivity = sensitivityOf(layout, chosen);
+  return (
+    <section
+      className="px-4 py-5 md:px-7 lg:pr-6"
+      aria-label={`How strict is the ${element.name.toLowerCase()}?`}
+      aria-live="polite"
+    >
+      <h2 className="mb-2 cap">How strict is the {element.name.toLowerCase()}?</h2>
+      {tolerance ? (
+        <Told
+          layout={layout}
+          chosen={chosen}
+          tolerance={tolerance}
+          units={units}
+          onWorth={onWorth}
+        />
+      ) : (
+        <p className="text-[16px]">{elementOf(element.kind).about}</p>
+      )}
+      {element.checklist().length > 0 && (
+        <ul className="mt-3 grid gap-1 text-[15px]">
+          {element.checklist().map((line) => (
+            <li key={line} className="border-l-2 border-rule pl-2.5">
+              {line}
+            </li>
+          ))}
+        </ul>
+      )}
+      {sensitivity.length > 0 && tolerance && (
+        <p className="mt-3 text-sm text-ink2">{sensitivityWords(sensitivity, tolerance, units)}</p>
+      )}
+      {findings.map((found) => (
+        <p
+          key={`${found.element} ${found.field} ${found.message}`}
+          className={`mt-2 text-sm font-[560] ${found.severity === 'error' ? 'text-line' : 'text-warn'}`}
+        >
+          {found.severity === 'error' && '▲ '}
+          {findingWords(found, units)}
+        </p>
+      ))}
+      {stale && (
+        <p className="mt-2 text-sm text-ink2" role="status">
+          Drawn from the last numbers that could be built.
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** A change of a tolerance in its own unit. */
+const changeWords = (change: number, { quantity }: Tolerance, units: UnitPreferences): string =>
+  quantity === 'strike'
+    ? `${(change * 1000).toFixed(1)} mm`
+    : quantity === 'pace'
+      ? roughLength(change, units)
+      : showDegrees(change);
+
+/** What to measure last and best: "The ball's spot matters most: 3 mm off changes it by 0.38°; …". */
+function sensitivityWords(
+  [first, ...rest]: Sensitivity[],
+  tolerance: Tolerance,
+  units: UnitPreferences,
+): string {
+  if (!first) return '';
+  const said = ({ error, kind, change }: Sensitivity) =>
+    `${showLength(error, kind === 'along' && error < 0.02 ? 'across' : kind, units)} off changes it by ${changeWords(change, tolerance, units)}`;
+  const others = rest.map((one) => `${one.label.toLowerCase()}: ${said(one)}`);
+  return `Measure best: ${first.label.toLowerCase()}. ${said(first)}${others.length > 0 ? `; ${others.join('; ')}` : ''}.`;
+}
+
+function Told({
+  layout,
+  chosen,
+  tolerance,
+  units,
+  onWorth,
+}: {
+  layout: Layout;
+  chosen: string;
+  tolerance: Tolerance;
+  units: UnitPreferences;
+  onWorth?: (field: string, metres: number) => void;
+}) {
+  const piece = layout.elements.find(({ id }) => id === chosen)!;
+  switch (tolerance.quantity) {
+    case 'start': {
+      const result = strictnessOf(layout, chosen)!;
+      const words = strictnessWords(result);
+      const worth = result.worth && settable(result.worth.metres, units);
+      const now = result.worth && (piece.params as Record<string, number>)[result.worth.field];
+      return (
+        <>
+          <StrictnessGauge gate={result.gate} hole={result.hole} />
+          <p className="mt-2 text-[16px]">
+            <strong>{words.verdict}.</strong> <span className="text-ink2">{words.meaning}</span>
+          </p>
+          {onWorth && worth !== null && (
+            <Button
+              className="mt-3"
+              onClick={() => onWorth(result.worth!.field, worth)}
+              disabled={Math.abs(worth - (now ?? 0)) < 1e-6}
+            >
+              As strict as the hole: {showLength(worth, 'across', units)}
+            </Button>
+          )}
+        </>
+      );
+    }
+    case 'strike': {
+      const air = tolerance.right;
+      const { player } = layout;
+      return (
+        <>
+          <p className="text-[16px]">
+            <strong className="text-[22px] num">±{showLength(air, 'across', units)}</strong> of
+            strike. A ball met at the edge of it runs{' '}
+            <strong className="num">{(edgeLoss(air) * 100).toFixed(1)} %</strong> shorter with a
+            common blade.
+          </p>
+          <p className="mt-2 text-[15px] text-ink2">
+            This head, {showLength(player.headLength, 'across', units)} by{' '}
+            {showLength(player.headDepth, 'across', units)}: turned 2° it has{' '}
+            {airWords(air, 2, layout)} of air a side, turned 5° {airWords(air, 5, layout)}.
+          </p>
+        </>
+      );
+    }
+    case 'path':
+      return (
+        <>
+          <p className="text-[16px]">
+            <strong className="text-[22px] num">
+              {tolerance.left.toFixed(4) === tolerance.right.toFixed(4)
+                ? `±${showDegrees(tolerance.right, 1)}`
+                : `−${showDegrees(tolerance.left, 1)} +${showDegrees(tolerance.right, 1)}`}
+            </strong>{' '}
+            of path, when the ball is met in the middle.
+          </p>
+          {piece.kind === 'boxGate' && (
+            <BoxRegion
+              corners={boxRegion(piece.params, settingOf(layout.putt, layout.player))}
+              hand={layout.player.hand}
+            />
+          )}
+        </>
+      );
+    case 'face':
+      return (
+        <p className="text-[16px]">
+          <strong className="text-[22px] num">±{showDegrees(tolerance.right, 1)}</strong> of face at
+          the held finish. The hole’s window on this putt is −
+          {showDegrees(makeWindow(layout.putt).left)} +{showDegrees(makeWindow(layout.putt).right)}{' '}
+          of start line, most of which is the face.
+        </p>
+      );
+    case 'pace': {
+      const { aim, slowest, fastest } = makeWindow(layout.putt);
+      const percent = (speed: number) =>
+        `${Math.abs((speed / aim.startSpeed - 1) * 100).toFixed(0)} %`;
+      return (
+        <p className="text-[16px]">
+          Holds putts that run from{' '}
+          <strong className="num">{roughLength(tolerance.left, units)} shorter</strong> to{' '}
+          <strong className="num">{roughLength(tolerance.right, units)} longer</strong> than
+          intended. On line, the hole takes a start {percent(slowest)} slower to {percent(fastest)}{' '}
+          faster.
+        </p>
+      );
+    }
+  }
+}
+
+function airWords(clearance: number, degrees: number, { player }: Layout): string {
+  const air = airAtTurn(clearance, degrees * DEGREE, player);
+  return air <= 0 ? 'none' : `${(air * 1000).toFixed(1)} mm`;
+}

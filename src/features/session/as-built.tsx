@@ -1,0 +1,163 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useCallback, useState, useTransition } from 'react';
+import { toast } from 'sonner';
+import {
+  asBuilt,
+  asPlanned,
+  elementOf,
+  findingWords,
+  standing,
+  type Layout,
+  type Standing,
+  type Tolerance,
+} from '@/core/layout';
+import { roughLength, showDegrees, type UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import { LengthInput } from '@/ui/parsed-input';
+import { showErrors } from '../shared/show-errors';
+import { built } from './actions';
+
+const toleranceWords = ({ quantity, left, right }: Tolerance, units: UnitPreferences): string => {
+  const one = (value: number) =>
+    quantity === 'strike'
+      ? `${(value * 1000).toFixed(1)} mm`
+      : quantity === 'pace'
+        ? roughLength(value, units)
+        : showDegrees(value);
+  return Math.abs(left - right) < 1e-6 ? `±${one(right)}` : `−${one(left)} +${one(right)}`;
+};
+
+/** What the tape says once it stands: typed here, it is what the putts are scored on. */
+export function AsBuilt({
+  runId,
+  layout,
+  units,
+}: {
+  runId: string;
+  layout: Layout;
+  units: UnitPreferences;
+}) {
+  const measured = standing(layout).filter((element) => element.measures().length > 0);
+  if (measured.length === 0) return null;
+  return (
+    <section aria-label="As built" className="mt-5 grid gap-4 border-t border-rule pt-4">
+      <div>
+        <h3 className="text-[18px] num">As it stands</h3>
+        <p className="text-[15px] text-ink2">
+          Measure again and type what the tape says. The putts are scored on it, those already
+          logged too.
+        </p>
+      </div>
+      {measured.map((element) => (
+        <Measured key={element.id} runId={runId} layout={layout} element={element} units={units} />
+      ))}
+    </section>
+  );
+}
+
+function Measured({
+  runId,
+  layout,
+  element,
+  units,
+}: {
+  runId: string;
+  layout: Layout;
+  element: Standing;
+  units: UnitPreferences;
+}) {
+  const router = useRouter();
+  const [busy, begin] = useTransition();
+  const before = layout.elements.find(({ id }) => id === element.id)?.built ?? {};
+  const [typed, setTyped] = useState<Record<string, number>>(before);
+  const [wrong, setWrong] = useState<Record<string, string>>({});
+  const onWrong = useCallback((name: string, message: string | null) => {
+    setWrong((old) => {
+      if ((old[name] ?? null) === message) return old;
+      const { [name]: _, ...rest } = old;
+      return message === null ? rest : { ...rest, [name]: message };
+    });
+  }, []);
+  const planned = standing(asPlanned(layout)).find(({ id }) => id === element.id)!;
+  const stands = asBuilt(layout, element.id, typed);
+  const now = stands.ok
+    ? standing(stands.layout)
+        .find(({ id }) => id === element.id)!
+        .tolerance()
+    : null;
+  const was = planned.tolerance();
+  const letters = element.places().flatMap(({ label }) => label ?? []);
+  const keep = (values: Record<string, number>) =>
+    begin(async () => {
+      const result = await built({ runId, element: element.id, measured: values });
+      if (!showErrors(result)) return;
+      toast.success(Object.keys(values).length > 0 ? 'Scored as it stands.' : 'Scored as planned.');
+      router.refresh();
+    });
+  return (
+    <div className="grid gap-2.5">
+      <p className="text-[16px]">
+        <strong>
+          {elementOf(element.kind).name} {letters.join(' ')}
+        </strong>
+        {was && now && (
+          <span className="text-ink2">
+            {' '}
+            planned {toleranceWords(was, units)}
+            {toleranceWords(now, units) !== toleranceWords(was, units) && (
+              <strong className="text-ink">, stands at {toleranceWords(now, units)}</strong>
+            )}
+          </span>
+        )}
+      </p>
+      <div className="grid grid-cols-2 gap-x-5 gap-y-2 sm:grid-cols-3">
+        {planned
+          .measures()
+          .filter(({ name }) => name !== 'ball')
+          .map((measure) => (
+            <LengthInput
+              key={measure.name}
+              name={`${element.id} ${measure.name}`}
+              label={measure.label}
+              what={measure.label}
+              kind={measure.kind}
+              min={0.001}
+              max={40}
+              units={units}
+              value={typed[measure.name] ?? measure.metres}
+              onValue={(metres) => {
+                const next = { ...typed, [measure.name]: metres };
+                const tried = asBuilt(layout, element.id, next);
+                if (!tried.ok) return findingWords(tried.finding, units);
+                setTyped(next);
+                return null;
+              }}
+              onWrong={onWrong}
+            />
+          ))}
+      </div>
+      <div className="flex gap-2.5">
+        <Button
+          disabled={busy || Object.keys(wrong).length > 0 || Object.keys(typed).length === 0}
+          onClick={() => keep(typed)}
+        >
+          Score on this
+        </Button>
+        {Object.keys(before).length > 0 && (
+          <Button
+            kind="quiet"
+            disabled={busy}
+            onClick={() => {
+              setTyped({});
+              keep({});
+            }}
+          >
+            As planned after all
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}

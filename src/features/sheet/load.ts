@@ -1,0 +1,64 @@
+import 'server-only';
+import { format } from 'date-fns';
+import QRCode from 'qrcode';
+import { libraryDrill } from '@/core/drill';
+import { fitted, onRung } from '@/core/layout';
+import { fittingOf } from '@/core/people';
+import { getDrill, getStudent, listStudents, type Database } from '@/data';
+import { rungWords } from '../drills/rung-words';
+import { coachContext } from '../shared/server';
+import { PAPERS, type SheetQuery } from './paper';
+import { measureBy } from './pdf';
+import { sheetSvg, type SheetInput } from './sheet';
+
+/**
+ * Everything a set-up sheet says, and the sheet itself.
+ *
+ * @param id of an own drill, or key of a built-in one
+ * @param query whom it is for, on which paper and rung
+ * @param origin where this server is reached, for the code
+ */
+export async function loadSheet(id: string, query: SheetQuery, origin: string) {
+  const { database, owner, units } = await coachContext();
+  const { name, layout, details, version, own } = await partsOf(id, database, owner);
+  const student = query.student ? await getStudent(database, owner, query.student) : null;
+  const rung = query.rung === undefined ? undefined : details.ladder[query.rung];
+  const asked = rung ? onRung(layout, rung) : layout;
+  const address = !own
+    ? `${origin}/drills/${id}`
+    : `${origin}/start?drill=${id}${student ? `&student=${student.id}` : ''}`;
+  const { modules } = QRCode.create(address, { errorCorrectionLevel: 'M' });
+  const input: SheetInput = {
+    name,
+    version,
+    layout: student ? fitted(asked, fittingOf(student)) : asked,
+    details,
+    units,
+    student: student && { name: student.name, fitting: fittingOf(student), kit: student.kit },
+    rung: rung ? `${query.rung! + 1}, ${rungWords(rung, units)}` : null,
+    code: { size: modules.size, dark: [...modules.data].map(Boolean) },
+    made: format(new Date(), 'd MMMM yyyy'),
+  };
+  const paper = PAPERS[query.paper];
+  const students = (await listStudents(database, owner))
+    .filter(({ archivedAt }) => !archivedAt)
+    .map((one) => ({ value: one.id, label: one.name }));
+  return {
+    ...sheetSvg(input, paper, measureBy(paper)),
+    input,
+    paper,
+    students,
+    rungs: details.ladder.map((one) => rungWords(one, units)),
+  };
+}
+
+/** A drill of the coach's own, or a built-in one. */
+async function partsOf(id: string, database: Database, owner: string) {
+  const builtIn = libraryDrill(id);
+  if (builtIn) {
+    const { key: _key, name, layout, ...details } = builtIn;
+    return { name, layout, details, version: 'built in', own: false };
+  }
+  const { name, layout, details, version } = await getDrill(database, owner, id);
+  return { name, layout, details, version: `version ${version}`, own: true };
+}

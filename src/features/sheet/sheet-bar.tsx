@@ -1,0 +1,97 @@
+'use client';
+
+import { ArrowLeft, Printer } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { Pick, type PickOption } from '@/ui/pick';
+import { PAPERS, type SheetQuery } from './paper';
+
+const NOBODY = 'nobody';
+const DRAWN = 'drawn';
+
+/** Above a sheet on the screen, not on paper: whom it is for, on which paper, and how to take it along. */
+export function SheetBar({
+  id,
+  name,
+  query,
+  students,
+  rungs,
+}: {
+  id: string;
+  name: string;
+  query: SheetQuery;
+  students: PickOption[];
+  rungs: string[];
+}) {
+  const router = useRouter();
+  const search = (changes: Partial<SheetQuery>) => {
+    const next = { ...query, ...changes };
+    const pairs = Object.entries(next).filter(([, value]) => value !== undefined);
+    return new URLSearchParams(pairs.map(([key, value]) => [key, String(value)])).toString();
+  };
+  const go = (changes: Partial<SheetQuery>) =>
+    router.replace(`/drills/${id}/sheet?${search(changes)}`);
+  return (
+    <header className="flex flex-wrap items-end gap-x-5 gap-y-3 border-b-[length:var(--stroke)] border-ink px-4 py-3 md:px-7 print:hidden">
+      <div className="mr-auto min-w-0">
+        <Link
+          href={`/drills/${id}`}
+          className="inline-flex items-center gap-1.5 text-[15px] underline underline-offset-4"
+        >
+          <ArrowLeft size={15} aria-hidden /> {name}
+        </Link>
+        <h1>Set-up sheet</h1>
+      </div>
+      {students.length > 0 && (
+        <div className="w-[220px]">
+          <Pick
+            label="For"
+            placeholder="A student"
+            options={[{ value: NOBODY, label: 'a common player' }, ...students]}
+            value={query.student ?? NOBODY}
+            onChange={(value) => go({ student: value === NOBODY ? undefined : value })}
+          />
+        </div>
+      )}
+      {rungs.length > 0 && (
+        <div className="w-[190px]">
+          <Pick
+            label="Rung"
+            placeholder="Which rung"
+            options={[
+              { value: DRAWN, label: 'as drawn' },
+              ...rungs.map((words, index) => ({
+                value: String(index),
+                label: String(index + 1),
+                detail: words,
+              })),
+            ]}
+            value={query.rung === undefined ? DRAWN : String(query.rung)}
+            onChange={(value) => go({ rung: value === DRAWN ? undefined : Number(value) })}
+          />
+        </div>
+      )}
+      <Choice
+        label="Paper"
+        value={query.paper}
+        onChange={(paper) => go({ paper })}
+        options={Object.values(PAPERS).map((paper) => ({ value: paper.id, label: paper.name }))}
+      />
+      <Button asChild>
+        <a href={`/drills/${id}/sheet/svg?${search({})}`} download>
+          SVG
+        </a>
+      </Button>
+      <Button asChild>
+        <a href={`/drills/${id}/sheet/pdf?${search({})}`} download>
+          PDF
+        </a>
+      </Button>
+      <Button kind="primary" onClick={() => window.print()}>
+        <Printer size={17} aria-hidden /> Print
+      </Button>
+    </header>
+  );
+}

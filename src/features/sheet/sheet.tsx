@@ -1,0 +1,440 @@
+import type { ReactNode } from 'react';
+import { makeWindow } from '@/core/green';
+import {
+  drawLayout,
+  layoutCautions,
+  layoutChecklist,
+  layoutKit,
+  sensitivityOf,
+  tapeList,
+  type Layout,
+} from '@/core/layout';
+import { KIT, type Fitting } from '@/core/people';
+import { ruleWords, type DrillDetails } from '@/core/drill';
+import { roughLength, showLength, type UnitPreferences } from '@/core/units';
+import { Drawing } from '@/ui/measured-line/drawing';
+import { fit, marginsOf } from '@/ui/measured-line/geometry';
+import { svgString } from '@/ui/svg-string';
+import { drillWords } from '../drills/drill-words';
+import { groundWords, readWords } from '../drills/ground-words';
+import { alongWords, asideWords } from '../drills/tape-list';
+import type { Paper } from './paper';
+import { wrap, type Cut, type Measure } from './wrap';
+
+/** Everything a set-up sheet says. */
+export interface SheetInput {
+  name: string;
+  version: string;
+  layout: Layout;
+  details: DrillDetails;
+  units: UnitPreferences;
+  /** Whom it is for; null for a common player. */
+  student: { name: string; fitting: Fitting; kit: readonly string[] } | null;
+  /** Which rung and what it changes, or null. */
+  rung: string | null;
+  /** What the square opens: its modules, row by row, and how many in a row. */
+  code: { size: number; dark: readonly boolean[] };
+  /** When it was made, in words. */
+  made: string;
+}
+
+const MARGIN = 46;
+/** Sizes that are tried until all fits on the page. */
+const SCALES = [1.14, 1.07, 1, 0.94, 0.88, 0.82, 0.77, 0.72];
+const CODE = 96;
+
+/** Ink on white paper. */
+const INK: Record<string, string> = {
+  paper: '#ffffff',
+  sheet: '#ffffff',
+  ink: '#18212d',
+  ink2: '#4b5566',
+  rule: '#b9b09b',
+  hair: '#d5cdba',
+  line: '#c43b1d',
+  hole: '#2a5fa5',
+  left: '#6a47a0',
+  right: '#0b7270',
+};
+
+const FONTS: Record<Cut, { fontFamily: string; fontWeight: number }> = {
+  regular: { fontFamily: 'Archivo', fontWeight: 400 },
+  bold: { fontFamily: 'Archivo', fontWeight: 700 },
+  narrow: { fontFamily: 'Archivo Narrow', fontWeight: 400 },
+};
+
+/** A page being written from the top: a place on it, and what has been put there. */
+interface Pen {
+  nodes: ReactNode[];
+  y: number;
+}
+
+interface Setting {
+  paper: Paper;
+  scale: number;
+  measure: Measure;
+}
+
+/**
+ * A set-up sheet as one page of SVG, as large as it fits.
+ *
+ * @param input what it says
+ * @param paper on which
+ * @param measure how wide text is set
+ * @returns the SVG and the scale its words are set at
+ */
+export function sheetSvg(
+  input: SheetInput,
+  paper: Paper,
+  measure: Measure,
+): { svg: string; scale: number } {
+  for (const scale of SCALES) {
+    const page = composed(input, { paper, scale, measure });
+    if (page.y <= paper.height - MARGIN || scale === SCALES.at(-1)) {
+      return { svg: inked(page.nodes, paper, input.name), scale };
+    }
+  }
+  throw new RangeError('There is no scale to set a sheet at.');
+}
+
+function inked(nodes: ReactNode[], { width, height }: Paper, name: string): string {
+  const svg = svgString(
+    <svg
+      xmlns="http://www.w3.org/2000/svg"
+      viewBox={`0 0 ${width} ${height}`}
+      width={width}
+      height={height}
+      fontFamily="Archivo"
+      role="img"
+      aria-label={`Set-up sheet: ${name}`}
+    >
+      <rect width={width} height={height} fill="#ffffff" />
+      {nodes}
+    </svg>,
+  );
+  return svg
+    .replace(/var\(--(\w+)\)/g, (_, tone: string) => INK[tone] ?? '#000000')
+    .replace(
+      /font-weight="(\d+)"/g,
+      (_, weight: string) => `font-weight="${Number(weight) >= 600 ? 700 : 400}"`,
+    );
+}
+
+function composed(input: SheetInput, setting: Setting): Pen {
+  const { paper, scale } = setting;
+  const inner = paper.width - 2 * MARGIN;
+  const pen: Pen = { nodes: [], y: MARGIN };
+  head(pen, input, setting, inner);
+  drawing(pen, input, inner);
+  tape(pen, input, setting, inner);
+  const top = pen.y + 16 * scale;
+  const gap = 30;
+  const wide = Math.round((inner - gap) * 0.6);
+  const left: Pen = { nodes: pen.nodes, y: top };
+  doing(left, input, setting, wide);
+  const right: Pen = { nodes: pen.nodes, y: top };
+  having(right, input, setting, MARGIN + wide + gap, inner - gap - wide);
+  pen.y = Math.max(left.y, right.y) + 6 * scale;
+  cautions(pen, input, setting, inner);
+  return pen;
+}
+
+/** Sets a text in lines and moves the pen below it. */
+function write(
+  pen: Pen,
+  { measure }: Setting,
+  text: string,
+  at: { x: number; width: number; size: number; cut?: Cut; tone?: string; leading?: number },
+): void {
+  const { x, width, size, cut = 'regular', tone = 'ink', leading = 1.3 } = at;
+  for (const line of wrap(text, width, size, cut, measure)) {
+    pen.nodes.push(
+      <text x={x} y={pen.y + size} fontSize={size} fill={`var(--${tone})`} {...FONTS[cut]}>
+        {line}
+      </text>,
+    );
+    pen.y += size * leading;
+  }
+}
+
+function label(pen: Pen, setting: Setting, text: string, x: number, width: number): void {
+  write(pen, setting, text, {
+    x,
+    width,
+    size: 13 * setting.scale,
+    cut: 'narrow',
+    tone: 'ink2',
+    leading: 1.5,
+  });
+}
+
+function head(pen: Pen, input: SheetInput, setting: Setting, inner: number): void {
+  const { scale } = setting;
+  const { student, layout, units, rung, code } = input;
+  const width = inner - CODE - 20;
+  const x = MARGIN;
+  codeSquare(pen, code, MARGIN + inner - CODE, MARGIN);
+  write(pen, setting, input.name, { x, width, size: 30 * scale, cut: 'bold', leading: 1.15 });
+  pen.y += 3 * scale;
+  const ground = [readWords(layout), groundWords(layout, units)].filter(Boolean).join(': ');
+  write(
+    pen,
+    setting,
+    `${showLength(layout.putt.distance, 'putt', units)}, ${drillWords(layout)}. Green ${ground}.`,
+    {
+      x,
+      width,
+      size: 16 * scale,
+    },
+  );
+  write(
+    pen,
+    setting,
+    student
+      ? `For ${student.name}: ${fittingWords(student.fitting, units)}.`
+      : `Set for ${fittingWords(layout.player, units)}.`,
+    {
+      x,
+      width,
+      size: 16 * scale,
+      cut: student ? 'bold' : 'regular',
+    },
+  );
+  if (rung) write(pen, setting, `Rung ${rung}.`, { x, width, size: 16 * scale });
+  write(pen, setting, [input.version, input.made].filter(Boolean).join(' · '), {
+    x,
+    width,
+    size: 12.5 * scale,
+    cut: 'narrow',
+    tone: 'ink2',
+  });
+  pen.y = Math.max(pen.y, MARGIN + CODE) + 8;
+}
+
+const fittingWords = (
+  { hand, headLength, headDepth, school, seated }: Fitting,
+  units: UnitPreferences,
+): string =>
+  [
+    `${hand}-handed`,
+    `head ${showLength(headLength, 'across', units)} by ${showLength(headDepth, 'across', units)}`,
+    school === 'arc' ? 'arc' : 'straight stroke',
+    seated && 'seated',
+  ]
+    .filter(Boolean)
+    .join(', ');
+
+function codeSquare(pen: Pen, { size, dark }: SheetInput['code'], x: number, y: number): void {
+  const cell = CODE / size;
+  const path = dark
+    .flatMap((on, index) =>
+      on
+        ? [
+            `M${(x + (index % size) * cell).toFixed(2)} ${(y + Math.floor(index / size) * cell).toFixed(2)}h${cell.toFixed(2)}v${cell.toFixed(2)}h-${cell.toFixed(2)}z`,
+          ]
+        : [],
+    )
+    .join('');
+  pen.nodes.push(<path d={path} fill="#000000" />);
+}
+
+const DRAWING = 262;
+
+function drawing(pen: Pen, { layout, units }: SheetInput, inner: number): void {
+  const size = { width: inner, height: DRAWING };
+  const marks = drawLayout(layout);
+  const geometry = fit(marks, {
+    ...size,
+    lie: 'along',
+    margin: marginsOf('along'),
+    holeAtMost: 40,
+  });
+  const { shareOfHole } = makeWindow(layout.putt);
+  pen.nodes.push(
+    <g transform={`translate(${MARGIN} ${pen.y})`}>
+      <rect width={inner} height={DRAWING} fill="none" stroke="var(--ink)" strokeWidth={1.2} />
+      <Drawing marks={marks} units={units} geometry={geometry} size={size} clip="sheet-drawing" />
+      <text x={10} y={DRAWING - 10} fontSize={12.5} fill="var(--ink2)" {...FONTS.narrow}>
+        {`pace ${roughLength(layout.putt.past, units)} past, ${Math.round(shareOfHole * 100)} % of the hole left · drawn ×${geometry.across} across`}
+      </text>
+    </g>,
+  );
+  pen.y += DRAWING + 14;
+}
+
+function tape(pen: Pen, { layout, units }: SheetInput, setting: Setting, inner: number): void {
+  const { scale } = setting;
+  const size = 16.5 * scale;
+  const row = size * 1.55;
+  const right = MARGIN + inner;
+  const columns = {
+    along: MARGIN + inner * 0.5,
+    left: MARGIN + inner * 0.64,
+    right: MARGIN + inner * 0.78,
+  };
+  const cell = (text: string, x: number, anchor: 'start' | 'end', cut: Cut, tone = 'ink') =>
+    pen.nodes.push(
+      <text
+        x={x}
+        y={pen.y + size}
+        fontSize={cut === 'narrow' ? 13 * scale : size}
+        textAnchor={anchor}
+        fill={`var(--${tone})`}
+        {...FONTS[cut]}
+      >
+        {text}
+      </text>,
+    );
+  const rule = (tone: string, width: number) =>
+    pen.nodes.push(
+      <line
+        x1={MARGIN}
+        x2={right}
+        y1={pen.y}
+        y2={pen.y}
+        stroke={`var(--${tone})`}
+        strokeWidth={width}
+      />,
+    );
+  cell('Tape list, in the order of placing, from the ball mark', MARGIN, 'start', 'narrow', 'ink2');
+  cell('along', columns.along, 'end', 'narrow', 'ink2');
+  cell('left', columns.left, 'end', 'narrow', 'ink2');
+  cell('right', columns.right, 'end', 'narrow', 'ink2');
+  cell('check', right, 'end', 'narrow', 'ink2');
+  pen.y += row * 0.92;
+  rule('ink', 1.2);
+  for (const one of tapeList(layout)) {
+    cell(
+      one.label ? `${one.label}  ${one.name}` : one.name,
+      MARGIN,
+      'start',
+      one.label ? 'bold' : 'regular',
+    );
+    cell(alongWords(one, units), columns.along, 'end', 'bold');
+    const aside = asideWords(one, units).replace(/ (left|right)$/, '');
+    const middle = aside === 'on the line';
+    const column = middle || one.at.across > 0 ? columns.right : columns.left;
+    cell(one.what === 'ball' ? '' : middle ? 'on line' : aside, column, 'end', 'bold');
+    const [check] = one.checks;
+    if (check) cell(showLength(check.metres, 'across', units), right, 'end', 'bold', 'line');
+    pen.y += row;
+    rule('hair', 0.8);
+  }
+  const [first] = layout.elements.flatMap(({ id }) => sensitivityOf(layout, id).slice(0, 1));
+  const note = `Across is to the middle of a tee; checks are inside to inside.${first ? ` Measure best: ${first.label.toLowerCase()}.` : ''}`;
+  pen.y += 3 * scale;
+  write(pen, setting, note, {
+    x: MARGIN,
+    width: inner,
+    size: 13 * scale,
+    cut: 'narrow',
+    tone: 'ink2',
+  });
+}
+
+function doing(pen: Pen, { details, layout }: SheetInput, setting: Setting, width: number): void {
+  const { scale } = setting;
+  const size = 15.5 * scale;
+  const x = MARGIN;
+  label(pen, setting, 'How', x, width);
+  details.steps.forEach((step, index) => {
+    const y = pen.y;
+    write(pen, setting, step, { x: x + 22 * scale, width: width - 22 * scale, size });
+    pen.nodes.push(
+      <text x={x} y={y + size} fontSize={size} fill="var(--line)" {...FONTS.bold}>
+        {index + 1}
+      </text>,
+    );
+    pen.y += 2 * scale;
+  });
+  for (const line of layoutChecklist(layout)) {
+    const y = pen.y;
+    write(pen, setting, line, { x: x + 22 * scale, width: width - 22 * scale, size });
+    pen.nodes.push(
+      <rect
+        x={x + 1}
+        y={y + size * 0.22}
+        width={size * 0.72}
+        height={size * 0.72}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1.2}
+      />,
+    );
+    pen.y += 2 * scale;
+  }
+  pen.y += 6 * scale;
+  label(pen, setting, 'What counts', x, width);
+  write(
+    pen,
+    setting,
+    `${details.judge} Done: ${ruleWords(details.rule)}; at most ${details.cap.putts} putts or ${details.cap.minutes} minutes.`.trim(),
+    {
+      x,
+      width,
+      size,
+    },
+  );
+}
+
+function having(
+  pen: Pen,
+  { layout, student, details }: SheetInput,
+  setting: Setting,
+  x: number,
+  width: number,
+): void {
+  const { scale } = setting;
+  const size = 15.5 * scale;
+  label(pen, setting, 'Kit', x, width);
+  const kit = [...layoutKit(layout), { item: 'tape' as const, name: KIT.tape.one, count: 1 }];
+  for (const { item, name, count } of kit) {
+    const y = pen.y;
+    const missing = student && !student.kit.includes(item);
+    const instead = missing && 'instead' in KIT[item] ? ` (or ${KIT[item].instead})` : '';
+    write(pen, setting, `${count} ${name}${instead}`, {
+      x: x + 22 * scale,
+      width: width - 22 * scale,
+      size,
+    });
+    pen.nodes.push(
+      <rect
+        x={x + 1}
+        y={y + size * 0.22}
+        width={size * 0.72}
+        height={size * 0.72}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1.2}
+      />,
+    );
+  }
+  if (details.errors.length > 0) {
+    pen.y += 8 * scale;
+    label(pen, setting, 'Often seen', x, width);
+    for (const error of details.errors) write(pen, setting, error, { x, width, size: 14 * scale });
+  }
+}
+
+function cautions(
+  pen: Pen,
+  { layout, details }: SheetInput,
+  setting: Setting,
+  inner: number,
+): void {
+  const { scale } = setting;
+  const all = [...layoutCautions(layout), ...details.cautions, GENERAL];
+  const top = pen.y + 4;
+  pen.y = top + 8 * scale;
+  write(pen, setting, all.join(' '), {
+    x: MARGIN + 14,
+    width: inner - 24,
+    size: 13.5 * scale,
+    leading: 1.32,
+  });
+  pen.y += 6 * scale;
+  pen.nodes.push(<rect x={MARGIN} y={top} width={5} height={pen.y - top} fill="var(--line)" />);
+}
+
+const GENERAL =
+  'Practice only: in play, local rules and the rules of golf decide. Pain or dizziness: stop.';

@@ -1,0 +1,78 @@
+'use client';
+
+import { useDrag } from '@use-gesture/react';
+import clsx from 'clsx';
+import { useRef, type KeyboardEvent } from 'react';
+import type { Spot } from '@/core/layout';
+import type { Geometry } from './geometry';
+
+/** Something on the drawing that is taken hold of and moved, by hand or by keys. */
+export interface DrawnGrip {
+  id: string;
+  /** Read out, and in the tooltip. */
+  name: string;
+  at: Spot;
+  chosen: boolean;
+  /** Taken hold of, before it is moved. */
+  onHold(): void;
+  /** Moved to a spot on the green; `done` when it is let go. */
+  onMove(to: Spot, done: boolean): void;
+  /** Nudged by steps along the line and across it; `coarse` with the shift key. */
+  onNudge(along: number, across: number, coarse: boolean): void;
+  onRemove?: () => void;
+}
+
+const STEPS: Record<string, [x: number, y: number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+/** A handle over the drawing: dragged, or nudged with the arrow keys as the screen shows it. */
+export function GripHandle({ grip, geometry }: { grip: DrawnGrip; geometry: Geometry }) {
+  const area = useRef<HTMLButtonElement>(null);
+  const bind = useDrag(
+    ({ xy: [x, y], first, last, tap, event }) => {
+      event.preventDefault();
+      if (first) grip.onHold();
+      if (tap) return;
+      const box = area.current!.parentElement!.getBoundingClientRect();
+      const to = geometry.spot({ x: x - box.left, y: y - box.top });
+      grip.onMove(to, last);
+    },
+    { pointer: { touch: true, capture: true, keys: false }, threshold: 3, filterTaps: true },
+  );
+  const keys = (event: KeyboardEvent) => {
+    if ((event.key === 'Delete' || event.key === 'Backspace') && grip.onRemove) {
+      event.preventDefault();
+      return grip.onRemove();
+    }
+    const step = STEPS[event.key];
+    if (!step) return;
+    event.preventDefault();
+    const [x, y] = step;
+    // The line lies to the right or stands up the screen.
+    if (geometry.lie === 'along') grip.onNudge(x, y, event.shiftKey);
+    else grip.onNudge(-y, x, event.shiftKey);
+  };
+  const { x, y } = geometry.pixel(grip.at);
+  return (
+    <button
+      {...bind()}
+      ref={area}
+      type="button"
+      aria-label={`Move ${grip.name}: arrow keys, with shift for more`}
+      title={`Drag the ${grip.name}`}
+      onKeyDown={keys}
+      onFocus={grip.onHold}
+      style={{ left: x - 15, top: y - 15 }}
+      className={clsx(
+        'absolute size-[30px] cursor-grab touch-none rounded-full border-2 active:cursor-grabbing',
+        grip.chosen
+          ? 'border-line bg-line/10'
+          : 'border-transparent hover:border-ink2 focus-visible:border-ink',
+      )}
+    />
+  );
+}
