@@ -24,6 +24,14 @@ const config = [
   ...next,
   ...nextTypescript,
   {
+    rules: {
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { ignoreRestSiblings: true, varsIgnorePattern: '^_' },
+      ],
+    },
+  },
+  {
     files: ['src/**/*.{ts,tsx}', 'src/*.ts'],
     plugins: { boundaries },
     settings: {

@@ -37,7 +37,7 @@ export async function startSession(page: Page, student: string, drill: string) {
   await page.getByRole('combobox', { name: 'Drill' }).click();
   await page.getByRole('option', { name: drill }).click();
   await page.getByRole('button', { name: 'Start session' }).click();
-  await expect(page.getByRole('button', { name: /Clear/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Clear/ }).first()).toBeVisible();
   await expect(page.getByText('all saved')).toBeVisible();
 }
 

@@ -103,7 +103,9 @@ test('a coach who reads metres sees metres, and the drill is the same', async ({
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.goto('/drills');
-  await expect(page.getByRole('row', { name: /Metric gate/ })).toContainText('60 mm at 45.7 cm');
+  await page.getByRole('link', { name: 'Metric gate' }).click();
+  await expect(page.getByLabel('Gate, from ball', { exact: true })).toHaveValue('45.7 cm');
+  await expect(page.getByLabel('Gap', { exact: true })).toHaveValue('60 mm');
   await page.goto('/records');
   await page.getByRole('radio', { name: 'feet and inches' }).click();
   await page.getByRole('button', { name: 'Save' }).click();

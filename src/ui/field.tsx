@@ -7,6 +7,8 @@ interface FieldShape {
   label: string;
   hint?: ReactNode;
   error?: string;
+  /** Said only to those who cannot see the column it stands in. */
+  quiet?: boolean;
 }
 
 interface FieldIds {
@@ -20,13 +22,14 @@ export function Field({
   label,
   hint,
   error,
+  quiet = false,
   children,
 }: FieldShape & { children: (ids: FieldIds) => ReactNode }) {
   const id = useId();
   const note = error ?? hint;
   return (
     <div className="grid content-start gap-1">
-      <label htmlFor={id} className="cap">
+      <label htmlFor={id} className={quiet ? 'sr-only' : 'cap'}>
         {label}
       </label>
       {children({
@@ -56,11 +59,12 @@ export function TextField({
   label,
   hint,
   error,
+  quiet,
   className,
   ...rest
 }: FieldShape & ComponentProps<'input'>) {
   return (
-    <Field label={label} hint={hint} error={error}>
+    <Field label={label} hint={hint} error={error} quiet={quiet}>
       {(ids) => <input autoComplete="off" {...rest} {...ids} className={clsx(LINE, className)} />}
     </Field>
   );

@@ -28,6 +28,7 @@ export function ParsedInput<T>({
   onValue,
   onWrong,
   list,
+  quiet,
 }: {
   /** Unique on the form. */
   name: string;
@@ -41,6 +42,8 @@ export function ParsedInput<T>({
   onWrong: Wrong;
   /** Id of a list of suggestions. */
   list?: string;
+  /** Its label is only for those who cannot see the column it stands in. */
+  quiet?: boolean;
 }) {
   const [typed, setTyped] = useState<{ text: string; error: string | null } | null>(null);
   const error = typed?.error ?? null;
@@ -58,6 +61,7 @@ export function ParsedInput<T>({
       label={label}
       hint={hint}
       list={list}
+      quiet={quiet}
       value={typed?.text ?? show(value)}
       onChange={({ target }) => take(target.value)}
       onBlur={() => {
@@ -89,6 +93,7 @@ export function LengthInput({
   value: number;
   onValue: (metres: number) => string | null;
   onWrong: Wrong;
+  quiet?: boolean;
 }) {
   return (
     <ParsedInput

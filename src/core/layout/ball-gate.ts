@@ -317,6 +317,7 @@ export const ballGate = defineElement({
         id: 'gate',
         name: 'gate',
         at: midway(left, right),
+        slides: true,
         move: ({ along }) => ({ ...gate, distance: along }),
       },
       { id: 'left', name: 'left tee', at: left, move: widened },

@@ -128,8 +128,14 @@ const outcomeId = (back: Touch, front: Touch): string =>
     .filter(Boolean)
     .join(', ') || 'clear';
 
-const both = (): { back: Touch; front: Touch; id: string }[] =>
-  TOUCHES.flatMap((front) => TOUCHES.map((back) => ({ back, front, id: outcomeId(back, front) })));
+/** All that can happen, one tee before two. */
+const both = (): { back: Touch; front: Touch; id: string }[] => {
+  const touched = (one: { back: Touch; front: Touch }) =>
+    Number(one.back !== 'clear') + Number(one.front !== 'clear');
+  return TOUCHES.flatMap((front) =>
+    TOUCHES.map((back) => ({ back, front, id: outcomeId(back, front) })),
+  ).sort((a, b) => touched(a) - touched(b));
+};
 
 /** What two touched tees say together. */
 function saying(back: Touch, front: Touch, setting: Setting): string {
@@ -288,12 +294,14 @@ export const boxGate = defineElement({
       id: 'back',
       name: 'back pair',
       at: { along: -params.behind, across: 0 },
+      slides: true,
       move: ({ along }) => ({ ...params, behind: -along }),
     },
     {
       id: 'front',
       name: 'front pair',
       at: { along: params.ahead, across: 0 },
+      slides: true,
       move: ({ along }) => ({ ...params, ahead: along }),
     },
     ...SIDES.map((side) => ({

@@ -112,6 +112,7 @@ export const corridor = defineElement({
       id: 'end',
       name: 'far end of the rods',
       at: { along: params.length, across: 0 },
+      slides: true,
       move: ({ along }) => ({ ...params, length: along }),
     },
     {

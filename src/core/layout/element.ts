@@ -156,6 +156,8 @@ export interface Grip<Params> {
   id: string;
   name: string;
   at: Spot;
+  /** Moves along the line only: it is taken hold of at the dimension string, clear of what stands there. */
+  slides?: true;
   move(to: Spot): Params;
 }
 

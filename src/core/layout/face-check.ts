@@ -106,6 +106,7 @@ export const faceCheck = defineElement({
       id: 'mark',
       name: 'mark',
       at: { along: params.distance, across: 0 },
+      slides: true,
       move: ({ along }) => ({ ...params, distance: along }),
     },
   ],

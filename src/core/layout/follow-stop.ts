@@ -107,6 +107,7 @@ export const followStop = defineElement({
       id: 'stop',
       name: 'follow stop',
       at: { along: params.ahead, across: 0 },
+      slides: true,
       move: ({ along }) => ({ ...params, ahead: along }),
     },
   ],

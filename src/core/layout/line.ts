@@ -62,6 +62,7 @@ export const line = defineElement({
       id: 'end',
       name: 'end of the line',
       at: { along: params.length, across: 0 },
+      slides: true,
       move: ({ along }) => ({ ...params, length: along }),
     },
   ],

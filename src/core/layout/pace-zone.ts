@@ -192,6 +192,7 @@ export const paceZone = defineElement({
         id: 'end',
         name: edge ? 'shortest that counts' : 'end of the zone',
         at: beyond(setting, edge ? -params.depth : params.depth),
+        slides: true,
         move: ({ along }) => ({ ...params, depth: Math.abs(along - setting.hole.along) }),
       },
     ];

@@ -203,6 +203,7 @@ export const putterGate = defineElement({
         id: 'gate',
         name: 'putter gate',
         at: { along: alongOf(params), across: 0 },
+        slides: true,
         move: ({ along }): PutterGate => ({
           ...params,
           place: Math.abs(along) < 0.01 ? 'level' : along < 0 ? 'behind' : 'ahead',

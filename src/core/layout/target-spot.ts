@@ -80,6 +80,7 @@ export const targetSpot = defineElement({
       id: 'spot',
       name: 'coin',
       at: { along: params.distance, across: 0 },
+      slides: true,
       move: ({ along }) => ({ ...params, distance: along }),
     },
   ],

@@ -78,6 +78,7 @@ export const targetTee = defineElement({
       id: 'tee',
       name: 'target tee',
       at: { along: params.distance, across: 0 },
+      slides: true,
       move: ({ along }) => ({ ...params, distance: along }),
     },
   ],

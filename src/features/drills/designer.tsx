@@ -169,6 +169,7 @@ export function Designer({
       id: `${element.id}/${grip.id}`,
       name: grip.name,
       at: grip.at,
+      ...(grip.slides && { slides: grip.slides }),
       chosen: element.id === chosen,
       onHold: () => setChosen(element.id),
       onMove: (to, done) => {
@@ -243,7 +244,7 @@ export function Designer({
           </Button>
         )}
       </PlaceHead>
-      <div className="h-[300px] border-b-[length:var(--stroke)] border-ink md:h-[330px]">
+      <div className="h-[350px] border-b-[length:var(--stroke)] border-ink md:h-[330px]">
         <LayoutDrawing
           layout={shown}
           units={units}

@@ -118,6 +118,15 @@ export function DrillList({
             onChange={forStudent}
           />
         )}
+        <label className="flex min-h-11 items-center gap-2.5 text-[16px]">
+          <input
+            type="checkbox"
+            className="size-5 accent-[var(--ink)]"
+            checked={filter.seated}
+            onChange={({ target }) => change({ seated: target.checked })}
+          />
+          From a chair
+        </label>
         {asks && <Button onClick={clear}>Show all</Button>}
       </aside>
       <div className="min-w-0 px-4 py-5 md:px-7" aria-live="polite">

@@ -156,7 +156,7 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
           <thead>
             <tr className="border-b text-left cap">
               <th className="w-10 py-1.5 font-[inherit]">rung</th>
-              <th className="w-40 py-1.5 pr-4 font-[inherit]">set to</th>
+              <th className="w-36 py-1.5 pr-4 font-[inherit]">{changes(rungs[0]!.rung, layout)}</th>
               <th className="py-1.5 font-[inherit]">lets through</th>
               <th className="py-1.5 text-right font-[inherit]">
                 {who?.score ? `${who.name.split(' ')[0]} clears` : ''}
@@ -233,6 +233,15 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
   );
 }
 
+/** What the rungs change, for the head of their column. */
+function changes(rung: Rung, { elements }: Layout): string {
+  if (rung.putt !== undefined) return 'putt';
+  const [id, numbers] = Object.entries(rung.set)[0] ?? [];
+  const piece = elements.find((one) => one.id === id);
+  const field = piece && elementOf(piece.kind).fields.find(({ name }) => name in (numbers ?? {}));
+  return field?.label.toLowerCase() ?? '';
+}
+
 function refusalOf(layout: Layout, rung: Rung, units: UnitPreferences): string | null {
   try {
     return refusal(onRung(layout, rung), units);
@@ -257,12 +266,12 @@ function RungValue({
   onRung: (rung: Rung) => string | null;
   onWrong: Editing['onWrong'];
 }) {
-  const shared = { units, onWrong, name: `rung ${index}` };
+  const shared = { units, onWrong, name: `rung ${index}`, quiet: true };
   if (rung.putt !== undefined) {
     return (
       <LengthInput
         {...shared}
-        label="putt"
+        label={`Rung ${index + 1}, putt`}
         what="A putt"
         kind="putt"
         {...PUTT_RANGE}
@@ -280,7 +289,7 @@ function RungValue({
   return (
     <LengthInput
       {...shared}
-      label={limits.label.toLowerCase()}
+      label={`Rung ${index + 1}, ${limits.label.toLowerCase()}`}
       what={limits.what}
       kind={kind}
       min={limits.min}

@@ -8,7 +8,7 @@ import { useEffect, useMemo, useRef, useState, useTransition, type ReactNode } f
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { tally } from '@/core/drill';
-import { loggedElements, standing, type Layout, type Outcome } from '@/core/layout';
+import { loggedElements, type Layout, type Outcome, type Standing } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { releaseFocus } from '@/ui/release-focus';
@@ -110,7 +110,7 @@ export function Logging({
     });
 
   return (
-    <main className="grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden bg-sheet">
+    <main className="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden bg-sheet">
       <header className="flex items-start justify-between gap-3 border-b-[length:var(--stroke)] border-ink px-4 pt-3 pb-2.5">
         <div className="min-w-0">
           <p className="truncate text-[16px]">
@@ -169,7 +169,7 @@ export function Logging({
           }}
         />
       </div>
-      <footer className="grid gap-2.5 border-t-[length:var(--stroke)] border-ink bg-paper px-3.5 pt-2.5 pb-4">
+      <footer className="grid grid-cols-[minmax(0,1fr)] gap-2.5 border-t-[length:var(--stroke)] border-ink bg-paper px-3.5 pt-2.5 pb-4">
         <div className="flex min-h-7 items-center justify-between gap-3">
           <div className="flex min-w-0 justify-end overflow-hidden">
             <Strip outcomes={shown.slice(-(wide ? 40 : 10))} breaks={Infinity} />
@@ -214,10 +214,10 @@ export function Logging({
           </div>
         )}
         <div className="flex items-center justify-between gap-3">
-          <p className="text-sm text-ink2">
-            {wide ? 'space clear · ← → the tee · U undo' : gateWords(layout, units)}
+          <p className="min-w-0 text-sm text-ink2">
+            {wide ? 'space clear · ← → the tee · U undo' : gapWords(primary, units)}
           </p>
-          <div className="flex gap-2.5">
+          <div className="flex shrink-0 gap-2.5">
             <SetUp runId={runId} layout={layout} units={units} />
             <Button
               className="min-h-12"
@@ -236,11 +236,11 @@ export function Logging({
   );
 }
 
-const gateWords = (layout: Layout, units: UnitPreferences) =>
-  standing(layout)
-    .flatMap((element) => element.checks())
-    .map(({ name, metres }) => `${showLength(metres, 'across', units)} ${name}`)
-    .join(' · ');
+/** The one gap to have in mind. */
+function gapWords(element: Standing | null, units: UnitPreferences): string {
+  const [check] = element?.checks() ?? [];
+  return check ? `${showLength(check.metres, 'across', units)} ${check.name}` : '';
+}
 
 /** Whether the drawing lies along the screen: on anything wider than it is high and wider than a phone. */
 function useWide(): boolean {

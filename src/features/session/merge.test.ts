@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { merge } from './merge';
+import { merge, together, unacknowledged } from './merge';
 import type { WireEvent, WirePutt } from './wire';
 
 const putt = (id: string, outcome = 'clear'): WireEvent => ({
@@ -38,5 +38,21 @@ describe('merge', () => {
         },
       ),
     );
+  });
+});
+
+describe('what is on its way to the queue', () => {
+  it('stays in sight until the server shows it, in the order in which it was logged', () => {
+    const logged = [putt('a'), putt('b'), undo('a')];
+    expect(together([putt('a')], logged)).toEqual([putt('a'), putt('b'), undo('a')]);
+    expect(together(logged, logged)).toEqual(logged);
+    expect(unacknowledged(logged, [saved('a')])).toEqual([putt('b'), undo('a')]);
+    expect(unacknowledged(logged, [{ ...saved('a'), undone: true }, saved('b')])).toEqual([]);
+  });
+
+  it('keeps the last putt the last, so that undo takes back that one', () => {
+    // The queue was read before the last putt had come into it.
+    const shown = merge([saved('a')], together([putt('b')], [putt('b'), putt('c')]));
+    expect(shown.at(-1)!.id).toBe('c');
   });
 });

@@ -18,3 +18,18 @@ export function merge(saved: WirePutt[], pending: WireEvent[]): WirePutt[] {
   }
   return [...putts.values()];
 }
+
+/** The events that the server's putts do not show yet. */
+export function unacknowledged(events: WireEvent[], saved: WirePutt[]): WireEvent[] {
+  const putts = new Map(saved.map((putt) => [putt.id, putt]));
+  return events.filter(({ type, id }) => {
+    const known = putts.get(id);
+    return type === 'putt' ? !known : !known?.undone;
+  });
+}
+
+/** What is kept on the device, and after it what was logged here a moment ago and is still on its way there. */
+export function together(kept: WireEvent[], logged: WireEvent[]): WireEvent[] {
+  const here = new Set(kept.map(({ type, id }) => `${type} ${id}`));
+  return [...kept, ...logged.filter(({ type, id }) => !here.has(`${type} ${id}`))];
+}

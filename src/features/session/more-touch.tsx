@@ -23,7 +23,7 @@ export function MoreTouch({
             key={element.id}
             role="group"
             aria-label={element.name}
-            className="grid grid-cols-[84px_1fr] items-center gap-2"
+            className="grid grid-cols-[72px_minmax(0,1fr)] items-center gap-2"
           >
             <span className="cap leading-tight">
               {element.kind === 'watch' ? outcomes[0]!.detail : element.name}

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { v4 } from 'uuid';
 import type { Outcomes } from '@/core/layout';
-import { merge } from './merge';
+import { merge, together, unacknowledged } from './merge';
 import { discard, drain, enqueue, pendingEvents } from './queue';
 import { puttsAnswer, type PuttsAnswer, type WireEvent, type WirePutt } from './wire';
 
@@ -42,6 +42,8 @@ export function useRun(runId: string, initial: WirePutt[], onOthers: (count: num
   const [finished, setFinished] = useState(false);
   const known = useRef(new Set(initial.map(({ id }) => id)));
   const others = useRef(onOthers);
+  // Logged on this screen and not seen at the server yet: what the queue does not hold yet must not vanish meanwhile.
+  const logged = useRef<WireEvent[]>([]);
   useEffect(() => {
     others.current = onOthers;
   });
@@ -51,7 +53,7 @@ export function useRun(runId: string, initial: WirePutt[], onOthers: (count: num
       const answer = await drain(runId, (events) => send(runId, events));
       const left = await pendingEvents(runId);
       if (!answer.ok) {
-        setPending(left);
+        setPending(together(left, logged.current));
         setSaving({ state: 'refused', code: answer.code, message: answer.message });
         return false;
       }
@@ -59,7 +61,8 @@ export function useRun(runId: string, initial: WirePutt[], onOthers: (count: num
       news.forEach(({ id }) => known.current.add(id));
       if (news.length > 0) others.current(news.length);
       setSaved(answer.putts);
-      setPending(left);
+      logged.current = unacknowledged(logged.current, answer.putts);
+      setPending(together(left, logged.current));
       setFinished(answer.finished);
       setSaving(left.length === 0 ? { state: 'saved' } : { state: 'waiting', since: 'now' });
       return left.length === 0;
@@ -87,6 +90,7 @@ export function useRun(runId: string, initial: WirePutt[], onOthers: (count: num
   const add = useCallback(
     (event: WireEvent) => {
       known.current.add(event.id);
+      logged.current = [...logged.current, event];
       setPending((before) => [...before, event]);
       setSaving((before) =>
         before.state === 'saved' ? { state: 'waiting', since: 'now' } : before,
@@ -109,6 +113,7 @@ export function useRun(runId: string, initial: WirePutt[], onOthers: (count: num
     undo: last && (() => add({ type: 'undo', id: last.id, at: new Date().toISOString() })),
     discard: async () => {
       await discard(runId);
+      logged.current = [];
       await flush();
     },
   };

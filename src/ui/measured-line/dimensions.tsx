@@ -69,6 +69,8 @@ export function Cut({ geometry, size }: { geometry: Geometry; size: Size }) {
 }
 
 const ROW = 29;
+/** A drawing narrower than this is a phone's, px. */
+export const NARROW = 600;
 
 /** A dimension string: its length between two strokes, with the number in it. */
 export function Dimension({
@@ -96,7 +98,10 @@ export function Dimension({
   const place = (at: number): Pixel =>
     lie === 'along' ? { x: at, y: aside } : { x: aside, y: at };
   const [a, b, centre] = [place(ends[0]!), place(ends[1]!), place(middle)];
-  const tight = lie === 'along' && Math.abs(ends[1]! - ends[0]!) < width + 16;
+  const stretch = Math.abs(ends[1]! - ends[0]!);
+  const tight = lie === 'along' && stretch < width + 16;
+  // On a narrow drawing numbers far wider than their stretch would stand in each other; the tape list has them too.
+  const untold = tight && size.width < NARROW && stretch < 0.8 * width;
   return (
     <g>
       <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke="var(--ink)" strokeWidth={1} />
@@ -124,7 +129,7 @@ export function Dimension({
           </text>
         </>
       )}
-      {tight && (
+      {tight && !untold && (
         <text
           x={centre.x}
           y={aside + (above ? -8 : 17)}

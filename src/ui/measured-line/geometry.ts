@@ -35,10 +35,10 @@ export interface Room {
   holeAtMost: number;
 }
 
-/** Room for dimension strings and words around a drawing, px. */
-export const marginsOf = (lie: Lie): Room['margin'] =>
+/** Room for dimension strings and words around a drawing, and below it for a dial where there is none beside it, px. */
+export const marginsOf = (lie: Lie, dialBelow = false): Room['margin'] =>
   lie === 'along'
-    ? { top: 86, right: 64, bottom: 66, left: 104 }
+    ? { top: 86, right: 64, bottom: dialBelow ? 124 : 66, left: dialBelow ? 70 : 104 }
     : { top: 26, right: 96, bottom: 56, left: 64 };
 
 const EXAGGERATIONS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 75, 100];
@@ -149,7 +149,7 @@ function cutFor(
   );
   const near = Math.max(longest.from - first, 0.1);
   const from = longest.from + 0.45 * near;
-  const to = longest.to - (until - longest.to) * 0.6;
+  const to = longest.to - Math.max((until - longest.to) * 0.6, HOLE_RADIUS + 0.02);
   return to - from > 0.15 * (until - first) ? { from, to } : null;
 }
 

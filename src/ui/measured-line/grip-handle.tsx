@@ -12,6 +12,8 @@ export interface DrawnGrip {
   /** Read out, and in the tooltip. */
   name: string;
   at: Spot;
+  /** Along the line only. */
+  slides?: true;
   chosen: boolean;
   /** Taken hold of, before it is moved. */
   onHold(): void;
@@ -21,6 +23,9 @@ export interface DrawnGrip {
   onNudge(along: number, across: number, coarse: boolean): void;
   onRemove?: () => void;
 }
+
+/** Where the second dimension string runs, px from the top. */
+const STRING = 55;
 
 const STEPS: Record<string, [x: number, y: number]> = {
   ArrowLeft: [-1, 0],
@@ -56,7 +61,9 @@ export function GripHandle({ grip, geometry }: { grip: DrawnGrip; geometry: Geom
     if (geometry.lie === 'along') grip.onNudge(x, y, event.shiftKey);
     else grip.onNudge(-y, x, event.shiftKey);
   };
-  const { x, y } = geometry.pixel(grip.at);
+  const onString = grip.slides && geometry.lie === 'along';
+  const { x, y: own } = geometry.pixel(grip.at);
+  const y = onString ? STRING : own;
   return (
     <button
       {...bind()}
@@ -66,12 +73,17 @@ export function GripHandle({ grip, geometry }: { grip: DrawnGrip; geometry: Geom
       title={`Drag the ${grip.name}`}
       onKeyDown={keys}
       onFocus={grip.onHold}
-      style={{ left: x - 15, top: y - 15 }}
+      style={{ left: x - 12, top: y - 12 }}
       className={clsx(
-        'absolute size-[30px] cursor-grab touch-none rounded-full border-2 active:cursor-grabbing',
+        'absolute size-6 touch-none rounded-full border-2',
+        onString
+          ? 'cursor-ew-resize bg-sheet after:absolute after:inset-[5px] after:rounded-full'
+          : 'cursor-grab active:cursor-grabbing',
         grip.chosen
-          ? 'border-line bg-line/10'
-          : 'border-transparent hover:border-ink2 focus-visible:border-ink',
+          ? `border-line ${onString ? 'after:bg-line' : 'bg-line/10'}`
+          : onString
+            ? 'border-ink2 after:bg-ink2'
+            : 'border-transparent hover:border-ink2 focus-visible:border-ink',
       )}
     />
   );

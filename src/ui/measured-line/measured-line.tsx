@@ -7,6 +7,7 @@ import { useId } from 'react';
 import { useSize } from '../use-size';
 import { FallDial } from './fall-dial';
 import { Drawing, aimsLow } from './drawing';
+import { NARROW } from './dimensions';
 import { fit, marginsOf, type Lie } from './geometry';
 import { GripHandle, type DrawnGrip } from './grip-handle';
 import { TouchTarget, type Target } from './touch-target';
@@ -32,12 +33,16 @@ export interface MeasuredLineProps {
 export function MeasuredLine(props: MeasuredLineProps) {
   const [ref, size] = useSize<HTMLDivElement>();
   const clip = useId();
+  // Tees to be touched need the room that a mark far beyond the hole would take.
+  const marks = props.targets
+    ? props.marks.filter((mark) => mark.type !== 'line' || mark.role !== 'past')
+    : props.marks;
   const geometry =
     size &&
-    fit(props.marks, {
+    fit(marks, {
       ...size,
       lie: props.lie,
-      margin: marginsOf(props.lie),
+      margin: marginsOf(props.lie, !!props.fall && size.width < NARROW),
       holeAtMost: props.targets ? 92 : 58,
     });
   return (
@@ -45,7 +50,7 @@ export function MeasuredLine(props: MeasuredLineProps) {
       {size && geometry && (
         <>
           <svg width={size.width} height={size.height} role="img" aria-label={props.description}>
-            <Drawing {...props} geometry={geometry} size={size} clip={clip} />
+            <Drawing {...props} marks={marks} geometry={geometry} size={size} clip={clip} />
           </svg>
           {props.targets?.map((target) => (
             <TouchTarget

@@ -87,7 +87,7 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
       const out = mark.side === 'left' ? -1 : 1;
       const label: Pixel =
         lie === 'along'
-          ? { x: at.x, y: at.y + (out < 0 ? -13 : 25) }
+          ? { x: at.x, y: at.y + (out < 0 ? -16 : 28) }
           : { x: at.x + out * 18, y: at.y + 5 };
       return (
         <g>

@@ -3,7 +3,7 @@ import { COMBINED } from './combined';
 import type { LibraryDrill } from './entry';
 import { FACE } from './face';
 import { PACE } from './pace';
-import { PATH } from './path';
+import { PATH } from './stroke-path';
 import { START_LINE } from './start-line';
 import { STRIKE } from './strike';
 

@@ -19,12 +19,11 @@ export default async function SheetPage({ params, searchParams }: PageProps<'/dr
   );
   return (
     <main className="min-h-dvh bg-paper">
-      <style>{`@page{size:${paper.size};margin:0}`}</style>
+      <style>{`@page{size:${paper.size};margin:0}@media print{main>div{max-width:none!important}}`}</style>
       <SheetBar id={id} name={input.name} query={query} students={students} rungs={rungs} />
-      <div className="mx-auto w-fit max-w-full overflow-auto py-6 print:p-0">
+      <div className="mx-auto px-3 py-6 print:p-0" style={{ maxWidth: paper.width + 24 }}>
         <div
-          className="border-[length:var(--stroke)] border-ink bg-white print:border-0"
-          style={{ width: paper.width, height: paper.height }}
+          className="border-[length:var(--stroke)] border-ink bg-white print:border-0 [&>svg]:h-auto [&>svg]:w-full"
           dangerouslySetInnerHTML={{ __html: svg }}
         />
       </div>
