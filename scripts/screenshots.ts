@@ -25,6 +25,11 @@ interface Shot {
   before?: (page: Page) => Promise<void>;
 }
 
+async function lookAtFor(page: Page, name: string): Promise<void> {
+  await page.getByRole('combobox', { name: 'Looked at for' }).click();
+  await page.getByRole('option', { name }).click();
+}
+
 async function main(): Promise<void> {
   const folder = 'data/screenshots';
   const file = `${folder}/wharf.db`;
@@ -34,6 +39,7 @@ async function main(): Promise<void> {
   const owner = await ensureCoach(database);
   const oona = (await listStudents(database, owner)).find(({ name }) => name === 'Oona Brandt');
   const drill = (await listDrills(database, owner)).find(({ name }) => name === 'Close gate');
+  const three = (await listDrills(database, owner)).find(({ origin }) => origin === 'three-in-one');
   const breaking = (await listDrills(database, owner)).find(
     ({ name }) => name === 'Start gate, crane side',
   );
@@ -47,17 +53,29 @@ async function main(): Promise<void> {
     { name: 'today', path: '/' },
     { name: 'students', path: '/students' },
     { name: 'student', path: `/students/${oona?.id}` },
-    { name: 'student-phone', path: `/students/${oona?.id}`, size: PHONE },
     { name: 'drills', path: '/drills' },
-    { name: 'designer', path: `/drills/${drill?.id}` },
+    { name: 'designer', path: `/drills/${three?.id}` },
+    {
+      name: 'ladder',
+      path: `/drills/${drill?.id}`,
+      before: async (page) => {
+        await lookAtFor(page, 'Oona Brandt');
+        await page.getByRole('tab', { name: 'Ladder' }).click();
+        await page.getByText('today', { exact: true }).waitFor();
+      },
+    },
+    {
+      name: 'sheet',
+      path: `/drills/${three?.id}/sheet?student=${oona?.id}`,
+      size: { width: 1280, height: 1240 },
+    },
     { name: 'designer-slope', path: `/drills/${breaking?.id}` },
     {
       name: 'make-map',
       path: `/drills/${breaking?.id}`,
       before: async (page) => {
         await page.getByRole('tab', { name: 'Make map' }).click();
-        await page.getByRole('combobox', { name: 'With the putts of' }).click();
-        await page.getByRole('option', { name: 'Yusra Malkey' }).click();
+        await lookAtFor(page, 'Yusra Malkey');
         await page.getByText(/would hole/).waitFor();
       },
     },

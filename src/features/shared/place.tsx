@@ -12,7 +12,7 @@ export function PlaceHead({
 }) {
   return (
     <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-3 border-b-[length:var(--stroke)] border-ink px-4 pt-5 pb-3.5 md:px-7">
-      <div className="min-w-0">
+      <div className="min-w-0 flex-1 basis-64">
         <h1 className="break-words">{title}</h1>
         {sub && <p className="mt-0.5 text-[15px] text-ink2">{sub}</p>}
       </div>

@@ -38,7 +38,7 @@ export interface Room {
 /** Room for dimension strings and words around a drawing, and below it for a dial where there is none beside it, px. */
 export const marginsOf = (lie: Lie, dialBelow = false): Room['margin'] =>
   lie === 'along'
-    ? { top: 86, right: 64, bottom: dialBelow ? 124 : 66, left: dialBelow ? 70 : 104 }
+    ? { top: 94, right: 64, bottom: dialBelow ? 124 : 66, left: dialBelow ? 70 : 104 }
     : { top: 26, right: 96, bottom: 56, left: 64 };
 
 const EXAGGERATIONS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 75, 100];

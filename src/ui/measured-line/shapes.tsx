@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { BALL_DIAMETER } from '@/core/green';
-import type { Mark } from '@/core/layout';
+import type { Mark, Spot } from '@/core/layout';
 import { formatLength, showDegrees, type UnitPreferences } from '@/core/units';
 import type { Geometry, Lie, Pixel } from './geometry';
 
@@ -30,11 +30,9 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
       switch (mark.role) {
         case 'start':
           return (
-            <line
-              x1={from.x}
-              y1={from.y}
-              x2={to.x}
-              y2={to.y}
+            <polyline
+              points={straight(mark, geometry)}
+              fill="none"
               stroke="var(--line)"
               strokeWidth={2}
             />
@@ -227,6 +225,23 @@ export function Fall({ falls, lie, corner }: { falls: number; lie: Lie; corner: 
       ))}
     </g>
   );
+}
+
+/** A straight line on the green: where a stretch is cut out it goes on at the other side as it would have come. */
+function straight(
+  { from, to }: { from: Spot; to: Spot },
+  { pixel, cut }: Pick<Geometry, 'pixel' | 'cut'>,
+): string {
+  const at = (along: number): Spot => ({
+    along,
+    across:
+      from.across + ((along - from.along) / (to.along - from.along)) * (to.across - from.across),
+  });
+  const stops = cut && cut.from > from.along && cut.to < to.along ? [cut.from, cut.to] : [];
+  return [from, ...stops.map(at), to]
+    .map(pixel)
+    .map(({ x, y }) => `${x},${y}`)
+    .join(' ');
 }
 
 function wedgePoints(mark: Extract<Mark, { type: 'wedge' }>, { pixel, cut }: Geometry): string {
