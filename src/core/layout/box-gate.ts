@@ -12,14 +12,13 @@ import {
   type Setting,
   type Side,
 } from './element';
-import { headGapFindings } from './head-gap';
+import { HEAD_FIELDS, HEAD_LIMITS, headGapFindings } from './head-gap';
 import { headGap } from './putter-gate';
 import type { Spot } from './spot';
 
 const LIMITS = {
   reach: { min: 0.03, max: 0.4 },
-  clearance: { min: 0, max: 0.06 },
-  shank: { min: 0.002, max: 0.012 },
+  ...HEAD_LIMITS,
 } as const;
 
 const schema = z.object({
@@ -220,23 +219,7 @@ export const boxGate = defineElement({
       kind: 'across',
       ...LIMITS.reach,
     },
-    {
-      type: 'length',
-      name: 'clearance',
-      label: 'Air each side',
-      what: 'Air',
-      hint: 'between the square head and a tee',
-      kind: 'across',
-      ...LIMITS.clearance,
-    },
-    {
-      type: 'length',
-      name: 'shank',
-      label: 'Tee shank',
-      what: 'A tee shank',
-      kind: 'across',
-      ...LIMITS.shank,
-    },
+    ...HEAD_FIELDS,
   ],
   defaults: (): BoxGate => ({
     behind: 3 * INCH,

@@ -25,3 +25,30 @@ export function headGapFindings(field: string, clearance: number, { player }: Se
   }
   return [];
 }
+
+/** Limits that all putter gates share, m. */
+export const HEAD_LIMITS = {
+  clearance: { min: 0, max: 0.06 },
+  shank: { min: 0.002, max: 0.012 },
+} as const;
+
+/** The numbers that all putter gates ask for. */
+export const HEAD_FIELDS = [
+  {
+    type: 'length',
+    name: 'clearance',
+    label: 'Air each side',
+    what: 'Air',
+    hint: 'between the square head and a tee',
+    kind: 'across',
+    ...HEAD_LIMITS.clearance,
+  },
+  {
+    type: 'length',
+    name: 'shank',
+    label: 'Tee shank',
+    what: 'A tee shank',
+    kind: 'across',
+    ...HEAD_LIMITS.shank,
+  },
+] as const;

@@ -43,20 +43,15 @@ export {
   type RungStrictness,
 } from './ladder';
 export {
-  breaks,
   checkLayout,
   COUNTS,
-  drawLayout,
   elementOf,
   fitted,
-  judge,
   layoutCautions,
   layoutChecklist,
   layoutKit,
   layoutSchema,
-  midpointOf,
   onReading,
-  outcomesProblem,
   outcomesSchema,
   readSchema,
   standing,
@@ -68,6 +63,8 @@ export {
   type Read,
   type Standing,
 } from './layout';
+export { breaks, drawLayout, midpointOf } from './draw-layout';
+export { judge, outcomesProblem } from './judge';
 export { loggedElements, type LoggedElements } from './logged';
 export { airAtTurn, edgeLoss, type PutterGate } from './putter-gate';
 export { ELEMENTS, type ElementKind } from './register';

@@ -4,13 +4,12 @@ import { INCH } from '@/core/units';
 import { DEFAULT_SHANK } from './ball-gate';
 import { CAUTIONS } from './cautions';
 import { defineElement, finding, type Finding, type Setting } from './element';
-import { headGapFindings } from './head-gap';
+import { HEAD_FIELDS, HEAD_LIMITS, headGapFindings } from './head-gap';
 import type { Spot } from './spot';
 
 const LIMITS = {
   by: { min: 0, max: 0.4 },
-  clearance: { min: 0, max: 0.06 },
-  shank: { min: 0.002, max: 0.012 },
+  ...HEAD_LIMITS,
 } as const;
 
 const schema = z.object({
@@ -95,23 +94,7 @@ export const putterGate = defineElement({
       kind: 'across',
       ...LIMITS.by,
     },
-    {
-      type: 'length',
-      name: 'clearance',
-      label: 'Air each side',
-      what: 'Air',
-      hint: 'between the square head and a tee',
-      kind: 'across',
-      ...LIMITS.clearance,
-    },
-    {
-      type: 'length',
-      name: 'shank',
-      label: 'Tee shank',
-      what: 'A tee shank',
-      kind: 'across',
-      ...LIMITS.shank,
-    },
+    ...HEAD_FIELDS,
   ],
   defaults: (): PutterGate => ({
     place: 'level',

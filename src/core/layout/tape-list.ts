@@ -1,6 +1,7 @@
 import { aimFor } from '@/core/green';
 import type { Check, Spot } from './element';
-import { breaks, midpointOf, standing, type Layout } from './layout';
+import { breaks, midpointOf } from './draw-layout';
+import { standing, type Layout } from './layout';
 
 /** One line of the tape list. */
 export interface TapeRow {

@@ -27,3 +27,4 @@ export {
   scoreWords,
   type GateOfWindow,
 } from './words';
+export { clearShare, gapForShare } from './clear-share';

@@ -290,7 +290,7 @@ export function Designer({
                 <Tabs.Trigger
                   key={value}
                   value={value}
-                  className="min-h-12 border-b-4 border-transparent text-[16px] font-[560] whitespace-nowrap text-ink2 data-[state=active]:border-line data-[state=active]:font-[700] data-[state=active]:text-ink"
+                  className="min-h-12 border-b-4 border-transparent text-[16px] font-[560] whitespace-nowrap text-ink2 focus-visible:outline-offset-[-3px] data-[state=active]:border-line data-[state=active]:font-[700] data-[state=active]:text-ink"
                 >
                   {name}
                 </Tabs.Trigger>

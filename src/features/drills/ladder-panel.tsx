@@ -3,12 +3,11 @@
 import clsx from 'clsx';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
-import { normalBelow } from '@/core/numbers';
+import { clearShare, gapForShare } from '@/core/scoring';
 import { PUTT_RANGE } from '@/core/green';
 import {
   MOST_RUNGS,
   elementOf,
-  gapForTolerance,
   ladderElement,
   ladderWays,
   makeLadder,
@@ -53,44 +52,24 @@ const byHand =
     return Math.round(metres / step) * step;
   };
 
-/** The share of a player's putts that such a tolerance lets pass, from their start line as it is known now. */
-function clearShare({ score }: KnownStart, left: number, right: number): number | null {
-  if (!score) return null;
-  const { bias, spread } = score;
-  const below = (edge: number) => normalBelow((edge - bias.middle) / spread.middle);
-  return below(right) - below(-left);
-}
-
 function shareOf(who: KnownStart | null, layout: Layout, rung: Rung): number | null {
-  if (!who) return null;
+  if (!who?.score) return null;
   const id = Object.keys(rung.set)[0];
   const tolerance = standing(onRung(layout, rung))
     .find((element) => element.id === id)
     ?.tolerance();
-  return tolerance?.quantity === 'start' ? clearShare(who, tolerance.left, tolerance.right) : null;
-}
-
-/** The gap that so many of a player's putts clear, m. */
-function gapFor(who: KnownStart, share: number, distance: number, shank: number): number {
-  let [low, high] = [0, 0.3];
-  for (let step = 0; step < 50; step++) {
-    const middle = (low + high) / 2;
-    if ((clearShare(who, middle, middle) ?? 1) < share) low = middle;
-    else high = middle;
-  }
-  return gapForTolerance(high, distance, shank);
+  return tolerance?.quantity === 'start' ? clearShare(who.score, tolerance) : null;
 }
 
 /** The ends of a ladder made for one player, where the ladder closes a ball gate and their start line is known. */
 function endsFor(who: KnownStart | null, layout: Layout, by: LadderBy) {
   const piece = layout.elements.find(({ id }) => id === ladderElement(layout));
   if (!who?.score || by !== 'gap' || piece?.kind !== 'ballGate') return undefined;
-  const { distance, shank } = piece.params;
   const strictest = standing(layout)
     .find(({ id }) => id === piece.id)!
     .harder()[0]!.strict;
-  const strict = Math.max(strictest, gapFor(who, LAST, distance, shank));
-  return { roomy: Math.max(strict + 0.006, gapFor(who, FIRST, distance, shank)), strict };
+  const strict = Math.max(strictest, gapForShare(who.score, LAST, piece.params));
+  return { roomy: Math.max(strict + 0.006, gapForShare(who.score, FIRST, piece.params)), strict };
 }
 
 /** From roomy to strict: each rung with its tolerance, and the one for today. */

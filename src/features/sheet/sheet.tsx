@@ -42,6 +42,8 @@ const MARGIN = 46;
 /** Sizes that are tried until all fits on the page. */
 const SCALES = [1.14, 1.07, 1, 0.94, 0.88, 0.82, 0.77, 0.72];
 const CODE = 96;
+/** Size of the running words, px. */
+const BODY = 15.5;
 
 /** Ink on white paper. */
 const INK: Record<string, string> = {
@@ -332,9 +334,27 @@ function tape(pen: Pen, { layout, units }: SheetInput, setting: Setting, inner: 
   });
 }
 
+/** A line with a box to tick before it. */
+function ticked(pen: Pen, setting: Setting, text: string, x: number, width: number): void {
+  const size = BODY * setting.scale;
+  const indent = 22 * setting.scale;
+  pen.nodes.push(
+    <rect
+      x={x + 1}
+      y={pen.y + size * 0.22}
+      width={size * 0.72}
+      height={size * 0.72}
+      fill="none"
+      stroke="var(--ink)"
+      strokeWidth={1.2}
+    />,
+  );
+  write(pen, setting, text, { x: x + indent, width: width - indent, size });
+}
+
 function doing(pen: Pen, { details, layout }: SheetInput, setting: Setting, width: number): void {
   const { scale } = setting;
-  const size = 15.5 * scale;
+  const size = BODY * scale;
   const x = MARGIN;
   label(pen, setting, 'How', x, width);
   details.steps.forEach((step, index) => {
@@ -348,19 +368,7 @@ function doing(pen: Pen, { details, layout }: SheetInput, setting: Setting, widt
     pen.y += 2 * scale;
   });
   for (const line of layoutChecklist(layout)) {
-    const y = pen.y;
-    write(pen, setting, line, { x: x + 22 * scale, width: width - 22 * scale, size });
-    pen.nodes.push(
-      <rect
-        x={x + 1}
-        y={y + size * 0.22}
-        width={size * 0.72}
-        height={size * 0.72}
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth={1.2}
-      />,
-    );
+    ticked(pen, setting, line, x, width);
     pen.y += 2 * scale;
   }
   pen.y += 6 * scale;
@@ -385,29 +393,12 @@ function having(
   width: number,
 ): void {
   const { scale } = setting;
-  const size = 15.5 * scale;
   label(pen, setting, 'Kit', x, width);
   const kit = [...layoutKit(layout), { item: 'tape' as const, name: KIT.tape.one, count: 1 }];
   for (const { item, name, count } of kit) {
-    const y = pen.y;
     const missing = student && !student.kit.includes(item);
     const instead = missing && 'instead' in KIT[item] ? ` (or ${KIT[item].instead})` : '';
-    write(pen, setting, `${count} ${name}${instead}`, {
-      x: x + 22 * scale,
-      width: width - 22 * scale,
-      size,
-    });
-    pen.nodes.push(
-      <rect
-        x={x + 1}
-        y={y + size * 0.22}
-        width={size * 0.72}
-        height={size * 0.72}
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth={1.2}
-      />,
-    );
+    ticked(pen, setting, `${count} ${name}${instead}`, x, width);
   }
   if (details.errors.length > 0) {
     pen.y += 8 * scale;

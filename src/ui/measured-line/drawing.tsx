@@ -42,7 +42,7 @@ export function Drawing({ marks, units, geometry, size, targets, fall: dial, cli
           x={0}
           y={geometry.lie === 'along' ? 82 : 0}
           width={size.width}
-          height={Math.max(0, size.height - (geometry.lie === 'along' ? 96 : 14))}
+          height={Math.max(0, size.height - (geometry.lie === 'along' ? 146 : 14))}
         />
       </clipPath>
       {fall && !dial && (
