@@ -14,6 +14,7 @@ import {
   type Layout,
   type Outcomes,
 } from '@/core/layout';
+import { drillDetails, type Cap, type Rule } from '@/core/drill';
 import { fittingOf } from '@/core/people';
 import type { LoggedSession } from '@/core/scoring';
 import { getCoach } from './coaches';
@@ -38,6 +39,11 @@ export interface Run {
   layout: Layout;
   /** Rung of the drill's ladder it was played on, from 0; null when on none. */
   rung: number | null;
+  /** When it is done, and what ends it whatever happens. */
+  rule: Rule;
+  cap: Cap;
+  /** Rungs of the drill's ladder. */
+  rungs: number;
   /** In the order in which they reached the server, undone ones too. */
   putts: Putt[];
 }
@@ -76,14 +82,19 @@ async function withRuns({ models }: Database, rows: SessionRow[]): Promise<Sessi
   });
   const versions = await models.drillVersion.findAll({
     where: { id: runs.map(({ drillVersionId }) => drillVersionId) },
-    attributes: ['id', 'drillId'],
   });
-  const drillOf = new Map(versions.map(({ id, drillId }) => [id, drillId]));
+  const versionOf = new Map(
+    versions.map(({ id, drillId, details }) => {
+      const { rule, cap, ladder } = drillDetails.parse(details);
+      return [id, { drillId, rule, cap, rungs: ladder.length }];
+    }),
+  );
   const puttsOf = groupBy(putts, ({ runId }) => runId);
   const runsOf = groupBy(runs, ({ sessionId }) => sessionId);
   const toRun = (row: RunRow): Run => ({
     id: row.id,
-    drillId: drillOf.get(row.drillVersionId) ?? '',
+    // Foreign keys hold the version of every run.
+    ...versionOf.get(row.drillVersionId)!,
     drillName: row.drillName,
     layout: layoutSchema.parse(row.layout),
     rung: row.rung ?? null,

@@ -73,7 +73,7 @@ export const drillDetails = z.object({
   judge: words(300).default(''),
   errors: list(10).default([]),
   cautions: list(10).default([]),
-  rule: ruleSchema.default({ type: 'putts', putts: 20 }),
+  rule: ruleSchema.default({ type: 'open' }),
   cap: capSchema.default({ putts: 60, minutes: 25 }),
   ladder: ladderSchema.default([]),
 });

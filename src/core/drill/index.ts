@@ -14,5 +14,15 @@ export {
   type Skill,
 } from './drill';
 export { LIBRARY, libraryDrill, type LibraryDrill } from './library';
+export { ruleGround, rulePutts } from './rule-putts';
 export { capSchema, ruleSchema, ruleWords, type Cap, type Rule } from './rule';
+export {
+  endedWords,
+  playRule,
+  type Ended,
+  type Progress,
+  type RuleGround,
+  type RulePutt,
+  type RuleState,
+} from './rules';
 export { tally, type Tally } from './tally';

@@ -17,6 +17,7 @@ const tier = z.object({
 /** When a drill is done, as data; the counting follows it. */
 export const ruleSchema = z
   .discriminatedUnion('type', [
+    z.object({ type: z.literal('open') }),
     z.object({ type: z.literal('putts'), putts: count(1, 200) }),
     z.object({ type: z.literal('quota'), passes: count(1, 200) }),
     z.object({ type: z.literal('row'), length: count(2, 50) }),
@@ -62,6 +63,8 @@ const times = (number: number, one: string, many = `${one}s`): string =>
  */
 export function ruleWords(rule: Rule): string {
   switch (rule.type) {
+    case 'open':
+      return 'counted until you finish';
     case 'putts':
       return `${times(rule.putts, 'putt')}, counted`;
     case 'quota':

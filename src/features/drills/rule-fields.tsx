@@ -13,6 +13,7 @@ const RULES: Record<
   Type,
   { name: string; first: Rule; numbers: [field: string, label: string][] }
 > = {
+  open: { name: 'you finish it', first: { type: 'open' }, numbers: [] },
   putts: {
     name: 'so many putts',
     first: { type: 'putts', putts: 20 },

@@ -7,7 +7,15 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState, useTransition, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
-import { tally } from '@/core/drill';
+import {
+  endedWords,
+  playRule,
+  ruleGround,
+  rulePutts,
+  tally,
+  type Cap,
+  type Rule,
+} from '@/core/drill';
 import { loggedElements, type Layout, type Outcome, type Standing } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
@@ -30,6 +38,11 @@ export interface LoggingProps {
   layout: Layout;
   putts: WirePutt[];
   units: UnitPreferences;
+  rule: Rule;
+  cap: Cap;
+  /** Rungs of the drill's ladder, and the one played on, from 0. */
+  rungs: number;
+  rung: number | null;
 }
 
 const SIDE_OF_KEY: Record<string, Outcome['side']> = {
@@ -50,6 +63,10 @@ export function Logging({
   layout,
   putts: initial,
   units,
+  rule,
+  cap,
+  rungs,
+  rung,
 }: LoggingProps) {
   const router = useRouter();
   const [busy, work] = useTransition();
@@ -65,10 +82,23 @@ export function Logging({
   const shown = primaryOutcomes(layout, logged);
   const counts = tally(layout, logged);
   const word = passWord(layout);
+  const progress = playRule(
+    rule,
+    cap,
+    ruleGround(layout, rungs, rung),
+    rulePutts(
+      layout,
+      run.putts.map(({ outcomes: happened, at }) => ({ outcomes: happened, at: new Date(at) })),
+    ),
+  );
+  const ended = endedWords(progress, cap);
+  // The coach may go on when the rule has ended; the putts are kept and scored, the rule counts no more.
+  const [goesOn, setGoesOn] = useState(false);
+  const asks = ended !== null && !goesOn;
 
   const touched = useRef(-Infinity);
   const log = (outcome: Outcome, at?: number) => {
-    if (!primary) return;
+    if (!primary || asks) return;
     if (at !== undefined) {
       if (at - touched.current < ONE_TOUCH) return;
       touched.current = at;
@@ -123,14 +153,16 @@ export function Logging({
             aria-label="count"
           >
             <span className="text-[44px] font-[760] tracking-tight [font-stretch:84%]">
-              {counts.clear}
+              {rule.type === 'open' ? counts.clear : progress.words.count}
             </span>
             <span className="text-[19px] font-[560] text-ink2">
-              of {counts.putts} {word}
+              {rule.type === 'open' ? `of ${counts.putts} ${word}` : progress.words.of}
             </span>
           </p>
           <p className="mt-1.5 text-[15px] text-ink2">
-            {counts.streak} in a row · best {counts.best}
+            {rule.type === 'open'
+              ? `${counts.streak} in a row · best ${counts.best}`
+              : progress.words.line}
           </p>
         </div>
         <div className="flex shrink-0 flex-col items-end gap-2">
@@ -188,14 +220,32 @@ export function Logging({
           onDiscard={() => void run.discard()}
           sessionId={sessionId}
         />
-        {others.length > 0 && (
+        {asks && (
+          <div className="grid gap-2.5" role="status" aria-label="the rule">
+            <p className="text-[19px] font-[680]">{ended}</p>
+            <div className="grid grid-cols-2 gap-2.5">
+              <Button className="min-h-14 text-[17px]" onClick={() => setGoesOn(true)}>
+                Go on all the same
+              </Button>
+              <Button
+                kind="primary"
+                className="min-h-14 text-[18px]"
+                onClick={done}
+                disabled={busy}
+              >
+                Finish
+              </Button>
+            </div>
+          </div>
+        )}
+        {!asks && others.length > 0 && (
           <MoreTouch
             elements={others}
             chosen={also}
             onChoose={(element, outcome) => setAlso((old) => ({ ...old, [element]: outcome }))}
           />
         )}
-        {keys ? (
+        {asks ? null : keys ? (
           <div className="grid grid-cols-[1fr_1.9fr_1fr] gap-2.5">
             {keys.map(({ place, outcome }) => (
               <Key key={outcome.id} side={place} onPress={(at) => log(outcome, at)}>

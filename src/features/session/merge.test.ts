@@ -9,7 +9,12 @@ const putt = (id: string, outcome = 'clear'): WireEvent => ({
   at: '',
 });
 const undo = (id: string): WireEvent => ({ type: 'undo', id, at: '' });
-const saved = (id: string): WirePutt => ({ id, outcomes: { gate: 'clear' }, undone: false });
+const saved = (id: string): WirePutt => ({
+  id,
+  outcomes: { gate: 'clear' },
+  at: '',
+  undone: false,
+});
 
 describe('merge', () => {
   it('shows the server first, then what is pending', () => {

@@ -12,7 +12,12 @@ export function merge(saved: WirePutt[], pending: WireEvent[]): WirePutt[] {
   for (const event of pending) {
     const known = putts.get(event.id);
     if (event.type === 'putt' && !known) {
-      putts.set(event.id, { id: event.id, outcomes: event.outcomes, undone: false });
+      putts.set(event.id, {
+        id: event.id,
+        outcomes: event.outcomes,
+        at: event.at,
+        undone: false,
+      });
     }
     if (event.type === 'undo' && known) putts.set(event.id, { ...known, undone: true });
   }

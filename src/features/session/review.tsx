@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { format } from 'date-fns';
 import { ballGateOf, isBuilt } from '@/core/layout';
-import { tally } from '@/core/drill';
+import { endedWords, playRule, ruleGround, rulePutts, ruleWords, tally } from '@/core/drill';
 import { scoreWords, type SessionScore } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';
 import { counted, type Session, type Student } from '@/data';
@@ -33,6 +33,12 @@ export function Review({
   const putts = counted(run.putts);
   const logged = putts.map(({ outcomes }) => outcomes);
   const counts = tally(run.layout, logged);
+  const progress = playRule(
+    run.rule,
+    run.cap,
+    ruleGround(run.layout, run.rungs, run.rung),
+    rulePutts(run.layout, putts),
+  );
   const gate = ballGateOf(run.layout) ?? undefined;
   const reach = score && Math.max(score.alone.window.high, score.carried.window.high);
   return (
@@ -55,6 +61,15 @@ export function Review({
           {passWord(run.layout)}, {outcomeWords(run.layout, logged).join('; ')}; best run{' '}
           {counts.best}.
         </p>
+        {run.rule.type !== 'open' && (
+          <p className="text-[17px]">
+            {endedWords(progress, run.cap) ?? 'Not finished:'}{' '}
+            <span className="text-ink2">
+              {ruleWords(run.rule)} ({progress.words.count} {progress.words.of}
+              {progress.words.line && `, ${progress.words.line}`}).
+            </span>
+          </p>
+        )}
         <Strip outcomes={primaryOutcomes(run.layout, logged)} />
         <p className="text-ink2">
           {[readWords(run.layout), groundWords(run.layout, units)].filter(Boolean).join(': ')}

@@ -17,7 +17,12 @@ export const puttEvents = z.object({ events: z.array(puttEvent).max(500) });
 export type WireEvent = z.input<typeof puttEvent> & { at: string };
 
 /** A putt as the server tells it. */
-export const wirePutt = z.object({ id: z.string(), outcomes: outcomesSchema, undone: z.boolean() });
+export const wirePutt = z.object({
+  id: z.string(),
+  outcomes: outcomesSchema,
+  at: z.iso.datetime(),
+  undone: z.boolean(),
+});
 export type WirePutt = z.infer<typeof wirePutt>;
 
 /** The server's answer: all putts of the run, or why not. */

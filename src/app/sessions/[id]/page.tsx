@@ -21,9 +21,14 @@ export default async function SessionPage({ params }: PageProps<'/sessions/[id]'
       drillName={run.drillName}
       layout={run.layout}
       units={units}
-      putts={run.putts.map(({ id, outcomes, undoneAt }) => ({
+      rule={run.rule}
+      cap={run.cap}
+      rungs={run.rungs}
+      rung={run.rung}
+      putts={run.putts.map(({ id, outcomes, at, undoneAt }) => ({
         id,
         outcomes,
+        at: at.toISOString(),
         undone: undoneAt !== null,
       }))}
     />

@@ -34,7 +34,7 @@ export const PACE: LibraryDrill[] = [
     whenNot: 'Not on a green where thirty feet cross other players.',
     steps: [
       'Line 3 ft behind the hole.',
-      'Short 0, in the zone 1, holed 2. Past the line: back to nought.',
+      'Short 0, in the zone 1, holed 2. Past the line: nothing.',
     ],
     judge: 'By the points.',
     errors: ['Playing not to be long: everything stops short.'],

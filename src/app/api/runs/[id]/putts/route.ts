@@ -26,6 +26,7 @@ export async function POST(request: Request, { params }: RouteContext<'/api/runs
       putts: putts.map((putt) => ({
         id: putt.id,
         outcomes: putt.outcomes,
+        at: putt.at.toISOString(),
         undone: putt.undoneAt !== null,
       })),
     });

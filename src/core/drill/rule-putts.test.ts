@@ -1,0 +1,35 @@
+import { libraryDrill, ruleGround, rulePutts } from '.';
+
+const at = (seconds: number) => new Date(Date.UTC(2026, 10, 24, 9, 0, seconds));
+const limit = libraryDrill('limit-line')!.layout;
+const four = libraryDrill('four-round')!.layout;
+
+describe('what a rule is told of a putt', () => {
+  it('comes from the elements that say it', () => {
+    const putts = [
+      { outcomes: { paceZone1: 'in', hole2: 'holed' }, at: at(0) },
+      { outcomes: { paceZone1: 'long', hole2: 'past' }, at: at(90) },
+    ];
+    expect(rulePutts(limit, putts)).toEqual([
+      { passed: true, holed: true, rest: 'in', minutes: 0 },
+      { passed: false, holed: false, rest: 'long', minutes: 1.5 },
+    ]);
+  });
+
+  it('says nothing of what is not logged', () => {
+    const { layout } = libraryDrill('straight-gate')!;
+    expect(rulePutts(layout, [{ outcomes: { ballGate1: 'left' }, at: at(0) }])).toEqual([
+      { passed: false, holed: null, rest: null, minutes: 0 },
+    ]);
+  });
+
+  it('is not led astray by a clock that jumps back', () => {
+    const times = [0, 60, -600, 120].map((seconds) => ({ outcomes: {}, at: at(seconds) }));
+    expect(rulePutts(four, times).map(({ minutes }) => minutes)).toEqual([0, 1, 1, 2]);
+  });
+
+  it('knows the stations and the rungs', () => {
+    expect(ruleGround(four, 6, null)).toEqual({ stations: 4, rungs: 6, rung: 0 });
+    expect(ruleGround(limit, 0, 3)).toEqual({ stations: 1, rungs: 1, rung: 0 });
+  });
+});

@@ -1,0 +1,17 @@
+import { machine } from './machine';
+
+/** Holes putted out: a miss is putted again from a putter length farther, and every putt counts. */
+export const cost = machine<{ holes: number }, { holed: number; putts: number; again: number }>({
+  start: () => ({ holed: 0, putts: 0, again: 0 }),
+  next: ({ holed, putts, again }, putt) => {
+    const isIn = putt.holed ?? putt.passed;
+    return { holed: holed + Number(isIn), putts: putts + 1, again: isIn ? 0 : again + 1 };
+  },
+  done: ({ holed }, { holes }) => holed >= holes,
+  words: ({ holed, putts, again }, { holes }) => ({
+    count: String(putts),
+    of: putts === 1 ? 'putt' : 'putts',
+    line: `hole ${Math.min(holed + 1, holes)} of ${holes}${again > 0 ? ' · a putter length farther' : ''}`,
+  }),
+  station: ({ holed }, _rule, { stations }) => holed % stations,
+});

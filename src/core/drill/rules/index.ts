@@ -1,0 +1,2 @@
+export type { RuleGround, RulePutt, RuleState } from './machine';
+export { endedWords, playRule, type Ended, type Progress } from './play';

@@ -1,0 +1,13 @@
+import { machine } from './machine';
+
+/** Until one putt is right in everything. */
+export const perfect = machine<object, { tries: number; found: boolean }>({
+  start: () => ({ tries: 0, found: false }),
+  next: ({ tries }, { passed }) => ({ tries: tries + 1, found: passed }),
+  done: ({ found }) => found,
+  words: ({ tries, found }) => ({
+    count: String(tries),
+    of: tries === 1 ? 'try' : 'tries',
+    line: found ? 'right in everything' : 'one putt right in everything ends it',
+  }),
+});

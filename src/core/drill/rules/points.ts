@@ -1,0 +1,31 @@
+import { machine, type RulePutt } from './machine';
+
+interface Points {
+  total: number;
+  short: number;
+  past: number;
+  holed: number;
+}
+
+/** What one putt earns: holed, or at rest in the zone past the hole; beyond the zone nothing. */
+function earned({ holed, rest, passed }: RulePutt, rule: Points): number {
+  if (holed) return rule.holed;
+  if (rest === 'short') return rule.short;
+  if (rest === 'in') return rule.past;
+  return rest === null && passed ? rule.past : 0;
+}
+
+/** Points to a total; never below nought. */
+export const points = machine<Points, { points: number; putts: number }>({
+  start: () => ({ points: 0, putts: 0 }),
+  next: (state, putt, rule) => ({
+    points: Math.max(0, state.points + earned(putt, rule)),
+    putts: state.putts + 1,
+  }),
+  done: (state, { total }) => state.points >= total,
+  words: (state, { total, past, holed }) => ({
+    count: String(state.points),
+    of: `of ${total} points`,
+    line: `${state.putts} putts · in the zone ${past}, holed ${holed}`,
+  }),
+});

@@ -1,0 +1,41 @@
+import { machine } from './machine';
+
+interface Sets {
+  /** Whole sets done. */
+  done: number;
+  /** Putts of the set that is on, and whether one of them missed. */
+  played: number;
+  missed: boolean;
+  restarts: number;
+}
+
+/** Sets that must be perfect: a miss starts the set again, at once or when it has been played to its end. */
+export const sets = machine<{ sets: number; of: number; restart: 'at once' | 'at the end' }, Sets>({
+  start: () => ({ done: 0, played: 0, missed: false, restarts: 0 }),
+  next: (state, { passed }, { of, restart }) => {
+    const again = { ...state, played: 0, missed: false, restarts: state.restarts + 1 };
+    if (!passed && restart === 'at once') return again;
+    const played = state.played + 1;
+    const missed = state.missed || !passed;
+    if (played < of) return { ...state, played, missed };
+    return missed ? again : { ...state, done: state.done + 1, played: 0, missed: false };
+  },
+  done: ({ done }, rule) => done >= rule.sets,
+  words: ({ done, played, missed, restarts }, rule) => ({
+    count: String(done >= rule.sets ? done : played),
+    of: done >= rule.sets ? `of ${rule.sets} sets` : `of ${rule.of}`,
+    line: [
+      done < rule.sets && `set ${done + 1} of ${rule.sets}`,
+      done >= rule.sets
+        ? 'all perfect'
+        : missed
+          ? 'this set will be played again'
+          : rule.restart === 'at once'
+            ? 'a miss starts the set again'
+            : 'a miss plays the set again at its end',
+      restarts > 0 && `begun again ${restarts}×`,
+    ]
+      .filter(Boolean)
+      .join(' · '),
+  }),
+});
