@@ -1,10 +1,9 @@
 'use client';
 
-import clsx from 'clsx';
 import { Undo2, X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState, useTransition, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import {
@@ -23,11 +22,13 @@ import { releaseFocus } from '@/ui/release-focus';
 import { LayoutDrawing } from '../drills/layout-drawing';
 import { showErrors } from '../shared/show-errors';
 import { finish, reopen } from './actions';
+import { Key, SmallKey, keysOf } from './keys';
 import { MoreTouch } from './more-touch';
 import { passWord, primaryOutcomes } from './outcome-words';
+import { Refusal, SavingSign } from './saving-sign';
 import { SetUp } from './set-up';
 import { Strip } from './strip';
-import { useRun, type Saving } from './use-run';
+import { useRun } from './use-run';
 import type { WirePutt } from './wire';
 
 export interface LoggingProps {
@@ -303,138 +304,4 @@ function useWide(): boolean {
     return () => query.removeEventListener('change', update);
   }, []);
   return wide;
-}
-
-function Key({
-  side,
-  onPress,
-  children,
-}: {
-  side: Outcome['side'];
-  onPress: (at: number) => void;
-  children: ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      onClick={(event) => {
-        releaseFocus(event);
-        onPress(event.timeStamp);
-      }}
-      className={clsx(
-        'flex h-[92px] flex-col items-center justify-center rounded-[4px] border-2 leading-tight font-[720] [font-stretch:90%] active:translate-y-px [&>small]:text-[14px] [&>small]:font-[560]',
-        side === 'middle' && 'border-ink bg-ink text-[28px] text-sheet',
-        side === 'left' && 'border-leftward bg-sheet text-[20px] text-leftward',
-        side === 'right' && 'border-rightward bg-sheet text-[20px] text-rightward',
-      )}
-    >
-      {children}
-    </button>
-  );
-}
-
-/**
- * Three large keys: what passes in the middle, what misses to its sides. Null when more can happen than that.
- */
-function keysOf(outcomes: Outcome[]): { place: Outcome['side']; outcome: Outcome }[] | null {
-  if (outcomes.length > 3) return null;
-  const [middle, ...misses] = outcomes;
-  if (!middle) return null;
-  const left = misses.find(({ side }) => side === 'left') ?? misses[0];
-  const right = misses.find((outcome) => outcome !== left);
-  return [
-    ...(left ? [{ place: 'left' as const, outcome: left }] : []),
-    { place: 'middle' as const, outcome: middle },
-    ...(right ? [{ place: 'right' as const, outcome: right }] : []),
-  ];
-}
-
-/** One of many things that can happen: the passing one over the whole width. */
-function SmallKey({ outcome, onPress }: { outcome: Outcome; onPress: (at: number) => void }) {
-  return (
-    <button
-      type="button"
-      onClick={(event) => {
-        releaseFocus(event);
-        onPress(event.timeStamp);
-      }}
-      className={clsx(
-        'min-h-12 rounded-[4px] border-2 border-ink px-1 leading-tight [font-stretch:88%] active:translate-y-px',
-        outcome.passes
-          ? 'col-span-4 bg-ink text-[24px] font-[720] text-sheet'
-          : 'bg-sheet text-[14px] font-[640]',
-      )}
-    >
-      {outcome.label}
-      {!outcome.passes && outcome.detail && (
-        <small className="block text-[12.5px] font-[560] text-ink2">{outcome.detail}</small>
-      )}
-    </button>
-  );
-}
-
-function SavingSign({ saving, unsaved }: { saving: Saving; unsaved: number }) {
-  const text =
-    saving.state === 'opening'
-      ? 'opening…'
-      : saving.state === 'saved'
-        ? 'all saved'
-        : saving.state === 'refused'
-          ? `${unsaved} not saved`
-          : saving.since === 'offline'
-            ? `${unsaved} kept here, no server`
-            : 'saving…';
-  return (
-    <p
-      role="status"
-      className={clsx(
-        'shrink-0 text-sm',
-        saving.state === 'saved' ? 'text-ink2' : 'font-[600] text-warn',
-      )}
-    >
-      {text}
-    </p>
-  );
-}
-
-function Refusal({
-  saving,
-  unsaved,
-  finished,
-  sessionId,
-  onReopen,
-  onDiscard,
-}: {
-  saving: Saving;
-  unsaved: number;
-  finished: boolean;
-  sessionId: string;
-  onReopen: () => void;
-  onDiscard: () => void;
-}) {
-  if (saving.state === 'refused') {
-    return (
-      <div role="alert" className="grid gap-2 border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
-        <p>{saving.message}</p>
-        <div className="flex flex-wrap gap-2">
-          {saving.code === 'finished' && (
-            <Button onClick={onReopen}>Open again and save {unsaved}</Button>
-          )}
-          <Button kind="quiet" onClick={onDiscard}>
-            Throw {unsaved === 1 ? 'it' : `these ${unsaved}`} away
-          </Button>
-        </div>
-      </div>
-    );
-  }
-  if (!finished) return null;
-  return (
-    <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
-      This session was finished on another screen.{' '}
-      <Link href={`/sessions/${sessionId}/review`} className="underline">
-        See what it says
-      </Link>{' '}
-      or log on: you will be asked to open it again.
-    </p>
-  );
 }

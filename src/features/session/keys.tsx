@@ -1,0 +1,81 @@
+'use client';
+
+import clsx from 'clsx';
+import type { ReactNode } from 'react';
+import type { Outcome } from '@/core/layout';
+import { releaseFocus } from '@/ui/release-focus';
+
+/** A large key of the thumb zone. */
+export function Key({
+  side,
+  onPress,
+  children,
+}: {
+  side: Outcome['side'];
+  onPress: (at: number) => void;
+  children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      onClick={(event) => {
+        releaseFocus(event);
+        onPress(event.timeStamp);
+      }}
+      className={clsx(
+        'flex h-[92px] flex-col items-center justify-center rounded-[4px] border-2 leading-tight font-[720] [font-stretch:90%] active:translate-y-px [&>small]:text-[14px] [&>small]:font-[560]',
+        side === 'middle' && 'border-ink bg-ink text-[28px] text-sheet',
+        side === 'left' && 'border-leftward bg-sheet text-[20px] text-leftward',
+        side === 'right' && 'border-rightward bg-sheet text-[20px] text-rightward',
+      )}
+    >
+      {children}
+    </button>
+  );
+}
+
+/**
+ * Three large keys: what passes in the middle, what misses to its sides. Null when more can happen than that.
+ */
+export function keysOf(outcomes: Outcome[]): { place: Outcome['side']; outcome: Outcome }[] | null {
+  if (outcomes.length > 3) return null;
+  const [middle, ...misses] = outcomes;
+  if (!middle) return null;
+  const left = misses.find(({ side }) => side === 'left') ?? misses[0];
+  const right = misses.find((outcome) => outcome !== left);
+  return [
+    ...(left ? [{ place: 'left' as const, outcome: left }] : []),
+    { place: 'middle' as const, outcome: middle },
+    ...(right ? [{ place: 'right' as const, outcome: right }] : []),
+  ];
+}
+
+/** One of many things that can happen: the passing one over the whole width. */
+export function SmallKey({
+  outcome,
+  onPress,
+}: {
+  outcome: Outcome;
+  onPress: (at: number) => void;
+}) {
+  return (
+    <button
+      type="button"
+      onClick={(event) => {
+        releaseFocus(event);
+        onPress(event.timeStamp);
+      }}
+      className={clsx(
+        'min-h-12 rounded-[4px] border-2 border-ink px-1 leading-tight [font-stretch:88%] active:translate-y-px',
+        outcome.passes
+          ? 'col-span-4 bg-ink text-[24px] font-[720] text-sheet'
+          : 'bg-sheet text-[14px] font-[640]',
+      )}
+    >
+      {outcome.label}
+      {!outcome.passes && outcome.detail && (
+        <small className="block text-[12.5px] font-[560] text-ink2">{outcome.detail}</small>
+      )}
+    </button>
+  );
+}
