@@ -1,0 +1,163 @@
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Sequelize } from 'sequelize';
+import { drillDetails } from '@/core/drill';
+import { COMMON_KIT, STANDARD_FITTING } from '@/core/people';
+import { standing } from '@/core/layout';
+import { MIGRATIONS } from './migrations';
+import {
+  ensureCoach,
+  getDrill,
+  getSession,
+  getStudent,
+  listVersions,
+  openDatabase,
+  saveDrill,
+  startSession,
+  toLogged,
+} from '.';
+
+const ID = {
+  coach: '0b2c6b0e-6f0a-4a0e-9c70-000000000001',
+  student: '0b2c6b0e-6f0a-4a0e-9c70-000000000002',
+  drill: '0b2c6b0e-6f0a-4a0e-9c70-000000000003',
+  version: '0b2c6b0e-6f0a-4a0e-9c70-000000000004',
+  session: '0b2c6b0e-6f0a-4a0e-9c70-000000000005',
+  run: '0b2c6b0e-6f0a-4a0e-9c70-000000000006',
+  putt: '0b2c6b0e-6f0a-4a0e-9c70-000000000007',
+};
+
+/** A layout as it was kept before layouts knew a player, a reading or what counts. */
+const OLD_LAYOUT = JSON.stringify({
+  putt: { distance: 2.4384, greenSpeed: 3.048, past: 0.45 },
+  elements: [
+    { id: 'ball', kind: 'ballMark', params: { marker: 'marker' } },
+    { id: 'gate', kind: 'ballGate', params: { distance: 0.4572, gap: 0.06, shank: 0.005 } },
+  ],
+});
+
+let folder: string;
+let file: string;
+
+/** A book as the first version of the program left it, with one putt in it. */
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'dirigo-old-'));
+  file = join(folder, 'coach.db');
+  const old = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
+  const [first] = MIGRATIONS;
+  for (const statement of first!.statements) await old.query(statement);
+  await old.query('CREATE TABLE migration (name TEXT PRIMARY KEY)');
+  const insert = (table: string, row: Record<string, unknown>) =>
+    old.query(
+      `INSERT INTO ${table} (${Object.keys(row).join(', ')}) VALUES (${Object.keys(row)
+        .map((name) => `:${name}`)
+        .join(', ')})`,
+      { replacements: row },
+    );
+  await insert('migration', { name: first!.name });
+  await insert('coach', { id: ID.coach, name: 'Tilda', settings: '{}' });
+  await insert('student', {
+    id: ID.student,
+    coachId: ID.coach,
+    name: 'Oona',
+    hand: 'left',
+    level: 'steady',
+    seated: 0,
+    notes: 'kept',
+  });
+  await insert('putter', { id: ID.coach, studentId: ID.student, headLength: 0.1, headDepth: 0.03 });
+  await insert('drill', { id: ID.drill, coachId: ID.coach, name: 'Old gate' });
+  await insert('drillVersion', {
+    id: ID.version,
+    drillId: ID.drill,
+    number: 1,
+    layout: OLD_LAYOUT,
+  });
+  await insert('session', {
+    id: ID.session,
+    coachId: ID.coach,
+    studentId: ID.student,
+    startedAt: '2026-03-01 10:00:00.000 +00:00',
+  });
+  await insert('run', {
+    id: ID.run,
+    sessionId: ID.session,
+    drillVersionId: ID.version,
+    drillName: 'Old gate',
+    layout: OLD_LAYOUT,
+    position: 1,
+  });
+  await insert('putt', {
+    id: ID.putt,
+    runId: ID.run,
+    position: 1,
+    outcomes: '{"gate":"left"}',
+    at: '2026-03-01 10:01:00.000 +00:00',
+    savedAt: '2026-03-01 10:01:00.000 +00:00',
+  });
+  await old.close();
+});
+
+afterEach(() => rmSync(folder, { recursive: true }));
+
+describe('a book of the first version', () => {
+  it('is copied, moved on, and holds all it held', async () => {
+    const database = await openDatabase(file);
+    expect(readdirSync(folder)).toContain('coach.db.before-002-greens');
+    const owner = await ensureCoach(database);
+    expect(owner).toBe(ID.coach);
+
+    const student = await getStudent(database, owner, ID.student);
+    expect(student).toMatchObject({
+      name: 'Oona',
+      hand: 'left',
+      notes: 'kept',
+      school: 'arc',
+      kit: COMMON_KIT,
+      putter: { headLength: 0.1, headDepth: 0.03 },
+    });
+    expect(student.putter.lieAngle).toBeCloseTo(STANDARD_FITTING.lieAngle, 9);
+
+    const drill = await getDrill(database, owner, ID.drill);
+    expect(drill).toMatchObject({ name: 'Old gate', version: 1, origin: null });
+    expect(drill.details).toEqual(drillDetails.parse({}));
+    expect(drill.layout).toMatchObject({ player: STANDARD_FITTING, counts: 'all' });
+    expect(drill.layout.putt).toMatchObject({ slope: { grade: 0 }, tiers: [] });
+
+    const session = await getSession(database, owner, ID.session);
+    expect(session.runs[0]).toMatchObject({ rung: null, rule: { type: 'open' }, rungs: 0 });
+    const [run] = toLogged(session).runs;
+    expect(run!.putts).toEqual([{ gate: 'left' }]);
+    expect(standing(run!.layout)[1]!.evidence('left')[0]!.upper).toBeLessThan(0);
+    await database.close();
+  });
+
+  it('goes on from there: a new version, a new session, and no second move', async () => {
+    const database = await openDatabase(file);
+    const owner = await ensureCoach(database);
+    const { name, layout, details } = await getDrill(database, owner, ID.drill);
+    const now = new Date('2026-11-24T10:00:00Z');
+    await saveDrill(database, owner, ID.drill, { name, layout, details }, now);
+    expect(await listVersions(database, owner, ID.drill)).toEqual([{ number: 1, at: null }]);
+    const changed = { ...details, rule: { type: 'row' as const, length: 5 } };
+    await saveDrill(database, owner, ID.drill, { name, layout, details: changed }, now);
+    expect((await listVersions(database, owner, ID.drill))[0]).toEqual({ number: 2, at: now });
+    const started = await startSession(database, owner, {
+      studentId: ID.student,
+      drillId: ID.drill,
+      startedAt: now,
+    });
+    const [run] = (await getSession(database, owner, started)).runs;
+    expect(run).toMatchObject({
+      rule: { type: 'row', length: 5 },
+      layout: { player: { hand: 'left' } },
+    });
+    const [older] = (await getSession(database, owner, ID.session)).runs;
+    expect(older!.rule).toEqual({ type: 'open' });
+    await database.close();
+    const again = await openDatabase(file);
+    expect(readdirSync(folder).filter((one) => one.includes('before'))).toHaveLength(1);
+    await again.close();
+  });
+});
