@@ -42,3 +42,41 @@ test('a rule counts for the coach, ends the drill kindly, and undo takes it back
   await expect(page.getByText('4 of 6 clear')).toBeVisible();
   await expect(page.getByText('Done in 5 putts. 3 in a row, or start again')).toBeVisible();
 });
+
+test('a ladder moves up and down in the middle of a session, each rung scored as it stood', async ({
+  page,
+}) => {
+  await addStudent(page, 'Runa Ladder');
+  await page.goto('/drills/gate-ladder');
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('combobox', { name: 'Student' }).click();
+  await page.getByRole('option', { name: 'Runa Ladder' }).click();
+  await page.getByRole('combobox', { name: 'Rung' }).click();
+  await page.getByRole('option', { name: '2', exact: true }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await expect(page.getByText('all saved')).toBeVisible();
+  const count = page.getByRole('status', { name: 'count' });
+  await expect(count).toHaveText('2of 6 rungs');
+  await logByKeys(page, 'CCC');
+  await expect(page.getByText('Up to rung 3: gap 58 mm.')).toBeVisible();
+  await page.getByRole('button', { name: 'It stands' }).click();
+  await expect(page.getByText('Gate ladder, rung 3')).toBeVisible();
+  await expect(count).toHaveText('3of 6 rungs');
+  await expect(
+    page.getByText('58 mm between the tees').or(page.getByText('space clear')),
+  ).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
+  await logByKeys(page, 'LRL');
+  await expect(page.getByText('Down to rung 2: gap 62 mm.')).toBeVisible();
+  await page.getByRole('button', { name: 'Stay on this one' }).click();
+  await logByKeys(page, 'C');
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByText('4 of 7 clear; best run 3.')).toBeVisible();
+  await expect(
+    page.getByText(/rung 2, gap 62 mm · 0 at the left tee, 0 at the right/),
+  ).toBeVisible();
+  await expect(
+    page.getByText(/rung 3, gap 58 mm · 2 at the left tee, 1 at the right/),
+  ).toBeVisible();
+});

@@ -27,6 +27,7 @@ import {
   listSessions,
   listStudents,
   listVersions,
+  moveRung,
   openDatabase,
   recordPutts,
   reopenSession,
@@ -248,6 +249,40 @@ describe('students and drills', () => {
     await expect(
       startSession(database, owner, { studentId, drillId, startedAt: now }),
     ).rejects.toThrow(/cannot be set up for .*: A gap of 70 mm lets the head of 65 mm through/);
+  });
+});
+
+describe('a rung in the middle of a session', () => {
+  it('is a run of its own after the last, and both are scored as they stood', async () => {
+    const { studentId } = await openSession();
+    const { name, layout: drawn, key: _key, ...details } = libraryDrill('gate-ladder')!;
+    const drillId = await addDrill(database, owner, { name, layout: drawn, details }, now);
+    const id = await startSession(database, owner, {
+      studentId,
+      drillId,
+      startedAt: now,
+      rung: 1,
+    });
+    const [first] = (await getSession(database, owner, id)).runs;
+    await recordPutts(
+      database,
+      owner,
+      first!.id,
+      [{ type: 'putt', id: v4(), outcomes: { ballGate1: 'clear' }, at: now }],
+      now,
+    );
+    await moveRung(database, owner, id, 2);
+    const session = await getSession(database, owner, id);
+    expect(session.runs.map(({ rung }) => rung)).toEqual([1, 2]);
+    const gaps = session.runs.map((run) => ballGateOf(run.layout)!.gap);
+    expect(gaps[1]!).toBeLessThan(gaps[0]!);
+    expect(session.runs[1]!.layout.player).toEqual(session.runs[0]!.layout.player);
+    expect(toLogged(session).runs.map(({ putts }) => putts.length)).toEqual([1, 0]);
+
+    await expect(moveRung(database, owner, id, 40)).rejects.toThrow('there is no rung 41');
+    await expect(moveRung(database, v4(), id, 1)).rejects.toThrow('no such session');
+    await finishSession(database, owner, id, now);
+    await expect(moveRung(database, owner, id, 1)).rejects.toThrow('finished');
   });
 });
 

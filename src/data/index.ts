@@ -32,6 +32,7 @@ export {
   finishSession,
   getSession,
   keepBuilt,
+  moveRung,
   listSessions,
   recordPutts,
   reopenSession,

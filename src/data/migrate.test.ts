@@ -126,7 +126,7 @@ describe('a book of the first version', () => {
     expect(drill.layout.putt).toMatchObject({ slope: { grade: 0 }, tiers: [] });
 
     const session = await getSession(database, owner, ID.session);
-    expect(session.runs[0]).toMatchObject({ rung: null, rule: { type: 'open' }, rungs: 0 });
+    expect(session.runs[0]).toMatchObject({ rung: null, rule: { type: 'open' }, ladder: [] });
     const [run] = toLogged(session).runs;
     expect(run!.putts).toEqual([{ gate: 'left' }]);
     expect(standing(run!.layout)[1]!.evidence('left')[0]!.upper).toBeLessThan(0);

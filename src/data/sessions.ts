@@ -11,6 +11,7 @@ import {
   onRung,
   outcomesProblem,
   outcomesSchema,
+  type Ladder,
   type Layout,
   type Outcomes,
 } from '@/core/layout';
@@ -42,8 +43,7 @@ export interface Run {
   /** When it is done, and what ends it whatever happens. */
   rule: Rule;
   cap: Cap;
-  /** Rungs of the drill's ladder. */
-  rungs: number;
+  ladder: Ladder;
   /** In the order in which they reached the server, undone ones too. */
   putts: Putt[];
 }
@@ -86,7 +86,7 @@ async function withRuns({ models }: Database, rows: SessionRow[]): Promise<Sessi
   const versionOf = new Map(
     versions.map(({ id, drillId, details }) => {
       const { rule, cap, ladder } = drillDetails.parse(details);
-      return [id, { drillId, rule, cap, rungs: ladder.length }];
+      return [id, { drillId, rule, cap, ladder }];
     }),
   );
   const puttsOf = groupBy(putts, ({ runId }) => runId);
@@ -202,6 +202,57 @@ function rungLayout({ name, layout, details }: Drill, rung: number | undefined):
     );
   }
   return onRung(layout, found);
+}
+
+/**
+ * Goes on with a session on another rung of its drill: a new run after the last, on the same green, for the same player.
+ *
+ * @param rung from 0
+ * @throws Problem when the drill has no such rung, or the session is finished
+ */
+export async function moveRung(
+  { models, atomically }: Database,
+  owner: string,
+  sessionId: string,
+  rung: number,
+): Promise<void> {
+  await atomically(async (transaction) => {
+    const session = await models.session.findOne({
+      where: { id: sessionId, coachId: owner },
+      transaction,
+    });
+    const last = await models.run.findOne({
+      where: { sessionId },
+      order: [['position', 'DESC']],
+      transaction,
+    });
+    const version =
+      last && (await models.drillVersion.findByPk(last.drillVersionId, { transaction }));
+    if (!session || !last || !version) throw notFound('session');
+    if (session.finishedAt) throw new Problem('finished', 'This session is finished.');
+    const { ladder } = drillDetails.parse(version.details);
+    const found = ladder[rung];
+    if (!found) {
+      throw new Problem(
+        'invalid',
+        `This drill has ${ladder.length} rungs: there is no rung ${rung + 1}.`,
+      );
+    }
+    const { player, putt, read } = layoutSchema.parse(last.layout);
+    const drawn = { ...layoutSchema.parse(version.layout), player, putt, ...(read && { read }) };
+    await models.run.create(
+      {
+        id: v4(),
+        sessionId,
+        drillVersionId: version.id,
+        drillName: last.drillName,
+        layout: onRung(drawn, found),
+        position: last.position + 1,
+        rung,
+      },
+      { transaction },
+    );
+  });
 }
 
 /**

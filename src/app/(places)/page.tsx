@@ -1,6 +1,6 @@
 import { format, formatDistance } from 'date-fns';
 import Link from 'next/link';
-import { tally } from '@/core/drill';
+import { tallyRuns } from '@/core/drill';
 import { counted, listSessions, listStudents } from '@/data';
 import { startOptions } from '@/features/session/options';
 import { StartSession } from '@/features/session/start-session';
@@ -19,12 +19,12 @@ export default async function TodayPage() {
   const nameOf = (id: string) => students.find((student) => student.id === id)?.name ?? '';
   const rows = sessions.map((session) => {
     const [run] = session.runs;
-    const counts =
-      run &&
-      tally(
-        run.layout,
-        counted(run.putts).map(({ outcomes }) => outcomes),
-      );
+    const counts = tallyRuns(
+      session.runs.map(({ layout, putts }) => ({
+        layout,
+        putts: counted(putts).map(({ outcomes }) => outcomes),
+      })),
+    );
     return { ...session, name: nameOf(session.studentId), drill: run?.drillName ?? '', counts };
   });
   const open = rows.filter(({ finishedAt }) => !finishedAt);
@@ -68,7 +68,7 @@ export default async function TodayPage() {
                     className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2 last:border-0"
                   >
                     <p className="text-[16px]">
-                      <strong>{name}</strong> · {drill}, {counts?.clear} of {counts?.putts} clear
+                      <strong>{name}</strong> · {drill}, {counts.clear} of {counts.putts} clear
                       <span className="text-ink2">
                         {' '}
                         · begun {formatDistance(startedAt, now, { addSuffix: true })}
@@ -111,7 +111,7 @@ export default async function TodayPage() {
                         </td>
                         <td className="py-2 pr-3 max-sm:hidden">{drill}</td>
                         <td className="py-2 text-right num whitespace-nowrap">
-                          {counts?.clear} of {counts?.putts}
+                          {counts.clear} of {counts.putts}
                         </td>
                       </tr>
                     ))}

@@ -14,7 +14,7 @@ export {
   type Skill,
 } from './drill';
 export { LIBRARY, libraryDrill, type LibraryDrill } from './library';
-export { ruleGround, rulePutts } from './rule-putts';
+export { ruleGround, rulePutts, type RunPutts } from './rule-putts';
 export { capSchema, ruleSchema, ruleWords, type Cap, type Rule } from './rule';
 export {
   endedWords,
@@ -25,4 +25,4 @@ export {
   type RulePutt,
   type RuleState,
 } from './rules';
-export { tally, type Tally } from './tally';
+export { tally, tallyRuns, type Tally } from './tally';

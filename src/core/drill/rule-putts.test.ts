@@ -1,4 +1,4 @@
-import { libraryDrill, ruleGround, rulePutts } from '.';
+import { libraryDrill, ruleGround, rulePutts, tallyRuns } from '.';
 
 const at = (seconds: number) => new Date(Date.UTC(2026, 10, 24, 9, 0, seconds));
 const limit = libraryDrill('limit-line')!.layout;
@@ -10,7 +10,7 @@ describe('what a rule is told of a putt', () => {
       { outcomes: { paceZone1: 'in', hole2: 'holed' }, at: at(0) },
       { outcomes: { paceZone1: 'long', hole2: 'past' }, at: at(90) },
     ];
-    expect(rulePutts(limit, putts)).toEqual([
+    expect(rulePutts([{ layout: limit, putts }])).toEqual([
       { passed: true, holed: true, rest: 'in', minutes: 0 },
       { passed: false, holed: false, rest: 'long', minutes: 1.5 },
     ]);
@@ -18,14 +18,39 @@ describe('what a rule is told of a putt', () => {
 
   it('says nothing of what is not logged', () => {
     const { layout } = libraryDrill('straight-gate')!;
-    expect(rulePutts(layout, [{ outcomes: { ballGate1: 'left' }, at: at(0) }])).toEqual([
-      { passed: false, holed: null, rest: null, minutes: 0 },
-    ]);
+    expect(
+      rulePutts([{ layout, putts: [{ outcomes: { ballGate1: 'left' }, at: at(0) }] }]),
+    ).toEqual([{ passed: false, holed: null, rest: null, minutes: 0 }]);
   });
 
   it('is not led astray by a clock that jumps back', () => {
     const times = [0, 60, -600, 120].map((seconds) => ({ outcomes: {}, at: at(seconds) }));
-    expect(rulePutts(four, times).map(({ minutes }) => minutes)).toEqual([0, 1, 1, 2]);
+    expect(rulePutts([{ layout: four, putts: times }]).map(({ minutes }) => minutes)).toEqual([
+      0, 1, 1, 2,
+    ]);
+  });
+
+  it('goes on over runs on layouts of their own', () => {
+    const { layout } = libraryDrill('straight-gate')!;
+    const putts = [{ outcomes: { ballGate1: 'clear' }, at: at(30) }];
+    const later = [{ outcomes: { ballGate1: 'clear' }, at: at(150) }];
+    const told = rulePutts([
+      { layout, putts },
+      { layout: limit, putts: [] },
+      { layout, putts: later },
+    ]);
+    expect(told.map(({ minutes }) => minutes)).toEqual([0, 2]);
+    expect(
+      tallyRuns([
+        { layout, putts: [putts[0]!.outcomes] },
+        { layout, putts: [later[0]!.outcomes] },
+      ]),
+    ).toEqual({
+      putts: 2,
+      clear: 2,
+      streak: 2,
+      best: 2,
+    });
   });
 
   it('knows the stations and the rungs', () => {

@@ -22,25 +22,31 @@ export const ruleGround = (layout: Layout, rungs: number, rung: number | null): 
 
 const RESTS = ['short', 'in', 'long'] as const;
 
+/** Putts on one layout, those that count, in order. */
+export interface RunPutts {
+  layout: Layout;
+  putts: readonly { outcomes: Outcomes; at: Date }[];
+}
+
 /**
  * What a rule needs to know of each putt, from what was logged.
  *
- * @param layout what they were putted on
- * @param putts in order, those that count; a clock that jumped back stands still here
+ * @param runs one after the other: the rungs of a ladder are runs on layouts of their own. A clock that jumped back
+ * stands still here
  */
-export function rulePutts(
-  layout: Layout,
-  putts: readonly { outcomes: Outcomes; at: Date }[],
-): RulePutt[] {
-  const passes = judge(layout);
-  const idOf = (kind: string) => layout.elements.find((piece) => piece.kind === kind)?.id ?? '';
-  const [hole, zone] = [idOf('hole'), idOf('paceZone')];
-  const began = putts[0]?.at.getTime() ?? 0;
+export function rulePutts(runs: readonly RunPutts[]): RulePutt[] {
+  let began: number | null = null;
   let minutes = 0;
-  return putts.map(({ outcomes, at }) => {
-    minutes = Math.max(minutes, (at.getTime() - began) / 60_000);
-    const rest = RESTS.find((one) => one === outcomes[zone]) ?? null;
-    const holed = outcomes[hole] === undefined ? null : outcomes[hole] === 'holed';
-    return { passed: passes(outcomes), holed, rest, minutes };
+  return runs.flatMap(({ layout, putts }) => {
+    const passes = judge(layout);
+    const idOf = (kind: string) => layout.elements.find((piece) => piece.kind === kind)?.id ?? '';
+    const [hole, zone] = [idOf('hole'), idOf('paceZone')];
+    return putts.map(({ outcomes, at }): RulePutt => {
+      began ??= at.getTime();
+      minutes = Math.max(minutes, (at.getTime() - began) / 60_000);
+      const rest = RESTS.find((one) => one === outcomes[zone]) ?? null;
+      const holed = outcomes[hole] === undefined ? null : outcomes[hole] === 'holed';
+      return { passed: passes(outcomes), holed, rest, minutes };
+    });
   });
 }

@@ -15,16 +15,22 @@ export interface Tally {
  * @param layout what they were putted through
  * @param putts outcomes in order
  */
-export function tally(layout: Layout, putts: Outcomes[]): Tally {
-  const isClear = judge(layout);
+export const tally = (layout: Layout, putts: Outcomes[]): Tally => tallyRuns([{ layout, putts }]);
+
+/**
+ * Counts putts and streaks over runs on layouts of their own: a ladder's rungs, one after the other.
+ *
+ * @param runs in order
+ */
+export function tallyRuns(runs: readonly { layout: Layout; putts: Outcomes[] }[]): Tally {
   let streak = 0;
   let best = 0;
   let clear = 0;
-  for (const outcomes of putts) {
-    const passed = isClear(outcomes);
+  const judged = runs.flatMap(({ layout, putts }) => putts.map(judge(layout)));
+  for (const passed of judged) {
     streak = passed ? streak + 1 : 0;
     clear += Number(passed);
     best = Math.max(best, streak);
   }
-  return { putts: putts.length, clear, streak, best };
+  return { putts: judged.length, clear, streak, best };
 }

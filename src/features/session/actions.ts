@@ -2,7 +2,7 @@
 
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { finishSession, keepBuilt, reopenSession, startSession } from '@/data';
+import { finishSession, keepBuilt, moveRung, reopenSession, startSession } from '@/data';
 import { greenOf } from '../greens/value';
 import { act } from '../shared/action';
 import type { ActionResult } from '../shared/result';
@@ -26,6 +26,18 @@ export async function begin(input: z.input<typeof starting>): Promise<ActionResu
       ...(rung !== null && { rung }),
     }),
   );
+  if (result.ok) revalidatePath('/', 'layout');
+  return result;
+}
+
+const moving = z.object({ sessionId: z.uuid(), rung: z.number().int().min(0).max(20) });
+
+/** Goes on with a session on another rung of its drill. */
+export async function move(input: z.input<typeof moving>): Promise<ActionResult<null>> {
+  const result = await act(moving, input, async (database, owner, { sessionId, rung }) => {
+    await moveRung(database, owner, sessionId, rung);
+    return null;
+  });
   if (result.ok) revalidatePath('/', 'layout');
   return result;
 }

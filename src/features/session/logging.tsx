@@ -11,9 +11,10 @@ import {
   playRule,
   ruleGround,
   rulePutts,
-  tally,
+  tallyRuns,
   type Cap,
   type Rule,
+  type RunPutts,
 } from '@/core/drill';
 import { loggedElements, type Layout, type Outcome, type Standing } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
@@ -21,7 +22,7 @@ import { Button } from '@/ui/button';
 import { releaseFocus } from '@/ui/release-focus';
 import { LayoutDrawing } from '../drills/layout-drawing';
 import { showErrors } from '../shared/show-errors';
-import { finish, reopen } from './actions';
+import { finish, move, reopen } from './actions';
 import { Key, SmallKey, keysOf } from './keys';
 import { MoreTouch } from './more-touch';
 import { passWord, primaryOutcomes } from './outcome-words';
@@ -41,9 +42,12 @@ export interface LoggingProps {
   units: UnitPreferences;
   rule: Rule;
   cap: Cap;
-  /** Rungs of the drill's ladder, and the one played on, from 0. */
-  rungs: number;
+  /** The rungs of the drill's ladder in words, the one played on, and the one begun on, from 0. */
+  ladder: string[];
   rung: number | null;
+  begunOn: number | null;
+  /** Runs before this one in the session. */
+  earlier: RunPutts[];
 }
 
 const SIDE_OF_KEY: Record<string, Outcome['side']> = {
@@ -66,8 +70,10 @@ export function Logging({
   units,
   rule,
   cap,
-  rungs,
+  ladder,
   rung,
+  begunOn,
+  earlier,
 }: LoggingProps) {
   const router = useRouter();
   const [busy, work] = useTransition();
@@ -81,21 +87,27 @@ export function Logging({
   );
   const logged = run.putts.map((putt) => putt.outcomes);
   const shown = primaryOutcomes(layout, logged);
-  const counts = tally(layout, logged);
+  const counts = tallyRuns([
+    ...earlier.map((one) => ({ ...one, putts: one.putts.map((putt) => putt.outcomes) })),
+    { layout, putts: logged },
+  ]);
   const word = passWord(layout);
+  const here = run.putts.map(({ outcomes: what, at }) => ({ outcomes: what, at: new Date(at) }));
   const progress = playRule(
     rule,
     cap,
-    ruleGround(layout, rungs, rung),
-    rulePutts(
-      layout,
-      run.putts.map(({ outcomes: happened, at }) => ({ outcomes: happened, at: new Date(at) })),
-    ),
+    ruleGround(layout, ladder.length, begunOn),
+    rulePutts([...earlier, { layout, putts: here }]),
   );
+  /** The rung that the rule asks for, when it is another than the one that stands. */
+  const nextRung =
+    progress.ended === null && progress.rung !== null && progress.rung !== (rung ?? 0)
+      ? progress.rung
+      : null;
   const ended = endedWords(progress, cap);
   // The coach may go on when the rule has ended; the putts are kept and scored, the rule counts no more.
   const [goesOn, setGoesOn] = useState(false);
-  const asks = ended !== null && !goesOn;
+  const asks = (ended !== null || nextRung !== null) && !goesOn;
 
   const touched = useRef(-Infinity);
   const log = (outcome: Outcome, at?: number) => {
@@ -140,13 +152,26 @@ export function Logging({
       }
     });
 
+  const climb = (to: number) =>
+    work(async () => {
+      if (!(await run.flush())) {
+        toast.error('Some putts have not reached the server yet. They are kept here; try again.');
+        return;
+      }
+      if (showErrors(await move({ sessionId, rung: to }))) router.refresh();
+    });
+
   return (
     <main className="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden bg-sheet">
       <header className="flex items-start justify-between gap-3 border-b-[length:var(--stroke)] border-ink px-4 pt-3 pb-2.5">
         <div className="min-w-0">
           <p className="truncate text-[16px]">
             <strong>{student.name}</strong>
-            <span className="text-ink2"> · {drillName}</span>
+            <span className="text-ink2">
+              {' '}
+              · {drillName}
+              {rung !== null && `, rung ${rung + 1}`}
+            </span>
           </p>
           <p
             className="mt-1 flex flex-wrap items-baseline gap-x-2 leading-none"
@@ -223,19 +248,35 @@ export function Logging({
         />
         {asks && (
           <div className="grid gap-2.5" role="status" aria-label="the rule">
-            <p className="text-[19px] font-[680]">{ended}</p>
+            <p className="text-[19px] font-[680]">
+              {nextRung === null
+                ? ended
+                : `${nextRung > (rung ?? 0) ? 'Up' : 'Down'} to rung ${nextRung + 1}: ${ladder[nextRung]}.`}
+            </p>
             <div className="grid grid-cols-2 gap-2.5">
               <Button className="min-h-14 text-[17px]" onClick={() => setGoesOn(true)}>
-                Go on all the same
+                {nextRung === null ? 'Go on all the same' : 'Stay on this one'}
               </Button>
-              <Button
-                kind="primary"
-                className="min-h-14 text-[18px]"
-                onClick={done}
-                disabled={busy}
-              >
-                Finish
-              </Button>
+              {nextRung !== null && (
+                <Button
+                  kind="primary"
+                  className="min-h-14 text-[18px]"
+                  onClick={() => climb(nextRung)}
+                  disabled={busy}
+                >
+                  It stands
+                </Button>
+              )}
+              {nextRung === null && (
+                <Button
+                  kind="primary"
+                  className="min-h-14 text-[18px]"
+                  onClick={done}
+                  disabled={busy}
+                >
+                  Finish
+                </Button>
+              )}
             </div>
           </div>
         )}

@@ -1,18 +1,21 @@
 import Link from 'next/link';
 import { format } from 'date-fns';
 import { ballGateOf, isBuilt } from '@/core/layout';
-import { endedWords, playRule, ruleGround, rulePutts, ruleWords, tally } from '@/core/drill';
+import { endedWords, playRule, ruleGround, rulePutts, ruleWords, tallyRuns } from '@/core/drill';
 import { scoreWords, type SessionScore } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';
-import { counted, type Session, type Student } from '@/data';
+import { counted, type Run, type Session, type Student } from '@/data';
 import { Button } from '@/ui/button';
 import { groundWords, readWords } from '../drills/ground-words';
+import { rungWords } from '../drills/rung-words';
 import { PlaceHead } from '../shared/place';
 import { ScoreRuler } from '../students/score-ruler';
 import { ScoreTable } from '../students/score-table';
 import { outcomeWords, passWord, primaryOutcomes } from './outcome-words';
 import { ReopenButton } from './reopen-button';
 import { Strip } from './strip';
+
+const outcomesOf = ({ putts }: Run) => counted(putts).map(({ outcomes }) => outcomes);
 
 /** After the session: what happened, what it says, and what next. */
 export function Review({
@@ -30,14 +33,15 @@ export function Review({
 }) {
   const [run] = session.runs;
   if (!run) return null;
-  const putts = counted(run.putts);
-  const logged = putts.map(({ outcomes }) => outcomes);
-  const counts = tally(run.layout, logged);
+  const parts = session.runs.map(({ layout, putts }) => ({ layout, putts: counted(putts) }));
+  const counts = tallyRuns(
+    parts.map(({ layout, putts }) => ({ layout, putts: putts.map(({ outcomes }) => outcomes) })),
+  );
   const progress = playRule(
     run.rule,
     run.cap,
-    ruleGround(run.layout, run.rungs, run.rung),
-    rulePutts(run.layout, putts),
+    ruleGround(run.layout, run.ladder.length, run.rung),
+    rulePutts(parts),
   );
   const gate = ballGateOf(run.layout) ?? undefined;
   const reach = score && Math.max(score.alone.window.high, score.carried.window.high);
@@ -58,8 +62,9 @@ export function Review({
       <section className="grid gap-3 border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7">
         <p className="text-[20px]">
           <strong className="text-[30px] num">{counts.clear}</strong> of {counts.putts}{' '}
-          {passWord(run.layout)}, {outcomeWords(run.layout, logged).join('; ')}; best run{' '}
-          {counts.best}.
+          {passWord(run.layout)}
+          {session.runs.length === 1 && `, ${outcomeWords(run.layout, outcomesOf(run)).join('; ')}`}
+          ; best run {counts.best}.
         </p>
         {run.rule.type !== 'open' && (
           <p className="text-[17px]">
@@ -70,12 +75,19 @@ export function Review({
             </span>
           </p>
         )}
-        <Strip outcomes={primaryOutcomes(run.layout, logged)} />
-        <p className="text-ink2">
-          {[readWords(run.layout), groundWords(run.layout, units)].filter(Boolean).join(': ')}
-          {run.rung !== null && ` · rung ${run.rung + 1}`}
-          {isBuilt(run.layout) && ' · scored as it was measured once it stood'}
-        </p>
+        {session.runs.map((one) => (
+          <div key={one.id} className="grid gap-1">
+            <Strip outcomes={primaryOutcomes(one.layout, outcomesOf(one))} />
+            <p className="text-ink2">
+              {[readWords(one.layout), groundWords(one.layout, units)].filter(Boolean).join(': ')}
+              {one.rung !== null &&
+                ` · rung ${one.rung + 1}, ${rungWords(one.ladder[one.rung]!, units)}`}
+              {session.runs.length > 1 &&
+                ` · ${outcomeWords(one.layout, outcomesOf(one)).join('; ')}`}
+              {isBuilt(one.layout) && ' · scored as it was measured once it stood'}
+            </p>
+          </div>
+        ))}
         {score && (
           <p className="max-w-[62ch] text-[17px]">
             On these putts alone {student.name.split(' ')[0]}{' '}

@@ -24,7 +24,7 @@ export default async function StudentPage({ params }: PageProps<'/students/[id]'
   const putts = sessions.flatMap(({ runs }) => runs.flatMap((run) => counted(run.putts))).length;
   const first = scores[0];
   const last = scores.at(-1);
-  const layout = sessions.find(({ id }) => id === last?.id)?.runs[0]?.layout;
+  const layout = sessions.find(({ id }) => id === last?.id)?.runs.at(-1)?.layout;
   const given = student.name.split(' ')[0];
   const across = (metres: number) => showLength(settable(metres, units, 'up'), 'across', units);
   return (
@@ -143,7 +143,8 @@ export default async function StudentPage({ params }: PageProps<'/students/[id]'
                         {format(startedAt, 'd MMM')}
                       </Link>
                       <span className="truncate text-ink2">
-                        {runs[0]?.drillName}, {counted(runs[0]?.putts ?? []).length} putts
+                        {runs[0]?.drillName}, {runs.flatMap((run) => counted(run.putts)).length}{' '}
+                        putts
                         {finishedAt ? '' : ', still open'}
                       </span>
                     </li>
