@@ -57,6 +57,47 @@ test('a server killed in the middle of a session loses nothing, nor do putts log
   await server.kill();
 });
 
+test('with no server the tab is closed and opened again: twenty putts logged meanwhile are all there', async ({
+  browser,
+}) => {
+  const database = join(folder, 'coach.db');
+  let server = await serve(3433, database);
+  const context = await browser.newContext({ baseURL: server.url });
+  const page = await context.newPage();
+  await addStudent(page, 'Otto Offline');
+  await addDrill(page, 'Offline gate');
+  await startSession(page, 'Otto Offline', 'Offline gate');
+  const session = page.url();
+  await logByKeys(page, 'CCLCR');
+  await expect(page.getByText('all saved')).toBeVisible();
+  // The page is kept once the worker holds it.
+  await expect
+    .poll(() =>
+      page.evaluate(async () => (await caches.open('dirigo-pages-1').then((c) => c.keys())).length),
+    )
+    .toBe(1);
+
+  await server.kill();
+  await logByKeys(page, 'CCCCLCCCCRCCCCCCCCCC');
+  await expectCount(page, 21, 25);
+  await expect(page.getByText('20 kept here, no server')).toBeVisible();
+  await page.close();
+
+  const again = await context.newPage();
+  await again.goto(session);
+  await expectCount(again, 21, 25);
+  await expect(again.getByText('20 kept here, no server')).toBeVisible();
+  await logByKeys(again, 'L');
+  await expectCount(again, 21, 26);
+
+  server = await serve(3433, database);
+  await expect(again.getByText('all saved')).toBeVisible();
+  await again.reload();
+  await expectCount(again, 21, 26);
+  await context.close();
+  await server.kill();
+});
+
 test('a file that is not a database is named at start, left as it is, and no stack is shown', async ({
   browser,
 }) => {

@@ -23,6 +23,7 @@ import { releaseFocus } from '@/ui/release-focus';
 import { LayoutDrawing } from '../drills/layout-drawing';
 import { showErrors } from '../shared/show-errors';
 import { finish, move, reopen } from './actions';
+import { useKeptPage } from './keep-page';
 import { Key, SmallKey, keysOf } from './keys';
 import { MoreTouch } from './more-touch';
 import { passWord, primaryOutcomes } from './outcome-words';
@@ -76,6 +77,7 @@ export function Logging({
   earlier,
 }: LoggingProps) {
   const router = useRouter();
+  useKeptPage();
   const [busy, work] = useTransition();
   const { primary, others } = useMemo(() => loggedElements(layout), [layout]);
   const outcomes = useMemo(() => primary?.outcomes() ?? [], [primary]);
@@ -232,7 +234,7 @@ export function Logging({
           <div className="flex min-w-0 justify-end overflow-hidden">
             <Strip outcomes={shown.slice(-(wide ? 40 : 10))} breaks={Infinity} />
           </div>
-          <SavingSign saving={run.saving} unsaved={run.unsaved} />
+          <SavingSign saving={run.saving} unsaved={run.unsaved} entering={run.entering} />
         </div>
         <Refusal
           saving={run.saving}

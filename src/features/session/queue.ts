@@ -1,22 +1,29 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { WireEvent } from './wire';
+import type { WireEvent, WirePutt } from './wire';
 
 interface QueueSchema extends DBSchema {
   events: { key: number; value: { runId: string; event: WireEvent }; indexes: { run: string } };
+  /** What the server last told of a run. */
+  told: { key: string; value: { runId: string; putts: WirePutt[] } };
 }
 
 let opened: Promise<IDBPDatabase<QueueSchema>> | undefined;
 
 const open = () =>
-  (opened ??= openDB<QueueSchema>('dirigo', 1, {
-    upgrade: (database) => {
-      database.createObjectStore('events', { autoIncrement: true }).createIndex('run', 'runId');
+  (opened ??= openDB<QueueSchema>('dirigo', 2, {
+    upgrade: (database, before) => {
+      if (before < 1) {
+        database.createObjectStore('events', { autoIncrement: true }).createIndex('run', 'runId');
+      }
+      database.createObjectStore('told', { keyPath: 'runId' });
     },
   }));
 
 /** Keeps what was logged on this device until the server has it; survives a reload and a closed browser. */
 export async function enqueue(runId: string, event: WireEvent): Promise<void> {
-  await (await open()).add('events', { runId, event });
+  const database = await open();
+  const transaction = database.transaction('events', 'readwrite', { durability: 'strict' });
+  await Promise.all([transaction.store.add({ runId, event }), transaction.done]);
 }
 
 /** What the server does not have yet of a run, in the order in which it was logged. */
@@ -41,6 +48,16 @@ export async function drain<Answer extends { ok: boolean }>(
     }
     return answer;
   });
+}
+
+/** Keeps what the server last told of a run, for a page that opens without it. */
+export async function keepTold(runId: string, putts: WirePutt[]): Promise<void> {
+  await (await open()).put('told', { runId, putts });
+}
+
+/** What the server last told this device of a run. */
+export async function lastTold(runId: string): Promise<WirePutt[]> {
+  return (await (await open()).get('told', runId))?.putts ?? [];
 }
 
 /** Forgets what is pending of a run, for good. */

@@ -6,7 +6,16 @@ import { Button } from '@/ui/button';
 import type { Saving } from './use-run';
 
 /** Whether what was logged is on the server, in a word or two. */
-export function SavingSign({ saving, unsaved }: { saving: Saving; unsaved: number }) {
+export function SavingSign({
+  saving,
+  unsaved,
+  entering,
+}: {
+  saving: Saving;
+  unsaved: number;
+  /** Logged, and not on this device's disk yet. */
+  entering: number;
+}) {
   const text =
     saving.state === 'opening'
       ? 'opening…'
@@ -14,7 +23,7 @@ export function SavingSign({ saving, unsaved }: { saving: Saving; unsaved: numbe
         ? 'all saved'
         : saving.state === 'refused'
           ? `${unsaved} not saved`
-          : saving.since === 'offline'
+          : saving.since === 'offline' && entering === 0
             ? `${unsaved} kept here, no server`
             : 'saving…';
   return (

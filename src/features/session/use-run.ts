@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { v4 } from 'uuid';
 import type { Outcomes } from '@/core/layout';
 import { merge, together, unacknowledged } from './merge';
-import { discard, drain, enqueue, pendingEvents } from './queue';
+import { discard, drain, enqueue, keepTold, lastTold, pendingEvents } from './queue';
 import { puttsAnswer, type PuttsAnswer, type WireEvent, type WirePutt } from './wire';
 
 /** Whether what was logged is on the server. */
@@ -40,6 +40,7 @@ export function useRun(runId: string, initial: WirePutt[], onOthers: (count: num
   const [pending, setPending] = useState<WireEvent[]>([]);
   const [saving, setSaving] = useState<Saving>({ state: 'opening' });
   const [finished, setFinished] = useState(false);
+  const [entering, setEntering] = useState(0);
   const known = useRef(new Set(initial.map(({ id }) => id)));
   const others = useRef(onOthers);
   // Logged on this screen and not seen at the server yet: what the queue does not hold yet must not vanish meanwhile.
@@ -61,6 +62,7 @@ export function useRun(runId: string, initial: WirePutt[], onOthers: (count: num
       news.forEach(({ id }) => known.current.add(id));
       if (news.length > 0) others.current(news.length);
       setSaved(answer.putts);
+      void keepTold(runId, answer.putts);
       logged.current = unacknowledged(logged.current, answer.putts);
       setPending(together(left, logged.current));
       setFinished(answer.finished);
@@ -73,6 +75,11 @@ export function useRun(runId: string, initial: WirePutt[], onOthers: (count: num
   }, [runId]);
 
   useEffect(() => {
+    // A page kept on the device knows only what the server told when it was kept.
+    void lastTold(runId).then((told) => {
+      told.forEach(({ id }) => known.current.add(id));
+      setSaved((before) => (told.length > before.length ? told : before));
+    });
     void pendingEvents(runId).then((left) => {
       left.forEach(({ id }) => known.current.add(id));
       setPending(left);
@@ -95,7 +102,11 @@ export function useRun(runId: string, initial: WirePutt[], onOthers: (count: num
       setSaving((before) =>
         before.state === 'saved' ? { state: 'waiting', since: 'now' } : before,
       );
-      void enqueue(runId, event).then(flush);
+      setEntering((count) => count + 1);
+      void enqueue(runId, event).then(() => {
+        setEntering((count) => count - 1);
+        return flush();
+      });
     },
     [runId, flush],
   );
@@ -107,6 +118,8 @@ export function useRun(runId: string, initial: WirePutt[], onOthers: (count: num
     saving,
     finished,
     unsaved: pending.length,
+    /** Logged, and not on this device's disk yet: for a moment. */
+    entering,
     flush,
     log: (outcomes: Outcomes) =>
       add({ type: 'putt', id: v4(), outcomes, at: new Date().toISOString() }),
