@@ -279,6 +279,10 @@ describe('a rung in the middle of a session', () => {
     expect(session.runs[1]!.layout.player).toEqual(session.runs[0]!.layout.player);
     expect(toLogged(session).runs.map(({ putts }) => putts.length)).toEqual([1, 0]);
 
+    const unasked = await startSession(database, owner, { studentId, drillId, startedAt: now });
+    // Drawn with 67 mm, as the first rung is.
+    expect((await getSession(database, owner, unasked)).runs[0]!.rung).toBe(0);
+
     await expect(moveRung(database, owner, id, 40)).rejects.toThrow('there is no rung 41');
     await expect(moveRung(database, v4(), id, 1)).rejects.toThrow('no such session');
     await finishSession(database, owner, id, now);

@@ -7,6 +7,7 @@ import {
   findingWords,
   fitted,
   layoutSchema,
+  nearestRung,
   onReading,
   onRung,
   outcomesProblem,
@@ -160,7 +161,13 @@ export async function startSession(
 ): Promise<string> {
   const student = await getStudent(database, owner, studentId);
   const drill = await getDrill(database, owner, drillId);
-  const asked = rungLayout(drill, rung);
+  const begun =
+    rung ??
+    // A drill that climbs a ladder begins on a rung, so that its next one is known.
+    (drill.details.rule.type === 'ladder'
+      ? (nearestRung(drill.layout, drill.details.ladder) ?? undefined)
+      : undefined);
+  const asked = rungLayout(drill, begun);
   const own = fitted(asked, fittingOf(student));
   const layout = green ? await readLayout(database, owner, own, green) : own;
   const wrong = checkLayout(layout).find(({ severity }) => severity === 'error');
@@ -184,7 +191,7 @@ export async function startSession(
         drillName: drill.name,
         layout,
         position: 1,
-        rung: rung ?? null,
+        rung: begun ?? null,
       },
       { transaction },
     );

@@ -35,6 +35,7 @@ export {
   ladderWays,
   makeLadder,
   MOST_RUNGS,
+  nearestRung,
   onRung,
   rungStrictness,
   type Ladder,

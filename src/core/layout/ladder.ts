@@ -127,3 +127,20 @@ export function rungStrictness(layout: Layout, rung: Rung): RungStrictness {
   const { left, right } = makeWindow(layout.putt);
   return { quantity: 'start', tolerance: left + right };
 }
+
+/**
+ * The rung that is nearest to how strict a layout is as drawn.
+ *
+ * @param layout the drill's layout
+ * @param ladder its rungs
+ * @returns its place from 0, or null when there are no rungs
+ */
+export function nearestRung(layout: Layout, ladder: Ladder): number | null {
+  const apart = ladder.map((rung) => {
+    const [drawn, there] = [layout, onRung(layout, rung)].map(
+      (one) => rungStrictness(one, rung).tolerance,
+    ) as [number, number];
+    return Math.abs(Math.log(there / drawn));
+  });
+  return apart.length === 0 ? null : apart.indexOf(Math.min(...apart));
+}

@@ -14,6 +14,7 @@ import {
   ladderWays,
   layoutSchema,
   makeLadder,
+  nearestRung,
   onRung,
   rungStrictness,
   sensitivityOf,
@@ -132,6 +133,16 @@ describe('a ladder', () => {
     );
     const ends = makeLadder(layout, 'gap', 3, millimetres, { roomy: 0.07, strict: 0.05 });
     expect(ends.map(({ set }) => set.gate!.gap)).toEqual([0.07, 0.06, 0.05]);
+  });
+
+  it('has a rung nearest to how it is drawn', () => {
+    const ladder = makeLadder(layout, 'gap', 6, millimetres);
+    // Drawn with 60 mm there are 17.3 mm of air; the rungs of 62 and 58 mm have 19.3 (×1.115) and 15.3 (÷1.130).
+    expect(nearestRung(layout, ladder)).toBe(1);
+    for (const [index, rung] of ladder.entries()) {
+      expect(nearestRung(onRung(layout, rung), ladder)).toBe(index);
+    }
+    expect(nearestRung(layout, [])).toBeNull();
   });
 
   it('knows what can make it harder, and leaves the drill itself alone', () => {

@@ -76,7 +76,7 @@ export const DRILLS: DemoDrill[] = [
   {
     key: 'close',
     name: 'Close gate',
-    like: 'gate-ladder',
+    like: 'straight-gate',
     distance: 8 * FOOT,
     gate: 18 * INCH,
     gap: 0.054,

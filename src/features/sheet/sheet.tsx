@@ -240,7 +240,7 @@ function codeSquare(pen: Pen, { size, dark }: SheetInput['code'], x: number, y: 
   pen.nodes.push(<path d={path} fill="#000000" />);
 }
 
-const DRAWING = 262;
+const DRAWING = 288;
 
 function drawing(pen: Pen, { layout, units }: SheetInput, inner: number): void {
   const size = { width: inner, height: DRAWING };
