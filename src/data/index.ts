@@ -31,13 +31,10 @@ export {
   counted,
   finishSession,
   getSession,
-  keepBuilt,
-  moveRung,
   listSessions,
   recordPutts,
   reopenSession,
   runFinished,
-  startSession,
   toLogged,
   type Putt,
   type PuttEvent,
@@ -52,4 +49,5 @@ export {
   saveStudent,
   type Student,
 } from './students';
+export { keepBuilt, moveRung, startSession } from './starting';
 export { seedDemo } from './demo/seed';
