@@ -59,7 +59,7 @@ describe('a rung in words', () => {
     ['straight-gate', 0, 'gap 67 mm', '±1.52°'],
     ['straight-gate', 5, 'gap 45 mm', '±0.15°'],
     ['putter-gate-level', 5, 'air 2 mm', '±2.0 mm'],
-    ['just-past', 0, 'depth 35 1/16 in', '35 in'],
+    ['just-past', 0, 'depth 35 7/16 in', '35 in'],
   ] as const)('%s, rung %d: %s', (key, index, words, lets) => {
     const { layout, ladder } = libraryDrill(key)!;
     const rung = ladder[index]!;
