@@ -19,7 +19,8 @@ import { drillWords } from '../drills/drill-words';
 import { groundWords, readWords } from '../drills/ground-words';
 import { alongWords, asideWords } from '../drills/tape-list';
 import type { Paper } from './paper';
-import { wrap, type Cut, type Measure } from './wrap';
+import { BODY, FONTS, label, ticked, write, type Pen, type Setting } from './pen';
+import type { Cut, Measure } from './wrap';
 
 /** Everything a set-up sheet says. */
 export interface SheetInput {
@@ -42,8 +43,6 @@ const MARGIN = 46;
 /** Sizes that are tried until all fits on the page. */
 const SCALES = [1.14, 1.07, 1, 0.94, 0.88, 0.82, 0.77, 0.72];
 const CODE = 96;
-/** Size of the running words, px. */
-const BODY = 15.5;
 
 /** Ink on white paper. */
 const INK: Record<string, string> = {
@@ -58,24 +57,6 @@ const INK: Record<string, string> = {
   left: '#6a47a0',
   right: '#0b7270',
 };
-
-const FONTS: Record<Cut, { fontFamily: string; fontWeight: number }> = {
-  regular: { fontFamily: 'Archivo', fontWeight: 400 },
-  bold: { fontFamily: 'Archivo', fontWeight: 700 },
-  narrow: { fontFamily: 'Archivo Narrow', fontWeight: 400 },
-};
-
-/** A page being written from the top: a place on it, and what has been put there. */
-interface Pen {
-  nodes: ReactNode[];
-  y: number;
-}
-
-interface Setting {
-  paper: Paper;
-  scale: number;
-  measure: Measure;
-}
 
 /**
  * A set-up sheet as one page of SVG, as large as it fits.
@@ -139,35 +120,6 @@ function composed(input: SheetInput, setting: Setting): Pen {
   pen.y = Math.max(left.y, right.y) + 6 * scale;
   cautions(pen, input, setting, inner);
   return pen;
-}
-
-/** Sets a text in lines and moves the pen below it. */
-function write(
-  pen: Pen,
-  { measure }: Setting,
-  text: string,
-  at: { x: number; width: number; size: number; cut?: Cut; tone?: string; leading?: number },
-): void {
-  const { x, width, size, cut = 'regular', tone = 'ink', leading = 1.3 } = at;
-  for (const line of wrap(text, width, size, cut, measure)) {
-    pen.nodes.push(
-      <text x={x} y={pen.y + size} fontSize={size} fill={`var(--${tone})`} {...FONTS[cut]}>
-        {line}
-      </text>,
-    );
-    pen.y += size * leading;
-  }
-}
-
-function label(pen: Pen, setting: Setting, text: string, x: number, width: number): void {
-  write(pen, setting, text, {
-    x,
-    width,
-    size: 13 * setting.scale,
-    cut: 'narrow',
-    tone: 'ink2',
-    leading: 1.5,
-  });
 }
 
 function head(pen: Pen, input: SheetInput, setting: Setting, inner: number): void {
@@ -332,24 +284,6 @@ function tape(pen: Pen, { layout, units }: SheetInput, setting: Setting, inner: 
     cut: 'narrow',
     tone: 'ink2',
   });
-}
-
-/** A line with a box to tick before it. */
-function ticked(pen: Pen, setting: Setting, text: string, x: number, width: number): void {
-  const size = BODY * setting.scale;
-  const indent = 22 * setting.scale;
-  pen.nodes.push(
-    <rect
-      x={x + 1}
-      y={pen.y + size * 0.22}
-      width={size * 0.72}
-      height={size * 0.72}
-      fill="none"
-      stroke="var(--ink)"
-      strokeWidth={1.2}
-    />,
-  );
-  write(pen, setting, text, { x: x + indent, width: width - indent, size });
 }
 
 function doing(pen: Pen, { details, layout }: SheetInput, setting: Setting, width: number): void {
