@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import type { z } from 'zod';
 import {
   bareUnit,
@@ -13,6 +13,19 @@ import { TextField } from './field';
 
 /** Where fields say what is wrong in them, so that nothing wrong is saved. */
 export type Wrong = (name: string, message: string | null) => void;
+
+/** What is wrong on a form, by the name of its field, and where the fields say it. */
+export function useWrong(): [wrong: Record<string, string>, onWrong: Wrong] {
+  const [wrong, setWrong] = useState<Record<string, string>>({});
+  const onWrong = useCallback<Wrong>((name, message) => {
+    setWrong((old) => {
+      if ((old[name] ?? null) === message) return old;
+      const { [name]: _, ...rest } = old;
+      return message === null ? rest : { ...rest, [name]: message };
+    });
+  }, []);
+  return [wrong, onWrong];
+}
 
 /**
  * A field for something that is typed as it is said. What cannot be read, or is refused, stays in the field with the

@@ -4,7 +4,7 @@ import { Redo2, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { Tabs } from 'radix-ui';
-import { useCallback, useMemo, useState, useTransition } from 'react';
+import { useMemo, useState, useTransition } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import type { Slope } from '@/core/green';
@@ -22,6 +22,7 @@ import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
 import { Pick } from '@/ui/pick';
 import type { DrawnGrip } from '@/ui/measured-line/grip-handle';
+import { useWrong } from '@/ui/parsed-input';
 import { useUndo } from '@/ui/use-undo';
 import type { GreenOption } from '../greens/options';
 import { ArchiveButton } from '../shared/archive-button';
@@ -91,17 +92,10 @@ export function Designer({
     () => ladderElement(first.layout) ?? first.layout.elements.at(-1)!.id,
   );
   const [nameError, setNameError] = useState<string>();
-  const [wrong, setWrong] = useState<Record<string, string>>({});
+  const [wrong, onWrong] = useWrong();
   const [student, setStudent] = useState<StudentOption | null>(null);
   const [known, setKnown] = useState<KnownStart | null>(null);
 
-  const onWrong = useCallback((name: string, message: string | null) => {
-    setWrong((old) => {
-      if ((old[name] ?? null) === message) return old;
-      const { [name]: _, ...rest } = old;
-      return message === null ? rest : { ...rest, [name]: message };
-    });
-  }, []);
   const tryLayout = (next: Layout, of: string): string | null => {
     const refused = refusal(next, units);
     if (refused) return refused;

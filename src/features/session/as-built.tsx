@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useCallback, useState, useTransition } from 'react';
+import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import {
   asBuilt,
@@ -15,7 +15,7 @@ import {
 } from '@/core/layout';
 import { roughLength, showDegrees, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
-import { LengthInput } from '@/ui/parsed-input';
+import { LengthInput, useWrong } from '@/ui/parsed-input';
 import { showErrors } from '../shared/show-errors';
 import { built } from './actions';
 
@@ -72,14 +72,7 @@ function Measured({
   const [busy, begin] = useTransition();
   const before = layout.elements.find(({ id }) => id === element.id)?.built ?? {};
   const [typed, setTyped] = useState<Record<string, number>>(before);
-  const [wrong, setWrong] = useState<Record<string, string>>({});
-  const onWrong = useCallback((name: string, message: string | null) => {
-    setWrong((old) => {
-      if ((old[name] ?? null) === message) return old;
-      const { [name]: _, ...rest } = old;
-      return message === null ? rest : { ...rest, [name]: message };
-    });
-  }, []);
+  const [wrong, onWrong] = useWrong();
   const planned = standing(asPlanned(layout)).find(({ id }) => id === element.id)!;
   const stands = asBuilt(layout, element.id, typed);
   const now = stands.ok

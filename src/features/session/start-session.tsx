@@ -5,13 +5,12 @@ import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import { Button } from '@/ui/button';
 import { Pick, type PickOption } from '@/ui/pick';
+import { RungPick } from '../drills/rung-pick';
 import { begin } from './actions';
 import type { DrillOption } from './options';
 
 /** Stands for the green that the drill was drawn on. */
 const AS_DRAWN = 'as drawn';
-/** Stands for the layout as it is drawn, on no rung. */
-const DRAWN = 'drawn';
 
 /** Who, what and where: two touches and a session is open. */
 export function StartSession({
@@ -31,7 +30,7 @@ export function StartSession({
   const [busy, run] = useTransition();
   const [studentId, setStudent] = useState(student);
   const [drillId, setDrill] = useState(drill);
-  const [rung, setRung] = useState(DRAWN);
+  const [rung, setRung] = useState<number | null>(null);
   const [chosenGreen, setGreen] = useState<string | null>(null);
   const chosenDrill = drills.find(({ value }) => value === drillId);
   const own = chosenDrill?.green;
@@ -44,7 +43,7 @@ export function StartSession({
         studentId,
         drillId,
         green: green === AS_DRAWN ? null : green,
-        rung: rung === DRAWN ? null : Number(rung),
+        rung,
       });
       if (result.ok) return router.push(`/sessions/${result.value}`);
       setErrors(result.fields);
@@ -67,26 +66,11 @@ export function StartSession({
         value={drillId}
         onChange={(next) => {
           setDrill(next);
-          setRung(DRAWN);
+          setRung(null);
         }}
         error={errors.drillId}
       />
-      {rungs.length > 0 && (
-        <Pick
-          label="Rung"
-          placeholder="How hard"
-          options={[
-            { value: DRAWN, label: 'as drawn' },
-            ...rungs.map((words, index) => ({
-              value: String(index),
-              label: String(index + 1),
-              detail: words,
-            })),
-          ]}
-          value={rung}
-          onChange={setRung}
-        />
-      )}
+      {rungs.length > 0 && <RungPick rungs={rungs} rung={rung} onRung={setRung} />}
       {greens.length > 0 && (
         <Pick
           label="On"

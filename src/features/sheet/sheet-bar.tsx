@@ -6,10 +6,10 @@ import { useRouter } from 'next/navigation';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { Pick, type PickOption } from '@/ui/pick';
+import { RungPick } from '../drills/rung-pick';
 import { PAPERS, type SheetQuery } from './paper';
 
 const NOBODY = 'nobody';
-const DRAWN = 'drawn';
 
 /** Above a sheet on the screen, not on paper: whom it is for, on which paper, and how to take it along. */
 export function SheetBar({
@@ -57,19 +57,10 @@ export function SheetBar({
       )}
       {rungs.length > 0 && (
         <div className="w-[190px]">
-          <Pick
-            label="Rung"
-            placeholder="Which rung"
-            options={[
-              { value: DRAWN, label: 'as drawn' },
-              ...rungs.map((words, index) => ({
-                value: String(index),
-                label: String(index + 1),
-                detail: words,
-              })),
-            ]}
-            value={query.rung === undefined ? DRAWN : String(query.rung)}
-            onChange={(value) => go({ rung: value === DRAWN ? undefined : Number(value) })}
+          <RungPick
+            rungs={rungs}
+            rung={query.rung ?? null}
+            onRung={(rung) => go({ rung: rung ?? undefined })}
           />
         </div>
       )}
