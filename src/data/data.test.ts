@@ -29,7 +29,7 @@ import {
   listVersions,
   moveRung,
   openDatabase,
-  recordPutts,
+  recordEvents,
   reopenSession,
   saveDrill,
   saveStudent,
@@ -175,7 +175,9 @@ describe('students and drills', () => {
     await expect(getStudent(database, other, studentId)).rejects.toThrow('no such student');
     await expect(getDrill(database, other, drillId)).rejects.toThrow('no such drill');
     await expect(getSession(database, other, id)).rejects.toThrow('no such session');
-    await expect(recordPutts(database, other, runId, [putt()], now)).rejects.toThrow('no such run');
+    await expect(recordEvents(database, other, runId, [putt()], now)).rejects.toThrow(
+      'no such run',
+    );
     await expect(finishSession(database, other, id, now)).rejects.toThrow('no such session');
     await expect(
       startSession(database, other, { studentId, drillId, startedAt: now }),
@@ -264,7 +266,7 @@ describe('a rung in the middle of a session', () => {
       rung: 1,
     });
     const [first] = (await getSession(database, owner, id)).runs;
-    await recordPutts(
+    await recordEvents(
       database,
       owner,
       first!.id,
@@ -293,7 +295,7 @@ describe('a rung in the middle of a session', () => {
 describe('what was measured once it stood', () => {
   it('is kept with the run and scored; an empty record goes back to the plan', async () => {
     const { id, runId } = await openSession();
-    await recordPutts(database, owner, runId, [putt('left')], now);
+    await recordEvents(database, owner, runId, [putt('left')], now);
     const planned = standing(layout)[1]!.tolerance()!.left;
     await keepBuilt(database, owner, runId, 'gate', { gap: 0.064 });
     const [run] = toLogged(await getSession(database, owner, id)).runs;
@@ -318,22 +320,27 @@ describe('putts', () => {
   it('are kept in the order sent, and sending them again changes nothing', async () => {
     const { runId } = await openSession();
     const events = [putt('clear'), putt('left'), putt('right')];
-    await recordPutts(database, owner, runId, events, now);
-    const again = await recordPutts(database, owner, runId, [...events, putt('clear')], now);
-    expect(again.map(({ outcomes }) => outcomes.gate)).toEqual(['clear', 'left', 'right', 'clear']);
+    await recordEvents(database, owner, runId, events, now);
+    const again = await recordEvents(database, owner, runId, [...events, putt('clear')], now);
+    expect(again.putts.map(({ outcomes }) => outcomes.gate)).toEqual([
+      'clear',
+      'left',
+      'right',
+      'clear',
+    ]);
   });
 
   it('are taken back by a mark and stay in the file', async () => {
     const { id, runId } = await openSession();
     const event = putt('left');
-    await recordPutts(
+    await recordEvents(
       database,
       owner,
       runId,
       [event, putt(), { type: 'undo', id: event.id, at: now }],
       now,
     );
-    await recordPutts(database, owner, runId, [{ type: 'undo', id: event.id, at: now }], now);
+    await recordEvents(database, owner, runId, [{ type: 'undo', id: event.id, at: now }], now);
     const session = await getSession(database, owner, id);
     expect(session.runs[0]!.putts).toHaveLength(2);
     expect(counted(session.runs[0]!.putts)).toHaveLength(1);
@@ -343,42 +350,43 @@ describe('putts', () => {
   it('are refused for a finished session, but a repeated one is not', async () => {
     const { id, runId } = await openSession();
     const first = putt();
-    await recordPutts(database, owner, runId, [first], now);
+    await recordEvents(database, owner, runId, [first], now);
     await finishSession(database, owner, id, now);
-    await expect(recordPutts(database, owner, runId, [putt()], now)).rejects.toThrow(
+    await expect(recordEvents(database, owner, runId, [putt()], now)).rejects.toThrow(
       'was finished at',
     );
-    expect(await recordPutts(database, owner, runId, [first], now)).toHaveLength(1);
+    const again = await recordEvents(database, owner, runId, [first], now);
+    expect(again).toMatchObject({ finished: true, putts: { length: 1 } });
     await reopenSession(database, owner, id);
-    expect(await recordPutts(database, owner, runId, [putt()], now)).toHaveLength(2);
+    expect((await recordEvents(database, owner, runId, [putt()], now)).putts).toHaveLength(2);
   });
 
   it('are all kept or none', async () => {
     const { runId } = await openSession();
     await expect(
-      recordPutts(database, owner, runId, [putt(), putt('sideways')], now),
+      recordEvents(database, owner, runId, [putt(), putt('sideways')], now),
     ).rejects.toThrow('sideways');
-    expect(await recordPutts(database, owner, runId, [], now)).toEqual([]);
+    expect((await recordEvents(database, owner, runId, [], now)).putts).toEqual([]);
   });
 
   it('of two screens at once are all kept', async () => {
     const { runId } = await openSession();
     const screens = Array.from({ length: 20 }, () => [putt('clear'), putt('left')]);
-    await Promise.all(screens.map((events) => recordPutts(database, owner, runId, events, now)));
-    const all = await recordPutts(database, owner, runId, [], now);
-    expect(new Set(all.map(({ id }) => id)).size).toBe(40);
+    await Promise.all(screens.map((events) => recordEvents(database, owner, runId, events, now)));
+    const all = await recordEvents(database, owner, runId, [], now);
+    expect(new Set(all.putts.map(({ id }) => id)).size).toBe(40);
   });
 
   it('cannot be moved to another run, nor taken back before they are there', async () => {
     const one = await openSession();
     const two = await openSession();
     const event = putt();
-    await recordPutts(database, owner, one.runId, [event], now);
-    await expect(recordPutts(database, owner, two.runId, [event], now)).rejects.toThrow(
+    await recordEvents(database, owner, one.runId, [event], now);
+    await expect(recordEvents(database, owner, two.runId, [event], now)).rejects.toThrow(
       'another run',
     );
     await expect(
-      recordPutts(database, owner, two.runId, [{ type: 'undo', id: v4(), at: now }], now),
+      recordEvents(database, owner, two.runId, [{ type: 'undo', id: v4(), at: now }], now),
     ).rejects.toThrow('not in this run');
   });
 

@@ -28,16 +28,24 @@ export {
 } from './greens';
 export { Problem, notFound, type ProblemCode } from './problem';
 export {
+  CORRECTABLE,
+  recordEvents,
+  type PuttCorrection,
+  type RunEvent,
+  type RunRecord,
+} from './recording';
+export {
   counted,
   finishSession,
+  getGroup,
   getSession,
+  lastColdTests,
   listSessions,
-  recordPutts,
+  noteSession,
   reopenSession,
-  runFinished,
   toLogged,
+  type MarkOfRun,
   type Putt,
-  type PuttEvent,
   type Run,
   type Session,
 } from './sessions';
@@ -49,5 +57,13 @@ export {
   saveStudent,
   type Student,
 } from './students';
-export { keepBuilt, moveRung, startSession } from './starting';
+export {
+  keepBuilt,
+  moveRung,
+  rotateStations,
+  startGroup,
+  startSession,
+  swapDrill,
+  type Starting,
+} from './starting';
 export { seedDemo } from './demo/seed';

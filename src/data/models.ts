@@ -60,6 +60,9 @@ export interface SessionRow extends Row<SessionRow> {
   studentId: string;
   startedAt: Date;
   finishedAt: CreationOptional<Date | null>;
+  note: CreationOptional<string>;
+  groupId: CreationOptional<string | null>;
+  place: CreationOptional<number>;
 }
 
 export interface RunRow extends Row<RunRow> {
@@ -70,6 +73,9 @@ export interface RunRow extends Row<RunRow> {
   layout: unknown;
   position: number;
   rung: CreationOptional<number | null>;
+  block: CreationOptional<number>;
+  rule: CreationOptional<object | null>;
+  cold: CreationOptional<boolean>;
 }
 
 export interface PuttRow extends Row<PuttRow> {
@@ -80,6 +86,27 @@ export interface PuttRow extends Row<PuttRow> {
   at: Date;
   savedAt: Date;
   undoneAt: CreationOptional<Date | null>;
+  points: CreationOptional<object>;
+  guess: CreationOptional<object | null>;
+  note: CreationOptional<string>;
+  leftOut: CreationOptional<boolean>;
+}
+
+export interface PuttChangeRow extends Row<PuttChangeRow> {
+  id: string;
+  puttId: string;
+  was: unknown;
+  at: Date;
+  savedAt: Date;
+}
+
+export interface RunMarkRow extends Row<RunMarkRow> {
+  id: string;
+  runId: string;
+  position: number;
+  mark: unknown;
+  at: Date;
+  savedAt: Date;
 }
 
 export interface GreenRow extends Row<GreenRow> {
@@ -117,6 +144,8 @@ export interface Models {
   session: ModelStatic<SessionRow>;
   run: ModelStatic<RunRow>;
   putt: ModelStatic<PuttRow>;
+  puttChange: ModelStatic<PuttChangeRow>;
+  runMark: ModelStatic<RunMarkRow>;
   green: ModelStatic<GreenRow>;
   spot: ModelStatic<SpotRow>;
   reading: ModelStatic<ReadingRow>;
@@ -196,6 +225,9 @@ export function defineModels(sequelize: Sequelize): Models {
         studentId: required(STRING),
         startedAt: required(DATE),
         finishedAt: optionalDate(),
+        note: { ...required(TEXT), defaultValue: '' },
+        groupId: { type: STRING, allowNull: true },
+        place: { ...required(INTEGER), defaultValue: 1 },
       },
       options,
     ),
@@ -209,6 +241,9 @@ export function defineModels(sequelize: Sequelize): Models {
         layout: required(JSON),
         position: required(INTEGER),
         rung: { type: INTEGER, allowNull: true },
+        block: { ...required(INTEGER), defaultValue: 1 },
+        rule: { type: JSON, allowNull: true },
+        cold: { ...required(BOOLEAN), defaultValue: false },
       },
       options,
     ),
@@ -222,6 +257,33 @@ export function defineModels(sequelize: Sequelize): Models {
         at: required(DATE),
         savedAt: required(DATE),
         undoneAt: optionalDate(),
+        points: { ...required(JSON), defaultValue: {} },
+        guess: { type: JSON, allowNull: true },
+        note: { ...required(TEXT), defaultValue: '' },
+        leftOut: { ...required(BOOLEAN), defaultValue: false },
+      },
+      options,
+    ),
+    puttChange: sequelize.define<PuttChangeRow>(
+      'puttChange',
+      {
+        id: id(),
+        puttId: required(STRING),
+        was: required(JSON),
+        at: required(DATE),
+        savedAt: required(DATE),
+      },
+      options,
+    ),
+    runMark: sequelize.define<RunMarkRow>(
+      'runMark',
+      {
+        id: id(),
+        runId: required(STRING),
+        position: required(INTEGER),
+        mark: required(JSON),
+        at: required(DATE),
+        savedAt: required(DATE),
       },
       options,
     ),

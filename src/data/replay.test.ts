@@ -13,10 +13,10 @@ import {
   ensureCoach,
   getSession,
   openDatabase,
-  recordPutts,
+  recordEvents,
   startSession,
   type Database,
-  type PuttEvent,
+  type RunEvent,
 } from '.';
 
 const NOW = new Date('2026-11-20T10:00:00Z');
@@ -58,9 +58,9 @@ afterAll(async () => {
 });
 
 /** A screen's log: putts, and the last one that counts taken back. */
-function logOf(steps: ('clear' | 'left' | 'right' | 'undo')[]): PuttEvent[] {
+function logOf(steps: ('clear' | 'left' | 'right' | 'undo')[]): RunEvent[] {
   const standing: string[] = [];
-  return steps.flatMap((step): PuttEvent[] => {
+  return steps.flatMap((step): RunEvent[] => {
     if (step === 'undo') {
       const id = standing.pop();
       return id ? [{ type: 'undo', id, at: now }] : [];
@@ -72,7 +72,7 @@ function logOf(steps: ('clear' | 'left' | 'right' | 'undo')[]): PuttEvent[] {
 }
 
 /** What must stand in the end: the putts in order, less those taken back. */
-function expected(log: PuttEvent[]): string[] {
+function expected(log: RunEvent[]): string[] {
   const back = new Set(log.flatMap((event) => (event.type === 'undo' ? [event.id] : [])));
   return log.flatMap((event) => (event.type === 'putt' && !back.has(event.id) ? [event.id] : []));
 }
@@ -100,11 +100,11 @@ it('a log sent in any parts, each lost or repeated any number of times, ends as 
           // What is not acknowledged is sent again with the next part, as the queue of the screen does.
           const part = log.slice(acknowledged, acknowledged + size);
           for (let time = 0; time <= again; time++)
-            await recordPutts(database, owner, runId, part, now);
+            await recordEvents(database, owner, runId, part, now);
           const lost = again === 2;
           if (!lost) acknowledged += part.length;
         }
-        await recordPutts(database, owner, runId, log.slice(acknowledged), now);
+        await recordEvents(database, owner, runId, log.slice(acknowledged), now);
         const { runs } = await getSession(database, owner, id);
         expect(counted(runs[0]!.putts).map((putt) => putt.id)).toEqual(expected(log));
         expect(runs[0]!.putts).toHaveLength(log.filter(({ type }) => type === 'putt').length);

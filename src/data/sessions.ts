@@ -1,24 +1,47 @@
-import { format } from 'date-fns';
 import type { Transaction } from 'sequelize';
 import {
   layoutSchema,
-  outcomesProblem,
   outcomesSchema,
+  pointsSchema,
   type Ladder,
   type Layout,
   type Outcomes,
+  type Points,
 } from '@/core/layout';
-import { drillDetails, type Cap, type Rule } from '@/core/drill';
+import {
+  drillDetails,
+  guessSchema,
+  ruleSchema,
+  runMarkSchema,
+  type Cap,
+  type Guess,
+  type Rule,
+  type RunMark,
+} from '@/core/drill';
 import type { LoggedSession } from '@/core/scoring';
 import type { Database } from './database';
-import { Problem, notFound } from './problem';
-import type { PuttRow, RunRow, SessionRow } from './models';
+import { notFound } from './problem';
+import type { PuttRow, RunMarkRow, RunRow, SessionRow } from './models';
 
 export interface Putt {
   id: string;
   outcomes: Outcomes;
+  /** Where it was pointed at, element by element. */
+  points: Points;
+  guess: Guess | null;
+  note: string;
+  /** It took place, but counts neither for the rule nor for a score. */
+  leftOut: boolean;
   at: Date;
   undoneAt: Date | null;
+  /** Ids of the corrections it has had. */
+  changes: string[];
+}
+
+export interface MarkOfRun {
+  id: string;
+  mark: RunMark;
+  at: Date;
 }
 
 export interface Run {
@@ -28,12 +51,17 @@ export interface Run {
   layout: Layout;
   /** Rung of the drill's ladder it was played on, from 0; null when on none. */
   rung: number | null;
+  /** Runs of one going at a drill share a block: the rungs of a ladder, one after the other. */
+  block: number;
+  /** Before any warm-up. */
+  cold: boolean;
   /** When it is done, and what ends it whatever happens. */
   rule: Rule;
   cap: Cap;
   ladder: Ladder;
   /** In the order in which they reached the server, undone ones too. */
   putts: Putt[];
+  marks: MarkOfRun[];
 }
 
 export interface Session {
@@ -41,25 +69,52 @@ export interface Session {
   studentId: string;
   startedAt: Date;
   finishedAt: Date | null;
+  /** The coach's, in the coach's words. */
+  note: string;
+  /** Shared by the sessions of a group; null for one player alone. */
+  groupId: string | null;
   runs: Run[];
 }
 
-/** What a screen sends: a putt, or the taking back of one. Both may be sent again without harm. */
-export type PuttEvent =
-  | { type: 'putt'; id: string; outcomes: Outcomes; at: Date }
-  | { type: 'undo'; id: string; at: Date };
-
-const toPutt = (row: PuttRow): Putt => ({
+export const toPutt = (row: PuttRow, changes: string[]): Putt => ({
   id: row.id,
   outcomes: outcomesSchema.parse(row.outcomes),
+  points: pointsSchema.parse(row.points),
+  guess: guessSchema.nullable().parse(row.guess ?? null),
+  note: row.note,
+  leftOut: row.leftOut,
   at: row.at,
   undoneAt: row.undoneAt,
+  changes,
 });
 
-/** Putts that count: those not taken back. */
-export const counted = (putts: Putt[]): Putt[] => putts.filter(({ undoneAt }) => undoneAt === null);
+export const toMark = ({ id, mark, at }: RunMarkRow): MarkOfRun => ({
+  id,
+  mark: runMarkSchema.parse(mark),
+  at,
+});
 
-async function withRuns({ models }: Database, rows: SessionRow[]): Promise<Session[]> {
+/** Putts that count: neither taken back nor left out. */
+export const counted = (putts: Putt[]): Putt[] =>
+  putts.filter(({ undoneAt, leftOut }) => undoneAt === null && !leftOut);
+
+/** The ids of the corrections that some putts have had, by putt. */
+export async function changesOf(
+  { models }: Database,
+  puttIds: string[],
+  transaction?: Transaction,
+): Promise<Map<string, string[]>> {
+  const rows = await models.puttChange.findAll({
+    where: { puttId: puttIds },
+    order: [['savedAt', 'ASC']],
+    transaction,
+  });
+  const grouped = groupBy(rows, ({ puttId }) => puttId);
+  return new Map([...grouped].map(([puttId, some]) => [puttId, some.map(({ id }) => id)]));
+}
+
+async function withRuns(database: Database, rows: SessionRow[]): Promise<Session[]> {
+  const { models } = database;
   const runs = await models.run.findAll({
     where: { sessionId: rows.map(({ id }) => id) },
     order: [['position', 'ASC']],
@@ -68,6 +123,14 @@ async function withRuns({ models }: Database, rows: SessionRow[]): Promise<Sessi
     where: { runId: runs.map(({ id }) => id) },
     order: [['position', 'ASC']],
   });
+  const marks = await models.runMark.findAll({
+    where: { runId: runs.map(({ id }) => id) },
+    order: [['position', 'ASC']],
+  });
+  const changes = await changesOf(
+    database,
+    putts.map(({ id }) => id),
+  );
   const versions = await models.drillVersion.findAll({
     where: { id: runs.map(({ drillVersionId }) => drillVersionId) },
   });
@@ -78,21 +141,28 @@ async function withRuns({ models }: Database, rows: SessionRow[]): Promise<Sessi
     }),
   );
   const puttsOf = groupBy(putts, ({ runId }) => runId);
+  const marksOf = groupBy(marks, ({ runId }) => runId);
   const runsOf = groupBy(runs, ({ sessionId }) => sessionId);
   const toRun = (row: RunRow): Run => ({
     id: row.id,
     // Foreign keys hold the version of every run.
     ...versionOf.get(row.drillVersionId)!,
+    ...(row.rule ? { rule: ruleSchema.parse(row.rule) } : {}),
+    block: row.block,
+    cold: row.cold,
     drillName: row.drillName,
     layout: layoutSchema.parse(row.layout),
     rung: row.rung ?? null,
-    putts: (puttsOf.get(row.id) ?? []).map(toPutt),
+    putts: (puttsOf.get(row.id) ?? []).map((putt) => toPutt(putt, changes.get(putt.id) ?? [])),
+    marks: (marksOf.get(row.id) ?? []).map(toMark),
   });
   return rows.map((row) => ({
     id: row.id,
     studentId: row.studentId,
     startedAt: row.startedAt,
     finishedAt: row.finishedAt,
+    note: row.note,
+    groupId: row.groupId,
     runs: (runsOf.get(row.id) ?? []).map(toRun),
   }));
 }
@@ -121,87 +191,49 @@ export async function listSessions(
   return withRuns(database, rows);
 }
 
+/** The sessions of a group in its order, or the one session of a player alone. */
+export async function getGroup(
+  database: Database,
+  owner: string,
+  session: Session,
+): Promise<Session[]> {
+  if (!session.groupId) return [session];
+  const rows = await database.models.session.findAll({
+    where: { coachId: owner, groupId: session.groupId },
+    order: [['place', 'ASC']],
+  });
+  return withRuns(database, rows);
+}
+
+/** When each of a coach's students was last tested cold, by student. */
+export async function lastColdTests(
+  { models }: Database,
+  owner: string,
+): Promise<Map<string, Date>> {
+  const runs = await models.run.findAll({ where: { cold: true } });
+  const sessions = await models.session.findAll({
+    where: { id: runs.map(({ sessionId }) => sessionId), coachId: owner },
+    order: [['startedAt', 'ASC']],
+  });
+  return new Map(sessions.map(({ studentId, startedAt }) => [studentId, startedAt]));
+}
+
+/** Keeps what the coach notes of a session. */
+export async function noteSession(
+  { models }: Database,
+  owner: string,
+  id: string,
+  note: string,
+): Promise<void> {
+  const [changed] = await models.session.update({ note }, { where: { id, coachId: owner } });
+  if (changed === 0) throw notFound('session');
+}
+
 export async function getSession(database: Database, owner: string, id: string): Promise<Session> {
   const row = await database.models.session.findOne({ where: { id, coachId: owner } });
   const [session] = row ? await withRuns(database, [row]) : [];
   if (!session) throw notFound('session');
   return session;
-}
-
-/**
- * Records what a screen sends, in order, all or nothing. Sending the same again changes nothing, even when the
- * session has been finished in between.
- *
- * @returns all putts of the run, in the order in which they reached the server
- * @throws Problem when the run is not this coach's, the session is finished, or an outcome cannot happen
- */
-export async function recordPutts(
-  database: Database,
-  owner: string,
-  runId: string,
-  events: PuttEvent[],
-  now: Date,
-): Promise<Putt[]> {
-  const { models, atomically } = database;
-  return atomically(async (transaction) => {
-    const run = await models.run.findByPk(runId, { transaction });
-    const session =
-      run &&
-      (await models.session.findOne({ where: { id: run.sessionId, coachId: owner }, transaction }));
-    if (!run || !session) throw notFound('run');
-    const layout = layoutSchema.parse(run.layout);
-    for (const event of events) {
-      await recordOne(
-        database,
-        { runId, layout, finishedAt: session.finishedAt, now, transaction },
-        event,
-      );
-    }
-    const putts = await models.putt.findAll({
-      where: { runId },
-      order: [['position', 'ASC']],
-      transaction,
-    });
-    return putts.map(toPutt);
-  });
-}
-
-interface Recording {
-  runId: string;
-  layout: Layout;
-  finishedAt: Date | null;
-  now: Date;
-  transaction: Transaction;
-}
-
-async function recordOne(
-  { models }: Database,
-  recording: Recording,
-  event: PuttEvent,
-): Promise<void> {
-  const { runId, layout, finishedAt, now, transaction } = recording;
-  const known = await models.putt.findByPk(event.id, { transaction });
-  if (known && known.runId !== runId)
-    throw new Problem('invalid', 'A putt with this id belongs to another run.');
-  if (event.type === 'putt' ? known : known?.undoneAt) return;
-  if (finishedAt) {
-    throw new Problem(
-      'finished',
-      `This session was finished at ${format(finishedAt, 'HH:mm')}. Open it again to add to it.`,
-    );
-  }
-  if (event.type === 'undo') {
-    if (!known) throw new Problem('invalid', 'The putt to take back is not in this run.');
-    await known.update({ undoneAt: now }, { transaction });
-    return;
-  }
-  const wrong = outcomesProblem(layout, event.outcomes);
-  if (wrong) throw new Problem('invalid', wrong);
-  const position = 1 + (await models.putt.count({ where: { runId }, transaction }));
-  await models.putt.create(
-    { id: event.id, runId, position, outcomes: event.outcomes, at: event.at, savedAt: now },
-    { transaction },
-  );
 }
 
 /**
@@ -231,19 +263,6 @@ export async function finishSession(
     if (!session.finishedAt) await session.update({ finishedAt }, { transaction });
     return 'kept';
   });
-}
-
-/** Whether the session of a run has been finished. */
-export async function runFinished(
-  { models }: Database,
-  owner: string,
-  runId: string,
-): Promise<boolean> {
-  const run = await models.run.findByPk(runId);
-  const session =
-    run && (await models.session.findOne({ where: { id: run.sessionId, coachId: owner } }));
-  if (!session) throw notFound('run');
-  return session.finishedAt !== null;
 }
 
 /** Opens a finished session again. */

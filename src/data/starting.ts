@@ -1,5 +1,6 @@
 import { v4 } from 'uuid';
-import { drillDetails } from '@/core/drill';
+import type { Transaction } from 'sequelize';
+import { drillDetails, type Rule } from '@/core/drill';
 import {
   asBuilt,
   checkLayout,
@@ -17,7 +18,27 @@ import type { Database } from './database';
 import { getDrill, type Drill } from './drills';
 import { latestRead, type GreenSpot } from './greens';
 import { Problem, notFound } from './problem';
+import { getGroup, getSession } from './sessions';
+import type { RunRow } from './models';
 import { getStudent } from './students';
+
+/** Whom a session is for, and on what. */
+export interface Starting {
+  studentId: string;
+  drillId: string;
+  /** From 0; the drill as it is drawn when left out. */
+  rung?: number;
+}
+
+interface Ground {
+  startedAt: Date;
+  green?: GreenSpot;
+  /** Ten putts, each once, before any warm-up; then the drill. */
+  cold?: boolean;
+}
+
+/** The rule of a cold test on a drill's own layout. */
+const COLD_RULE: Rule = { type: 'assessment', putts: 10 };
 
 /**
  * Starts a session of one student on one drill, on the drill's newest layout fitted to the student; on a rung of its
@@ -28,15 +49,63 @@ import { getStudent } from './students';
 export async function startSession(
   database: Database,
   owner: string,
-  {
-    studentId,
-    drillId,
-    startedAt,
-    green,
-    rung,
-  }: { studentId: string; drillId: string; startedAt: Date; green?: GreenSpot; rung?: number },
+  { studentId, drillId, rung, ...ground }: Starting & Ground,
   id = v4(),
 ): Promise<string> {
+  await startGroup(database, owner, [{ studentId, drillId, rung }], ground, [id]);
+  return id;
+}
+
+/**
+ * Starts a session for each of several students in rotation, each on a drill and a rung of their own: all of them, or
+ * none when one cannot be built.
+ *
+ * @returns their ids in order
+ * @throws Problem as {@link startSession}, or when a student is named twice
+ */
+export async function startGroup(
+  database: Database,
+  owner: string,
+  players: Starting[],
+  { startedAt, green, cold = false }: Ground,
+  ids = players.map(() => v4()),
+): Promise<string[]> {
+  if (new Set(players.map(({ studentId }) => studentId)).size < players.length) {
+    throw new Problem('invalid', 'A student is named twice: each putts once in a rotation.');
+  }
+  const runs: Awaited<ReturnType<typeof plannedRun>>[] = [];
+  for (const player of players) runs.push(await plannedRun(database, owner, player, green));
+  const groupId = players.length > 1 ? ids[0]! : null;
+  await database.atomically(async (transaction) => {
+    for (const [index, { studentId }] of players.entries()) {
+      const id = ids[index]!;
+      await database.models.session.create(
+        { id, coachId: owner, studentId, startedAt, groupId, place: index + 1 },
+        { transaction },
+      );
+      await database.models.run.create(
+        {
+          ...runs[index]!,
+          id: v4(),
+          sessionId: id,
+          position: 1,
+          cold,
+          rule: cold ? COLD_RULE : null,
+        },
+        { transaction },
+      );
+    }
+  });
+  return ids;
+}
+
+/** What a run is to be made of: the drill's newest layout on the rung, fitted to the student, on the green. */
+async function plannedRun(
+  database: Database,
+  owner: string,
+  { studentId, drillId, rung }: Starting,
+  green: GreenSpot | undefined,
+) {
   const student = await getStudent(database, owner, studentId);
   const drill = await getDrill(database, owner, drillId);
   const begun =
@@ -56,25 +125,12 @@ export async function startSession(
       `${drill.name} cannot be set up for ${student.name}: ${findingWords(wrong, units)}`,
     );
   }
-  await database.atomically(async (transaction) => {
-    await database.models.session.create(
-      { id, coachId: owner, studentId, startedAt },
-      { transaction },
-    );
-    await database.models.run.create(
-      {
-        id: v4(),
-        sessionId: id,
-        drillVersionId: drill.versionId,
-        drillName: drill.name,
-        layout,
-        position: 1,
-        rung: begun ?? null,
-      },
-      { transaction },
-    );
-  });
-  return id;
+  return {
+    drillVersionId: drill.versionId,
+    drillName: drill.name,
+    layout,
+    rung: begun ?? null,
+  };
 }
 
 function rungLayout({ name, layout, details }: Drill, rung: number | undefined): Layout {
@@ -114,25 +170,17 @@ async function readLayout(
  * @throws Problem when the drill has no such rung, or the session is finished
  */
 export async function moveRung(
-  { models, atomically }: Database,
+  database: Database,
   owner: string,
   sessionId: string,
   rung: number,
 ): Promise<void> {
-  await atomically(async (transaction) => {
-    const session = await models.session.findOne({
-      where: { id: sessionId, coachId: owner },
+  await database.atomically(async (transaction) => {
+    const last = await lastRun(database, owner, sessionId, transaction);
+    const version = await database.models.drillVersion.findByPk(last.drillVersionId, {
       transaction,
     });
-    const last = await models.run.findOne({
-      where: { sessionId },
-      order: [['position', 'DESC']],
-      transaction,
-    });
-    const version =
-      last && (await models.drillVersion.findByPk(last.drillVersionId, { transaction }));
-    if (!session || !last || !version) throw notFound('session');
-    if (session.finishedAt) throw new Problem('finished', 'This session is finished.');
+    if (!version) throw notFound('session');
     const { ladder } = drillDetails.parse(version.details);
     const found = ladder[rung];
     if (!found) {
@@ -143,7 +191,7 @@ export async function moveRung(
     }
     const { player, putt, read } = layoutSchema.parse(last.layout);
     const drawn = { ...layoutSchema.parse(version.layout), player, putt, ...(read && { read }) };
-    await models.run.create(
+    await database.models.run.create(
       {
         id: v4(),
         sessionId,
@@ -152,10 +200,90 @@ export async function moveRung(
         layout: onRung(drawn, found),
         position: last.position + 1,
         rung,
+        block: last.block,
+        rule: last.rule,
+        cold: last.cold,
       },
       { transaction },
     );
   });
+}
+
+/** The run a session has come to. */
+async function lastRun(
+  { models }: Database,
+  owner: string,
+  sessionId: string,
+  transaction?: Transaction,
+): Promise<RunRow> {
+  const session = await models.session.findOne({
+    where: { id: sessionId, coachId: owner },
+    transaction,
+  });
+  const last =
+    session &&
+    (await models.run.findOne({
+      where: { sessionId },
+      order: [['position', 'DESC']],
+      transaction,
+    }));
+  if (!last) throw notFound('session');
+  if (session.finishedAt) throw new Problem('finished', 'This session is finished.');
+  return last;
+}
+
+/**
+ * Goes on with a session on another drill, or anew on the same: a new block, on the same green.
+ *
+ * @param rung from 0; null as the drill is drawn
+ * @throws Problem as {@link startSession}, or when the session is finished
+ */
+export async function swapDrill(
+  database: Database,
+  owner: string,
+  sessionId: string,
+  { drillId, rung }: { drillId: string; rung: number | null },
+): Promise<void> {
+  const session = await getSession(database, owner, sessionId);
+  const { read } = layoutSchema.parse((await lastRun(database, owner, sessionId)).layout);
+  const run = await plannedRun(
+    database,
+    owner,
+    { studentId: session.studentId, drillId, ...(rung !== null && { rung }) },
+    read && { greenId: read.greenId, spotId: read.spotId },
+  );
+  await database.atomically(async (transaction) => {
+    const last = await lastRun(database, owner, sessionId, transaction);
+    await database.models.run.create(
+      {
+        ...run,
+        id: v4(),
+        sessionId,
+        position: last.position + 1,
+        block: last.block + 1,
+      },
+      { transaction },
+    );
+  });
+}
+
+/**
+ * Moves a group on by one station: everyone takes the drill of the one before them in the order, the first that of the
+ * last. A player who was on it before goes on with the rung they had come to.
+ */
+export async function rotateStations(
+  database: Database,
+  owner: string,
+  sessionId: string,
+): Promise<void> {
+  const group = await getGroup(database, owner, await getSession(database, owner, sessionId));
+  const playing = group.filter(({ finishedAt, runs }) => !finishedAt && runs.length > 0);
+  const drillOf = playing.map(({ runs }) => runs.at(-1)!.drillId);
+  for (const [index, { id, runs }] of playing.entries()) {
+    const drillId = drillOf[(index + drillOf.length - 1) % drillOf.length]!;
+    const before = runs.findLast((run) => run.drillId === drillId);
+    await swapDrill(database, owner, id, { drillId, rung: before?.rung ?? null });
+  }
 }
 
 /**

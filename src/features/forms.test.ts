@@ -1,6 +1,6 @@
 import { DEFAULT_UNITS, type UnitPreferences } from '@/core/units';
 import { settingsForm } from './records/form';
-import { puttEvents, puttsAnswer } from './session/wire';
+import { runEvents, runAnswer } from './session/wire';
 import { newStudent, studentForm, typedStudent } from './students/form';
 
 const INCHES: UnitPreferences = { ...DEFAULT_UNITS, long: 'metric', short: 'imperial' };
@@ -57,8 +57,8 @@ describe('what goes over the wire', () => {
   const putt = { type: 'putt', id, outcomes: { gate: 'clear' }, at: '2026-03-01T10:00:00.000Z' };
 
   it('is a list of putts and of taking back, with dates', () => {
-    const { events } = puttEvents.parse({ events: [putt, { type: 'undo', id, at: putt.at }] });
-    expect(events[0]).toEqual({ ...putt, at: new Date(putt.at) });
+    const { events } = runEvents.parse({ events: [putt, { type: 'undo', id, at: putt.at }] });
+    expect(events[0]).toEqual({ ...putt, points: {}, guess: null, at: new Date(putt.at) });
   });
 
   it.each([
@@ -66,15 +66,23 @@ describe('what goes over the wire', () => {
     ['an id that is none', { events: [{ ...putt, id: '7' }] }],
     ['no date', { events: [{ ...putt, at: 'yesterday-ish' }] }],
     ['an unknown event', { events: [{ ...putt, type: 'mulligan' }] }],
+    ['a spot on no green', { events: [{ ...putt, points: { gate: { along: 900, across: 0 } } }] }],
+    [
+      'a note without end',
+      { events: [{ ...putt, type: 'change', puttId: id, correction: { note: 'x'.repeat(301) } }] },
+    ],
+    ['an unknown mark', { events: [{ ...putt, type: 'mark', mark: { type: 'tea' } }] }],
     ['outcomes that are no words', { events: [{ ...putt, outcomes: { gate: 7 } }] }],
     ['too much at once', { events: Array.from({ length: 501 }, () => putt) }],
-  ])('refuses %s', (_what, body) => expect(puttEvents.safeParse(body).success).toBe(false));
+  ])('refuses %s', (_what, body) => expect(runEvents.safeParse(body).success).toBe(false));
 
   it('is answered with all putts or with why not', () => {
-    expect(puttsAnswer.safeParse({ ok: true, finished: false, putts: [] }).success).toBe(true);
+    expect(runAnswer.safeParse({ ok: true, finished: false, putts: [], marks: [] }).success).toBe(
+      true,
+    );
     expect(
-      puttsAnswer.safeParse({ ok: false, code: 'finished', message: 'It was finished.' }).success,
+      runAnswer.safeParse({ ok: false, code: 'finished', message: 'It was finished.' }).success,
     ).toBe(true);
-    expect(puttsAnswer.safeParse({ ok: true }).success).toBe(false);
+    expect(runAnswer.safeParse({ ok: true }).success).toBe(false);
   });
 });

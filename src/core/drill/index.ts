@@ -1,3 +1,4 @@
+export { blocksOf } from './blocks';
 export {
   bareDetails,
   drillDetails,
@@ -14,7 +15,22 @@ export {
   type Skill,
 } from './drill';
 export { LIBRARY, libraryDrill, type LibraryDrill } from './library';
-export { ruleGround, rulePutts, type RunPutts } from './rule-putts';
+export {
+  guessSchema,
+  ruleGround,
+  rulePutts,
+  type Guess,
+  type LoggedPutt,
+  type RunPutts,
+} from './rule-putts';
+export {
+  paceOfPlay,
+  runCourse,
+  runMarkSchema,
+  type Pause,
+  type RunCourse,
+  type RunMark,
+} from './run-marks';
 export { capSchema, ruleSchema, ruleWords, type Cap, type Rule } from './rule';
 export {
   endedWords,

@@ -11,8 +11,8 @@ describe('what a rule is told of a putt', () => {
       { outcomes: { paceZone1: 'long', hole2: 'past' }, at: at(90) },
     ];
     expect(rulePutts([{ layout: limit, putts }])).toEqual([
-      { passed: true, holed: true, rest: 'in', minutes: 0 },
-      { passed: false, holed: false, rest: 'long', minutes: 1.5 },
+      { passed: true, holed: true, rest: 'in', guessed: null, minutes: 0 },
+      { passed: false, holed: false, rest: 'long', guessed: null, minutes: 1.5 },
     ]);
   });
 
@@ -20,7 +20,7 @@ describe('what a rule is told of a putt', () => {
     const { layout } = libraryDrill('straight-gate')!;
     expect(
       rulePutts([{ layout, putts: [{ outcomes: { ballGate1: 'left' }, at: at(0) }] }]),
-    ).toEqual([{ passed: false, holed: null, rest: null, minutes: 0 }]);
+    ).toEqual([{ passed: false, holed: null, rest: null, guessed: null, minutes: 0 }]);
   });
 
   it('is not led astray by a clock that jumps back', () => {
@@ -56,5 +56,32 @@ describe('what a rule is told of a putt', () => {
   it('knows the stations and the rungs', () => {
     expect(ruleGround(four, 6, null)).toEqual({ stations: 4, rungs: 6, rung: 0 });
     expect(ruleGround(limit, 0, 3)).toEqual({ stations: 1, rungs: 1, rung: 0 });
+  });
+});
+
+describe('a guess taken before looking', () => {
+  it('came true when the element of the large keys did what was guessed', () => {
+    const { layout } = libraryDrill('guess-and-look')!;
+    const putt = (guess: string | null, actual: string) => ({
+      outcomes: { paceZone1: actual },
+      at: at(0),
+      guess: guess === null ? null : { outcomes: { paceZone1: guess } },
+    });
+    const putts = [putt('in', 'in'), putt('short', 'long'), putt(null, 'in')];
+    expect(rulePutts([{ layout, putts }]).map(({ guessed }) => guessed)).toEqual([
+      true,
+      false,
+      null,
+    ]);
+  });
+});
+
+describe('the time that a rule counts', () => {
+  it('leaves out pauses, also one that goes on', () => {
+    const putts = [0, 60, 600, 660].map((seconds) => ({ outcomes: {}, at: at(seconds) }));
+    const minutes = (pauses: Parameters<typeof rulePutts>[1]) =>
+      rulePutts([{ layout: limit, putts }], pauses).map((putt) => putt.minutes);
+    expect(minutes([{ from: at(90), until: at(570) }])).toEqual([0, 1, 2, 3]);
+    expect(minutes([{ from: at(60), until: null }])).toEqual([0, 1, 1, 1]);
   });
 });

@@ -76,6 +76,30 @@ export type Evidence =
       upper: number;
     };
 
+/**
+ * A value read off, with the error of reading it as one standard deviation. Strike as the head's middle right of the
+ * ball's and height on the face above its middle, m; pace as m of run past the hole, short negative.
+ */
+export interface Direct {
+  quantity: 'strike' | 'height' | 'pace';
+  value: number;
+  error: number;
+}
+
+/** What can be pointed at on a picture, instead of touching a key. */
+export interface Pointing<Params> {
+  /**
+   * On the green a spot as the layout has it. On the face, seen from behind: across right of its middle, along above it.
+   */
+  on: 'green' | 'face';
+  /** Half of what counts as the middle of the face, m. */
+  middle?(params: Params): Spot;
+  /** The outcome that a spot is. */
+  outcome(spot: Spot, params: Params, setting: Setting): string;
+  /** What it says of the player. */
+  says(spot: Spot, params: Params, setting: Setting): Direct[];
+}
+
 /** One thing to draw, in metres on the green; the drawing knows how each is inked. */
 export type Mark =
   | { type: 'ball'; at: Spot }
@@ -90,6 +114,8 @@ export type Mark =
   | { type: 'zone'; from: number; to: number; half: number; label: string }
   | { type: 'line'; role: 'start' | 'past' | 'tier'; from: Spot; to: Spot; label?: string }
   | { type: 'midpoint'; at: Spot }
+  /** How often something happened there. */
+  | { type: 'tally'; at: Spot; side: Side | 'middle'; passes: boolean; count: number }
   | {
       type: 'wedge';
       role: 'gate' | 'hole';
@@ -224,6 +250,8 @@ export interface Element<Params> {
   outcomes(params: Params, setting: Setting): Outcome[];
   /** What an outcome says of the player. */
   evidence(outcome: string, params: Params, setting: Setting): Evidence[];
+  /** What can be pointed at for it. */
+  pointing?: Pointing<Params>;
   /** Which outcome a putt really meets, or null when it has none. */
   meets(launch: Launch, params: Params, setting: Setting): string | null;
   /** How it is drawn. */

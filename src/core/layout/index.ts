@@ -12,6 +12,7 @@ export { ballGateLayout, ballGateOf } from './ball-gate-layout';
 export { boxRegion, type BoxGate, type StrokePoint } from './box-gate';
 export type {
   Check,
+  Direct,
   Element,
   Evidence,
   Field,
@@ -54,6 +55,7 @@ export {
   layoutSchema,
   onReading,
   outcomesSchema,
+  pointsSchema,
   readSchema,
   standing,
   type Counts,
@@ -61,11 +63,12 @@ export {
   type LayoutFinding,
   type Outcomes,
   type Piece,
+  type Points,
   type Read,
   type Standing,
 } from './layout';
 export { breaks, drawLayout, midpointOf } from './draw-layout';
-export { judge, outcomesProblem } from './judge';
+export { judge, outcomesProblem, pointsProblem } from './judge';
 export { loggedElements, type LoggedElements } from './logged';
 export { airAtTurn, edgeLoss, type PutterGate } from './putter-gate';
 export { ELEMENTS, type ElementKind } from './register';
@@ -80,3 +83,4 @@ export {
 } from './strictness';
 export { tapeList, type TapeRow } from './tape-list';
 export { tapeFindings } from './tape-findings';
+export { tallyMarks } from './tallies';

@@ -1,4 +1,4 @@
-import { standing, type Layout, type Outcomes } from './layout';
+import { standing, type Layout, type Outcomes, type Points } from './layout';
 
 /**
  * Checks what was logged against the layout: every element with outcomes has one of its own, and no other is named.
@@ -16,6 +16,24 @@ export function outcomesProblem(layout: Layout, outcomes: Outcomes): string | nu
     const logged = outcomes[element.id];
     if (allowed.length === 0 ? logged === undefined : allowed.includes(logged ?? '')) continue;
     return `“${logged ?? 'nothing'}” cannot happen at the ${element.name.toLowerCase()}: ${allowed.join(', ') || 'nothing is logged there'}.`;
+  }
+  return null;
+}
+
+/**
+ * Checks what was pointed at against the layout and against what was logged there.
+ *
+ * @returns a sentence saying what is wrong, or null
+ */
+export function pointsProblem(layout: Layout, outcomes: Outcomes, points: Points): string | null {
+  const elements = standing(layout);
+  for (const [id, spot] of Object.entries(points)) {
+    const element = elements.find((one) => one.id === id);
+    if (!element?.pointing) return `Nothing can be pointed at for “${id}” on this layout.`;
+    const says = element.pointing.outcome(spot);
+    if (says !== outcomes[id]) {
+      return `What was pointed at says “${says}” at the ${element.name.toLowerCase()}, not “${outcomes[id]}”.`;
+    }
   }
   return null;
 }

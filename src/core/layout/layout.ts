@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { makeWindow, puttSchema, type Slope } from '@/core/green';
 import type {
   Check,
+  Direct,
   Element,
   Evidence,
   Finding,
@@ -13,6 +14,7 @@ import type {
   Measure,
   Outcome,
   Place,
+  Pointing,
   Spot,
   Tolerance,
 } from './element';
@@ -110,6 +112,13 @@ export function onReading(
 export const outcomesSchema = z.record(z.string().max(40), z.string().max(40));
 export type Outcomes = z.infer<typeof outcomesSchema>;
 
+/** Where on a picture it was pointed at: element id → spot, as its pointing has it. */
+export const pointsSchema = z.record(
+  z.string().max(40),
+  z.object({ along: z.number().min(-60).max(60), across: z.number().min(-60).max(60) }),
+);
+export type Points = z.infer<typeof pointsSchema>;
+
 /** An element with its own numbers filled in, so that callers need not know its kind. */
 export interface Standing {
   id: string;
@@ -122,6 +131,13 @@ export interface Standing {
   tolerance(): Tolerance | null;
   outcomes(): Outcome[];
   evidence(outcome: string): Evidence[];
+  /** What can be pointed at for it, spots on the green or on the face; null when nothing can. */
+  pointing: {
+    on: Pointing<unknown>['on'];
+    middle: Spot | null;
+    outcome(spot: Spot): string;
+    says(spot: Spot): Direct[];
+  } | null;
   meets(launch: Launch): string | null;
   draw(): Mark[];
   /** What can be taken hold of, on the green; moved to a spot there it gives new numbers. */
@@ -186,6 +202,7 @@ export function standing(layout: Layout): Standing[] {
           outcome.tee ? { ...outcome, detail: `tee ${letters.get(outcome.tee)}` } : outcome,
         ),
       evidence: (outcome) => element.evidence(outcome, params, setting),
+      pointing: pointingOf(element.pointing, params, setting),
       meets: (launch) => element.meets(launch, params, setting),
       draw: () =>
         element.draw(params, setting).map((mark) => {
@@ -212,6 +229,23 @@ export function standing(layout: Layout): Standing[] {
   });
 }
 
+/** Elements reckon along the start line; what is pointed at on the green is turned to it. */
+function pointingOf<Params>(
+  pointing: Pointing<Params> | undefined,
+  params: Params,
+  setting: Setting,
+): Standing['pointing'] {
+  if (!pointing) return null;
+  const { on } = pointing;
+  const own = (spot: Spot) => (on === 'green' ? turned(spot, -setting.aim.direction) : spot);
+  return {
+    on,
+    middle: pointing.middle?.(params) ?? null,
+    outcome: (spot) => pointing.outcome(own(spot), params, setting),
+    says: (spot) => pointing.says(own(spot), params, setting),
+  };
+}
+
 function turnedMark(mark: Mark, direction: number): Mark {
   switch (mark.type) {
     case 'ball':
@@ -221,6 +255,7 @@ function turnedMark(mark: Mark, direction: number): Mark {
     case 'coin':
     case 'head':
     case 'midpoint':
+    case 'tally':
     case 'aim':
       return { ...mark, at: turned(mark.at, direction) };
     case 'line':

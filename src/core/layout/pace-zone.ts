@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { INCH } from '@/core/units';
 import { CAUTIONS } from './cautions';
 import { defineElement, finding, type Mark, type Place, type Setting } from './element';
-import type { Spot } from './spot';
+import { turned, type Spot } from './spot';
 
 const LENGTH = { min: 0.05, max: 6 };
 
@@ -32,6 +32,16 @@ function beyond({ hole, aim }: Setting, metres: number, aside = 0): Spot {
     along: hole.along + metres * c - aside * s,
     across: hole.across + metres * s + aside * c,
   };
+}
+
+/** How far off a spot is that is touched on a picture after looking, m. */
+const SEEN = 0.06;
+
+/** Where a ball came to rest, seen from the hole the way it arrives: beyond it and right of it, m. */
+function restOf({ along, across }: Spot, { hole, aim }: Setting): { past: number; aside: number } {
+  const fromHole = { along: along - hole.along, across: across - hole.across };
+  const rest = turned(fromHole, aim.direction - aim.arrivalDirection);
+  return { past: rest.along, aside: rest.across };
 }
 
 function halfCircle({ depth }: PaceZone, setting: Setting): Spot[] {
@@ -159,6 +169,19 @@ export const paceZone = defineElement({
       default:
         return [];
     }
+  },
+  pointing: {
+    on: 'green',
+    outcome: (spot, params, setting) => {
+      const { past, aside } = restOf(spot, setting);
+      const { lower, upper } = limits(params);
+      if (past < lower) return 'short';
+      const far = params.shape === 'half circle' ? Math.hypot(past, aside) : past;
+      return far > upper ? 'long' : 'in';
+    },
+    says: (spot, _params, setting) => [
+      { quantity: 'pace', value: restOf(spot, setting).past, error: SEEN },
+    ],
   },
   meets: ({ past }, params, { putt }) => {
     const rest = past ?? putt.past;

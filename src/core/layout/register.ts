@@ -4,6 +4,7 @@ import { bodyAid } from './body-aid';
 import { boxGate } from './box-gate';
 import { corridor } from './corridor';
 import { faceCheck } from './face-check';
+import { faceMark } from './face-mark';
 import { followStop } from './follow-stop';
 import { hole } from './hole';
 import { holeGate } from './hole-gate';
@@ -30,6 +31,7 @@ export const ELEMENTS = {
   boxGate,
   rail,
   faceCheck,
+  faceMark,
   paceZone,
   strokeStops,
   line,

@@ -1,6 +1,7 @@
 import { first } from './001-first';
 import { greens } from './002-greens';
 import { drills } from './003-drills';
+import { sessions } from './004-sessions';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -10,4 +11,4 @@ export interface Migration {
 }
 
 /** All migrations, oldest first. */
-export const MIGRATIONS: Migration[] = [first, greens, drills];
+export const MIGRATIONS: Migration[] = [first, greens, drills, sessions];

@@ -1,6 +1,6 @@
 'use client';
 
-import { drawLayout, type Layout } from '@/core/layout';
+import { drawLayout, type Layout, type Mark } from '@/core/layout';
 import { roughLength, showLength, type UnitPreferences } from '@/core/units';
 import { makeWindow } from '@/core/green';
 import { groundWords } from './ground-words';
@@ -13,6 +13,7 @@ export function LayoutDrawing({
   units,
   lie,
   brief = false,
+  more = [],
   ...rest
 }: {
   layout: Layout;
@@ -20,13 +21,15 @@ export function LayoutDrawing({
   lie: Lie;
   /** Leaves the title block to the scale alone. */
   brief?: boolean;
+  /** What is drawn over the layout. */
+  more?: Mark[];
 } & Pick<MeasuredLineProps, 'targets' | 'onTouch' | 'fall' | 'grips'>) {
   const { putt } = layout;
   const { shareOfHole } = makeWindow(putt);
   return (
     <MeasuredLine
       {...rest}
-      marks={drawLayout(layout)}
+      marks={[...drawLayout(layout), ...more]}
       units={units}
       lie={lie}
       description={`A putt of ${showLength(putt.distance, 'putt', units)}, seen from above`}

@@ -8,10 +8,13 @@ import { releaseFocus } from '@/ui/release-focus';
 /** A large key of the thumb zone. */
 export function Key({
   side,
+  low = false,
   onPress,
   children,
 }: {
   side: Outcome['side'];
+  /** Where a picture needs the room. */
+  low?: boolean;
   onPress: (at: number) => void;
   children: ReactNode;
 }) {
@@ -23,7 +26,8 @@ export function Key({
         onPress(event.timeStamp);
       }}
       className={clsx(
-        'flex h-[92px] flex-col items-center justify-center rounded-[4px] border-2 leading-tight font-[720] [font-stretch:90%] active:translate-y-px [&>small]:text-[14px] [&>small]:font-[560]',
+        'flex flex-col items-center justify-center rounded-[4px] border-2 leading-tight font-[720] [font-stretch:90%] active:translate-y-px [&>small]:text-[14px] [&>small]:font-[560]',
+        low ? 'h-16' : 'h-[92px]',
         side === 'middle' && 'border-ink bg-ink text-[28px] text-sheet',
         side === 'left' && 'border-leftward bg-sheet text-[20px] text-leftward',
         side === 'right' && 'border-rightward bg-sheet text-[20px] text-rightward',

@@ -1,35 +1,74 @@
-import type { WireEvent, WirePutt } from './wire';
+import type { WireEvent, WirePutt, WireRun } from './wire';
+
+type EventOf<Type extends WireEvent['type']> = Extract<WireEvent, { type: Type }>;
+
+const asPutt = ({ id, outcomes, points, guess, at }: EventOf<'putt'>): WirePutt => ({
+  id,
+  outcomes,
+  points: points ?? {},
+  guess: guess ?? null,
+  note: '',
+  leftOut: false,
+  at,
+  undone: false,
+  changes: [],
+});
 
 /**
- * What the screen shows: the server's putts, then those it does not have yet, with every taking back applied.
- * An event that the server already has changes nothing.
+ * What the screen shows: the server's run, then what it does not have yet, with every taking back and every
+ * correction applied. An event that the server already has changes nothing.
  *
  * @param saved as the server last told it
  * @param pending as logged here, in order
  */
-export function merge(saved: WirePutt[], pending: WireEvent[]): WirePutt[] {
-  const putts = new Map(saved.map((putt) => [putt.id, putt]));
+export function merge(saved: WireRun, pending: WireEvent[]): WireRun {
+  const putts = new Map(saved.putts.map((putt) => [putt.id, putt]));
+  const marks = new Map(saved.marks.map((mark) => [mark.id, mark]));
   for (const event of pending) {
-    const known = putts.get(event.id);
-    if (event.type === 'putt' && !known) {
-      putts.set(event.id, {
-        id: event.id,
-        outcomes: event.outcomes,
-        at: event.at,
-        undone: false,
-      });
+    switch (event.type) {
+      case 'putt':
+        if (!putts.has(event.id)) putts.set(event.id, asPutt(event));
+        break;
+      case 'undo': {
+        const known = putts.get(event.id);
+        if (known) putts.set(event.id, { ...known, undone: true });
+        break;
+      }
+      case 'change': {
+        const known = putts.get(event.puttId);
+        if (!known || known.changes.includes(event.id)) break;
+        const changes = [...known.changes, event.id];
+        putts.set(event.puttId, { ...known, ...given(event.correction), changes });
+        break;
+      }
+      case 'mark':
+        if (!marks.has(event.id)) marks.set(event.id, event);
     }
-    if (event.type === 'undo' && known) putts.set(event.id, { ...known, undone: true });
   }
-  return [...putts.values()];
+  return { putts: [...putts.values()], marks: [...marks.values()] };
 }
 
-/** The events that the server's putts do not show yet. */
-export function unacknowledged(events: WireEvent[], saved: WirePutt[]): WireEvent[] {
-  const putts = new Map(saved.map((putt) => [putt.id, putt]));
-  return events.filter(({ type, id }) => {
-    const known = putts.get(id);
-    return type === 'putt' ? !known : !known?.undone;
+/** What a correction says, without what it leaves as it is. */
+function given<T extends object>(correction: T): { [K in keyof T]: NonNullable<T[K]> } {
+  const said = Object.entries(correction).filter(([, value]) => value !== undefined);
+  return Object.fromEntries(said) as { [K in keyof T]: NonNullable<T[K]> };
+}
+
+/** The events that the server's run does not show yet. */
+export function unacknowledged(events: WireEvent[], saved: WireRun): WireEvent[] {
+  const putts = new Map(saved.putts.map((putt) => [putt.id, putt]));
+  const marks = new Set(saved.marks.map(({ id }) => id));
+  return events.filter((event) => {
+    switch (event.type) {
+      case 'putt':
+        return !putts.has(event.id);
+      case 'undo':
+        return !putts.get(event.id)?.undone;
+      case 'change':
+        return !putts.get(event.puttId)?.changes.includes(event.id);
+      case 'mark':
+        return !marks.has(event.id);
+    }
   });
 }
 

@@ -1,11 +1,18 @@
 import 'server-only';
 import { showLength, type UnitPreferences } from '@/core/units';
-import { listDrills, listGreens, listStudents, type Database } from '@/data';
+import { format } from 'date-fns';
+import { lastColdTests, listDrills, listGreens, listStudents, type Database } from '@/data';
 import type { PickOption } from '@/ui/pick';
 import { drillWords } from '../drills/drill-words';
 import { rungWords } from '../drills/rung-words';
 import { greenOptions } from '../greens/options';
 import { greenValue } from '../greens/value';
+
+/** A student to start a session with. */
+export interface StudentOption extends PickOption {
+  /** When they were last tested cold, in words. */
+  lastCold: string;
+}
 
 /** A drill to start a session with. */
 export interface DrillOption extends PickOption {
@@ -17,19 +24,24 @@ export interface DrillOption extends PickOption {
 
 /** Who and what a session can be started with: everyone and everything not put away. */
 export async function startOptions(database: Database, owner: string, units: UnitPreferences) {
-  const [students, drills, greens] = await Promise.all([
+  const [students, drills, greens, cold] = await Promise.all([
     listStudents(database, owner),
     listDrills(database, owner),
     listGreens(database, owner),
+    lastColdTests(database, owner),
   ]);
   return {
     students: students
       .filter(({ archivedAt }) => !archivedAt)
-      .map(({ id, name, hand }): PickOption => ({
-        value: id,
-        label: name,
-        detail: `${hand}-handed`,
-      })),
+      .map(({ id, name, hand }): StudentOption => {
+        const last = cold.get(id);
+        return {
+          value: id,
+          label: name,
+          detail: `${hand}-handed`,
+          lastCold: last ? `Last cold test ${format(last, 'd MMMM')}` : 'No cold test yet',
+        };
+      }),
     drills: drills
       .filter(({ archivedAt }) => !archivedAt)
       .map(({ id, name, layout, details }): DrillOption => {

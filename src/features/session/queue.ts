@@ -1,20 +1,22 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { WireEvent, WirePutt } from './wire';
+import type { WireEvent, WireRun } from './wire';
 
 interface QueueSchema extends DBSchema {
   events: { key: number; value: { runId: string; event: WireEvent }; indexes: { run: string } };
   /** What the server last told of a run. */
-  told: { key: string; value: { runId: string; putts: WirePutt[] } };
+  told: { key: string; value: { runId: string } & WireRun };
 }
 
 let opened: Promise<IDBPDatabase<QueueSchema>> | undefined;
 
 const open = () =>
-  (opened ??= openDB<QueueSchema>('dirigo', 2, {
+  (opened ??= openDB<QueueSchema>('dirigo', 3, {
     upgrade: (database, before) => {
       if (before < 1) {
         database.createObjectStore('events', { autoIncrement: true }).createIndex('run', 'runId');
       }
+      // What an older page kept was told in another form; the server tells it again.
+      if (database.objectStoreNames.contains('told')) database.deleteObjectStore('told');
       database.createObjectStore('told', { keyPath: 'runId' });
     },
   }));
@@ -51,13 +53,13 @@ export async function drain<Answer extends { ok: boolean }>(
 }
 
 /** Keeps what the server last told of a run, for a page that opens without it. */
-export async function keepTold(runId: string, putts: WirePutt[]): Promise<void> {
-  await (await open()).put('told', { runId, putts });
+export async function keepTold(runId: string, run: WireRun): Promise<void> {
+  await (await open()).put('told', { runId, ...run });
 }
 
-/** What the server last told this device of a run. */
-export async function lastTold(runId: string): Promise<WirePutt[]> {
-  return (await (await open()).get('told', runId))?.putts ?? [];
+/** What the server last told this device of a run; null when nothing. */
+export async function lastTold(runId: string): Promise<WireRun | null> {
+  return (await (await open()).get('told', runId)) ?? null;
 }
 
 /** Forgets what is pending of a run, for good. */

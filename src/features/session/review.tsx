@@ -1,106 +1,113 @@
 import Link from 'next/link';
-import { format } from 'date-fns';
-import { ballGateOf, isBuilt } from '@/core/layout';
-import { endedWords, playRule, ruleGround, rulePutts, ruleWords, tallyRuns } from '@/core/drill';
+import { differenceInHours, format } from 'date-fns';
+import { whatIsNew } from '@/core/coaching';
+import { endedWords, ruleWords, paceOfPlay } from '@/core/drill';
+import { ballGateOf, isBuilt, judge, standing, tallyMarks } from '@/core/layout';
+import { KIT, type KitId } from '@/core/people';
 import { scoreWords, type SessionScore } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';
-import { counted, type Run, type Session, type Student } from '@/data';
+import { CORRECTABLE, counted, type Run, type Session, type Student } from '@/data';
 import { Button } from '@/ui/button';
 import { groundWords, readWords } from '../drills/ground-words';
+import { LayoutDrawing } from '../drills/layout-drawing';
 import { rungWords } from '../drills/rung-words';
 import { PlaceHead } from '../shared/place';
 import { ScoreRuler } from '../students/score-ruler';
 import { ScoreTable } from '../students/score-table';
+import { FacePicture } from './face-picture';
+import { blockFacts, factsBefore, type BlockFacts } from './facts';
+import { FinishPicture } from './finish-picture';
 import { outcomeWords, passWord, primaryOutcomes } from './outcome-words';
 import { ReopenButton } from './reopen-button';
+import { ReviewPutts } from './review-putts';
+import { SessionNote } from './session-note';
 import { Strip } from './strip';
+import { toWire } from './to-wire';
 
 const outcomesOf = ({ putts }: Run) => counted(putts).map(({ outcomes }) => outcomes);
 
 /** After the session: what happened, what it says, and what next. */
 export function Review({
   session,
+  others,
   student,
+  sessions,
   score,
   previous,
   units,
+  now,
 }: {
   session: Session;
+  /** Sessions of the same group. */
+  others: { id: string; name: string }[];
   student: Student;
+  /** All of the student's. */
+  sessions: Session[];
   score: SessionScore | undefined;
   previous: SessionScore | undefined;
   units: UnitPreferences;
+  now: Date;
 }) {
-  const [run] = session.runs;
-  if (!run) return null;
-  const parts = session.runs.map(({ layout, putts }) => ({ layout, putts: counted(putts) }));
-  const counts = tallyRuns(
-    parts.map(({ layout, putts }) => ({ layout, putts: putts.map(({ outcomes }) => outcomes) })),
-  );
-  const progress = playRule(
-    run.rule,
-    run.cap,
-    ruleGround(run.layout, run.ladder.length, run.rung),
-    rulePutts(parts),
-  );
-  const gate = ballGateOf(run.layout) ?? undefined;
+  const blocks = blockFacts(session);
+  const fresh =
+    session.finishedAt !== null && differenceInHours(now, session.finishedAt) < CORRECTABLE;
+  const run = blocks.at(-1)?.last;
+  const gate = (run && ballGateOf(run.layout)) ?? undefined;
   const reach = score && Math.max(score.alone.window.high, score.carried.window.high);
+  const first = student.name.split(' ')[0]!;
   return (
     <>
       <PlaceHead
         title={`${student.name}, ${format(session.startedAt, 'd MMMM')}`}
-        sub={`${run.drillName} · ${format(session.startedAt, 'HH:mm')} to ${session.finishedAt ? format(session.finishedAt, 'HH:mm') : 'now'}`}
+        sub={`${format(session.startedAt, 'HH:mm')} to ${session.finishedAt ? format(session.finishedAt, 'HH:mm') : 'now'} · ${blocks.map(({ last }) => last.drillName).join(', ')}`}
       >
-        <ReopenButton id={session.id} />
+        {fresh && <ReopenButton id={session.id} />}
         <Button asChild>
           <Link href={`/start?student=${student.id}`}>Another session</Link>
         </Button>
         <Button asChild kind="primary">
-          <Link href={`/students/${student.id}`}>{student.name.split(' ')[0]}’s page</Link>
+          <Link href={`/students/${student.id}`}>{first}’s page</Link>
         </Button>
       </PlaceHead>
-      <section className="grid gap-3 border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7">
-        <p className="text-[20px]">
-          <strong className="text-[30px] num">{counts.clear}</strong> of {counts.putts}{' '}
-          {passWord(run.layout)}
-          {session.runs.length === 1 && `, ${outcomeWords(run.layout, outcomesOf(run)).join('; ')}`}
-          ; best run {counts.best}.
-        </p>
-        {run.rule.type !== 'open' && (
-          <p className="text-[17px]">
-            {endedWords(progress, run.cap) ?? 'Not finished:'}{' '}
-            <span className="text-ink2">
-              {ruleWords(run.rule)} ({progress.words.count} {progress.words.of}
-              {progress.words.line && `, ${progress.words.line}`}).
-            </span>
-          </p>
-        )}
-        {session.runs.map((one) => (
-          <div key={one.id} className="grid gap-1">
-            <Strip outcomes={primaryOutcomes(one.layout, outcomesOf(one))} />
-            <p className="text-ink2">
-              {[readWords(one.layout), groundWords(one.layout, units)].filter(Boolean).join(': ')}
-              {one.rung !== null &&
-                ` · rung ${one.rung + 1}, ${rungWords(one.ladder[one.rung]!, units)}`}
-              {session.runs.length > 1 &&
-                ` · ${outcomeWords(one.layout, outcomesOf(one)).join('; ')}`}
-              {isBuilt(one.layout) && ' · scored as it was measured once it stood'}
-            </p>
-          </div>
-        ))}
-        {score && (
-          <p className="max-w-[62ch] text-[17px]">
-            On these putts alone {student.name.split(' ')[0]}{' '}
-            <strong>{scoreWords(score.alone, student.hand, units, gate)}</strong>.{' '}
-            <span className="text-ink2">
-              With all earlier sessions: {scoreWords(score.carried, student.hand, units, gate)}.
-            </span>
-          </p>
-        )}
+      {others.length > 0 && (
+        <nav
+          aria-label="The others of the group"
+          className="flex flex-wrap gap-x-4 gap-y-1 border-b border-rule px-4 py-2.5 text-[16px] md:px-7"
+        >
+          Putted with
+          {others.map(({ id, name }) => (
+            <Link key={id} href={`/sessions/${id}/review`} className="underline underline-offset-4">
+              {name}
+            </Link>
+          ))}
+        </nav>
+      )}
+      {blocks.map((block) => (
+        <Going
+          key={block.runs[0]!.id}
+          block={block}
+          news={whatIsNew(block.facts, factsBefore(sessions, session, block.last))}
+          units={units}
+          studentId={student.id}
+          fresh={fresh}
+        />
+      ))}
+      <section
+        aria-label="The coach’s note"
+        className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
+      >
+        <SessionNote sessionId={session.id} note={session.note} />
       </section>
-      {score && (
+      {score && run && (
         <>
           <div className="border-b-[length:var(--stroke)] border-ink">
+            <p className="max-w-[62ch] px-4 pt-5 text-[17px] md:px-7">
+              On these putts alone {first}{' '}
+              <strong>{scoreWords(score.alone, student.hand, units, gate)}</strong>.{' '}
+              <span className="text-ink2">
+                With all earlier sessions: {scoreWords(score.carried, student.hand, units, gate)}.
+              </span>
+            </p>
             <ScoreRuler
               name="This session"
               basis={`${score.putts} putts`}
@@ -137,5 +144,182 @@ export function Review({
         </>
       )}
     </>
+  );
+}
+
+/** One going at a drill: what happened, on the drawing and in words, what is new and what next. */
+function Going({
+  block,
+  news,
+  units,
+  studentId,
+  fresh,
+}: {
+  block: BlockFacts;
+  news: string[];
+  units: UnitPreferences;
+  studentId: string;
+  /** Its putts may still be corrected. */
+  fresh: boolean;
+}) {
+  const { runs, last, counts, progress, course, next } = block;
+  const putts = runs.flatMap((run) => counted(run.putts));
+  const pace = paceOfPlay(
+    putts.map(({ at }) => at),
+    course.pauses,
+  );
+  const missing = Object.entries(course.missing ?? {});
+  return (
+    <section
+      aria-label={last.drillName}
+      className="grid border-b-[length:var(--stroke)] border-ink lg:grid-cols-[minmax(0,1fr)_420px]"
+    >
+      <div className="grid content-start gap-3 px-4 py-5 md:px-7 lg:order-2 lg:border-l lg:border-rule">
+        <h2 className="text-[20px] num">
+          {last.drillName}
+          {last.cold && <span className="text-ink2">, cold test</span>}
+        </h2>
+        <p className="text-[18px]">
+          <strong className="text-[30px] num">{counts.clear}</strong> of {counts.putts}{' '}
+          {passWord(last.layout)}
+          {runs.length === 1 && `, ${outcomeWords(last.layout, outcomesOf(last)).join('; ')}`}; best
+          run {counts.best}.
+        </p>
+        {last.rule.type !== 'open' && (
+          <p className="text-[16px]">
+            {endedWords(progress, last.cap) ?? 'Not finished:'}{' '}
+            <span className="text-ink2">
+              {ruleWords(last.rule)} ({progress.words.count} {progress.words.of}
+              {progress.words.line && `, ${progress.words.line}`}).
+            </span>
+          </p>
+        )}
+        {news.length > 0 && (
+          <ul className="grid gap-0.5 text-[16px] font-[620]">
+            {news.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+        )}
+        {missing.length > 0 && (
+          <p role="alert" className="border-l-[3px] border-warn pl-3 text-[16px]">
+            Still out on the green:{' '}
+            {missing
+              .map(
+                ([item, count]) => `${count} ${KIT[item as KitId][count === 1 ? 'one' : 'many']}`,
+              )
+              .join(', ')}
+            . Find {missing.length === 1 && missing[0]![1] === 1 ? 'it' : 'them'} before the mower
+            does.
+          </p>
+        )}
+        <div className="grid gap-2 border-t border-rule pt-3">
+          <h3 className="cap">Next</h3>
+          <p className="text-[16px]">{next.why}</p>
+          <Button asChild className="w-fit">
+            <Link
+              href={
+                next.type === 'other'
+                  ? '/drills'
+                  : `/start?student=${studentId}&drill=${last.drillId}${next.rung === null ? '' : `&rung=${next.rung}`}`
+              }
+            >
+              {next.type === 'other'
+                ? 'Look for another drill'
+                : next.rung === null
+                  ? 'The same again'
+                  : `Rung ${next.rung + 1}, ${rungWords(last.ladder[next.rung]!, units)}`}
+            </Link>
+          </Button>
+        </div>
+        <p className="text-sm text-ink2">
+          {pace === null ? '' : `${Math.round(pace)} s from putt to putt. `}
+          {course.pauses.length > 0 &&
+            `Paused ${course.pauses.length === 1 ? 'once' : `${course.pauses.length} times`}. `}
+        </p>
+      </div>
+      <div className="min-w-0 divide-y divide-rule lg:order-1">
+        {runs.map((run) => (
+          <RunPicture
+            key={run.id}
+            run={run}
+            several={runs.length > 1}
+            units={units}
+            fresh={fresh}
+          />
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function RunPicture({
+  run,
+  several,
+  units,
+  fresh,
+}: {
+  run: Run;
+  several: boolean;
+  units: UnitPreferences;
+  fresh: boolean;
+}) {
+  const { layout, rung } = run;
+  const outcomes = outcomesOf(run);
+  const passes = judge(layout);
+  const pointed = (id: string) =>
+    counted(run.putts).flatMap((putt) => {
+      const spot = putt.points[id];
+      return spot ? [{ spot, passes: passes(putt.outcomes) }] : [];
+    });
+  return (
+    <div className="grid gap-2 pb-4">
+      <div className="h-[320px]">
+        <LayoutDrawing
+          layout={layout}
+          units={units}
+          lie="along"
+          brief
+          more={tallyMarks(layout, outcomes)}
+        />
+      </div>
+      <div className="grid gap-2 px-4 md:px-7">
+        {standing(layout).map((element) => {
+          const marks = pointed(element.id);
+          if (!element.pointing || marks.length === 0) return null;
+          return element.pointing.on === 'face' ? (
+            <FacePicture
+              key={element.id}
+              player={layout.player}
+              middle={element.pointing.middle}
+              marks={marks}
+              className="h-[150px]"
+            />
+          ) : (
+            <FinishPicture
+              key={element.id}
+              layout={layout}
+              units={units}
+              rests={marks}
+              className="h-[190px]"
+            />
+          );
+        })}
+        <Strip outcomes={primaryOutcomes(layout, outcomes)} />
+        <p className="text-ink2">
+          {[readWords(layout), groundWords(layout, units)].filter(Boolean).join(': ')}
+          {rung !== null && ` · rung ${rung + 1}, ${rungWords(run.ladder[rung]!, units)}`}
+          {several && ` · ${outcomeWords(layout, outcomes).join('; ')}`}
+          {isBuilt(layout) && ' · scored as it was measured once it stood'}
+        </p>
+        <ReviewPutts
+          runId={run.id}
+          layout={layout}
+          units={units}
+          putts={toWire(run).putts.filter(({ undone }) => !undone)}
+          correctable={fresh}
+        />
+      </div>
+    </div>
   );
 }

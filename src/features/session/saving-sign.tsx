@@ -3,7 +3,7 @@
 import clsx from 'clsx';
 import Link from 'next/link';
 import { Button } from '@/ui/button';
-import type { Saving } from './use-run';
+import type { Saving } from './run-store';
 
 /** Whether what was logged is on the server, in a word or two. */
 export function SavingSign({

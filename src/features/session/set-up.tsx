@@ -1,57 +1,93 @@
 'use client';
 
-import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
-import { layoutCautions, type Layout } from '@/core/layout';
+import { useState } from 'react';
+import { layoutCautions, layoutChecklist, layoutKit, type Layout } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { groundWords, readWords } from '../drills/ground-words';
-import { AsBuilt } from './as-built';
 import { TapeList } from '../drills/tape-list';
+import { AsBuilt } from './as-built';
+import { SheetDialog } from './sheet-dialog';
 
-/** What stands where on the layout being played, for whoever is on their knees with the tape. */
+/** What is put on the green and has to come off it again; a pen or a tape stays in the hand. */
+const IN_HAND = ['pen', 'tape', 'blindfold'];
+
+/** What of a layout is counted out and in. */
+export const countedKit = (layout: Layout) =>
+  layoutKit(layout).filter(({ item }) => !IN_HAND.includes(item));
+
+/** "4 tees, 1 coin". */
+export const kitList = (kit: { name: string; count: number }[]): string =>
+  kit.map(({ name, count }) => `${count} ${name}`).join(', ');
+
+/**
+ * What stands where on the layout being played, for whoever is on their knees with the tape. Opened by itself once for
+ * a layout, before its first putt; then it says when it stands.
+ */
 export function SetUp({
   runId,
   layout,
   units,
+  ready,
+  stands,
+  onStands,
 }: {
   runId: string;
   layout: Layout;
   units: UnitPreferences;
+  /** What the device has kept is known. */
+  ready: boolean;
+  /** Set up already. */
+  stands: boolean;
+  onStands: (out: Record<string, number>) => void;
 }) {
+  const [looked, setOpen] = useState<boolean | null>(null);
+  const open = looked ?? (ready && !stands);
+  const kit = countedKit(layout);
+  const checklist = layoutChecklist(layout);
   return (
-    <Dialog.Root>
-      <Dialog.Trigger asChild>
-        <Button className="min-h-12">Tape list</Button>
-      </Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed inset-x-0 bottom-0 z-50 mx-auto max-h-[86dvh] max-w-2xl overflow-auto border-2 border-ink bg-sheet px-5 pt-4 pb-6"
-        >
-          <div className="flex items-start justify-between gap-3">
-            <div>
-              <Dialog.Title className="text-[20px] num">Tape list, from the ball mark</Dialog.Title>
-              <p className="text-ink2">
-                {[readWords(layout), groundWords(layout, units)].filter(Boolean).join(': ')}
-              </p>
-            </div>
-            <Dialog.Close asChild>
-              <Button aria-label="Close" className="px-3">
-                <X size={18} aria-hidden />
-              </Button>
-            </Dialog.Close>
-          </div>
-          <TapeList layout={layout} units={units} />
-          <AsBuilt runId={runId} layout={layout} units={units} />
-          <ul className="mt-4 grid gap-1 text-sm text-ink2">
-            {layoutCautions(layout).map((caution) => (
-              <li key={caution}>{caution}</li>
-            ))}
-          </ul>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <SheetDialog
+      title={stands ? 'Tape list, from the ball mark' : 'Set it up, from the ball mark'}
+      sub={[readWords(layout), groundWords(layout, units)].filter(Boolean).join(': ')}
+      open={open}
+      onOpen={setOpen}
+      trigger={<Button className="min-h-12">Tape list</Button>}
+    >
+      <TapeList layout={layout} units={units} />
+      {checklist.length > 0 && (
+        <ul className="mt-3 grid gap-1 text-[15px]">
+          {checklist.map((words) => (
+            <li key={words}>□ {words}</li>
+          ))}
+        </ul>
+      )}
+      {!stands && (
+        <div className="sticky bottom-0 mt-4 grid gap-2 border-t-[length:var(--stroke)] border-ink bg-sheet pt-3">
+          {kit.length > 0 && (
+            <p className="text-[16px]">
+              Out on the green: <strong>{kitList(kit)}</strong>. Count them out; they are counted in
+              at the end.
+            </p>
+          )}
+          <Button
+            kind="primary"
+            className="min-h-14 text-[18px]"
+            autoFocus
+            onClick={() => {
+              onStands(Object.fromEntries(kit.map(({ item, count }) => [item, count])));
+              setOpen(false);
+            }}
+          >
+            It stands, begin
+          </Button>
+        </div>
+      )}
+      <ul className="mt-4 grid gap-1 text-sm text-ink2">
+        {layoutCautions(layout).map((caution) => (
+          <li key={caution}>{caution}</li>
+        ))}
+      </ul>
+      {stands && <AsBuilt runId={runId} layout={layout} units={units} />}
+    </SheetDialog>
   );
 }

@@ -1,76 +1,123 @@
 'use client';
 
+import { Plus, X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import { Button } from '@/ui/button';
 import { Pick, type PickOption } from '@/ui/pick';
+import { Toggle } from '@/ui/toggle';
 import { RungPick } from '../drills/rung-pick';
 import { begin } from './actions';
-import type { DrillOption } from './options';
+import type { DrillOption, StudentOption } from './options';
 
 /** Stands for the green that the drill was drawn on. */
 const AS_DRAWN = 'as drawn';
+const MOST = 8;
 
-/** Who, what and where: two touches and a session is open. */
+interface Player {
+  studentId: string;
+  /** Of one's own; empty as the first player's. */
+  drillId: string;
+  rung: number | null;
+}
+
+const nobody: Player = { studentId: '', drillId: '', rung: null };
+
+/** Who, what and where: two touches and a session is open. Several students putt in rotation. */
 export function StartSession({
   students,
   drills,
   greens,
   student = '',
   drill = '',
+  rung = null,
 }: {
-  students: PickOption[];
+  students: StudentOption[];
   drills: DrillOption[];
   greens: PickOption[];
   student?: string;
   drill?: string;
+  rung?: number | null;
 }) {
   const router = useRouter();
   const [busy, run] = useTransition();
-  const [studentId, setStudent] = useState(student);
-  const [drillId, setDrill] = useState(drill);
-  const [rung, setRung] = useState<number | null>(null);
+  const [players, setPlayers] = useState<Player[]>([{ studentId: student, drillId: drill, rung }]);
   const [chosenGreen, setGreen] = useState<string | null>(null);
-  const chosenDrill = drills.find(({ value }) => value === drillId);
-  const own = chosenDrill?.green;
-  const rungs = chosenDrill?.rungs ?? [];
-  const green = chosenGreen ?? (own && greens.some(({ value }) => value === own) ? own : AS_DRAWN);
+  const [cold, setCold] = useState(false);
   const [errors, setErrors] = useState<Record<string, string>>({});
+  const [first] = players as [Player, ...Player[]];
+  const drillOf = ({ drillId }: Player) =>
+    drills.find(({ value }) => value === (drillId || first.drillId));
+  const own = drillOf(first)?.green;
+  const green = chosenGreen ?? (own && greens.some(({ value }) => value === own) ? own : AS_DRAWN);
+  const change = (index: number, to: Partial<Player>) =>
+    setPlayers((old) => old.map((one, at) => (at === index ? { ...one, ...to } : one)));
   const start = () =>
     run(async () => {
       const result = await begin({
-        studentId,
-        drillId,
+        players: players.map((player) => ({ ...player, drillId: player.drillId || first.drillId })),
         green: green === AS_DRAWN ? null : green,
-        rung,
+        cold,
       });
       if (result.ok) return router.push(`/sessions/${result.value}`);
       setErrors(result.fields);
       if (Object.keys(result.fields).length === 0) toast.error(result.message);
     });
+  const lastCold = students.find(({ value }) => value === first.studentId)?.lastCold;
   return (
     <div className="grid gap-5">
-      <Pick
-        label="Student"
-        placeholder="Choose a student"
-        options={students}
-        value={studentId}
-        onChange={setStudent}
-        error={errors.studentId}
-      />
-      <Pick
-        label="Drill"
-        placeholder="Choose a drill"
-        options={drills}
-        value={drillId}
-        onChange={(next) => {
-          setDrill(next);
-          setRung(null);
-        }}
-        error={errors.drillId}
-      />
-      {rungs.length > 0 && <RungPick rungs={rungs} rung={rung} onRung={setRung} />}
+      {players.map((player, index) => {
+        const rungs = drillOf(player)?.rungs ?? [];
+        const taken = players.filter((_, at) => at !== index).map(({ studentId }) => studentId);
+        return (
+          <fieldset
+            key={index}
+            className={index > 0 ? 'grid gap-3 border-t border-rule pt-4' : 'grid gap-5'}
+          >
+            <legend className="sr-only">{index === 0 ? 'Player' : `Player ${index + 1}`}</legend>
+            <div className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2">
+              <Pick
+                label={index === 0 ? 'Student' : `Student ${index + 1}`}
+                placeholder="Choose a student"
+                options={students.filter(({ value }) => !taken.includes(value))}
+                value={player.studentId}
+                onChange={(studentId) => change(index, { studentId })}
+                error={errors[`players.${index}.studentId`]}
+              />
+              {index > 0 && (
+                <Button
+                  aria-label={`Without student ${index + 1}`}
+                  className="min-h-12 px-3"
+                  onClick={() => setPlayers((old) => old.filter((_, at) => at !== index))}
+                >
+                  <X size={18} aria-hidden />
+                </Button>
+              )}
+            </div>
+            <Pick
+              label={index === 0 ? 'Drill' : `Drill of student ${index + 1}`}
+              placeholder={index === 0 ? 'Choose a drill' : 'the same drill'}
+              options={drills}
+              value={player.drillId}
+              onChange={(drillId) => change(index, { drillId, rung: null })}
+              error={errors[`players.${index}.drillId`]}
+            />
+            {rungs.length > 0 && (
+              <RungPick
+                rungs={rungs}
+                rung={player.rung}
+                onRung={(rung) => change(index, { rung })}
+              />
+            )}
+          </fieldset>
+        );
+      })}
+      {players.length < Math.min(MOST, students.length) && (
+        <Button kind="quiet" onClick={() => setPlayers((old) => [...old, nobody])}>
+          <Plus size={17} aria-hidden /> Another student, in rotation
+        </Button>
+      )}
       {greens.length > 0 && (
         <Pick
           label="On"
@@ -81,6 +128,12 @@ export function StartSession({
           error={errors.green}
         />
       )}
+      <Toggle
+        label="Cold first: ten putts, each once, before any warm-up"
+        hint={lastCold}
+        on={cold}
+        onChange={setCold}
+      />
       <Button kind="primary" className="min-h-14 text-[18px]" onClick={start} disabled={busy}>
         Start session
       </Button>

@@ -1,33 +1,66 @@
 import { z } from 'zod';
-import { outcomesSchema } from '@/core/layout';
+import { guessSchema, runMarkSchema } from '@/core/drill';
+import { outcomesSchema, pointsSchema } from '@/core/layout';
+
+/** What may be corrected of a putt. */
+const correctionSchema = z.object({
+  outcomes: outcomesSchema.optional(),
+  points: pointsSchema.optional(),
+  note: z.string().trim().max(300, 'A note may have at most 300 letters.').optional(),
+  leftOut: z.boolean().optional(),
+});
+export type Correction = z.infer<typeof correctionSchema>;
 
 /** What the logging screen sends for a run. */
-export const puttEvent = z.discriminatedUnion('type', [
+const runEvent = z.discriminatedUnion('type', [
   z.object({
     type: z.literal('putt'),
     id: z.uuid(),
     outcomes: outcomesSchema,
+    points: pointsSchema.default({}),
+    guess: guessSchema.nullable().default(null),
     at: z.coerce.date(),
   }),
   z.object({ type: z.literal('undo'), id: z.uuid(), at: z.coerce.date() }),
+  z.object({
+    type: z.literal('change'),
+    id: z.uuid(),
+    puttId: z.uuid(),
+    correction: correctionSchema,
+    at: z.coerce.date(),
+  }),
+  z.object({ type: z.literal('mark'), id: z.uuid(), mark: runMarkSchema, at: z.coerce.date() }),
 ]);
 
-export const puttEvents = z.object({ events: z.array(puttEvent).max(500) });
+export const runEvents = z.object({ events: z.array(runEvent).max(500) });
 
-export type WireEvent = z.input<typeof puttEvent> & { at: string };
+export type WireEvent = z.input<typeof runEvent> & { at: string };
 
 /** A putt as the server tells it. */
-export const wirePutt = z.object({
+const wirePutt = z.object({
   id: z.string(),
   outcomes: outcomesSchema,
+  points: pointsSchema,
+  guess: guessSchema.nullable(),
+  note: z.string(),
+  leftOut: z.boolean(),
   at: z.iso.datetime(),
   undone: z.boolean(),
+  /** Ids of the corrections it has had. */
+  changes: z.array(z.string()),
 });
 export type WirePutt = z.infer<typeof wirePutt>;
 
-/** The server's answer: all putts of the run, or why not. */
-export const puttsAnswer = z.discriminatedUnion('ok', [
-  z.object({ ok: z.literal(true), finished: z.boolean(), putts: z.array(wirePutt) }),
+const wireMark = z.object({ id: z.string(), mark: runMarkSchema, at: z.iso.datetime() });
+export type WireMark = z.infer<typeof wireMark>;
+
+const wireRun = z.object({ putts: z.array(wirePutt), marks: z.array(wireMark) });
+/** A run as the server tells it. */
+export type WireRun = z.infer<typeof wireRun>;
+
+/** The server's answer: all of the run, or why not. */
+export const runAnswer = z.discriminatedUnion('ok', [
+  wireRun.extend({ ok: z.literal(true), finished: z.boolean() }),
   z.object({ ok: z.literal(false), code: z.string(), message: z.string() }),
 ]);
-export type PuttsAnswer = z.infer<typeof puttsAnswer>;
+export type RunAnswer = z.infer<typeof runAnswer>;

@@ -22,6 +22,7 @@ const LAYERS: Mark['type'][][] = [
   ['zone', 'wedge'],
   ['head', 'rod', 'line', 'curve'],
   ['hole', 'ball', 'coin', 'peg', 'tee', 'aim', 'midpoint'],
+  ['tally'],
 ];
 
 /** What may reach beyond the drawing: cut off below the dimension strings. */

@@ -77,6 +77,7 @@ function acrossRange(marks: Mark[]): { from: number; to: number } {
       case 'peg':
       case 'zone':
       case 'fall':
+      case 'tally':
       case 'dimension':
         return [];
     }
@@ -110,6 +111,7 @@ function reach(mark: Mark): [from: number, to: number] | null {
     case 'wedge':
       return [0, mark.until];
     case 'fall':
+    case 'tally':
       return null;
   }
 }

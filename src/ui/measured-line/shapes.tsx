@@ -159,6 +159,8 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
         </path>
       );
     }
+    case 'tally':
+      return <Tally mark={mark} at={pixel(mark.at)} lie={lie} />;
     case 'peg': {
       const { x, y } = pixel(mark.at);
       return <circle cx={x} cy={y} r={4.5} fill="var(--ink)" />;
@@ -209,6 +211,46 @@ function aimWords(
   const length = formatLength(Math.abs(beside), units.long === 'imperial' ? 'in' : 'cm');
   if (brief) return `${length} ${side}`;
   return `aim ${length} ${side} · ${Math.abs(cups).toFixed(1)} cups · ${showDegrees(Math.abs(direction), 1)}`;
+}
+
+/** A count where it happened, beside the tee or on the line, on a ground of its own so that nothing runs through it. */
+function Tally({
+  mark: { side, passes, count },
+  at,
+  lie,
+}: {
+  mark: Extract<Mark, { type: 'tally' }>;
+  at: Pixel;
+  lie: Lie;
+}) {
+  const out = side === 'middle' ? 0 : (side === 'left' ? -1 : 1) * 54;
+  const x = at.x + (lie === 'up' ? out : 0);
+  const y = at.y + (lie === 'along' ? out : 0);
+  const text = `${count}×`;
+  const width = 12 + 10 * text.length;
+  return (
+    <g>
+      <rect
+        x={x - width / 2}
+        y={y - 13}
+        width={width}
+        height={26}
+        fill={passes ? 'var(--ink)' : 'var(--sheet)'}
+        stroke="var(--ink)"
+        strokeWidth={1.6}
+      />
+      <text
+        x={x}
+        y={y + 6}
+        textAnchor="middle"
+        fontSize={17}
+        fontWeight={720}
+        fill={passes ? 'var(--sheet)' : 'var(--ink)'}
+      >
+        {text}
+      </text>
+    </g>
+  );
 }
 
 /** Arrows the way the green falls, in a corner that the putt does not cross. */

@@ -170,11 +170,7 @@ export const FACE: LibraryDrill[] = [
     errors: ['Peeking at the moment of the strike.'],
     rule: { type: 'guess', putts: 10 },
     putt: 6 * FOOT,
-    parts: [
-      aid('eyes closed'),
-      ballGate(18 * INCH, 0.068),
-      watch('The call was right', 'Right call', 'Wrong call'),
-    ],
+    parts: [aid('eyes closed'), ballGate(18 * INCH, 0.068)],
     counts: 'gate',
     ladder: 'gap',
   }),

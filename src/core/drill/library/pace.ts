@@ -130,7 +130,7 @@ export const PACE: LibraryDrill[] = [
     errors: ['Always guessing “in”.'],
     rule: { type: 'guess', putts: 12 },
     putt: 15 * FOOT,
-    parts: [zone('band', 2 * FOOT), watch('The guess was right', 'Right', 'Wrong')],
+    parts: [zone('band', 2 * FOOT)],
     counts: 'zone',
     ladder: 'gap',
   }),

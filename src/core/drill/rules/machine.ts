@@ -6,6 +6,8 @@ export interface RulePutt {
   holed: boolean | null;
   /** Where it came to rest against the zone; null where that is not logged. */
   rest: 'short' | 'in' | 'long' | null;
+  /** Whether what was guessed before looking came true; null where nothing was guessed. */
+  guessed: boolean | null;
   /** Since the first putt of the run, minutes, never less than for the putt before. */
   minutes: number;
 }

@@ -19,5 +19,4 @@ const counted = (line: string) =>
   });
 
 export const putts = counted('');
-export const guess = counted(' · say where it ends before you look');
 export const assessment = counted(' · cold, each once');

@@ -1,11 +1,12 @@
 import type { Rule } from '../rule';
 import { cost } from './cost';
+import { guess } from './guess';
 import { ladder } from './ladder';
 import type { Machine } from './machine';
 import { open } from './open';
 import { perfect } from './perfect';
 import { points } from './points';
-import { assessment, guess, putts } from './putts';
+import { assessment, putts } from './putts';
 import { quota } from './quota';
 import { record } from './record';
 import { row, zone } from './row';

@@ -37,6 +37,7 @@ const putt = (passed: boolean, more: Partial<RulePutt> = {}): RulePutt => ({
   passed,
   holed: null,
   rest: null,
+  guessed: null,
   minutes: 0,
   ...more,
 });
@@ -105,13 +106,12 @@ describe.each(RULES.map((rule) => [rule.type, rule] as const))('every rule: %s',
       passed: fc.boolean(),
       holed: fc.constantFrom(true, false, null),
       rest: fc.constantFrom('short' as const, 'in' as const, 'long' as const, null),
+      guessed: fc.constantFrom(true, false, null),
       step: fc.double({ min: 0, max: 0.6, noNaN: true }),
     }),
     { maxLength: 60 },
   );
-  const timed = (
-    putts: { passed: boolean; holed: boolean | null; rest: RulePutt['rest']; step: number }[],
-  ) => {
+  const timed = (putts: (Omit<RulePutt, 'minutes'> & { step: number })[]) => {
     let minutes = 0;
     return putts.map(({ step, ...one }) => ({ ...one, minutes: (minutes += step) }));
   };
@@ -294,5 +294,18 @@ describe('what the screen says', () => {
     expect(endedWords(play(row, [putt(false, { minutes: 4 })], GROUND, cap), cap)).toBe(
       '4 minutes are enough for today: the drill ends here.',
     );
+  });
+});
+
+describe('the guess', () => {
+  const rule: Rule = { type: 'guess', putts: 4 };
+  it('asks for one until one was made, then counts those that came true', () => {
+    expect(play(rule, []).words.line).toBe('guess before you look');
+    expect(play(rule, [putt(true)]).words.line).toBe('guess before you look');
+    const putts = [true, false, null, true].map((guessed) => putt(false, { guessed }));
+    expect(play(rule, putts)).toMatchObject({
+      ended: 'done',
+      words: { count: '4', line: '2 of 3 guessed right' },
+    });
   });
 });

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
-import { getSession, getStudent } from '@/data';
+import { getGroup, getSession, getStudent } from '@/data';
 import { Review } from '@/features/session/review';
 import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
 
@@ -11,11 +11,21 @@ export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/r
   const session = await orNotFound(getSession(database, owner, (await params).id));
   if (!session.finishedAt) redirect(`/sessions/${session.id}`);
   const student = await getStudent(database, owner, session.studentId);
-  const { scores } = await studentHistory(student.id);
+  const group = (await getGroup(database, owner, session)).filter(({ id }) => id !== session.id);
+  const others = await Promise.all(
+    group.map(async ({ id, studentId }) => ({
+      id,
+      name: (await getStudent(database, owner, studentId)).name,
+    })),
+  );
+  const { sessions, scores } = await studentHistory(student.id);
   const here = scores.findIndex(({ id }) => id === session.id);
   return (
     <Review
       session={session}
+      others={others}
+      sessions={sessions}
+      now={new Date()}
       student={student}
       score={scores[here]}
       previous={scores[here - 1]}

@@ -1,0 +1,107 @@
+import { z } from 'zod';
+import { defineElement, type Outcome } from './element';
+
+const LIMITS = { across: { min: 0.002, max: 0.03 }, high: { min: 0.002, max: 0.012 } } as const;
+
+const schema = z.object({
+  /** Half of the width and of the height of what counts as the middle of the face, m. */
+  across: z.number().min(LIMITS.across.min).max(LIMITS.across.max),
+  high: z.number().min(LIMITS.high.min).max(LIMITS.high.max),
+});
+
+type FaceMark = z.infer<typeof schema>;
+
+/** How far off a mark is that is read off the face and touched on a picture, m. */
+const READ = 0.0015;
+
+/** Chalk, spray or a wet ball leaves a mark where the face met it. */
+export const faceMark = defineElement({
+  kind: 'faceMark',
+  name: 'Mark on the face',
+  about: 'A mark where the face met the ball: strike, heel to toe and low to high.',
+  trains: 'strike',
+  schema,
+  fields: [
+    {
+      type: 'length',
+      name: 'across',
+      label: 'Middle, either side',
+      what: 'A middle, either side,',
+      kind: 'across',
+      ...LIMITS.across,
+    },
+    {
+      type: 'length',
+      name: 'high',
+      label: 'Middle, up and down',
+      what: 'A middle, up and down,',
+      kind: 'across',
+      ...LIMITS.high,
+    },
+  ],
+  defaults: (): FaceMark => ({ across: 0.006, high: 0.005 }),
+  check: () => [],
+  places: () => [],
+  tolerance: ({ across }) => ({ quantity: 'strike', left: across, right: across }),
+  outcomes: (_params, { end }): Outcome[] => {
+    const missed = { passes: false, at: null } as const;
+    const side = (id: 'left' | 'right'): Outcome => ({
+      id,
+      label: end(id) === 'heel' ? 'Heel' : 'Toe',
+      detail: `towards the ${end(id)}`,
+      side: id,
+      ...missed,
+    });
+    return [
+      {
+        id: 'middle',
+        label: 'Middle',
+        detail: 'of the face',
+        side: 'middle',
+        passes: true,
+        at: null,
+      },
+      side('left'),
+      side('right'),
+      { id: 'low', label: 'Low', detail: 'on the face', side: 'middle', ...missed },
+      { id: 'high', label: 'High', detail: 'on the face', side: 'middle', ...missed },
+    ];
+  },
+  // A ball met left of the face's middle is a head whose middle was right of the ball.
+  evidence: (outcome, { across }) => {
+    switch (outcome) {
+      case 'middle':
+        return [{ quantity: 'head', at: 0, lower: -across, upper: across }];
+      case 'left':
+        return [{ quantity: 'head', at: 0, lower: across, upper: Infinity }];
+      case 'right':
+        return [{ quantity: 'head', at: 0, lower: -Infinity, upper: -across }];
+      default:
+        return [];
+    }
+  },
+  pointing: {
+    on: 'face',
+    middle: ({ across, high }) => ({ along: high, across }),
+    outcome: ({ along, across }, params) => {
+      // What is farther out, for the room that each way has, names it.
+      const [aside, up] = [Math.abs(across) / params.across, Math.abs(along) / params.high];
+      if (Math.max(aside, up) <= 1) return 'middle';
+      if (aside >= up) return across < 0 ? 'left' : 'right';
+      return along < 0 ? 'low' : 'high';
+    },
+    says: ({ along, across }) => [
+      { quantity: 'strike', value: -across, error: READ },
+      { quantity: 'height', value: along, error: READ },
+    ],
+  },
+  meets: ({ strike = 0 }, { across }) => {
+    if (strike > across) return 'left';
+    return strike < -across ? 'right' : 'middle';
+  },
+  draw: () => [],
+  harder: () => [{ by: 'gap', field: 'across', roomy: 0.012, strict: 0.003 }],
+  checklist: () => ['Chalk, spray or wet the face, and wipe it when the marks run together.'],
+  kit: () => [{ item: 'pen', count: 1 }],
+  cautions: () => [],
+});

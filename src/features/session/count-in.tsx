@@ -1,0 +1,68 @@
+'use client';
+
+import { Minus, Plus } from 'lucide-react';
+import { useState } from 'react';
+import { KIT, type KitId } from '@/core/people';
+import { Button } from '@/ui/button';
+import { SheetDialog } from './sheet-dialog';
+
+/** Before a session ends: what was put out is counted in again. */
+export function CountIn({
+  out,
+  open,
+  onOpen,
+  onCounted,
+}: {
+  /** By kit. */
+  out: Record<string, number>;
+  open: boolean;
+  onOpen: (open: boolean) => void;
+  onCounted: (counted: Record<string, number>) => void;
+}) {
+  const [less, setLess] = useState<Record<string, number>>({});
+  const missing = Object.values(less).reduce((sum, count) => sum + count, 0);
+  return (
+    <SheetDialog title="Count it in" open={open} onOpen={onOpen}>
+      <ul className="mt-3 grid gap-1">
+        {Object.entries(out).map(([item, count]) => {
+          const { one, many } = KIT[item as KitId];
+          const back = count - (less[item] ?? 0);
+          const change = (by: number) =>
+            setLess((old) => ({ ...old, [item]: Math.min(count, Math.max(0, count - back - by)) }));
+          return (
+            <li
+              key={item}
+              className="flex items-center justify-between gap-3 border-b border-hair py-1.5"
+            >
+              <span className="text-[17px]">
+                <strong className="num">{back}</strong> of {count} {count === 1 ? one : many}
+              </span>
+              <span className="flex gap-2">
+                <Button aria-label={`One ${one} less`} className="px-3" onClick={() => change(-1)}>
+                  <Minus size={18} aria-hidden />
+                </Button>
+                <Button aria-label={`One ${one} more`} className="px-3" onClick={() => change(1)}>
+                  <Plus size={18} aria-hidden />
+                </Button>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+      <Button
+        kind="primary"
+        className="mt-4 min-h-14 w-full text-[18px]"
+        autoFocus
+        onClick={() =>
+          onCounted(
+            Object.fromEntries(
+              Object.entries(out).map(([item, count]) => [item, count - (less[item] ?? 0)]),
+            ),
+          )
+        }
+      >
+        {missing === 0 ? 'All in, finish' : `Finish with ${missing} missing`}
+      </Button>
+    </SheetDialog>
+  );
+}

@@ -1,0 +1,131 @@
+'use client';
+
+import { Ellipsis } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
+import { Button } from '@/ui/button';
+import { Pick } from '@/ui/pick';
+import { Toggle } from '@/ui/toggle';
+import { SheetDialog } from './sheet-dialog';
+import type { DrillOption } from './options';
+
+/** A drill to go on with, and the rung of its ladder, from 0. */
+export interface SwapTo {
+  drillId: string;
+  rung: number | null;
+}
+
+/** What is seldom wanted in the middle of a session, one touch away. */
+export function MoreMenu({
+  drillId,
+  drills,
+  ladder,
+  rung,
+  cues,
+  busy,
+  grouped,
+  onPause,
+  onRung,
+  onSwap,
+  onRotate,
+}: {
+  drillId: string;
+  drills: DrillOption[];
+  ladder: string[];
+  rung: number | null;
+  cues: {
+    sound: boolean;
+    setSound: (on: boolean) => void;
+    buzz: boolean;
+    setBuzz: (on: boolean) => void;
+  };
+  busy: boolean;
+  /** Several putt in rotation, at stations of their own. */
+  grouped: boolean;
+  onPause: () => void;
+  onRung: (rung: number) => void;
+  onSwap: (to: SwapTo) => void;
+  onRotate: () => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const [next, setNext] = useState(drillId);
+  const nextDrill = drills.find(({ value }) => value === next);
+  const close = (then: () => void) => () => {
+    setOpen(false);
+    then();
+  };
+  return (
+    <SheetDialog
+      title="In the middle of a session"
+      open={open}
+      onOpen={setOpen}
+      trigger={
+        <Button className="min-h-12 px-3" aria-label="More">
+          <Ellipsis size={20} aria-hidden />
+        </Button>
+      }
+    >
+      <div className="mt-4 grid gap-5">
+        <Button className="min-h-12" onClick={close(onPause)}>
+          Pause
+        </Button>
+        {grouped && (
+          <Button className="min-h-12" disabled={busy} onClick={close(onRotate)}>
+            All on by one station
+          </Button>
+        )}
+        {ladder.length > 0 && (
+          <Part
+            title={
+              rung === null
+                ? 'On no rung: as the drill is drawn'
+                : `On rung ${rung + 1}, ${ladder[rung]}`
+            }
+          >
+            <div className="grid grid-cols-[repeat(auto-fill,minmax(118px,1fr))] gap-2">
+              {ladder.map((words, index) => (
+                <Button
+                  key={words}
+                  className="min-h-12 flex-col gap-0 leading-tight"
+                  disabled={busy || index === rung}
+                  onClick={close(() => onRung(index))}
+                >
+                  Rung {index + 1}
+                  <small className="text-[13px] font-[560]">{words}</small>
+                </Button>
+              ))}
+            </div>
+          </Part>
+        )}
+        <Part title="Another drill">
+          <Pick
+            label="Drill"
+            placeholder="Choose a drill"
+            options={drills}
+            value={next}
+            onChange={setNext}
+          />
+          <Button
+            className="min-h-12"
+            disabled={busy || !nextDrill}
+            onClick={close(() => onSwap({ drillId: next, rung: null }))}
+          >
+            {next === drillId ? 'Begin this drill anew' : `Go on with ${nextDrill?.label ?? ''}`}
+          </Button>
+        </Part>
+        <Part title="Each putt is told by">
+          <Toggle label="a tone" on={cues.sound} onChange={cues.setSound} />
+          <Toggle label="vibration" on={cues.buzz} onChange={cues.setBuzz} />
+        </Part>
+      </div>
+    </SheetDialog>
+  );
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <section className="grid gap-2 border-t border-rule pt-3">
+      <h3 className="text-[16px] font-[640]">{title}</h3>
+      {children}
+    </section>
+  );
+}

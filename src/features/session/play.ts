@@ -1,0 +1,121 @@
+import { gateFit, type GateFit } from '@/core/coaching';
+import {
+  paceOfPlay,
+  playRule,
+  ruleGround,
+  rulePutts,
+  runCourse,
+  tallyRuns,
+  type Cap,
+  type Guess,
+  type Progress,
+  type Rule,
+  type RunCourse,
+  type RunMark,
+  type Tally,
+} from '@/core/drill';
+import { judge, layoutKit, tapeList, type Layout, type Outcomes } from '@/core/layout';
+import type { RunView } from './run-store';
+import type { WireRun } from './wire';
+
+/** An earlier run of the same going at a drill. */
+export interface EarlierRun {
+  layout: Layout;
+  putts: { outcomes: Outcomes; guess: Guess | null; at: Date }[];
+  marks: { mark: RunMark; at: Date }[];
+}
+
+/** A player of a session, on the run they have come to. */
+export interface PlayerRun {
+  sessionId: string;
+  runId: string;
+  student: { id: string; name: string };
+  drillId: string;
+  drillName: string;
+  layout: Layout;
+  run: WireRun;
+  rule: Rule;
+  cap: Cap;
+  cold: boolean;
+  /** The rungs of the drill's ladder in words, the one played on, and the one begun on, from 0. */
+  ladder: string[];
+  rung: number | null;
+  begunOn: number | null;
+  /** The rung nearest to what stands; null without a ladder. */
+  nearest: number | null;
+  earlier: EarlierRun[];
+}
+
+/** How a player stands. */
+export interface Play {
+  counts: Tally;
+  progress: Progress;
+  course: RunCourse;
+  /** The rung that the rule asks for, when it is another than the one that stands. */
+  nextRung: number | null;
+  /** Whether what stands is too hard or too easy, from the putts of this run. */
+  fit: GateFit;
+  /** Seconds from putt to putt; null while too few say it. */
+  pace: number | null;
+}
+
+/**
+ * How a player stands, from what was logged.
+ *
+ * @param player the run they have come to
+ * @param view the run as the screen has it
+ */
+export function playOf(player: PlayerRun, view: Pick<RunView, 'putts' | 'marks'>): Play {
+  const { rule, cap, layout, ladder, earlier, rung, begunOn } = player;
+  const marks = [
+    ...earlier.flatMap((run) => run.marks),
+    ...view.marks.map(({ mark, at }) => ({ mark, at: new Date(at) })),
+  ];
+  const course = runCourse(marks);
+  const here = view.putts
+    .filter(({ leftOut }) => !leftOut)
+    .map(({ outcomes, guess, at }) => ({ outcomes, guess, at: new Date(at) }));
+  const runs = [...earlier, { layout, putts: here }];
+  const progress = playRule(
+    rule,
+    cap,
+    ruleGround(layout, ladder.length, begunOn),
+    rulePutts(runs, course.pauses),
+  );
+  const moves = progress.ended === null && progress.rung !== null && progress.rung !== (rung ?? 0);
+  return {
+    counts: tallyRuns(
+      runs.map((run) => ({ ...run, putts: run.putts.map(({ outcomes }) => outcomes) })),
+    ),
+    progress,
+    course,
+    nextRung: moves ? progress.rung : null,
+    fit: gateFit(here.map(({ outcomes }) => judge(layout)(outcomes))),
+    pace: paceOfPlay(
+      here.map(({ at }) => at),
+      course.pauses,
+    ),
+  };
+}
+
+/** Equal for layouts that stand alike: what one has put out serves the other. */
+export const standsAs = (layout: Layout): string =>
+  JSON.stringify([tapeList(layout).map(({ what, at }) => [what, at]), layoutKit(layout)]);
+
+/** Rules that end by being played through: nobody is moved in the middle of them. */
+const STEADY: Rule['type'][] = ['ladder', 'assessment', 'guess', 'points'];
+
+/**
+ * The rung to propose because what stands is too hard or too easy; null when there is nothing to propose, and no rung
+ * where the ladder has none that way.
+ */
+export function proposedRung(
+  { rule, cold, nearest, ladder }: PlayerRun,
+  { verdict }: GateFit,
+): { rung: number | null } | null {
+  if (cold || STEADY.includes(rule.type)) return null;
+  if (verdict !== 'too hard' && verdict !== 'too easy') return null;
+  if (nearest === null) return { rung: null };
+  const rung = nearest + (verdict === 'too hard' ? -1 : 1);
+  return { rung: rung >= 0 && rung < ladder.length ? rung : null };
+}

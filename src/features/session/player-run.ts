@@ -1,0 +1,41 @@
+import 'server-only';
+import { blocksOf } from '@/core/drill';
+import { nearestRung } from '@/core/layout';
+import type { UnitPreferences } from '@/core/units';
+import { counted, getStudent, type Database, type Session } from '@/data';
+import { rungWords } from '../drills/rung-words';
+import type { PlayerRun } from './play';
+import { toWire } from './to-wire';
+
+/** A session as the logging screen takes it: on the last run, with those before it of the same going at the drill. */
+export async function playerRun(
+  database: Database,
+  owner: string,
+  session: Session,
+  units: UnitPreferences,
+): Promise<PlayerRun> {
+  const block = blocksOf(session.runs).at(-1)!;
+  const run = block.at(-1)!;
+  const { id, name } = await getStudent(database, owner, session.studentId);
+  return {
+    sessionId: session.id,
+    runId: run.id,
+    student: { id, name },
+    drillId: run.drillId,
+    drillName: run.drillName,
+    layout: run.layout,
+    run: toWire(run),
+    rule: run.rule,
+    cap: run.cap,
+    cold: run.cold,
+    ladder: run.ladder.map((rung) => rungWords(rung, units)),
+    rung: run.rung,
+    begunOn: block[0]!.rung,
+    nearest: run.rung ?? nearestRung(run.layout, run.ladder),
+    earlier: block.slice(0, -1).map(({ layout, putts, marks }) => ({
+      layout,
+      putts: counted(putts).map(({ outcomes, guess, at }) => ({ outcomes, guess, at })),
+      marks: marks.map(({ mark, at }) => ({ mark, at })),
+    })),
+  };
+}

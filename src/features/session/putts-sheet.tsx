@@ -1,0 +1,184 @@
+'use client';
+
+import clsx from 'clsx';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { judge, loggedElements, standing, type Layout } from '@/core/layout';
+import type { UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import { NotesField } from '@/ui/field';
+import { MoreTouch, type Touched } from './more-touch';
+import { puttWords } from './outcome-words';
+import { SheetDialog } from './sheet-dialog';
+import type { Correction, WirePutt } from './wire';
+
+/** All putts of a run, the newest first: any can be corrected, noted, or left out of the count. */
+export function PuttsSheet({
+  layout,
+  units,
+  putts,
+  open,
+  onOpen,
+  onCorrect,
+}: {
+  layout: Layout;
+  units: UnitPreferences;
+  putts: WirePutt[];
+  open: boolean;
+  onOpen: (open: boolean) => void;
+  onCorrect: (puttId: string, correction: Correction) => void;
+}) {
+  const [chosen, setChosen] = useState<string | null>(null);
+  return (
+    <SheetDialog
+      title={putts.length === 1 ? 'One putt' : `${putts.length} putts`}
+      sub="Touch one to correct it"
+      open={open}
+      onOpen={onOpen}
+    >
+      <PuttList
+        layout={layout}
+        units={units}
+        putts={putts}
+        chosen={chosen}
+        onChoose={setChosen}
+        onCorrect={onCorrect}
+      />
+    </SheetDialog>
+  );
+}
+
+/** Putts, the newest first, each opening to be corrected. */
+export function PuttList({
+  layout,
+  units,
+  putts,
+  chosen,
+  onChoose,
+  onCorrect,
+}: {
+  layout: Layout;
+  units: UnitPreferences;
+  putts: WirePutt[];
+  chosen: string | null;
+  onChoose: (id: string | null) => void;
+  /** Left out where nothing may be corrected any more. */
+  onCorrect?: (puttId: string, correction: Correction) => void;
+}) {
+  const passes = judge(layout);
+  return (
+    <ol className="mt-2">
+      {putts
+        .map((putt, index) => ({ putt, number: index + 1 }))
+        .reverse()
+        .map(({ putt, number }) => {
+          const words = puttWords(layout, putt, units);
+          const line = (
+            <>
+              <span className="w-8 shrink-0 text-right num text-ink2">{number}</span>
+              <span aria-hidden className="w-4 shrink-0 text-center">
+                {putt.leftOut ? '–' : passes(putt.outcomes) ? '●' : '○'}
+              </span>
+              <span className={clsx('min-w-0 flex-1', putt.leftOut && 'line-through')}>
+                {words}
+                {putt.leftOut && <span className="sr-only">, not counted</span>}
+                {putt.note && <em className="block text-sm text-ink2">“{putt.note}”</em>}
+              </span>
+              <span className="shrink-0 text-sm num text-ink2">{format(putt.at, 'HH:mm:ss')}</span>
+            </>
+          );
+          return (
+            <li key={putt.id} className="border-b border-hair last:border-0">
+              {onCorrect ? (
+                <button
+                  type="button"
+                  aria-expanded={chosen === putt.id}
+                  onClick={() => onChoose(chosen === putt.id ? null : putt.id)}
+                  className="flex min-h-11 w-full items-center gap-2.5 text-left text-[16px]"
+                >
+                  {line}
+                </button>
+              ) : (
+                <div className="flex min-h-9 items-center gap-2.5 text-[16px]">{line}</div>
+              )}
+              {onCorrect && chosen === putt.id && (
+                <Correcting
+                  layout={layout}
+                  units={units}
+                  putt={putt}
+                  onCorrect={(correction) => {
+                    onCorrect(putt.id, correction);
+                    onChoose(null);
+                  }}
+                />
+              )}
+            </li>
+          );
+        })}
+    </ol>
+  );
+}
+
+function Correcting({
+  layout,
+  units,
+  putt,
+  onCorrect,
+}: {
+  layout: Layout;
+  units: UnitPreferences;
+  putt: WirePutt;
+  onCorrect: (correction: Correction) => void;
+}) {
+  const { primary, others } = loggedElements(layout);
+  const elements = [...(primary ? [primary] : []), ...others];
+  const [touched, setTouched] = useState<Record<string, Touched>>(() =>
+    Object.fromEntries(
+      standing(layout).flatMap(({ id }) =>
+        putt.outcomes[id] === undefined
+          ? []
+          : [[id, { outcome: putt.outcomes[id], spot: putt.points[id] }] as const],
+      ),
+    ),
+  );
+  const [note, setNote] = useState(putt.note);
+  return (
+    <div className="mb-3 grid gap-3 border-l-[3px] border-ink py-1 pl-3">
+      <MoreTouch
+        elements={elements}
+        layout={layout}
+        units={units}
+        chosen={touched}
+        onChoose={(element, what) => setTouched((old) => ({ ...old, [element]: what }))}
+      />
+      <NotesField
+        label="Note"
+        rows={2}
+        maxLength={300}
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+      />
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={() => onCorrect({ leftOut: !putt.leftOut })}>
+          {putt.leftOut ? 'Count it again' : 'Do not count it'}
+        </Button>
+        <Button
+          kind="primary"
+          onClick={() =>
+            onCorrect({
+              outcomes: Object.fromEntries(
+                Object.entries(touched).map(([id, { outcome }]) => [id, outcome]),
+              ),
+              points: Object.fromEntries(
+                Object.entries(touched).flatMap(([id, { spot }]) => (spot ? [[id, spot]] : [])),
+              ),
+              note,
+            })
+          }
+        >
+          Keep the correction
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,52 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { v4 } from 'uuid';
+import type { Layout } from '@/core/layout';
+import type { UnitPreferences } from '@/core/units';
+import { PuttList } from './putts-sheet';
+import { sendEvents } from './send';
+import type { Correction, WirePutt } from './wire';
+
+/** Putt by putt, folded away; within the day any can be corrected. */
+export function ReviewPutts({
+  runId,
+  layout,
+  units,
+  putts,
+  correctable,
+}: {
+  runId: string;
+  layout: Layout;
+  units: UnitPreferences;
+  putts: WirePutt[];
+  correctable: boolean;
+}) {
+  const router = useRouter();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const correct = async (puttId: string, correction: Correction) => {
+    const at = new Date().toISOString();
+    const event = { type: 'change' as const, id: v4(), puttId, correction, at };
+    const answer = await sendEvents(runId, [event]).catch(() => null);
+    if (answer?.ok) router.refresh();
+    else
+      toast.error(answer?.message ?? 'The server does not answer. Nothing was changed; try again.');
+  };
+  return (
+    <details>
+      <summary className="cursor-pointer text-[16px] underline decoration-1 underline-offset-4">
+        Putt by putt{correctable && ', to look at or correct'}
+      </summary>
+      <PuttList
+        layout={layout}
+        units={units}
+        putts={putts}
+        chosen={chosen}
+        onChoose={setChosen}
+        {...(correctable && { onCorrect: (id, correction) => void correct(id, correction) })}
+      />
+    </details>
+  );
+}

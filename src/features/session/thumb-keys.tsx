@@ -1,0 +1,39 @@
+'use client';
+
+import type { Outcome } from '@/core/layout';
+import { Key, SmallKey, keysOf } from './keys';
+
+/** What can happen at the element of the large keys. */
+export function ThumbKeys({
+  outcomes,
+  low,
+  onPress,
+}: {
+  outcomes: Outcome[];
+  /** Where a picture needs the room. */
+  low: boolean;
+  onPress: (outcome: Outcome, at: number) => void;
+}) {
+  const keys = keysOf(outcomes);
+  if (!keys) {
+    return (
+      <div className="grid grid-cols-4 gap-1.5">
+        {outcomes.map((outcome) => (
+          <SmallKey key={outcome.id} outcome={outcome} onPress={(at) => onPress(outcome, at)} />
+        ))}
+      </div>
+    );
+  }
+  return (
+    <div className="grid grid-cols-[1fr_1.9fr_1fr] gap-2.5">
+      {keys.map(({ place, outcome }) => (
+        <Key key={outcome.id} side={place} low={low} onPress={(at) => onPress(outcome, at)}>
+          {place === 'left' && outcome.side === 'left' && '◀ '}
+          {place === 'middle' ? outcome.label : outcome.label.toLowerCase()}
+          {place === 'right' && outcome.side === 'right' && ' ▶'}
+          <small>{outcome.detail}</small>
+        </Key>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,59 @@
+'use client';
+
+import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { v4 } from 'uuid';
+import { discard, drain, enqueue, keepTold, lastTold, pendingEvents } from './queue';
+import { runStore, watched, type RunPorts, type RunStore, type RunView } from './run-store';
+import { sendEvents } from './send';
+import type { WireRun } from './wire';
+
+/** How often other screens' putts are asked for, and a server that does not answer is tried again, ms. */
+const EVERY = 4000;
+
+const PORTS: RunPorts = {
+  enqueue,
+  pending: pendingEvents,
+  drain,
+  discard,
+  keepTold,
+  lastTold,
+  send: sendEvents,
+  newId: v4,
+  now: () => new Date().toISOString(),
+};
+
+/**
+ * The runs of a screen, each kept and sent while the screen is open, whichever of them is in front.
+ *
+ * @param runs by id, as the server told them when the page was made
+ * @param onOthers told how many putts came from another screen
+ */
+export function useRuns(
+  runs: { id: string; run: WireRun }[],
+  onOthers: (count: number) => void,
+): RunStore[] {
+  const ids = runs.map(({ id }) => id).join(' ');
+  const stores = useMemo(
+    () => runs.map(({ id, run }) => runStore(id, run, onOthers, PORTS)),
+    // Made once for the runs of a page: what the server tells later comes by way of the stores.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [ids],
+  );
+  useEffect(() => {
+    const flush = () => stores.forEach((store) => void store.flush());
+    stores.forEach((store) => void store.open());
+    const again = setInterval(flush, EVERY);
+    window.addEventListener('online', flush);
+    return () => {
+      clearInterval(again);
+      window.removeEventListener('online', flush);
+    };
+  }, [stores]);
+  return stores;
+}
+
+/** The runs as they stand now, in the order of their stores. */
+export function useRunViews(stores: RunStore[]): RunView[] {
+  const { subscribe, views } = useMemo(() => watched(stores), [stores]);
+  return useSyncExternalStore(subscribe, views, views);
+}
