@@ -1,4 +1,6 @@
+import { existsSync, readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
+import { z } from 'zod';
 import { Solver } from 'odex';
 import {
   DEFAULT_PUTT,
@@ -32,6 +34,10 @@ import {
 } from '@/core/scoring';
 import { chance, simulatePutts } from '@/core/simulate';
 import { INCH } from '@/core/units';
+
+/** Written by the browser tests. */
+const TOUCH = 'test-results/touch.json';
+const touches = z.array(z.object({ duration: z.number() })).min(1);
 
 const gate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0, on: 'line' as const };
 const layout = ballGateLayout(DEFAULT_PUTT, gate);
@@ -163,6 +169,15 @@ bench
     sink += scoreHistory(weeks).length;
   });
 
+/** From touch to picture on the logging screen, as the last browser run measured it. */
+function touchWords(): string {
+  if (!existsSync(TOUCH))
+    return 'Touch to picture: not measured yet; the browser tests measure it.';
+  const times = touches.parse(JSON.parse(readFileSync(TOUCH, 'utf8'))).map((one) => one.duration);
+  const at = (share: number) => times[Math.min(times.length - 1, Math.floor(share * times.length))];
+  return `Touch to picture: median at most ${at(0.5)} ms, nine in ten at most ${at(0.9)} ms, worst ${times.at(-1)} ms, of ${times.length}.`;
+}
+
 async function main(): Promise<void> {
   await bench.run();
 
@@ -185,6 +200,7 @@ async function main(): Promise<void> {
   console.log(
     `${Math.round(nanoseconds('the same by a general solver') / outcome)} times faster than the general solver.`,
   );
+  console.log(touchWords());
   if (!Number.isFinite(sink)) throw new Error('A result was not a number.');
 }
 

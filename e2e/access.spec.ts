@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { addDrill, addStudent, expectCount, logByKeys, startSession, type } from './coach';
+import { addDrill, addStudent, expectCount, finish, logByKeys, startSession, type } from './coach';
 
 test('every place passes the accessibility rules, in every theme and at both widths', async ({
   page,
@@ -14,6 +14,11 @@ test('every place passes the accessibility rules, in every theme and at both wid
   await logByKeys(page, 'CCCLCRC');
   await expect(page.getByText('all saved')).toBeVisible();
   const session = new URL(page.url()).pathname;
+  await startSession(page, 'Ada Weir', 'Weir gate');
+  await logByKeys(page, 'CLCC');
+  await finish(page);
+  await expect(page.getByText('3 of 4 clear')).toBeVisible();
+  const review = new URL(page.url()).pathname;
   await page.goto('/greens/new');
   await type(page, 'Name', 'Mole green');
   await type(page, 'Spot 1', 'Low side');
@@ -30,6 +35,8 @@ test('every place passes the accessibility rules, in every theme and at both wid
     `${drill}/sheet`,
     '/drills/three-in-one',
     session,
+    review,
+    '/start',
     '/greens',
     '/greens/new',
     green,
@@ -46,7 +53,7 @@ test('every place passes the accessibility rules, in every theme and at both wid
     await page.evaluate((name) => localStorage.setItem('theme', name), theme);
     await page.setViewportSize({ width, height: width === 390 ? 844 : 800 });
     for (const path of contrastOnly
-      ? ['/', student, drill, '/drills/three-in-one', session, green]
+      ? ['/', student, drill, '/drills/three-in-one', session, review, green]
       : places) {
       await page.goto(path);
       await page.waitForTimeout(150);

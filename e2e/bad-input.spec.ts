@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, addStudent, expectCount, logByKeys, startSession, type } from './coach';
+import { addDrill, addStudent, expectCount, finish, logByKeys, startSession, type } from './coach';
 
 test('numbers that cannot be built are told beside their field, and the drawing stays', async ({
   page,
@@ -76,7 +76,7 @@ test('a putt for a session finished elsewhere is kept, and saved when it is open
   const other = await context.newPage();
   await other.goto(page.url());
   await expectCount(other, 2, 3);
-  await other.getByRole('button', { name: 'Finish' }).click();
+  await finish(other);
   await expect(other.getByText('2 of 3 clear')).toBeVisible();
   await other.close();
 

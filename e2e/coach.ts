@@ -37,8 +37,20 @@ export async function startSession(page: Page, student: string, drill: string) {
   await page.getByRole('combobox', { name: 'Drill' }).click();
   await page.getByRole('option', { name: drill }).click();
   await page.getByRole('button', { name: 'Start session' }).click();
+  await setUp(page);
   await expect(page.getByRole('button', { name: /Clear/ }).first()).toBeVisible();
+}
+
+/** Says that the layout stands, once the screen can take a putt. */
+export async function setUp(page: Page) {
+  await page.getByRole('button', { name: 'It stands, begin' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
+}
+
+/** Finishes; all that was put out is counted in. */
+export async function finish(page: Page) {
+  await page.getByRole('button', { name: 'Finish' }).first().click();
+  await page.getByRole('button', { name: 'All in, finish' }).click();
 }
 
 /** Logs by keys: C clear, L left, R right. */

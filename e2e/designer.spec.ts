@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { addStudent, startSession, type } from './coach';
+import { addStudent, finish, setUp, startSession, type } from './coach';
 
 const grip = (page: Page, name: string) =>
   page.getByRole('button', { name: `Move ${name}: arrow keys, with shift for more` });
@@ -126,7 +126,7 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
     await stands.getByRole('button', { name: 'Score on this' }).first().click();
     await expect(page.getByText('Scored as it stands.')).toBeVisible();
     await page.getByRole('button', { name: 'Close' }).click();
-    await page.getByRole('button', { name: 'Finish' }).click();
+    await finish(page);
     await expect(
       page.getByText(
         /1 of 3 passed, 1 at the left tee, 0 at the right; 2 clear, 1 heel; 2 in the zone, 1 long/,
@@ -275,11 +275,11 @@ test('a ladder is made, a rung changed and played', async ({ page }) => {
   await page.getByRole('combobox', { name: 'Rung' }).click();
   await page.getByRole('option', { name: '2', exact: true }).click();
   await page.getByRole('button', { name: 'Start session' }).click();
-  await expect(page.getByText('all saved')).toBeVisible();
+  await setUp(page);
   await page.keyboard.press('Space');
   await expect(page.getByRole('status', { name: 'count' })).toHaveText('1of 5');
   await expect(page.getByText('set 1 of 4 · a miss starts the set again')).toBeVisible();
   await expect(page.getByText('all saved')).toBeVisible();
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await finish(page);
   await expect(page.getByText(/rung 2, gap 64 mm/)).toBeVisible();
 });

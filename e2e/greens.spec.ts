@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addStudent, expectCount, logByKeys, startSession, type } from './coach';
+import { addStudent, expectCount, finish, logByKeys, startSession, type } from './coach';
 
 async function addGreen(page: Page, name: string, spot: string): Promise<void> {
   await page.goto('/greens/new');
@@ -52,7 +52,7 @@ test('a reading in steps sets the drill, the gate moves to the start line, and t
   await expect(page.getByRole('dialog').getByRole('row', { name: /start line pin/ })).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await finish(page);
   await expect(
     page.getByText(/Quay green, Long end, read .*: 10\.1 ft, falls 1\.4 % left/),
   ).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, addStudent, expectCount, logByKeys, startSession, type } from './coach';
+import { addDrill, addStudent, expectCount, finish, logByKeys, startSession, type } from './coach';
 
 test('from an empty book to a score compared across sessions', async ({ page }) => {
   await page.goto('/');
@@ -44,7 +44,7 @@ test('from an empty book to a score compared across sessions', async ({ page }) 
   });
 
   await test.step('what it says: left is a push for a left-hander', async () => {
-    await page.getByRole('button', { name: 'Finish' }).click();
+    await finish(page);
     await expect(
       page.getByText('13 of 20 clear, 7 at the left tee, 0 at the right; best run 4.'),
     ).toBeVisible();
@@ -57,7 +57,7 @@ test('from an empty book to a score compared across sessions', async ({ page }) 
     await startSession(page, 'Linnea Quay', 'Quay gate');
     await logByKeys(page, 'CCCCCCCCCCCCCCCCCCCCCCCCCCCC');
     await expect(page.getByText('all saved')).toBeVisible();
-    await page.getByRole('button', { name: 'Finish' }).click();
+    await finish(page);
     await page.getByRole('link', { name: 'Linnea’s page' }).click();
     await expect(page.getByText('2 sessions, 48 putts')).toBeVisible();
     await expect(
@@ -135,6 +135,6 @@ test('on a falling putt the gate stands on the start line, and the run keeps the
   await logByKeys(page, 'CCRL');
   await expectCount(page, 2, 4);
   await expect(page.getByText('all saved')).toBeVisible();
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await finish(page);
   await expect(page.getByText('2 of 4 clear, 1 at the left tee, 1 at the right')).toBeVisible();
 });

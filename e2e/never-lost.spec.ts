@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { spawnSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { addDrill, addStudent, expectCount, logByKeys, startSession } from './coach';
+import { addDrill, addStudent, expectCount, finish, logByKeys, startSession } from './coach';
 import { serve } from './server';
 
 let folder: string;
@@ -32,7 +32,7 @@ test('a server killed in the middle of a session loses nothing, nor do putts log
   await logByKeys(page, 'RRC');
   await expectCount(page, 4, 7);
   await expect(page.getByText('3 kept here, no server')).toBeVisible();
-  await page.getByRole('button', { name: 'Finish' }).click();
+  await finish(page);
   await expect(page.getByText('Some putts have not reached the server yet.')).toBeVisible();
 
   server = await serve(3431, database);

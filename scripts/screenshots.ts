@@ -30,6 +30,26 @@ async function lookAtFor(page: Page, name: string): Promise<void> {
   await page.getByRole('option', { name }).click();
 }
 
+/** Starts a built-in drill for some students, from its page. */
+async function begin(page: Page, students: string[]): Promise<void> {
+  await page.getByRole('button', { name: 'Start session' }).click();
+  for (const [index, student] of students.entries()) {
+    if (index > 0) await page.getByRole('button', { name: 'Another student' }).click();
+    const name = index === 0 ? 'Student' : `Student ${index + 1}`;
+    await page.getByRole('combobox', { name, exact: true }).click();
+    await page.getByRole('option', { name: student }).click();
+  }
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('button', { name: 'It stands, begin' }).click();
+}
+
+/** Touches the picture of the logging screen, at shares of its width and height. */
+async function point(page: Page, across: number, down: number): Promise<void> {
+  await page.waitForTimeout(350);
+  const box = await page.getByRole('img', { name: /touch where/ }).boundingBox();
+  if (box) await page.mouse.click(box.x + across * box.width, box.y + down * box.height);
+}
+
 async function main(): Promise<void> {
   const folder = 'data/screenshots';
   const file = `${folder}/wharf.db`;
@@ -87,8 +107,35 @@ async function main(): Promise<void> {
     { name: 'greens', path: '/greens' },
     { name: 'green', path: `/greens/${green?.id}` },
     { name: 'logging', path: `/sessions/${open?.id}` },
-    { name: 'logging-phone', path: `/sessions/${open?.id}`, size: PHONE },
     { name: 'logging-glare', path: `/sessions/${open?.id}`, size: PHONE, theme: 'glare' },
+    {
+      name: 'logging-group',
+      path: '/drills/guess-and-look',
+      size: PHONE,
+      before: async (page) => {
+        await begin(page, ['Greta Solvang', 'Bram Quistle']);
+        for (const [across, down] of [
+          [0.5, 0.2],
+          [0.54, 0.3],
+          [0.5, 0.45],
+          [0.46, 0.56],
+          [0.5, 0.45],
+        ] as const) {
+          await point(page, across, down);
+        }
+      },
+    },
+    {
+      name: 'logging-face',
+      path: '/drills/marked-face',
+      size: PHONE,
+      before: async (page) => {
+        await begin(page, ['Greta Solvang']);
+        for (const across of [0.52, 0.36, 0.49, 0.44]) await point(page, across, 0.66);
+        await page.getByRole('button', { name: 'Look at the putts and correct one' }).click();
+        await page.getByRole('listitem').nth(2).getByRole('button').click();
+      },
+    },
     { name: 'review', path: `/sessions/${done?.id}/review` },
     {
       name: 'find-dark',

@@ -171,8 +171,8 @@ describe('what is new', () => {
 describe('how a game stands', () => {
   const player = (name: string, points: number, done = false) => ({ id: name, name, points, done });
   it.each([
-    [[player('Sal', 4), player('Runa', 6)], 'Runa leads: Runa 6, Sal 4.'],
-    [[player('Sal', 6), player('Runa', 6)], 'Level: Sal 6, Runa 6.'],
+    [[player('Sal', 4), player('Runa', 6)], 'Runa leads by 2.'],
+    [[player('Sal', 6), player('Runa', 6)], 'Level at 6.'],
     [[player('Sal', 11, true), player('Runa', 6)], 'Sal has won: Sal 11, Runa 6.'],
     [[player('Sal', 3)], ''],
   ])('%#: %p', (players, words) => expect(standingsWords(players)).toBe(words));

@@ -19,5 +19,6 @@ export function standingsWords(players: readonly Standing[]): string {
   const winner = ranked.find(({ done }) => done);
   const list = ranked.map(({ name, points }) => `${name} ${points}`).join(', ');
   if (winner) return `${winner.name} has won: ${list}.`;
-  return first.points === second.points ? `Level: ${list}.` : `${first.name} leads: ${list}.`;
+  const ahead = first.points - second.points;
+  return ahead === 0 ? `Level at ${first.points}.` : `${first.name} leads by ${ahead}.`;
 }

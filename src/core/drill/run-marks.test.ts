@@ -6,7 +6,13 @@ const marked = (mark: RunMark, seconds: number) => ({ mark, at: at(seconds) });
 
 describe('what happens to a run beside putts', () => {
   it('is nothing at first', () => {
-    expect(runCourse([])).toEqual({ setUp: false, pausedSince: null, pauses: [], missing: null });
+    expect(runCourse([])).toEqual({
+      setUp: false,
+      pausedSince: null,
+      pauses: [],
+      out: {},
+      missing: null,
+    });
   });
 
   it('is set up, paused, gone on with and taken up', () => {
@@ -15,7 +21,8 @@ describe('what happens to a run beside putts', () => {
       marked({ type: 'pause' }, 60),
       marked({ type: 'pause' }, 70),
     ];
-    expect(runCourse(marks)).toMatchObject({ setUp: true, pausedSince: at(60), missing: null });
+    const out = { tee: 4, coin: 1 };
+    expect(runCourse(marks)).toMatchObject({ pausedSince: at(60), out, missing: null });
     marks.push(
       marked({ type: 'resume' }, 90),
       marked({ type: 'resume' }, 95),
@@ -25,6 +32,7 @@ describe('what happens to a run beside putts', () => {
       setUp: true,
       pausedSince: null,
       pauses: [{ from: at(60), until: at(90) }],
+      out: {},
       missing: { tee: 1 },
     });
   });

@@ -27,7 +27,9 @@ export interface RunCourse {
   /** Not yet ended, when the last pause was begun and not ended. */
   pausedSince: Date | null;
   pauses: Pause[];
-  /** What was put out and not counted in again, by kit; null before either was counted. */
+  /** What is out on the green and not yet counted in, by kit. */
+  out: Record<string, number>;
+  /** What was put out and did not come in again, by kit; null before it was counted. */
   missing: Record<string, number> | null;
 }
 
@@ -37,14 +39,13 @@ export interface RunCourse {
  * @param marks in order
  */
 export function runCourse(marks: readonly { mark: RunMark; at: Date }[]): RunCourse {
-  const course: RunCourse = { setUp: false, pausedSince: null, pauses: [], missing: null };
-  let out: Record<string, number> = {};
+  const course: RunCourse = { setUp: false, pausedSince: null, pauses: [], out: {}, missing: null };
   for (const { mark, at } of marks) {
     const last = course.pauses.at(-1);
     switch (mark.type) {
       case 'set up':
         course.setUp = true;
-        out = mark.out;
+        course.out = mark.out;
         break;
       case 'pause':
         if (!last || last.until) course.pauses.push({ from: at, until: null });
@@ -54,10 +55,11 @@ export function runCourse(marks: readonly { mark: RunMark; at: Date }[]): RunCou
         break;
       case 'taken up':
         course.missing = Object.fromEntries(
-          Object.entries(out)
+          Object.entries(course.out)
             .map(([item, count]) => [item, count - (mark.in[item] ?? 0)] as const)
             .filter(([, count]) => count > 0),
         );
+        course.out = {};
     }
   }
   const last = course.pauses.at(-1);

@@ -10,7 +10,7 @@ import { finish } from './actions';
 import { CountIn } from './count-in';
 import { useKeptPage } from './keep-page';
 import type { DrillOption } from './options';
-import { playOf, standsAs, type PlayerRun } from './play';
+import { playOf, standsAs, type Play, type PlayerRun } from './play';
 import { PlayerScreen } from './player-screen';
 import { Rotation, type Every } from './rotation';
 import { useRuns, useRunViews } from './use-runs';
@@ -73,7 +73,21 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
     else goTo(at + 1);
   };
 
-  const out = outOf(views);
+  const out = outOf(plays);
+  /** What came in, shared out among those who had it out: what is missing is missed of the last. */
+  const countIn = (counted: Record<string, number>) => {
+    const left = { ...counted };
+    for (const [index, { course }] of plays.entries()) {
+      const items = Object.entries(course.out);
+      if (items.length === 0) continue;
+      const own = items.map(([item, count]) => {
+        const back = Math.min(count, left[item] ?? 0);
+        left[item] = (left[item] ?? 0) - back;
+        return [item, back] as const;
+      });
+      stores[index]!.mark({ type: 'taken up', in: Object.fromEntries(own) });
+    }
+  };
   const end = () =>
     work(async () => {
       const flushed = await Promise.all(stores.map((store) => store.flush()));
@@ -130,7 +144,7 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
           onOpen={setCounting}
           onCounted={(counted) => {
             setCounting(false);
-            stores[at]!.mark({ type: 'taken up', in: counted });
+            countIn(counted);
             end();
           }}
         />
@@ -139,16 +153,11 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
   );
 }
 
-/** What has been put out on the green and not been counted in again, by kit; null when nothing. */
-function outOf(
-  views: { marks: { mark: PlayerRun['run']['marks'][number]['mark'] }[] }[],
-): Record<string, number> | null {
-  const marks = views.flatMap((view) => view.marks.map(({ mark }) => mark));
-  if (marks.some(({ type }) => type === 'taken up')) return null;
+/** What all of a group have out on the green, by kit; null when nothing. */
+function outOf(plays: Play[]): Record<string, number> | null {
   const out: Record<string, number> = {};
-  for (const mark of marks) {
-    if (mark.type !== 'set up') continue;
-    for (const [item, count] of Object.entries(mark.out)) out[item] = (out[item] ?? 0) + count;
+  for (const { course } of plays) {
+    for (const [item, count] of Object.entries(course.out)) out[item] = (out[item] ?? 0) + count;
   }
   return Object.keys(out).length > 0 ? out : null;
 }

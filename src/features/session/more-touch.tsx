@@ -3,6 +3,7 @@
 import clsx from 'clsx';
 import type { Layout, Spot, Standing } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
+import { releaseFocus } from '@/ui/release-focus';
 import { FacePicture } from './face-picture';
 import { FinishPicture } from './finish-picture';
 
@@ -76,7 +77,7 @@ export function MoreTouch({
               <span
                 className={clsx(
                   'grid gap-1.5',
-                  outcomes.length > 5 ? 'grid-cols-3' : 'auto-cols-fr grid-flow-col',
+                  outcomes.length > 4 ? 'grid-cols-3' : 'auto-cols-fr grid-flow-col',
                 )}
               >
                 {outcomes.map((one) => (
@@ -84,7 +85,10 @@ export function MoreTouch({
                     key={one.id}
                     type="button"
                     aria-pressed={one.id === outcome}
-                    onClick={() => onChoose(element.id, { outcome: one.id })}
+                    onClick={(event) => {
+                      releaseFocus(event);
+                      onChoose(element.id, { outcome: one.id });
+                    }}
                     className={clsx(
                       'min-h-11 rounded-[3px] border-[length:var(--stroke)] border-ink px-1.5 text-[14.5px] leading-tight font-[620] [font-stretch:90%]',
                       one.id === outcome ? 'bg-ink text-sheet' : 'bg-sheet',

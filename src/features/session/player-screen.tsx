@@ -331,7 +331,7 @@ export function PlayerScreen({
               <p className="text-[17px] font-[640]" role="status" aria-label="the guess">
                 {guesses
                   ? 'Guess first: where did it go?'
-                  : `Guessed ${outcomes.find(({ id }) => id === guess!.outcomes[primary!.id])?.label.toLowerCase()}. Now look: where did it go?`}
+                  : `Guessed ${outcomes.find(({ id }) => id === guess!.outcomes[primary!.id])?.label.toLowerCase()}. Now look.`}
               </p>
             )}
             {!guesses && others.length > 0 && (
@@ -414,4 +414,4 @@ export function PlayerScreen({
 const gapWords = (
   check: { name: string; metres: number } | undefined,
   units: UnitPreferences,
-): string => (check ? `${showLength(check.metres, 'across', units)} ${check.name}` : '');
+): string => (check ? showLength(check.metres, 'across', units) : '');

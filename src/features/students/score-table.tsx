@@ -20,7 +20,7 @@ export function ScoreTable({
   rows: { name: string; putts?: number; score: Score }[];
 }) {
   return (
-    <div className="overflow-x-auto">
+    <div className="overflow-x-auto" role="group" aria-label="Scores in numbers" tabIndex={0}>
       <table className="w-full max-w-4xl min-w-[600px] text-[15px]">
         <caption className="pb-1 text-left cap">
           Start line; after each number the interval that holds it with 80 %
