@@ -23,16 +23,17 @@ import {
   strictnessOf,
   tapeList,
 } from '@/core/layout';
+import { libraryDrill } from '@/core/drill';
 import {
-  EdgeTable,
+  DEFAULT_FACE_SHARE,
   carry,
+  cellsOf,
   observe,
   priorBelief,
-  score,
   scoreHistory,
-  startObservations,
+  scoresOf,
 } from '@/core/scoring';
-import { chance, simulatePutts } from '@/core/simulate';
+import { chance, simulatePutts, startsAs, type Truth } from '@/core/simulate';
 import { INCH } from '@/core/units';
 
 /** Written by the browser tests. */
@@ -41,12 +42,33 @@ const touches = z.array(z.object({ duration: z.number() })).min(1);
 
 const gate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0, on: 'line' as const };
 const layout = ballGateLayout(DEFAULT_PUTT, gate);
-const truth = { bias: 0.004, spread: 0.016 };
+const truth = startsAs({ bias: 0.004, spread: 0.016 });
 const putts = simulatePutts(truth, layout, 40, chance(1));
-const observations = startObservations([{ layout, putts }]);
+const cells = cellsOf([{ layout, putts }]);
 const prior = priorBelief();
-const belief = observe(prior, observations);
-const edges = new EdgeTable();
+const belief = observe(prior, cells, DEFAULT_FACE_SHARE);
+/** 2,000 putts that between them speak of everything, a third of them pointed at. */
+const player: Truth = {
+  face: { bias: 0.004, spread: 0.016 },
+  path: { bias: 0.02, spread: 0.03 },
+  strike: { bias: -0.002, spread: 0.005 },
+  pace: { bias: -0.03, spread: 0.1 },
+  height: { bias: 0, spread: 0.003 },
+  faceShare: DEFAULT_FACE_SHARE,
+};
+const mixed = [
+  'straight-gate',
+  'gate-ladder',
+  'putter-gate-level',
+  'box-gate',
+  'three-in-one',
+  'four-round',
+  'limit-line',
+  'held-finish',
+].map((key, i) => {
+  const { layout: one } = libraryDrill(key)!;
+  return { layout: one, putts: simulatePutts(player, one, 250, chance(40 + i), i % 2 === 0) };
+});
 const weeks = Array.from({ length: 20 }, (_, i) => ({
   id: String(i),
   at: new Date(Date.UTC(2026, 0, 1) + i * 3.5 * 86_400_000),
@@ -153,17 +175,18 @@ bench
   .add('region of a box gate', () => {
     sink += boxRegion(box, setting).length;
   })
-  .add('posterior of a session, new gate', () => {
-    sink += observe(prior, observations)[0]!;
+  .add('posterior of a session of forty putts', () => {
+    sink += observe(prior, cells, DEFAULT_FACE_SHARE).mean[0]!;
   })
-  .add('posterior of a session, known gate', () => {
-    sink += observe(prior, observations, edges)[0]!;
+  .add('2,000 putts of mixed evidence, scored', () => {
+    const found = observe(prior, cellsOf(mixed), DEFAULT_FACE_SHARE);
+    sink += scoresOf(found, DEFAULT_FACE_SHARE).start.window.middle;
   })
   .add('carry over a week', () => {
-    sink += carry(belief, 7)[0]!;
+    sink += carry(belief, 7).mean[0]!;
   })
   .add('score from a posterior', () => {
-    sink += score(belief).window.middle;
+    sink += scoresOf(belief, DEFAULT_FACE_SHARE).start.window.middle;
   })
   .add('twenty sessions of forty putts', () => {
     sink += scoreHistory(weeks).length;

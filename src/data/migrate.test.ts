@@ -128,8 +128,11 @@ describe('a book of the first version', () => {
     const session = await getSession(database, owner, ID.session);
     expect(session.runs[0]).toMatchObject({ rung: null, rule: { type: 'open' }, ladder: [] });
     const [run] = toLogged(session).runs;
-    expect(run!.putts).toEqual([{ gate: 'left' }]);
-    expect(standing(run!.layout)[1]!.evidence('left')[0]!.upper).toBeLessThan(0);
+    expect(run!.putts).toEqual([{ outcomes: { gate: 'left' }, points: {} }]);
+    expect(standing(run!.layout)[1]!.evidence('left')[0]).toMatchObject({
+      quantity: 'start',
+      lower: -Infinity,
+    });
     await database.close();
   });
 

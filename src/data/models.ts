@@ -74,7 +74,7 @@ export interface RunRow extends Row<RunRow> {
   position: number;
   rung: CreationOptional<number | null>;
   block: CreationOptional<number>;
-  rule: CreationOptional<object | null>;
+  rule: CreationOptional<Record<string, unknown> | null>;
   cold: CreationOptional<boolean>;
 }
 

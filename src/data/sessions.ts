@@ -284,6 +284,6 @@ export const toLogged = ({ id, startedAt, runs }: Session): LoggedSession => ({
   at: startedAt,
   runs: runs.map(({ layout, putts }) => ({
     layout,
-    putts: counted(putts).map(({ outcomes }) => outcomes),
+    putts: counted(putts).map(({ outcomes, points }) => ({ outcomes, points })),
   })),
 });

@@ -4,7 +4,7 @@ import { ballGateLayout, standing } from '@/core/layout';
 import { DEFAULT_UNITS, toRadians } from '@/core/units';
 import { TapeList } from './drills/tape-list';
 import { Strip } from './session/strip';
-import { ScoreTable } from './students/score-table';
+import { SkillTable } from './students/skill-table';
 
 const layout = ballGateLayout(DEFAULT_PUTT, {
   distance: 0.4572,
@@ -70,7 +70,7 @@ describe('the score table', () => {
     ['left', '0.3° pull 0.1° to 0.5° pull'],
   ] as const)('gives every number with its interval, in the words of a %s-hander', (hand, bias) => {
     const html = renderToStaticMarkup(
-      <ScoreTable hand={hand} rows={[{ name: 'Now', putts: 40, score }]} />,
+      <SkillTable skill="start" hand={hand} rows={[{ name: 'Now', putts: 40, score }]} />,
     );
     expect(rowsOf(html)[1]).toEqual([
       'Now',

@@ -27,7 +27,7 @@ const MIDDLE = 54;
 export function Ruler(props: RulerProps) {
   const [ref, size] = useSize<HTMLDivElement>();
   return (
-    <section className="grid items-center gap-x-6 bg-sheet px-5 py-3 md:grid-cols-[130px_1fr_210px] md:px-7">
+    <section className="grid items-center gap-x-6 bg-sheet px-5 py-3 md:grid-cols-[130px_1fr_250px] md:px-7">
       <div>
         <h2 className="text-[20px] leading-tight num">{props.name}</h2>
         <p className="text-sm text-ink2">{props.basis}</p>

@@ -32,6 +32,7 @@ export {
   firstReach,
   momentAt,
   nearestTo,
+  paceRun,
   paceSpeed,
   restOf,
   trackOf,

@@ -244,3 +244,7 @@ export const distanceBetween = (a: Point, b: Point): number =>
 /** The speed of a ball that would run this far past on the flat, m/s: `√(2 a p)`. */
 export const paceSpeed = (past: number, deceleration: number): number =>
   sqrt(2 * deceleration * past);
+
+/** How far past on the flat a ball of this speed would run, m: the inverse of {@link paceSpeed}. */
+export const paceRun = (speed: number, deceleration: number): number =>
+  speed ** 2 / (2 * deceleration);

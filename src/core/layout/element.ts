@@ -74,6 +74,12 @@ export type Evidence =
       at: number;
       lower: number;
       upper: number;
+    }
+  | {
+      /** It was holed, or reached the hole and was not. Pace in m past, start in rad; what is holed lies in one of them. */
+      quantity: 'hole';
+      holed: boolean;
+      slices: { pace: [number, number]; start: [number, number] }[];
     };
 
 /**
@@ -98,6 +104,8 @@ export interface Pointing<Params> {
   outcome(spot: Spot, params: Params, setting: Setting): string;
   /** What it says of the player. */
   says(spot: Spot, params: Params, setting: Setting): Direct[];
+  /** The spot that a putt really makes, for simulated players. */
+  spotOf(launch: Launch, setting: Setting): Spot;
 }
 
 /** One thing to draw, in metres on the green; the drawing knows how each is inked. */
@@ -216,6 +224,8 @@ export interface Launch {
   path?: number;
   /** The head's middle against the ball's, m. */
   strike?: number;
+  /** Where on the face the ball was met, above its middle, m. */
+  height?: number;
   /** How far it would run past the hole on the level, short negative, m; as intended when left out. */
   past?: number;
 }

@@ -161,6 +161,7 @@ describe('evidence agrees with what really happens', () => {
         fc.property(launches, (launch) => {
           const outcome = element.meets(launch)!;
           for (const said of element.evidence(outcome)) {
+            if (said.quantity === 'hole') continue;
             const truth = {
               start: launch.direction,
               face: launch.face,
@@ -519,4 +520,36 @@ it('a layout with every kind goes to JSON and back', () => {
   const back = layoutSchema.parse(JSON.parse(JSON.stringify(all)));
   expect(back).toEqual(all);
   expect(kindsOf(back)).toHaveLength(KINDS.length);
+});
+
+describe('the hole', () => {
+  it.each([
+    ['flat', flat],
+    ['falling left', breaking],
+  ])('holed lies in one of its slices of pace and start, missed in none: %s', (_name, putt) => {
+    const element = one('hole', {}, putt);
+    const random = chance(17);
+    let [agree, all] = [0, 0];
+    for (let i = 0; i < 600; i++) {
+      const launch = { direction: 0.016 * random.normal(), past: 0.45 + 0.4 * random.normal() };
+      const outcome = element.meets(launch)!;
+      const [said] = element.evidence(outcome);
+      if (said?.quantity !== 'hole') {
+        // On a slope a ball that starts well aside may stop before the hole although it had the pace.
+        expect(launch.past).toBeLessThan(putt === flat ? 0.02 : 0.4);
+        continue;
+      }
+      const within = said.slices.some(
+        ({ pace: [from, to], start: [left, right] }) =>
+          launch.past >= from &&
+          launch.past < to &&
+          launch.direction > left &&
+          launch.direction < right,
+      );
+      all += 1;
+      agree += Number(within === said.holed);
+    }
+    // The window is taken in the middle of a slice of pace: at its ends it is a little off.
+    expect(agree / all).toBeGreaterThan(putt === flat ? 0.97 : 0.93);
+  });
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { defineElement, type Outcome } from './element';
+import type { Spot } from './spot';
 
 const LIMITS = { across: { min: 0.002, max: 0.03 }, high: { min: 0.002, max: 0.012 } } as const;
 
@@ -13,6 +14,14 @@ type FaceMark = z.infer<typeof schema>;
 
 /** How far off a mark is that is read off the face and touched on a picture, m. */
 const READ = 0.0015;
+
+/** What is farther out, for the room that each way has, names it. */
+function outcomeAt({ along, across }: Spot, params: FaceMark): string {
+  const [aside, up] = [Math.abs(across) / params.across, Math.abs(along) / params.high];
+  if (Math.max(aside, up) <= 1) return 'middle';
+  if (aside >= up) return across < 0 ? 'left' : 'right';
+  return along < 0 ? 'low' : 'high';
+}
 
 /** Chalk, spray or a wet ball leaves a mark where the face met it. */
 export const faceMark = defineElement({
@@ -83,22 +92,15 @@ export const faceMark = defineElement({
   pointing: {
     on: 'face',
     middle: ({ across, high }) => ({ along: high, across }),
-    outcome: ({ along, across }, params) => {
-      // What is farther out, for the room that each way has, names it.
-      const [aside, up] = [Math.abs(across) / params.across, Math.abs(along) / params.high];
-      if (Math.max(aside, up) <= 1) return 'middle';
-      if (aside >= up) return across < 0 ? 'left' : 'right';
-      return along < 0 ? 'low' : 'high';
-    },
+    outcome: outcomeAt,
     says: ({ along, across }) => [
       { quantity: 'strike', value: -across, error: READ },
       { quantity: 'height', value: along, error: READ },
     ],
+    spotOf: ({ strike = 0, height = 0 }) => ({ along: height, across: -strike }),
   },
-  meets: ({ strike = 0 }, { across }) => {
-    if (strike > across) return 'left';
-    return strike < -across ? 'right' : 'middle';
-  },
+  meets: ({ strike = 0, height = 0 }, params) =>
+    outcomeAt({ along: height, across: -strike }, params),
   draw: () => [],
   harder: () => [{ by: 'gap', field: 'across', roomy: 0.012, strict: 0.003 }],
   checklist: () => ['Chalk, spray or wet the face, and wipe it when the marks run together.'],

@@ -219,6 +219,7 @@ describe('a layout', () => {
     expect(outcomes.map(({ id }) => id)).toEqual(['clear', 'left', 'right']);
     const bounds = outcomes
       .flatMap(({ id }) => element?.evidence(id) ?? [])
+      .flatMap((said) => (said.quantity === 'start' ? [said] : []))
       .sort((a, b) => a.lower - b.lower);
     expect(bounds.map(({ lower }) => lower)).toEqual([
       -Infinity,

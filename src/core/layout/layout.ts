@@ -137,6 +137,7 @@ export interface Standing {
     middle: Spot | null;
     outcome(spot: Spot): string;
     says(spot: Spot): Direct[];
+    spotOf(launch: Launch): Spot;
   } | null;
   meets(launch: Launch): string | null;
   draw(): Mark[];
@@ -243,6 +244,10 @@ function pointingOf<Params>(
     middle: pointing.middle?.(params) ?? null,
     outcome: (spot) => pointing.outcome(own(spot), params, setting),
     says: (spot) => pointing.says(own(spot), params, setting),
+    spotOf: (launch) => {
+      const spot = pointing.spotOf(launch, setting);
+      return on === 'green' ? turned(spot, setting.aim.direction) : spot;
+    },
   };
 }
 

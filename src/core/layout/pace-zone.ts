@@ -182,6 +182,7 @@ export const paceZone = defineElement({
     says: (spot, _params, setting) => [
       { quantity: 'pace', value: restOf(spot, setting).past, error: SEEN },
     ],
+    spotOf: ({ past }, setting) => beyond(setting, past ?? setting.putt.past),
   },
   meets: ({ past }, params, { putt }) => {
     const rest = past ?? putt.past;

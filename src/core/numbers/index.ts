@@ -1,1 +1,2 @@
 export { normalBelow, normalQuantile } from './normal';
+export { bothBelow, bothDensity, rectangle, type Rectangle } from './two-normals';

@@ -2,6 +2,9 @@ import { z } from 'zod';
 import { DEFAULT_PUTT, GREEN_SPEED_RANGE, PACES } from '@/core/green';
 import { DEFAULT_UNITS, unitPreferences } from '@/core/units';
 
+/** Schools of how much of the start direction is the face's. */
+export const FACE_SHARES = ['0.8', '0.83', '0.92'] as const;
+
 /** What a coach sets once. */
 export const coachSettings = z.object({
   units: unitPreferences.default(DEFAULT_UNITS),
@@ -13,6 +16,8 @@ export const coachSettings = z.object({
     .default(DEFAULT_PUTT.greenSpeed),
   /** School of pace that new drills start with. */
   pace: z.enum(PACES.map(({ id }) => id)).default('rolls'),
+  /** School of how much of the start direction is the face's; the rest is the path's. */
+  faceShare: z.enum(FACE_SHARES).default('0.92'),
 });
 
 export type CoachSettings = z.infer<typeof coachSettings>;

@@ -1,4 +1,4 @@
-export { coachSettings, type CoachSettings } from './coach';
+export { FACE_SHARES, coachSettings, type CoachSettings } from './coach';
 export {
   HANDS,
   HEAD_DEPTH,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { DEFAULT_PUTT } from '@/core/green';
 import { ballGateLayout, gateTolerance } from '@/core/layout';
-import { chance, simulatePutts } from '@/core/simulate';
+import { chance, simulatePutts, startsAs } from '@/core/simulate';
 import { toRadians } from '@/core/units';
 import { clearShare, gapForShare } from '.';
 
@@ -21,8 +21,9 @@ describe('the share that clears a gate', () => {
       [-0.7, 1.4],
     ] as const) {
       const truth = { bias: toRadians(bias), spread: toRadians(spread) };
-      const putts = simulatePutts(truth, layout, 8000, chance(5));
-      const cleared = putts.filter(({ gate: met }) => met === 'clear').length / putts.length;
+      const putts = simulatePutts(startsAs(truth), layout, 8000, chance(5));
+      const cleared =
+        putts.filter(({ outcomes }) => outcomes.gate === 'clear').length / putts.length;
       expect(Math.abs(clearShare(score(bias, spread), gateTolerance(gate)) - cleared)).toBeLessThan(
         0.017,
       );

@@ -1,6 +1,6 @@
 import { gapForTolerance } from '@/core/layout';
 import { normalBelow } from '@/core/numbers';
-import type { Score } from './score';
+import type { Score } from './skills';
 
 type Known = Pick<Score, 'bias' | 'spread'>;
 

@@ -1,116 +1,150 @@
-import { standing, type Layout, type Outcomes, type Standing } from '@/core/layout';
-import { EdgeTable, carry, observe, priorBelief, type Observation } from './belief';
-import { score, type Score } from './score';
-
-/** Putts on one layout. */
-export interface LoggedRun {
-  layout: Layout;
-  putts: Outcomes[];
-}
+import { Matrix, inverse } from 'ml-matrix';
+import { basisOf, cellsOf, type Basis, type Cell, type LoggedRun } from './cells';
+import { carry, priorBelief, straightened, type Belief } from './gaussian';
+import { DEFAULT_FACE_SHARE } from './latents';
+import { observe } from './posterior';
+import { scoresOf, type Scores } from './skills';
 
 /** What was putted at one time. */
 export interface LoggedSession {
   id: string;
   at: Date;
-  runs: LoggedRun[];
+  runs: readonly LoggedRun[];
 }
 
-/** A session's score from its own putts only, and the current skill with all earlier sessions carried to it. */
+/** A session's scores: from its own putts only, as known then, and as all sessions together tell it now. */
 export interface SessionScore {
   id: string;
   at: Date;
-  putts: number;
-  alone: Score;
-  carried: Score;
-}
-
-/** What one putt says of its start direction: where all that its elements say is true at once; null when nothing. */
-function startOf(
-  elements: Standing[],
-  outcomes: Outcomes,
-): { lower: number; upper: number } | null {
-  const said = elements.flatMap((element) =>
-    element.evidence(outcomes[element.id] ?? '').filter(({ quantity }) => quantity === 'start'),
-  );
-  const [first] = said;
-  if (!first) return null;
-  const lower = Math.max(...said.map((one) => one.lower));
-  const upper = Math.min(...said.map((one) => one.upper));
-  // A ball that a tee has turned can meet what its start would not have: then only the first thing it met counts.
-  return lower < upper ? { lower, upper } : { lower: first.lower, upper: first.upper };
-}
-
-/**
- * What the outcomes of some runs say of the start direction, equal intervals counted together. Two gates on one putt
- * are one piece of evidence.
- *
- * @param runs layouts with what happened on each putt
- */
-export function startObservations(runs: LoggedRun[]): Observation[] {
-  const counts = new Map<string, Observation>();
-  for (const { layout, putts } of runs) {
-    const elements = standing(layout);
-    for (const outcomes of putts) {
-      const said = startOf(elements, outcomes);
-      if (!said) continue;
-      const key = `${said.lower} ${said.upper}`;
-      const known = counts.get(key);
-      if (known) known.count += 1;
-      else counts.set(key, { ...said, count: 1 });
-    }
-  }
-  return [...counts.values()];
+  /** Putts that say something of each skill. */
+  basis: Basis;
+  alone: Scores;
+  /** With all earlier sessions carried to it. */
+  carried: Scores;
+  /** With later sessions too: smoothed backwards. */
+  smoothed: Scores;
+  /** What the scores are read from; the covariance with the last session's parameters tells what both share. */
+  belief: { carried: Belief; smoothed: Belief; withLast: Matrix };
 }
 
 const DAY = 86_400_000;
+const daysBetween = (from: Date, to: Date): number => (to.getTime() - from.getTime()) / DAY;
 
-/** Runs the grid filter over a player's sessions in order of time; those that say nothing of the start are left out. */
-function filterSessions(sessions: LoggedSession[], edges: EdgeTable) {
-  let belief = priorBelief();
-  let last: Date | undefined;
+/** A belief at each session. */
+interface Step {
+  session: LoggedSession;
+  cells: Cell[];
+  /** Before its putts and after them. */
+  before: Belief;
+  after: Belief;
+}
+
+/** Runs the filter over a player's sessions in order of time; those that say nothing are left out. */
+function filtered(sessions: readonly LoggedSession[], faceShare: number): Step[] {
+  let last: Step | undefined;
   return sessions
-    .map((session) => ({ session, observations: startObservations(session.runs) }))
-    .filter(({ observations }) => observations.length > 0)
+    .map((session) => ({ session, cells: cellsOf(session.runs) }))
+    .filter(({ cells }) => cells.length > 0)
     .sort((a, b) => a.session.at.getTime() - b.session.at.getTime())
-    .map(({ session, observations }) => {
-      if (last) belief = carry(belief, (session.at.getTime() - last.getTime()) / DAY);
-      belief = observe(belief, observations, edges);
-      last = session.at;
-      return { session, observations, belief };
+    .map(({ session, cells }) => {
+      const before = last
+        ? carry(last.after, daysBetween(last.session.at, session.at))
+        : priorBelief();
+      last = { session, cells, before, after: observe(before, cells, faceShare) };
+      return last;
     });
 }
 
 /**
- * Scores a player's sessions one after the other: each alone from the prior, and carried from day to day by the
- * grid filter.
+ * What all sessions together say of each: the Gaussian recursion backwards (Rauch, Tung and Striebel 1965), and how each
+ * goes with the last.
+ */
+function smoothed(steps: Step[]): { belief: Belief; withLast: Matrix }[] {
+  const all: { belief: Belief; withLast: Matrix }[] = [];
+  const last = steps.at(-1);
+  if (!last) return all;
+  all[steps.length - 1] = { belief: last.after, withLast: last.after.covariance };
+  for (let t = steps.length - 2; t >= 0; t--) {
+    const { after } = steps[t]!;
+    const { before } = steps[t + 1]!;
+    const next = all[t + 1]!;
+    const gain = after.covariance.mmul(inverse(before.covariance));
+    const shift = gain.mmul(
+      Matrix.columnVector(Array.from(next.belief.mean, (value, j) => value - before.mean[j]!)),
+    );
+    const change = next.belief.covariance.clone().sub(before.covariance);
+    all[t] = {
+      belief: {
+        mean: Float64Array.from(after.mean, (value, j) => value + shift.get(j, 0)),
+        covariance: straightened(
+          after.covariance.clone().add(gain.mmul(change).mmul(gain.transpose())),
+        ),
+      },
+      withLast: gain.mmul(next.withLast),
+    };
+  }
+  return all;
+}
+
+/**
+ * Scores a player's sessions one after the other: each alone from the prior, carried from day to day by the filter, and
+ * smoothed backwards.
  *
  * @param sessions of one player, in any order
- * @returns in order of time; sessions without putts are left out
+ * @param faceShare how much of the start direction is the face's
+ * @returns in order of time; sessions that say nothing are left out
  */
-export function scoreHistory(sessions: LoggedSession[]): SessionScore[] {
-  const edges = new EdgeTable();
+export function scoreHistory(
+  sessions: readonly LoggedSession[],
+  faceShare = DEFAULT_FACE_SHARE,
+): SessionScore[] {
+  const steps = filtered(sessions, faceShare);
+  const back = smoothed(steps);
   const prior = priorBelief();
-  return filterSessions(sessions, edges).map(({ session: { id, at }, observations, belief }) => ({
+  return steps.map(({ session: { id, at }, cells, after }, t) => ({
     id,
     at,
-    putts: observations.reduce((sum, { count }) => sum + count, 0),
-    alone: score(observe(prior, observations, edges)),
-    carried: score(belief),
+    basis: basisOf(cells),
+    alone: scoresOf(observe(prior, cells, faceShare), faceShare),
+    carried: scoresOf(after, faceShare),
+    smoothed: scoresOf(back[t]!.belief, faceShare),
+    belief: { carried: after, smoothed: back[t]!.belief, withLast: back[t]!.withLast },
   }));
 }
 
 /**
- * A player's score at their last session, all earlier ones carried to it: the last `carried` of
- * {@link scoreHistory}, without the work for the others.
+ * What some runs say by themselves, from the prior: to compare kinds of putts with each other.
+ *
+ * @param runs of one player
+ * @param faceShare how much of the start direction is the face's
+ */
+export function beliefOfRuns(
+  runs: readonly LoggedRun[],
+  faceShare = DEFAULT_FACE_SHARE,
+): { belief: Belief; basis: Basis } {
+  const cells = cellsOf(runs);
+  return { belief: observe(priorBelief(), cells, faceShare), basis: basisOf(cells) };
+}
+
+/**
+ * A player's scores at their last session, all earlier ones carried to it.
  *
  * @param sessions of one player, in any order
- * @param edges memory to share between players on the same gates
- * @returns the score and its date, or null when there are no putts
+ * @param faceShare how much of the start direction is the face's
+ * @returns the scores, their date and what they rest on; null when no putt says anything
  */
-export function currentScore(
-  sessions: LoggedSession[],
-  edges = new EdgeTable(),
-): { at: Date; score: Score } | null {
-  const last = filterSessions(sessions, edges).at(-1);
-  return last ? { at: last.session.at, score: score(last.belief) } : null;
+export function currentScores(
+  sessions: readonly LoggedSession[],
+  faceShare = DEFAULT_FACE_SHARE,
+): { at: Date; scores: Scores; basis: Basis } | null {
+  const steps = filtered(sessions, faceShare);
+  const last = steps.at(-1);
+  if (!last) return null;
+  const basis = steps
+    .map(({ cells }) => basisOf(cells))
+    .reduce((sum, one) => {
+      for (const skill of Object.keys(sum) as (keyof Basis)[]) sum[skill] += one[skill];
+      return sum;
+    });
+  return { at: last.session.at, scores: scoresOf(last.after, faceShare), basis };
 }

@@ -1,23 +1,31 @@
+export { basisOf, cellsOf, type Basis, type Cell, type LoggedPutt, type LoggedRun } from './cells';
+export { clearShare, gapForShare } from './clear-share';
+export { carry, priorBelief, type Belief } from './gaussian';
+export { changeBetween, puttsToSettle, type Change } from './change';
 export {
-  DAILY_STEP,
-  EdgeTable,
-  PRIOR,
-  SLIP,
-  carry,
-  observe,
-  priorBelief,
-  type Belief,
-  type Observation,
-} from './belief';
-export {
-  currentScore,
+  beliefOfRuns,
+  currentScores,
   scoreHistory,
-  startObservations,
-  type LoggedRun,
   type LoggedSession,
   type SessionScore,
 } from './history';
-export { INTERVAL_SHARE, score, type Estimate, type Score } from './score';
+export { nextGate, passShare, type NextGate } from './next-gate';
+export { DEFAULT_FACE_SHARE, KNOWN, LATENTS, SLIP_SHARE, type Latent } from './latents';
+export { observe } from './posterior';
+export {
+  INTERVAL_SHARE,
+  SKILLS,
+  estimateOf,
+  pointsOf,
+  scoreOf,
+  scoresOf,
+  windowsOf,
+  type Estimate,
+  type Score,
+  type Scores,
+  type SkillName,
+  type SkillPoints,
+} from './skills';
 export { WINDOW_SHARE, eightInTenWindow } from './window';
 export {
   biasIntervalWords,
@@ -27,4 +35,3 @@ export {
   scoreWords,
   type GateOfWindow,
 } from './words';
-export { clearShare, gapForShare } from './clear-share';

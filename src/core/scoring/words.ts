@@ -1,7 +1,7 @@
 import { DEFAULT_SHANK, gapForTolerance } from '@/core/layout';
 import type { Hand } from '@/core/people';
 import { INCH, settable, showDegrees, showLength, type UnitPreferences } from '@/core/units';
-import type { Estimate, Score } from './score';
+import type { Estimate, Score } from './skills';
 
 /** Where the gate of the sentence stands when no gate of the player's own is given. */
 const REFERENCE = { distance: 18 * INCH, shank: DEFAULT_SHANK };

@@ -1,2 +1,12 @@
-export { simulatePutt, simulatePutts, truthOn, type TruePath, type Truth } from './player';
+export {
+  simulatePutt,
+  simulatePutts,
+  startOf,
+  startsAs,
+  truthOn,
+  type SimulatedPutt,
+  type TruePath,
+  type Truth,
+  type Wander,
+} from './player';
 export { chance, type Chance } from './random';

@@ -1,14 +1,52 @@
-import { standing, type Layout, type Outcomes } from '@/core/layout';
+import { standing, type Launch, type Layout, type Outcomes, type Points } from '@/core/layout';
 import type { Chance } from './random';
 
-/** A simulated player's true start line on one day, rad, right positive. */
-export interface Truth {
+/** Mean and standard deviation of one quantity from putt to putt. */
+export interface Wander {
   bias: number;
   spread: number;
 }
 
+/**
+ * A simulated player's truth on one day: face and path in rad and strike in m, right positive; pace as a share of the
+ * distance intended, long positive; height on the face in m above its middle.
+ */
+export interface Truth {
+  face: Wander;
+  path: Wander;
+  strike: Wander;
+  pace: Wander;
+  height: Wander;
+  /** How much of the start direction is the face's; the rest is the path's. */
+  faceShare: number;
+}
+
+const STILL: Wander = { bias: 0, spread: 0 };
+
+/**
+ * A player who differs from putt to putt in the start line alone.
+ *
+ * @param start bias and spread of the start direction, rad
+ */
+export const startsAs = ({ bias, spread }: Wander): Truth => ({
+  face: { bias, spread },
+  path: STILL,
+  strike: STILL,
+  pace: STILL,
+  height: STILL,
+  faceShare: 1,
+});
+
+/** Bias and spread of the start direction that a truth makes, rad. */
+export const startOf = ({ face, path, faceShare: w }: Truth): Wander => ({
+  bias: w * face.bias + (1 - w) * path.bias,
+  spread: Math.hypot(w * face.spread, (1 - w) * path.spread),
+});
+
 /** Truth at some days; straight between them and level beyond. Days count from any origin. */
 export type TruePath = { day: number; truth: Truth }[];
+
+const QUANTITIES = ['face', 'path', 'strike', 'pace', 'height'] as const;
 
 /**
  * The truth on one day.
@@ -23,27 +61,67 @@ export function truthOn(path: TruePath, day: number): Truth {
   if (!next || !previous) throw new RangeError('A true path needs at least one day.');
   const share = next.day === previous.day ? 0 : (day - previous.day) / (next.day - previous.day);
   const between = (from: number, to: number) => from + share * (to - from);
-  return {
-    bias: between(previous.truth.bias, next.truth.bias),
-    spread: between(previous.truth.spread, next.truth.spread),
-  };
+  const found = { ...next.truth };
+  for (const quantity of QUANTITIES) {
+    const [from, to] = [previous.truth[quantity], next.truth[quantity]];
+    found[quantity] = {
+      bias: between(from.bias, to.bias),
+      spread: between(from.spread, to.spread),
+    };
+  }
+  return found;
+}
+
+/** A simulated putt as it is logged. */
+export interface SimulatedPutt {
+  outcomes: Outcomes;
+  points: Points;
 }
 
 /**
- * One simulated putt: a start direction drawn from the truth, sent at the layout's tees.
- * What it meets is found from the tees' places, not from the tolerance that scoring uses.
+ * One simulated putt: drawn from the truth, sent at the layout's tees. What it meets is found from where things stand,
+ * not from what scoring makes of it.
  *
- * @param truth the player's true bias and spread, rad
+ * @param truth the player's
  * @param layout what stands on the green
  * @param chance a seeded source
+ * @param pointed whether strikes and finishes are pointed at, each with its own error of reading
  */
-export function simulatePutt(truth: Truth, layout: Layout, chance: Chance): Outcomes {
-  const direction = truth.bias + truth.spread * chance.normal();
-  const met = standing(layout).flatMap((element) => {
-    const outcome = element.meets({ direction });
-    return outcome === null ? [] : [[element.id, outcome] as const];
-  });
-  return Object.fromEntries(met);
+export function simulatePutt(
+  truth: Truth,
+  layout: Layout,
+  chance: Chance,
+  pointed = false,
+): SimulatedPutt {
+  const draw = ({ bias, spread }: Wander) => bias + spread * chance.normal();
+  const [face, path, strike] = [draw(truth.face), draw(truth.path), draw(truth.strike)];
+  const [pace, height] = [draw(truth.pace), draw(truth.height)];
+  const { distance, past } = layout.putt;
+  const launch: Launch = {
+    direction: truth.faceShare * face + (1 - truth.faceShare) * path,
+    face,
+    path,
+    strike,
+    height,
+    past: (distance + past) * (1 + pace) - distance,
+  };
+  const outcomes: Outcomes = {};
+  const points: Points = {};
+  for (const element of standing(layout)) {
+    const met = element.meets(launch);
+    if (met === null) continue;
+    outcomes[element.id] = met;
+    const spot = pointed && element.pointing && element.pointing.spotOf(launch);
+    if (!spot || !element.pointing) continue;
+    const error = element.pointing.says(spot)[0]!.error;
+    const read = {
+      along: spot.along + error * chance.normal(),
+      across: spot.across + error * chance.normal(),
+    };
+    points[element.id] = read;
+    outcomes[element.id] = element.pointing.outcome(read);
+  }
+  return { outcomes, points };
 }
 
 /** Several simulated putts in a row. */
@@ -52,6 +130,7 @@ export function simulatePutts(
   layout: Layout,
   count: number,
   chance: Chance,
-): Outcomes[] {
-  return Array.from({ length: count }, () => simulatePutt(truth, layout, chance));
+  pointed = false,
+): SimulatedPutt[] {
+  return Array.from({ length: count }, () => simulatePutt(truth, layout, chance, pointed));
 }

@@ -1,3 +1,4 @@
+import type { CreationAttributes } from 'sequelize';
 import { addDays, addSeconds, set } from 'date-fns';
 import { v4 } from 'uuid';
 import { DEFAULT_PUTT, readRolls, rollingDeceleration, slopePull, type Rolls } from '@/core/green';
@@ -12,14 +13,15 @@ import {
 import { bareDetails, libraryDrill, type DrillDetails } from '@/core/drill';
 import { coachSettings, fittingOf, type Fitting } from '@/core/people';
 import { DEGREE } from '@/core/units';
-import { chance, simulatePutts, truthOn, type Chance } from '@/core/simulate';
+import { chance, simulatePutts, truthOn, type Chance, type Truth } from '@/core/simulate';
 import { ensureCoach, saveCoach } from '../coaches';
 import type { Database } from '../database';
+import type { PuttRow, RunRow } from '../models';
 import { addDrill, getDrill } from '../drills';
 import { addGreen, addReading, getGreen, readOf } from '../greens';
 import { addStudent } from '../students';
 import { Problem } from '../problem';
-import { COACH, DRILLS, GREENS, STUDENTS, TAKEN, truePath } from './world';
+import { BESIDE, COACH, DRILLS, GREENS, STUDENTS, TAKEN, truePath } from './world';
 
 /** Days of the demo's story. */
 const DAYS = 70;
@@ -67,7 +69,10 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
   }
   for (const key of TAKEN) {
     const { name, layout, key: origin, ...details } = libraryDrill(key)!;
-    await addDrill(database, owner, { name, layout, details, origin }, drawnOn, id());
+    drills.set(
+      key,
+      await addDrill(database, owner, { name, layout, details, origin }, drawnOn, id()),
+    );
   }
 
   for (const [index, student] of STUDENTS.entries()) {
@@ -80,7 +85,12 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
         random,
         studentId,
         player: fittingOf(student.values),
-        drillId: drills.get(key)!,
+        parts: [
+          // Every third visit begins cold.
+          ...(visit % 3 === 1 ? [{ drillId: drills.get(key)!, count: 10, cold: true }] : []),
+          { drillId: drills.get(key)!, count: lastOfFirst ? 12 : student.putts },
+          ...(lastOfFirst ? [] : [beside(drills, visit + index)]),
+        ],
         startedAt: set(addDays(today, day - DAYS), {
           hours: 14 + (index % 4),
           minutes: 10 + index,
@@ -88,7 +98,6 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
           milliseconds: 0,
         }),
         truth: truthOn(truePath(student), day),
-        count: lastOfFirst ? 12 : student.putts,
         finished: !lastOfFirst,
       });
     }
@@ -162,30 +171,66 @@ async function readAt(
   return found ? onReading(layout, found.read, found.current) : layout;
 }
 
+interface DemoPart {
+  drillId: string;
+  count: number;
+  cold?: boolean;
+}
+
+/** What is putted beside the gate on a visit. */
+function beside(drills: Map<string, string>, visit: number): DemoPart {
+  const [key, count] = BESIDE[visit % BESIDE.length]!;
+  return { drillId: drills.get(key)!, count };
+}
+
+type DemoRun = CreationAttributes<RunRow>;
+type DemoPutt = CreationAttributes<PuttRow>;
+
 interface DemoSession {
   id: () => string;
   random: Chance;
   studentId: string;
   player: Fitting;
-  drillId: string;
+  /** One after the other. */
+  parts: DemoPart[];
   startedAt: Date;
-  truth: { bias: number; spread: number };
-  count: number;
+  truth: Truth;
   finished: boolean;
 }
 
 async function addSession(database: Database, owner: string, plan: DemoSession): Promise<void> {
-  const { id, random, studentId, startedAt, count } = plan;
-  const drill = await getDrill(database, owner, plan.drillId);
+  const { id, random, studentId, startedAt, truth } = plan;
   const sessionId = id();
-  const runId = id();
-  const layout = fitted(drill.layout, plan.player);
-  const putts = simulatePutts(plan.truth, layout, count, random);
   let at = startedAt;
-  const rows = putts.map((outcomes, index) => {
-    at = addSeconds(at, Math.max(8, Math.round(PACE + 5 * random.normal())));
-    return { id: id(), runId, position: index + 1, outcomes, at, savedAt: at };
-  });
+  const runs: { row: DemoRun; putts: DemoPutt[] }[] = [];
+  for (const [index, { drillId, count, cold = false }] of plan.parts.entries()) {
+    const drill = await getDrill(database, owner, drillId);
+    const runId = id();
+    const layout = fitted(drill.layout, plan.player);
+    // Strikes and finishes are touched on their pictures; who was cold is a little wilder.
+    const own = cold
+      ? { ...truth, face: { ...truth.face, spread: 1.15 * truth.face.spread } }
+      : truth;
+    const putts = simulatePutts(own, layout, count, random, true);
+    at = addSeconds(at, 90);
+    runs.push({
+      row: {
+        id: runId,
+        sessionId,
+        drillVersionId: drill.versionId,
+        drillName: drill.name,
+        layout,
+        position: index + 1,
+        block: index + 1,
+        cold,
+        rule: cold ? { type: 'assessment' as const, putts: 10 } : null,
+      },
+      putts: putts.map((putt, number) => {
+        at = addSeconds(at, Math.max(8, Math.round(PACE + 5 * random.normal())));
+        return { ...putt, id: id(), runId, position: number + 1, at, savedAt: at };
+      }),
+    });
+  }
   await database.atomically(async (transaction) => {
     await database.models.session.create(
       {
@@ -197,17 +242,9 @@ async function addSession(database: Database, owner: string, plan: DemoSession):
       },
       { transaction },
     );
-    await database.models.run.create(
-      {
-        id: runId,
-        sessionId,
-        drillVersionId: drill.versionId,
-        drillName: drill.name,
-        layout,
-        position: 1,
-      },
-      { transaction },
-    );
-    await database.models.putt.bulkCreate(rows, { transaction });
+    for (const { row, putts } of runs) {
+      await database.models.run.create(row, { transaction });
+      await database.models.putt.bulkCreate(putts, { transaction });
+    }
   });
 }

@@ -101,12 +101,38 @@ export const DRILLS: DemoDrill[] = [
 ];
 
 /** Built-in drills that the coach has taken into her own. */
-export const TAKEN = ['three-in-one', 'putter-gate-level', 'box-gate'];
+export const TAKEN = [
+  'three-in-one',
+  'putter-gate-level',
+  'box-gate',
+  'marked-face',
+  'limit-line',
+  'held-finish',
+];
+
+/** What is putted beside the gate, visit by visit, and how many putts of it. */
+export const BESIDE: [key: string, putts: number][] = [
+  ['putter-gate-level', 12],
+  ['limit-line', 12],
+  ['box-gate', 14],
+  ['marked-face', 10],
+  ['held-finish', 10],
+  ['three-in-one', 12],
+];
+
+interface Stroke {
+  path: [number, number];
+  strike: [number, number];
+  pace: [number, number];
+  height: [number, number];
+}
 
 interface DemoStudent {
   values: StudentValues;
   /** Hidden true start line, in degrees, right positive, by day of the ten weeks. */
   truth: [day: number, bias: number, spread: number][];
+  /** The rest of the hidden truth: path in degrees, strike and height in mm, pace in per cent; bias and spread each. */
+  stroke: Stroke;
   /** Days of the ten weeks on which they came. */
   days: number[];
   /** Drill by third of the ten weeks. */
@@ -152,6 +178,7 @@ export const STUDENTS: DemoStudent[] = [
       [112, 24],
       'Blade. Pushes when she hurries the read.',
     ),
+    stroke: { path: [-1.2, 1.3], strike: [1.5, 3.4], pace: [-2, 8], height: [-0.5, 2.2] },
     truth: [
       [0, -0.55, 1.15],
       [40, -0.35, 0.85],
@@ -170,6 +197,7 @@ export const STUDENTS: DemoStudent[] = [
       'Mallet. Plays off two; wants numbers.',
       { lie: 72, school: 'straight', kit: ['rod', 'mirror', 'string'] },
     ),
+    stroke: { path: [0.3, 0.9], strike: [0.6, 2.2], pace: [1, 6], height: [0.2, 1.6] },
     truth: [
       [0, 0.1, 0.72],
       [70, 0.05, 0.58],
@@ -186,6 +214,7 @@ export const STUDENTS: DemoStudent[] = [
       [90, 22],
       'Junior, eleven. Her aunt brings her; short sets.',
     ),
+    stroke: { path: [2.2, 2.6], strike: [-5.5, 6], pace: [6, 16], height: [-2, 3.6] },
     truth: [
       [0, 0.6, 2.1],
       [35, 0.5, 1.6],
@@ -204,6 +233,7 @@ export const STUDENTS: DemoStudent[] = [
       'Putts seated. Rest after every ten.',
       { seated: true, lie: 64 },
     ),
+    stroke: { path: [-0.8, 1.4], strike: [3.8, 4.2], pace: [-9, 11], height: [-1, 2.4] },
     truth: [
       [0, -0.4, 1.2],
       [70, -0.2, 1.05],
@@ -214,6 +244,7 @@ export const STUDENTS: DemoStudent[] = [
   },
   {
     values: person('Desmond Arkwhistle', 'right', 'beginner', [115, 30], 'Began in September.'),
+    stroke: { path: [3.4, 3], strike: [-4, 7.5], pace: [-12, 20], height: [-2.5, 4] },
     truth: [
       [0, 0.9, 2.9],
       [70, 0.7, 1.9],
@@ -230,6 +261,7 @@ export const STUDENTS: DemoStudent[] = [
       [110, 60],
       'Pulls under pressure, she says.',
     ),
+    stroke: { path: [-2.6, 1.8], strike: [-2.4, 4.4], pace: [3, 10], height: [0, 2.4] },
     truth: [
       [0, -0.9, 1.3],
       [30, -0.6, 1.2],
@@ -241,6 +273,7 @@ export const STUDENTS: DemoStudent[] = [
   },
   {
     values: person('Hollis Fenn', 'left', 'improving', [108, 26], ''),
+    stroke: { path: [0.6, 2], strike: [2.2, 5], pace: [4, 12], height: [-0.6, 2.8] },
     truth: [
       [0, 0.2, 1.4],
       [70, 0.25, 1.4],
@@ -251,6 +284,7 @@ export const STUDENTS: DemoStudent[] = [
   },
   {
     values: person('Bram Quistle', 'right', 'steady', [112, 45], 'Says he practises.'),
+    stroke: { path: [1.4, 1.9], strike: [0, 4.6], pace: [-3, 13], height: [0.4, 2.6] },
     truth: [
       [0, 0.3, 1.5],
       [70, 0.4, 1.6],
@@ -261,9 +295,32 @@ export const STUDENTS: DemoStudent[] = [
   },
 ];
 
-/** A demo student's hidden truth as the simulator reads it, in radians. */
-export const truePath = ({ truth }: DemoStudent): TruePath =>
-  truth.map(([day, bias, spread]) => ({
-    day,
-    truth: { bias: bias * DEGREE, spread: spread * DEGREE },
-  }));
+/** How much of the start direction is the face's, for everybody in the demo. */
+const FACE_SHARE = 0.92;
+
+/** A demo student's hidden truth as the simulator reads it: the face is what makes the start line with their path. */
+export const truePath = ({ truth, stroke }: DemoStudent): TruePath => {
+  const scaled = ([bias, spread]: [number, number], unit: number) => ({
+    bias: bias * unit,
+    spread: spread * unit,
+  });
+  const path = scaled(stroke.path, DEGREE);
+  const rest = 1 - FACE_SHARE;
+  return truth.map(([day, bias, spread]) => {
+    const start = scaled([bias, spread], DEGREE);
+    return {
+      day,
+      truth: {
+        face: {
+          bias: (start.bias - rest * path.bias) / FACE_SHARE,
+          spread: Math.sqrt(start.spread ** 2 - (rest * path.spread) ** 2) / FACE_SHARE,
+        },
+        path,
+        strike: scaled(stroke.strike, 0.001),
+        pace: scaled(stroke.pace, 0.01),
+        height: scaled(stroke.height, 0.001),
+        faceShare: FACE_SHARE,
+      },
+    };
+  });
+};

@@ -17,7 +17,7 @@ import {
   type DrillKept,
 } from '@/data';
 import { drillSchema, libraryDrill, type DrillValues } from '@/core/drill';
-import { currentScore, type Score } from '@/core/scoring';
+import { currentScores, type Score } from '@/core/scoring';
 import type { Hand } from '@/core/people';
 import { act, archiving } from '../shared/action';
 import type { ActionResult } from '../shared/result';
@@ -142,11 +142,13 @@ export async function knownStart(studentId: string): Promise<ActionResult<KnownS
   return act(z.uuid(), studentId, async (database, owner, id) => {
     const { name, hand } = await getStudent(database, owner, id);
     const sessions = (await listSessions(database, owner, { studentId: id })).map(toLogged);
+    const { settings } = await getCoach(database, owner);
+    const known = currentScores(sessions, Number(settings.faceShare));
     return {
       name,
       hand,
-      putts: sessions.flatMap(({ runs }) => runs.flatMap(({ putts }) => putts)).length,
-      score: currentScore(sessions)?.score ?? null,
+      putts: known?.basis.start ?? 0,
+      score: known && known.basis.start > 0 ? known.scores.start : null,
     };
   });
 }

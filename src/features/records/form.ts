@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { GREEN_SPEED_RANGE, PACES } from '@/core/green';
+import { FACE_SHARES } from '@/core/people';
 import {
   OWN_RANGE,
   bareUnit,
@@ -28,6 +29,7 @@ export const settingsForm = (units: UnitPreferences) => {
       ...GREEN_SPEED_RANGE,
     }),
     pace: z.enum(PACES.map(({ id }) => id)),
+    faceShare: z.enum(FACE_SHARES).default('0.92'),
   });
 };
 

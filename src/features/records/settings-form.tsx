@@ -7,6 +7,7 @@ import { useSyncExternalStore } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import { PACES } from '@/core/green';
+import { FACE_SHARES } from '@/core/people';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -88,6 +89,21 @@ export function SettingsForm({ values, units }: { values: SettingsInput; units: 
             value={field.value}
             onChange={field.onChange}
             options={PACES.map(({ id, name }) => ({ value: id, label: name }))}
+          />
+        )}
+      />
+      <Controller
+        control={control}
+        name="faceShare"
+        render={({ field }) => (
+          <Choice
+            label="How much of the start line is the face’s; the rest is the path’s"
+            value={field.value ?? '0.92'}
+            onChange={field.onChange}
+            options={FACE_SHARES.map((value) => ({
+              value,
+              label: `${Math.round(Number(value) * 100)} %`,
+            }))}
           />
         )}
       />

@@ -13,7 +13,7 @@ import { LayoutDrawing } from '../drills/layout-drawing';
 import { rungWords } from '../drills/rung-words';
 import { PlaceHead } from '../shared/place';
 import { ScoreRuler } from '../students/score-ruler';
-import { ScoreTable } from '../students/score-table';
+import { SkillTable } from '../students/skill-table';
 import { FacePicture } from './face-picture';
 import { blockFacts, factsBefore, type BlockFacts } from './facts';
 import { FinishPicture } from './finish-picture';
@@ -53,7 +53,7 @@ export function Review({
     session.finishedAt !== null && differenceInHours(now, session.finishedAt) < CORRECTABLE;
   const run = blocks.at(-1)?.last;
   const gate = (run && ballGateOf(run.layout)) ?? undefined;
-  const reach = score && Math.max(score.alone.window.high, score.carried.window.high);
+  const reach = score && Math.max(score.alone.start.window.high, score.carried.start.window.high);
   const first = student.name.split(' ')[0]!;
   return (
     <>
@@ -98,20 +98,21 @@ export function Review({
       >
         <SessionNote sessionId={session.id} note={session.note} />
       </section>
-      {score && run && (
+      {score && score.basis.start > 0 && run && (
         <>
           <div className="border-b-[length:var(--stroke)] border-ink">
             <p className="max-w-[62ch] px-4 pt-5 text-[17px] md:px-7">
               On these putts alone {first}{' '}
-              <strong>{scoreWords(score.alone, student.hand, units, gate)}</strong>.{' '}
+              <strong>{scoreWords(score.alone.start, student.hand, units, gate)}</strong>.{' '}
               <span className="text-ink2">
-                With all earlier sessions: {scoreWords(score.carried, student.hand, units, gate)}.
+                With all earlier sessions:{' '}
+                {scoreWords(score.carried.start, student.hand, units, gate)}.
               </span>
             </p>
             <ScoreRuler
               name="This session"
-              basis={`${score.putts} putts`}
-              score={score.alone}
+              basis={`${score.basis.start} putts`}
+              score={score.alone.start}
               hand={student.hand}
               layout={run.layout}
               units={units}
@@ -121,7 +122,7 @@ export function Review({
               <ScoreRuler
                 name="So far"
                 basis="carried from all sessions to that day"
-                score={score.carried}
+                score={score.carried.start}
                 hand={student.hand}
                 layout={run.layout}
                 units={units}
@@ -130,13 +131,19 @@ export function Review({
             </div>
           </div>
           <section className="px-4 py-5 md:px-7">
-            <ScoreTable
+            <SkillTable
+              skill="start"
               hand={student.hand}
               rows={[
-                { name: 'This session alone', putts: score.putts, score: score.alone },
-                { name: 'Carried to that day', score: score.carried },
+                { name: 'This session alone', putts: score.basis.start, score: score.alone.start },
+                { name: 'Carried to that day', score: score.carried.start },
                 ...(previous
-                  ? [{ name: `Before, ${format(previous.at, 'd MMM')}`, score: previous.carried }]
+                  ? [
+                      {
+                        name: `Before, ${format(previous.at, 'd MMM')}`,
+                        score: previous.carried.start,
+                      },
+                    ]
                   : []),
               ]}
             />

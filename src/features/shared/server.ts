@@ -1,7 +1,7 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
 import { connection as untilRequested } from 'next/server';
-import { scoreHistory } from '@/core/scoring';
+import { keptHistory } from './scores';
 import { Problem, connection, getCoach, listSessions, toLogged } from '@/data';
 
 /** The open database, its owner and the owner's settings, for a page. */
@@ -25,6 +25,11 @@ export async function orNotFound<T>(found: Promise<T>): Promise<T> {
 /** A student's sessions, newest first, and their scores in order of time. */
 export async function studentHistory(studentId: string) {
   const { database, owner } = await connection();
-  const sessions = await listSessions(database, owner, { studentId });
-  return { sessions, scores: scoreHistory(sessions.map(toLogged)) };
+  const [sessions, { settings }] = await Promise.all([
+    listSessions(database, owner, { studentId }),
+    getCoach(database, owner),
+  ]);
+  const faceShare = Number(settings.faceShare);
+  const logged = sessions.map(toLogged);
+  return { sessions, logged, faceShare, scores: keptHistory(studentId, logged, faceShare) };
 }

@@ -1,27 +1,28 @@
 import { formatDistance } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { EdgeTable, biasWords, currentScore } from '@/core/scoring';
+import { biasWords } from '@/core/scoring';
 import { showDegrees, showLength } from '@/core/units';
 import { listSessions, listStudents, toLogged } from '@/data';
 import { Empty, PlaceHead } from '@/features/shared/place';
+import { keptScores } from '@/features/shared/scores';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
 export const metadata: Metadata = { title: 'Students' };
 
 export default async function StudentsPage({ searchParams }: PageProps<'/students'>) {
-  const { database, owner, units } = await coachContext();
+  const { database, owner, coach, units } = await coachContext();
   const archived = (await searchParams).archived !== undefined;
   const all = await listStudents(database, owner);
   const shown = all.filter(({ archivedAt }) => (archivedAt !== null) === archived);
   const sessions = await listSessions(database, owner);
-  const edges = new EdgeTable();
   const rows = shown.map((student) => ({
     student,
-    last: currentScore(
+    last: keptScores(
+      student.id,
       sessions.filter(({ studentId }) => studentId === student.id).map(toLogged),
-      edges,
+      Number(coach.settings.faceShare),
     ),
   }));
   const hidden = all.length - shown.length;
@@ -86,11 +87,11 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
                     {last ? (
                       <>
                         <span className="text-[18px] num">
-                          ±{showDegrees(last.score.window.middle)}
+                          ±{showDegrees(last.scores.start.window.middle)}
                         </span>{' '}
                         <span className="text-sm whitespace-nowrap text-ink2">
-                          {showDegrees(last.score.window.low)} to{' '}
-                          {showDegrees(last.score.window.high)}
+                          {showDegrees(last.scores.start.window.low)} to{' '}
+                          {showDegrees(last.scores.start.window.high)}
                         </span>
                       </>
                     ) : (
@@ -98,7 +99,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
                     )}
                   </td>
                   <td className="py-3 pr-4 max-sm:hidden">
-                    {last && biasWords(last.score.bias.middle, student.hand)}
+                    {last && biasWords(last.scores.start.bias.middle, student.hand)}
                   </td>
                   <td className="py-3 whitespace-nowrap text-ink2 max-sm:hidden">
                     {last ? formatDistance(last.at, now, { addSuffix: true }) : '–'}

@@ -1,0 +1,90 @@
+import { CholeskyDecomposition, Matrix, inverse } from 'ml-matrix';
+import { DIMENSION, KNOWN, LATENTS } from './latents';
+
+/** What is known of a player's parameters: a normal distribution over biases and log spreads. */
+export interface Belief {
+  mean: Float64Array;
+  covariance: Matrix;
+}
+
+/** What is known before any putt. */
+export function priorBelief(): Belief {
+  const mean = Float64Array.from(
+    LATENTS.flatMap((latent) => [0, Math.log(KNOWN[latent].middleSpread)]),
+  );
+  const variances = LATENTS.flatMap((latent) => [
+    KNOWN[latent].biasSpread ** 2,
+    KNOWN[latent].logSpreadSpread ** 2,
+  ]);
+  return { mean, covariance: Matrix.diag(variances) };
+}
+
+/**
+ * The belief some days later: a random walk has widened it.
+ *
+ * @param days 0 or more
+ */
+export function carry({ mean, covariance }: Belief, days: number): Belief {
+  const widened = covariance.clone();
+  LATENTS.forEach((latent, index) => {
+    const { bias, logSpread } = KNOWN[latent].step;
+    const at = 2 * index;
+    widened.set(at, at, widened.get(at, at) + days * bias * bias);
+    widened.set(at + 1, at + 1, widened.get(at + 1, at + 1) + days * logSpread * logSpread);
+  });
+  return { mean, covariance: widened };
+}
+
+/** A symmetric matrix as it must be: rounding makes it crooked. */
+export function straightened(matrix: Matrix): Matrix {
+  return matrix.clone().add(matrix.transpose()).mul(0.5);
+}
+
+/** The lower root of a covariance; a little is added to its diagonal until it has one. */
+export function rootOf(covariance: Matrix): Matrix {
+  for (let ridge = 0; ; ridge = ridge === 0 ? 1e-12 : ridge * 10) {
+    const tried = covariance.clone();
+    for (let j = 0; j < tried.rows; j++) tried.set(j, j, tried.get(j, j) * (1 + ridge));
+    const found = new CholeskyDecomposition(tried);
+    if (found.isPositiveDefinite()) return found.lowerTriangularMatrix;
+    if (ridge > 1) throw new RangeError('A covariance has no root: it is no covariance.');
+  }
+}
+
+/**
+ * Parts a belief into what is known of some parameters only.
+ *
+ * @param indices in order
+ */
+export function marginal({ mean, covariance }: Belief, indices: number[]): Belief {
+  return {
+    mean: Float64Array.from(indices, (index) => mean[index]!),
+    covariance: covariance.selection(indices, indices),
+  };
+}
+
+/**
+ * A belief with some of its parameters known otherwise: the others follow by what ties them.
+ *
+ * @param belief of all parameters
+ * @param indices of those that are known otherwise
+ * @param found what is known of them now
+ */
+export function withMarginal(belief: Belief, indices: number[], found: Belief): Belief {
+  if (indices.length === DIMENSION) return found;
+  const all = Array.from({ length: DIMENSION }, (_, index) => index);
+  const before = belief.covariance.selection(indices, indices);
+  // How each parameter goes with those: regression of all upon them.
+  const gain = belief.covariance.selection(all, indices).mmul(inverse(before));
+  const moved = Matrix.columnVector(
+    Array.from(indices, (index, at) => found.mean[at]! - belief.mean[index]!),
+  );
+  const shift = gain.mmul(moved);
+  const change = found.covariance.clone().sub(before);
+  return {
+    mean: Float64Array.from(belief.mean, (value, index) => value + shift.get(index, 0)),
+    covariance: straightened(
+      belief.covariance.clone().add(gain.mmul(change).mmul(gain.transpose())),
+    ),
+  };
+}

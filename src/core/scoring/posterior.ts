@@ -1,0 +1,200 @@
+import { CholeskyDecomposition, Matrix, inverse } from 'ml-matrix';
+import type { Cell } from './cells';
+import { marginal, rootOf, straightened, withMarginal, type Belief } from './gaussian';
+import { DIMENSION } from './latents';
+import { model, type Model, type Ready } from './likelihood';
+import { normals } from './normals';
+
+const MOST_STEPS = 40;
+const ROUGH_STEPS = 14;
+/** A step that promises less than this in log density is no step. */
+const CLOSE = 1e-5;
+/** Samples to correct the curvature's normal with, where putts are few and what they say is skewed. */
+const SAMPLES = 256;
+/** Above this many cells the normal needs no correction, and the correction would take long. */
+const MANY_CELLS = 120;
+
+/**
+ * What is known of a player after some putts.
+ *
+ * The mode of the posterior is found by Newton steps and its curvature gives a normal around it (Laplace); samples from
+ * that normal, weighted by the posterior itself, then give mean and covariance, so that few or all-clear putts keep
+ * their skew. Parameters that no putt speaks of follow by what ties them to the others.
+ *
+ * @param before what was known before
+ * @param cells what the putts say, in any order
+ * @param faceShare how much of the start direction is the face's, 0 to 1
+ */
+export function observe(before: Belief, cells: readonly Cell[], faceShare: number): Belief {
+  const { ready, ...chances } = model(faceShare);
+  const all = cells.map(ready);
+  const indices = [...new Set(all.flatMap(({ active }) => active))].sort((a, b) => a - b);
+  if (indices.length === 0) return before;
+  const target = posterior(chances, all, before, indices);
+  const mode = climb(target);
+  const found = all.length > MANY_CELLS ? mode : reweighed(mode, target.logDensity, indices.length);
+  return withMarginal(before, indices, found);
+}
+
+interface Target {
+  start: Float64Array;
+  logDensity(at: Float64Array): number;
+  /** Slope of the log density, and a curvature from the slopes of single putts (Berndt and others 1974), to step by. */
+  slopes(at: Float64Array): { gradient: Float64Array; curvature: Matrix };
+  /** The negative curvature itself, from differences of the slope. */
+  curvature(at: Float64Array): Matrix;
+}
+
+/** The log posterior of the parameters that the putts speak of. */
+function posterior(
+  { chance, chanceSloped }: Pick<Model, 'chance' | 'chanceSloped'>,
+  cells: Ready[],
+  before: Belief,
+  indices: number[],
+): Target {
+  const own = marginal(before, indices);
+  const precision = inverse(own.covariance);
+  const full = Float64Array.from(before.mean);
+  const place = (at: Float64Array) => indices.forEach((index, j) => (full[index] = at[j]!));
+  const gradient = new Float64Array(DIMENSION);
+  const size = indices.length;
+  /** Cells that each parameter moves. */
+  const movedBy = indices.map((index) => cells.filter(({ active }) => active.includes(index)));
+
+  const precise = precision.to2DArray();
+  const pull = (at: Float64Array) =>
+    precise.map((row) => row.reduce((sum, one, k) => sum + one * (at[k]! - own.mean[k]!), 0));
+  const logDensity = (at: Float64Array): number => {
+    place(at);
+    let sum = 0;
+    for (const cell of cells) sum += cell.count * Math.log(chance(cell, full));
+    let drawn = 0;
+    for (let j = 0; j < size; j++) {
+      for (let k = 0; k < size; k++) {
+        drawn += (at[j]! - own.mean[j]!) * precise[j]![k]! * (at[k]! - own.mean[k]!);
+      }
+    }
+    return sum - drawn / 2;
+  };
+  /** Slope of the log likelihood of some cells; the products of their slopes into `products`. */
+  const slopeOf = (some: Ready[], products?: number[][]): Float64Array => {
+    const sum = new Float64Array(size);
+    for (const cell of some) {
+      const value = chanceSloped(cell, full, gradient);
+      const weight = cell.count / value;
+      for (let j = 0; j < size; j++) sum[j]! += weight * gradient[indices[j]!]!;
+      if (!products) continue;
+      for (let j = 0; j < size; j++) {
+        const by = (weight / value) * gradient[indices[j]!]!;
+        if (by === 0) continue;
+        for (let k = 0; k < size; k++) products[j]![k]! += by * gradient[indices[k]!]!;
+      }
+    }
+    return sum;
+  };
+  return {
+    start: Float64Array.from(own.mean),
+    logDensity,
+    slopes: (at) => {
+      place(at);
+      const products = Array.from({ length: size }, () => Array<number>(size).fill(0));
+      const whole = slopeOf(cells, products);
+      const drawn = pull(at);
+      return {
+        gradient: whole.map((value, j) => value - drawn[j]!),
+        curvature: straightened(new Matrix(products).add(precision)),
+      };
+    },
+    curvature: (at) => {
+      place(at);
+      const found = Matrix.zeros(size, size);
+      indices.forEach((index, j) => {
+        const some = movedBy[j]!;
+        const step = 1e-4 * Math.sqrt(own.covariance.get(j, j));
+        const here = full[index]!;
+        full[index] = here + step;
+        const above = slopeOf(some);
+        full[index] = here - step;
+        const below = slopeOf(some);
+        full[index] = here;
+        for (let k = 0; k < size; k++) found.set(k, j, (below[k]! - above[k]!) / (2 * step));
+      });
+      return straightened(found.add(precision));
+    },
+  };
+}
+
+/** The mode, and the normal that its curvature makes. */
+function climb({ start, logDensity, slopes, curvature }: Target): Belief {
+  let at = start;
+  let here = logDensity(at);
+  for (let step = 0; step < MOST_STEPS; step++) {
+    const { gradient, curvature: near } = slopes(at);
+    // Once the putts' own slopes have led close, the curvature itself leads there.
+    const root = solvable(step < ROUGH_STEPS ? near : curvature(at));
+    const move = root.solve(Matrix.columnVector(Array.from(gradient))).to1DArray();
+    const promised = move.reduce((sum, one, j) => sum + one * gradient[j]!, 0);
+    if (promised < CLOSE) break;
+    let share = 1;
+    let next = at;
+    let there = -Infinity;
+    for (let halving = 0; halving < 30; halving++, share /= 2) {
+      next = at.map((value, j) => value + share * move[j]!);
+      there = logDensity(next);
+      if (there > here + 1e-4 * share * promised) break;
+    }
+    if (there <= here) break;
+    [at, here] = [next, there];
+  }
+  const root = solvable(curvature(at));
+  return { mean: at, covariance: straightened(root.solve(Matrix.eye(at.length))) };
+}
+
+/** A curvature that bends down every way: where it does not yet, the prior's is leant upon more. */
+function solvable(curvature: Matrix): CholeskyDecomposition {
+  for (let ridge = 0; ; ridge = ridge === 0 ? 1e-3 : ridge * 4) {
+    const tried = curvature.clone();
+    for (let j = 0; j < tried.rows; j++) {
+      tried.set(j, j, tried.get(j, j) + ridge * Math.abs(tried.get(j, j)) + 1e-12);
+    }
+    const root = new CholeskyDecomposition(tried);
+    if (root.isPositiveDefinite()) return root;
+  }
+}
+
+/** Widens the proposal a little, so that its tails hold the posterior's. */
+const WIDER = 1.25;
+
+/** Mean and covariance of a posterior from weighted samples of a normal near it (importance sampling). */
+function reweighed(near: Belief, logDensity: (at: Float64Array) => number, size: number): Belief {
+  const root = rootOf(near.covariance).mul(WIDER).to2DArray();
+  const draws = normals(SAMPLES, size);
+  const points: Float64Array[] = [];
+  const logs: number[] = [];
+  for (const draw of draws) {
+    const point = near.mean.map((value, j) => {
+      let moved = value;
+      for (let k = 0; k <= j; k++) moved += root[j]![k]! * draw[k]!;
+      return moved;
+    });
+    const proposal = -draw.reduce((sum, z) => sum + z * z, 0) / 2;
+    points.push(point);
+    logs.push(logDensity(point) - proposal);
+  }
+  const top = Math.max(...logs);
+  const weights = logs.map((one) => Math.exp(one - top));
+  const total = weights.reduce((sum, one) => sum + one, 0);
+  const mean = new Float64Array(size);
+  points.forEach((point, i) => {
+    for (let j = 0; j < size; j++) mean[j]! += (weights[i]! / total) * point[j]!;
+  });
+  const sums = Array.from({ length: size }, () => new Float64Array(size));
+  points.forEach((point, i) => {
+    const weight = weights[i]! / total;
+    for (let j = 0; j < size; j++) {
+      const off = weight * (point[j]! - mean[j]!);
+      for (let k = 0; k < size; k++) sums[j]![k]! += off * (point[k]! - mean[k]!);
+    }
+  });
+  return { mean, covariance: straightened(new Matrix(sums.map((row) => Array.from(row)))) };
+}

@@ -1,0 +1,133 @@
+import { marginal, rootOf, type Belief } from './gaussian';
+import { LATENTS, biasAt, logSpreadAt, type Latent } from './latents';
+import { normals } from './normals';
+import { eightInTenWindow } from './window';
+
+/** What a coach reads: the start line is made of face and path. */
+export const SKILLS = ['start', ...LATENTS] as const;
+export type SkillName = (typeof SKILLS)[number];
+
+/** A number that never goes without its interval: the median and the ends of the 80 % interval. */
+export interface Estimate {
+  middle: number;
+  low: number;
+  high: number;
+}
+
+/** The share of probability that every interval holds. */
+export const INTERVAL_SHARE = 0.8;
+const TAIL = (1 - INTERVAL_SHARE) / 2;
+
+/** One skill: start, face and path in rad, strike and height in m, pace as a share of the way; right and long positive. */
+export interface Score {
+  bias: Estimate;
+  spread: Estimate;
+  /** Half-width, centred on the target, that holds eight putts in ten. */
+  window: Estimate;
+}
+
+export type Scores = Record<SkillName, Score>;
+
+/** Points that a belief is read from. */
+const POINTS = 400;
+
+/** Bias and spread of a skill at points of a belief, always at the same quantiles. */
+export interface SkillPoints {
+  bias: Float64Array;
+  spread: Float64Array;
+}
+
+/** Where a skill's parameters are. */
+export function skillIndices(skill: SkillName): number[] {
+  const of = (latent: Latent) => [biasAt(latent), logSpreadAt(latent)];
+  return skill === 'start' ? [...of('face'), ...of('path')] : of(skill);
+}
+
+/** Bias and spread of a skill at points of its parameters. */
+export function pointsAt(
+  points: readonly Float64Array[],
+  skill: SkillName,
+  faceShare: number,
+): SkillPoints {
+  const w = faceShare;
+  const [bias, spread] = [new Float64Array(points.length), new Float64Array(points.length)];
+  points.forEach((at, i) => {
+    if (skill === 'start') {
+      bias[i] = w * at[0]! + (1 - w) * at[2]!;
+      spread[i] = Math.hypot(w * Math.exp(at[1]!), (1 - w) * Math.exp(at[3]!));
+    } else {
+      bias[i] = at[0]!;
+      spread[i] = Math.exp(at[1]!);
+    }
+  });
+  return { bias, spread };
+}
+
+/**
+ * What a belief says of one skill, as evenly spread points.
+ *
+ * @param belief of all parameters
+ * @param skill which
+ * @param faceShare how much of the start direction is the face's
+ */
+export function pointsOf(belief: Belief, skill: SkillName, faceShare: number): SkillPoints {
+  const indices = skillIndices(skill);
+  const { mean, covariance } = marginal(belief, indices);
+  const root = rootOf(covariance).to2DArray();
+  const points = normals(POINTS, indices.length).map((draw) =>
+    mean.map((value, j) => {
+      let sum = value;
+      for (let k = 0; k <= j; k++) sum += root[j]![k]! * draw[k]!;
+      return sum;
+    }),
+  );
+  return pointsAt(points, skill, faceShare);
+}
+
+/** Median and 80 % interval of some values, all equally likely. */
+export function estimateOf(values: Float64Array): Estimate {
+  const sorted = Float64Array.from(values).sort();
+  const at = (share: number) => {
+    const place = share * sorted.length - 0.5;
+    const below = Math.min(Math.max(Math.floor(place), 0), sorted.length - 2);
+    return sorted[below]! + (place - below) * (sorted[below + 1]! - sorted[below]!);
+  };
+  return { low: at(TAIL), middle: at(0.5), high: at(1 - TAIL) };
+}
+
+/** The window in spreads by the bias in spreads, from none to the last; beyond it the window is the bias and a constant. */
+const STEP = 1 / 64;
+const LAST = 4;
+const WINDOWS = Float64Array.from({ length: LAST / STEP + 2 }, (_, i) =>
+  eightInTenWindow(i * STEP, 1),
+);
+const BEYOND = eightInTenWindow(LAST, 1) - LAST;
+
+/** The eight-in-ten windows of some points, from a table: exact to a hundred-thousandth of the spread. */
+export function windowsOf({ bias, spread }: SkillPoints): Float64Array {
+  const windows = WINDOWS;
+  return bias.map((one, i) => {
+    const shift = Math.abs(one) / spread[i]!;
+    if (shift >= LAST) return spread[i]! * (shift + BEYOND);
+    const place = shift / STEP;
+    const before = Math.floor(place);
+    const here = windows[before]!;
+    return spread[i]! * (here + (place - before) * (windows[before + 1]! - here));
+  });
+}
+
+/** One skill, summed up. */
+export function scoreOf(points: SkillPoints): Score {
+  return {
+    bias: estimateOf(points.bias),
+    spread: estimateOf(points.spread),
+    window: estimateOf(windowsOf(points)),
+  };
+}
+
+/** All skills, summed up. */
+export function scoresOf(belief: Belief, faceShare: number): Scores {
+  return Object.fromEntries(
+    SKILLS.map((skill) => [skill, scoreOf(pointsOf(belief, skill, faceShare))]),
+  ) as Scores;
+}

@@ -1,0 +1,51 @@
+import Link from 'next/link';
+import type { Finding } from '@/core/coaching';
+
+/** What a player's misses say: each with its numbers, how sure it is, and the drills for it and against it. */
+export function Findings({ findings, student }: { findings: Finding[]; student: string }) {
+  if (findings.length === 0) {
+    return (
+      <p className="text-[16px] text-ink2">
+        Nothing is sure enough to be said of {student}’s misses: no pattern is likelier than eight
+        in ten.
+      </p>
+    );
+  }
+  return (
+    <ol className="grid gap-4">
+      {findings.map(({ id, seen, probability, cause, putts, drills, avoid }) => (
+        <li key={id} className="border-l-[3px] border-ink pl-3.5">
+          <p className="text-[17px]">
+            <strong>{seen}</strong>{' '}
+            <span className="text-ink2">
+              {Math.min(99, Math.round(probability * 100))} % sure, from {putts} putts.
+            </span>
+          </p>
+          <p className="mt-0.5 text-[16px]">{cause}</p>
+          {drills.length > 0 && (
+            <p className="mt-1 text-[16px]">
+              For it:{' '}
+              {drills.map((drill, index) => (
+                <span key={drill.key}>
+                  {index > 0 && ', '}
+                  <Link
+                    href={`/drills/${drill.key}`}
+                    className="font-[620] underline decoration-1 underline-offset-4"
+                  >
+                    {drill.name}
+                  </Link>
+                </span>
+              ))}
+              .
+            </p>
+          )}
+          {avoid.length > 0 && (
+            <p className="mt-0.5 text-[15px] text-ink2">
+              Not now: {avoid.map(({ name }) => name).join(', ')}.
+            </p>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,225 @@
+import { format } from 'date-fns';
+import Link from 'next/link';
+import { makeWindow } from '@/core/green';
+import { judge, type Layout, type Spot } from '@/core/layout';
+import type { SessionScore } from '@/core/scoring';
+import { showLength, toDegrees, type UnitPreferences } from '@/core/units';
+import { counted, type Session, type Student } from '@/data';
+import { FacePicture } from '../session/face-picture';
+import { FinishPicture } from '../session/finish-picture';
+import { TrendChart } from '@/ui/trend-chart';
+import { RULED, SKILL_NAMES, SKILL_SAYS, type Ruled } from './skill-words';
+import { SkillTable } from './skill-table';
+
+/** What a skill's numbers are multiplied by for the chart, and its unit. */
+const CHARTED: Record<Ruled, { times: (value: number) => number; unit: string }> = {
+  start: { times: toDegrees, unit: '°' },
+  face: { times: toDegrees, unit: '°' },
+  path: { times: toDegrees, unit: '°' },
+  strike: { times: (metres) => metres * 1000, unit: ' mm' },
+  pace: { times: (share) => share * 100, unit: ' %' },
+};
+
+/** One skill: its trend over the sessions, where putts were met or came to rest, and what every number rests on. */
+export function InDepth({
+  student,
+  skill,
+  sessions,
+  scores,
+  layout,
+  units,
+}: {
+  student: Student;
+  skill: Ruled;
+  sessions: Session[];
+  scores: SessionScore[];
+  layout: Layout;
+  units: UnitPreferences;
+}) {
+  const shown = scores.filter(({ basis }) => basis[skill] > 0);
+  const { times, unit } = CHARTED[skill];
+  const hole = makeWindow(layout.putt).right;
+  const distance = showLength(layout.putt.distance, 'putt', units);
+  return (
+    <section aria-label="In depth" className="border-b-[length:var(--stroke)] border-ink py-5">
+      <nav aria-label="Skill" className="flex flex-wrap gap-x-5 gap-y-1 px-4 text-[17px] md:px-7">
+        {RULED.map((one) => (
+          <Link
+            key={one}
+            href={`/students/${student.id}?skill=${one}`}
+            scroll={false}
+            aria-current={one === skill ? 'page' : undefined}
+            className={
+              one === skill
+                ? 'border-b-[3px] border-line font-[720]'
+                : 'underline decoration-1 underline-offset-4'
+            }
+          >
+            {SKILL_NAMES[one]}
+          </Link>
+        ))}
+      </nav>
+      {shown.length === 0 ? (
+        <p className="px-4 py-4 text-ink2 md:px-7">No putt speaks of this skill yet.</p>
+      ) : (
+        <>
+          <div className="grid gap-4 px-4 pt-4 md:px-7 lg:grid-cols-[minmax(0,1fr)_420px]">
+            <div className="flex flex-col">
+              <h2 className="mb-1 flex flex-wrap justify-between gap-x-4 cap">
+                <span>
+                  {SKILL_NAMES[skill]}: eight in ten {SKILL_SAYS[skill]} it, by session, later ones
+                  taken into account; the band holds it with 80 %
+                </span>
+                {skill === 'start' && (
+                  <span className="text-hole">– – as wide as the hole at {distance}</span>
+                )}
+              </h2>
+              <div className="relative min-h-[290px] flex-1">
+                <div className="absolute inset-0">
+                  <TrendChart
+                    unit={unit}
+                    description={`Eight-in-ten window over ${shown.length} sessions`}
+                    {...(skill === 'start' && {
+                      level: { value: toDegrees(hole), label: `the hole at ${distance}` },
+                    })}
+                    points={shown.map(({ at, basis, smoothed }) => ({
+                      at,
+                      low: times(smoothed[skill].window.low),
+                      middle: times(smoothed[skill].window.middle),
+                      high: times(smoothed[skill].window.high),
+                      note: `${basis[skill]} putts that day`,
+                    }))}
+                  />
+                </div>
+              </div>
+            </div>
+            <Pictures skill={skill} student={student} sessions={sessions} units={units} />
+          </div>
+          <details className="px-4 pt-4 md:px-7">
+            <summary className="cursor-pointer text-[16px] num">All sessions in numbers</summary>
+            <div className="mt-3">
+              <SkillTable
+                skill={skill}
+                hand={student.hand}
+                rows={shown.toReversed().flatMap(({ id, at, basis, alone, carried }) => {
+                  const name = format(at, 'd MMM yyyy, HH:mm');
+                  return [
+                    { name: `${name}, carried`, href: null, score: carried[skill] },
+                    {
+                      name: `${name}, alone`,
+                      href: `/sessions/${id}/review`,
+                      putts: basis[skill],
+                      score: alone[skill],
+                    },
+                  ];
+                })}
+              />
+            </div>
+          </details>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** Putts shown on a picture at most: the latest. */
+const SHOWN = 60;
+
+/** Where on the face putts were met, or where they came to rest; for the other skills how gates were cleared, by gap. */
+function Pictures({
+  skill,
+  student,
+  sessions,
+  units,
+}: {
+  skill: Ruled;
+  student: Student;
+  sessions: Session[];
+  units: UnitPreferences;
+}) {
+  const runs = sessions.flatMap((session) => session.runs);
+  if (skill === 'strike' || skill === 'pace') {
+    const kind = skill === 'strike' ? 'faceMark' : 'paceZone';
+    const with_ = runs.filter(({ layout }) => layout.elements.some((piece) => piece.kind === kind));
+    const [latest] = with_;
+    if (!latest) return null;
+    // Rests are shown on the drill last putted; marks on the face from all of them.
+    const same =
+      skill === 'strike' ? with_ : with_.filter(({ drillId }) => drillId === latest.drillId);
+    const marks = same
+      .flatMap(({ layout, putts }) => {
+        const id = layout.elements.find((piece) => piece.kind === kind)!.id;
+        const passes = judge(layout);
+        return counted(putts).flatMap(({ points, outcomes }): { spot: Spot; passes: boolean }[] =>
+          points[id] ? [{ spot: points[id], passes: passes(outcomes) }] : [],
+        );
+      })
+      .slice(0, SHOWN);
+    if (marks.length === 0) return null;
+    return skill === 'strike' ? (
+      <div>
+        <h2 className="mb-1 cap">The last {marks.length} marks on the face, from its front</h2>
+        <FacePicture
+          player={{ ...latest.layout.player, hand: student.hand }}
+          middle={null}
+          marks={marks}
+          className="h-[200px]"
+        />
+      </div>
+    ) : (
+      <div>
+        <h2 className="mb-1 cap">
+          {latest.drillName}: where the last {marks.length} putts came to rest
+        </h2>
+        <FinishPicture layout={latest.layout} units={units} rests={marks} className="h-[250px]" />
+      </div>
+    );
+  }
+  return <ClearByGap sessions={sessions} units={units} />;
+}
+
+/** How many of a hundred cleared each ball gate, by its gap at its distance. */
+function ClearByGap({ sessions, units }: { sessions: Session[]; units: UnitPreferences }) {
+  const gates = new Map<string, { gap: number; distance: number; clear: number; of: number }>();
+  for (const { layout, putts } of sessions.flatMap(({ runs }) => runs)) {
+    for (const piece of layout.elements) {
+      if (piece.kind !== 'ballGate') continue;
+      const { gap, distance } = piece.params;
+      const key = `${gap} ${distance}`;
+      const known = gates.get(key) ?? { gap, distance, clear: 0, of: 0 };
+      for (const { outcomes } of counted(putts)) {
+        known.of += 1;
+        known.clear += Number(outcomes[piece.id] === 'clear');
+      }
+      gates.set(key, known);
+    }
+  }
+  const rows = [...gates.values()].sort((a, b) => a.distance - b.distance || b.gap - a.gap);
+  if (rows.length === 0) return null;
+  return (
+    <div>
+      <h2 className="mb-1 cap">Clear through each gate, all sessions</h2>
+      <table className="w-full text-[16px]">
+        <tbody>
+          {rows.map(({ gap, distance, clear, of }) => (
+            <tr key={`${gap} ${distance}`} className="border-b border-hair">
+              <td className="py-1.5 pr-3 whitespace-nowrap">
+                {showLength(gap, 'across', units)} at {showLength(distance, 'along', units)}
+              </td>
+              <td className="w-full py-1.5">
+                <span
+                  aria-hidden
+                  className="block h-2.5 bg-ink"
+                  style={{ width: `${(100 * clear) / of}%` }}
+                />
+              </td>
+              <td className="py-1.5 pl-3 text-right num whitespace-nowrap">
+                {clear} of {of}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,124 @@
+import { format } from 'date-fns';
+import { ballGateOf, type Layout } from '@/core/layout';
+import {
+  changeBetween,
+  gateOfWindow,
+  nextGate,
+  puttsToSettle,
+  scoreWords,
+  type SessionScore,
+} from '@/core/scoring';
+import { settable, showDegrees, showLength, type UnitPreferences } from '@/core/units';
+import type { Session, Student } from '@/data';
+import { coldAgainstWarm, pointsNow } from './reading';
+import { changeWords } from './skill-words';
+
+/** The share that a gate of today should let through. */
+const TEACHES = 0.7;
+
+/** What is known, in sentences; and the gate to set next. */
+export function InWords({
+  student,
+  given,
+  sessions,
+  scores,
+  layout,
+  units,
+  faceShare,
+}: {
+  student: Student;
+  given: string;
+  sessions: Session[];
+  scores: SessionScore[];
+  layout: Layout;
+  units: UnitPreferences;
+  faceShare: number;
+}) {
+  const [first, last] = [scores[0]!, scores.at(-1)!];
+  const { start } = last.carried;
+  const gate = ballGateOf(layout) ?? undefined;
+  const across = (metres: number) => showLength(settable(metres, units, 'up'), 'across', units);
+  const { low, high } = gateOfWindow(start.window, gate).gap;
+  const change = first === last ? null : changeBetween(first, last, 'start', faceShare);
+  const more =
+    change &&
+    puttsToSettle(change, first.smoothed.start.window, start.window, {
+      window: last.alone.start.window,
+      putts: last.basis.start,
+    });
+  const cold = coldAgainstWarm(sessions, faceShare);
+  return (
+    <section className="grid content-start gap-4 px-4 py-5 md:px-6" aria-label="In words">
+      <div>
+        <h2 className="mb-1 cap">In words</h2>
+        <p className="text-[18px] leading-snug">
+          <strong>
+            {given} {scoreWords(start, student.hand, units, gate)}.
+          </strong>
+        </p>
+        <p className="mt-1 text-ink2">
+          The gate lies between {across(low)} and {across(high)} with 80 %.
+        </p>
+        {change && (
+          <p className="mt-2">
+            Since {format(first.at, 'd MMMM')}, when it was ±
+            {showDegrees(first.smoothed.start.window.middle)}, the window is{' '}
+            {changeWords(change.ratio.middle, change.smaller)}.
+            {more !== null && more > 0 && ` Some ${more} putts more would settle it.`}
+          </p>
+        )}
+        {cold && (
+          <p className="mt-2">
+            {cold.larger > 0.8
+              ? `Cold it is ${cold.ratio.toFixed(1)} times as wide as when warm: practise from new spots, with a cost for a miss.`
+              : 'Cold and warm are alike, so far as can be told.'}
+          </p>
+        )}
+      </div>
+      {gate && last.basis.start > 0 && (
+        <NextGateWords
+          given={given}
+          gate={gate}
+          points={pointsNow(last, faceShare).start}
+          units={units}
+        />
+      )}
+    </section>
+  );
+}
+
+function NextGateWords({
+  given,
+  gate,
+  points,
+  units,
+}: {
+  given: string;
+  gate: NonNullable<ReturnType<typeof ballGateOf>>;
+  points: Parameters<typeof nextGate>[0];
+  units: UnitPreferences;
+}) {
+  const found = nextGate(points, TEACHES, gate, (gap) => settable(gap, units));
+  const width = showLength(found.gap, 'across', units);
+  const away = showLength(found.distance, 'along', units);
+  const now = showLength(gate.gap, 'across', units);
+  const apart = found.gap - gate.gap;
+  return (
+    <div>
+      <h2 className="mb-1 cap">The next gate</h2>
+      <p className="text-[17px]">
+        <strong>
+          {width} at {away}
+        </strong>{' '}
+        lets {Math.round(found.share * 100)} % of {given}’s putts through:{' '}
+        {found.farther
+          ? 'it could not be closer, so it stands farther out.'
+          : Math.abs(apart) < 0.0015
+            ? `stay on the ${now} of the last time.`
+            : apart < 0
+              ? `climb from the ${now} of the last time.`
+              : `step down from the ${now} of the last time.`}
+      </p>
+    </div>
+  );
+}

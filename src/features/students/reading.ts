@@ -1,0 +1,122 @@
+import 'server-only';
+import { readMisses, type Finding, type MissCounts } from '@/core/coaching';
+import { judge, loggedElements } from '@/core/layout';
+import {
+  SKILLS,
+  beliefOfRuns,
+  changeBetween,
+  pointsOf,
+  windowsOf,
+  type Basis,
+  type LoggedRun,
+  type LoggedSession,
+  type SessionScore,
+  type SkillName,
+  type SkillPoints,
+} from '@/core/scoring';
+import { counted, type Session, type Student } from '@/data';
+
+/** Sessions that say what a player is now. */
+const LATELY = 4;
+/** Fewer putts of a kind than this are not compared with others. */
+const ENOUGH = 20;
+
+/** The player's skills as evenly likely values. */
+export function pointsNow(last: SessionScore, faceShare: number): Record<SkillName, SkillPoints> {
+  return Object.fromEntries(
+    SKILLS.map((skill) => [skill, pointsOf(last.belief.carried, skill, faceShare)]),
+  ) as Record<SkillName, SkillPoints>;
+}
+
+/** All putts that say anything of each skill. */
+export const basisOfAll = (scores: SessionScore[]): Basis =>
+  scores.reduce(
+    (sum, { basis }) => ({
+      start: sum.start + basis.start,
+      face: sum.face + basis.face,
+      path: sum.path + basis.path,
+      strike: sum.strike + basis.strike,
+      pace: sum.pace + basis.pace,
+      height: sum.height + basis.height,
+    }),
+    { start: 0, face: 0, path: 0, strike: 0, pace: 0, height: 0 },
+  );
+
+/** Putts of which a gate and the hole both tell. */
+function gateAndHole(
+  logged: LoggedSession[],
+): Pick<MissCounts, 'both' | 'clearMissed' | 'hitHoled'> {
+  const counts = { both: 0, clearMissed: 0, hitHoled: 0 };
+  for (const { layout, putts } of logged.flatMap(({ runs }) => runs)) {
+    const hole = layout.elements.find(({ kind }) => kind === 'hole')?.id;
+    const { primary } = loggedElements(layout);
+    if (!hole || primary?.trains !== 'start') continue;
+    const clear = judge({ ...layout, counts: 'gate' });
+    for (const { outcomes } of putts) {
+      const holed = outcomes[hole] === 'holed';
+      counts.both += 1;
+      counts.clearMissed += Number(clear(outcomes) && !holed);
+      counts.hitHoled += Number(!clear(outcomes) && holed);
+    }
+  }
+  return counts;
+}
+
+/** How a window of some runs compares with that of others. */
+function against(some: LoggedRun[], others: LoggedRun[], faceShare: number) {
+  const [a, b] = [beliefOfRuns(some, faceShare), beliefOfRuns(others, faceShare)];
+  if (a.basis.start < ENOUGH || b.basis.start < ENOUGH) return null;
+  const windows = windowsOf(pointsOf(a.belief, 'start', faceShare));
+  const other = windowsOf(pointsOf(b.belief, 'start', faceShare));
+  // Independent of each other: every value of the one meets every twentieth of the other.
+  let [larger, all] = [0, 0];
+  for (const window of windows) {
+    for (let i = 0; i < other.length; i += 20) {
+      larger += Number(window > 1.1 * other[i]!);
+      all += 1;
+    }
+  }
+  const middle = (values: Float64Array) => Float64Array.from(values).sort()[values.length >> 1]!;
+  return { ratio: middle(windows) / middle(other), larger: larger / all };
+}
+
+/** Cold putts against those putted warm. */
+export function coldAgainstWarm(sessions: Session[], faceShare: number): MissCounts['cold'] {
+  const runs = (cold: boolean): LoggedRun[] =>
+    sessions.flatMap((session) =>
+      session.runs
+        .filter((run) => run.cold === cold)
+        .map(({ layout, putts }) => ({
+          layout,
+          putts: counted(putts).map(({ outcomes, points }) => ({ outcomes, points })),
+        })),
+    );
+  return against(runs(true), runs(false), faceShare);
+}
+
+/** A player's misses, read from what is known now and from what was putted lately. */
+export function readPlayer(
+  student: Student,
+  sessions: Session[],
+  logged: LoggedSession[],
+  scores: SessionScore[],
+  faceShare: number,
+): Finding[] {
+  const [first, last] = [scores[0], scores.at(-1)];
+  if (!first || !last) return [];
+  const lately = new Set(scores.slice(-LATELY).map(({ id }) => id));
+  const basis = basisOfAll(scores);
+  const strike = first !== last && basis.strike >= 2 * ENOUGH;
+  const changed = strike ? changeBetween(first, last, 'strike', faceShare) : null;
+  return readMisses({
+    hand: student.hand,
+    school: student.school,
+    points: pointsNow(last, faceShare),
+    basis,
+    counts: {
+      ...gateAndHole(logged.filter(({ id }) => lately.has(id))),
+      cold: coldAgainstWarm(sessions, faceShare),
+      strike: changed && { ratio: changed.ratio.middle, smaller: changed.smaller },
+    },
+  });
+}

@@ -1,0 +1,112 @@
+import { ArrowLeft } from 'lucide-react';
+import { format } from 'date-fns';
+import Link from 'next/link';
+import type { Finding } from '@/core/coaching';
+import { ballGateOf, type Layout } from '@/core/layout';
+import { nextGate, pointsOf, type SessionScore } from '@/core/scoring';
+import { settable, showLength, type UnitPreferences } from '@/core/units';
+import type { Student } from '@/data';
+import { Glance } from './glance';
+import { PrintButton } from './print-button';
+import { WorthPart } from './worth-part';
+
+/** The share that a gate of today should let through. */
+const TEACHES = 0.7;
+
+/**
+ * What a student takes along: where they are, what it means, what to practise. Nothing that a coach has noted is in it,
+ * nor anything of health.
+ */
+export function Report({
+  student,
+  coach,
+  now,
+  scores,
+  findings,
+  layout,
+  units,
+  faceShare,
+}: {
+  student: Student;
+  coach: string;
+  now: Date;
+  /** In order of time, at least one. */
+  scores: SessionScore[];
+  findings: Finding[];
+  layout: Layout;
+  units: UnitPreferences;
+  faceShare: number;
+}) {
+  const [first, last] = [scores[0]!, scores.at(-1)!];
+  const gate = ballGateOf(layout);
+  const next =
+    gate &&
+    nextGate(pointsOf(last.belief.carried, 'start', faceShare), TEACHES, gate, (gap) =>
+      settable(gap, units),
+    );
+  return (
+    <main className="min-h-dvh bg-sheet">
+      <style>{`@page{size:A4;margin:12mm 10mm}@media print{section{break-inside:avoid}}`}</style>
+      <header className="flex flex-wrap items-center justify-between gap-3 border-b-[length:var(--stroke)] border-ink px-4 py-3 md:px-7 print:hidden">
+        <Link
+          href={`/students/${student.id}`}
+          className="inline-flex items-center gap-1.5 text-[15px] underline underline-offset-4"
+        >
+          <ArrowLeft size={15} aria-hidden /> {student.name}
+        </Link>
+        <PrintButton />
+      </header>
+      <div className="mx-auto max-w-[900px] py-5">
+        <div className="px-5 md:px-7">
+          <h1>{student.name}: how you putt</h1>
+          <p className="text-[16px] text-ink2">
+            {format(now, 'd MMMM yyyy')}
+            {coach && ` · ${coach}`} · from {scores.length}{' '}
+            {scores.length === 1 ? 'session' : `sessions since ${format(first.at, 'd MMMM')}`}
+          </p>
+          <p className="mt-3 max-w-[68ch] text-[16px]">
+            On each ruler the middle is what you meant. Eight of ten of your putts lie inside the
+            dark bar; its pale ends are what is not yet certain. The ring is where they centre.
+          </p>
+        </div>
+        <div className="mt-3 border-y border-ink">
+          <Glance
+            student={student}
+            scores={scores}
+            layout={layout}
+            units={units}
+            faceShare={faceShare}
+          />
+        </div>
+        <section className="px-5 py-4 md:px-7" aria-label="What to practise">
+          <h2 className="mb-2 text-[20px] num">What to practise</h2>
+          {findings.length === 0 && (
+            <p className="text-[16px]">
+              No fault stands out. Keep to the gate below, and to a cold test now and then.
+            </p>
+          )}
+          <ol className="grid gap-3">
+            {findings.slice(0, 3).map(({ id, seen, cause, drills }) => (
+              <li key={id} className="border-l-[3px] border-ink pl-3.5 text-[16px]">
+                <strong>{seen}</strong> {cause}
+                {drills.length > 0 && (
+                  <span className="block text-ink2">
+                    {drills.map(({ name, dose }) => `${name} (${dose})`).join(' · ')}
+                  </span>
+                )}
+              </li>
+            ))}
+          </ol>
+          {next && (
+            <p className="mt-3 text-[16px]">
+              Your next gate: <strong>{showLength(next.gap, 'across', units)}</strong> between the
+              tees, <strong>{showLength(next.distance, 'along', units)}</strong> from the ball.
+              About {Math.round(next.share * 10)} of ten should go through.
+            </p>
+          )}
+        </section>
+        <WorthPart scores={scores} layout={layout} units={units} faceShare={faceShare} />
+      </div>
+    </main>
+  );
+}

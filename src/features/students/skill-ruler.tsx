@@ -1,0 +1,86 @@
+import Link from 'next/link';
+import { makeWindow } from '@/core/green';
+import type { Layout } from '@/core/layout';
+import type { Hand } from '@/core/people';
+import type { Change, Score } from '@/core/scoring';
+import { showLength, type UnitPreferences } from '@/core/units';
+import { Ruler } from '@/ui/ruler';
+import {
+  SKILL_NAMES,
+  changeWords,
+  endsOf,
+  ruledBias,
+  showAmount,
+  showInterval,
+  skillBias,
+  skillBiasInterval,
+  type Ruled,
+} from './skill-words';
+
+/** What speaks of a skill, for one of whom nothing is known. */
+const SPEAKS: Record<Ruled, { words: string; drill: string }> = {
+  start: { words: 'a ball gate', drill: 'straight-gate' },
+  face: { words: 'a ball gate or a held finish', drill: 'held-finish' },
+  path: { words: 'a box of four tees', drill: 'box-gate' },
+  strike: { words: 'a putter gate or a mark on the face', drill: 'marked-face' },
+  pace: { words: 'a zone past the hole', drill: 'limit-line' },
+};
+
+/** One skill of a player on its ruler; where no putt speaks of it, what would. */
+export function SkillRuler({
+  skill,
+  score,
+  putts,
+  change,
+  hand,
+  layout,
+  units,
+}: {
+  skill: Ruled;
+  score: Score;
+  /** Putts that speak of it. */
+  putts: number;
+  /** Since the first session; null with one alone. */
+  change: Change | null;
+  hand: Hand;
+  /** Whose hole the start line is measured by. */
+  layout: Layout;
+  units: UnitPreferences;
+}) {
+  if (putts === 0) {
+    const { words, drill } = SPEAKS[skill];
+    return (
+      <section className="flex flex-wrap items-baseline gap-x-6 gap-y-1 bg-sheet px-5 py-4 md:px-7">
+        <h2 className="w-[130px] text-[20px] leading-tight num text-ink2">{SKILL_NAMES[skill]}</h2>
+        <p className="text-[16px] text-ink2">
+          No putt speaks of it yet: it takes {words}.{' '}
+          <Link href={`/drills/${drill}`} className="underline underline-offset-4">
+            Look at one
+          </Link>
+        </p>
+      </section>
+    );
+  }
+  const bias = ruledBias(skill, score.bias);
+  const { left, right } = makeWindow(layout.putt);
+  return (
+    <Ruler
+      name={SKILL_NAMES[skill]}
+      basis={`${putts} putts`}
+      window={score.window}
+      bias={bias}
+      {...(skill === 'start' && {
+        allowed: { left, right, label: `${showLength(layout.putt.distance, 'putt', units)} hole` },
+      })}
+      ends={endsOf(skill, hand)}
+      value={`±${showAmount(skill, score.window.middle)}`}
+      interval={showInterval(skill, score.window)}
+      words={[
+        `${skillBias(skill, bias.middle, hand)} (${skillBiasInterval(skill, bias, hand)})`,
+        change && changeWords(change.ratio.middle, change.smaller),
+      ]
+        .filter(Boolean)
+        .join('; ')}
+    />
+  );
+}

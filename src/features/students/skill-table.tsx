@@ -1,0 +1,86 @@
+import Link from 'next/link';
+import type { Hand } from '@/core/people';
+import type { Estimate, Score } from '@/core/scoring';
+import {
+  SKILL_NAMES,
+  ruledBias,
+  showAmount,
+  showInterval,
+  skillBias,
+  skillBiasInterval,
+  type Ruled,
+} from './skill-words';
+
+/** Scores of one skill below each other, every number with the interval that holds it eight times in ten. */
+export function SkillTable({
+  skill,
+  hand,
+  rows,
+}: {
+  skill: Ruled;
+  hand: Hand;
+  rows: {
+    name: string;
+    /** The putts it rests on, one by one. */
+    href?: string | null;
+    putts?: number;
+    score: Score;
+  }[];
+}) {
+  const amount = (estimate: Estimate) => (
+    <>
+      <span className="num">{showAmount(skill, estimate.middle)}</span>{' '}
+      <span className="text-sm whitespace-nowrap text-ink2">{showInterval(skill, estimate)}</span>
+    </>
+  );
+  return (
+    <div
+      className="overflow-x-auto"
+      role="group"
+      aria-label={`${SKILL_NAMES[skill]} in numbers`}
+      tabIndex={0}
+    >
+      <table className="w-full max-w-4xl min-w-[600px] text-[15px]">
+        <caption className="pb-1 text-left cap">
+          {SKILL_NAMES[skill]}; after each number the interval that holds it with 80 %
+        </caption>
+        <thead>
+          <tr className="border-b text-left cap">
+            <th className="py-1.5 pr-4 font-[inherit]">from</th>
+            <th className="py-1.5 pr-4 text-right font-[inherit]">putts</th>
+            <th className="py-1.5 pr-4 font-[inherit]">eight-in-ten window</th>
+            <th className="py-1.5 pr-4 font-[inherit]">bias</th>
+            <th className="py-1.5 font-[inherit]">spread</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ name, href, putts, score }) => {
+            const bias = ruledBias(skill, score.bias);
+            return (
+              <tr key={name} className="border-b border-hair align-baseline">
+                <td className="py-1.5 pr-4">
+                  {href ? (
+                    <Link href={href} className="underline decoration-1 underline-offset-4">
+                      {name}
+                    </Link>
+                  ) : (
+                    name
+                  )}
+                </td>
+                <td className="py-1.5 pr-4 text-right num">{putts ?? ''}</td>
+                <td className="py-1.5 pr-4">±{amount(score.window)}</td>
+                <td className="py-1.5 pr-4">
+                  <span className="num">{skillBias(skill, bias.middle, hand)}</span>{' '}
+                  <span className="text-sm whitespace-nowrap text-ink2">
+                    {skillBiasInterval(skill, bias, hand)}
+                  </span>
+                </td>
+                <td className="py-1.5">{amount(score.spread)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,85 @@
+import type { Gain, Worth } from '@/core/coaching';
+import { showLength, type UnitPreferences } from '@/core/units';
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** How often putts go in by distance, now and at the first session, with their bands. */
+export function WorthTable({
+  now,
+  first,
+  gains,
+  reference,
+  units,
+}: {
+  now: Worth[];
+  first: Worth[] | null;
+  /** What a fifth less spread would bring, the larger first; null while pace is not known. */
+  gains: Gain[] | null;
+  /** The distance that the gains are of, m. */
+  reference: number;
+  units: UnitPreferences;
+}) {
+  const [best] = gains ?? [];
+  return (
+    <div className="grid gap-x-10 gap-y-3 lg:grid-cols-[minmax(0,1fr)_360px]">
+      <table className="w-full self-start text-[16px]">
+        <thead>
+          <tr className="border-b text-left cap">
+            <th className="py-1.5 font-[inherit]">from</th>
+            <th className="py-1.5 font-[inherit]">made now, with its 80 % interval</th>
+            {first && <th className="py-1.5 pl-3 text-right font-[inherit]">at first</th>}
+          </tr>
+        </thead>
+        <tbody>
+          {now.map(({ distance, made }, index) => (
+            <tr key={distance} className="border-b border-hair">
+              <td className="w-20 py-1 whitespace-nowrap">{showLength(distance, 'putt', units)}</td>
+              <td className="py-1">
+                <span className="grid grid-cols-[minmax(60px,1fr)_150px] items-center gap-3">
+                  <span aria-hidden className="relative block h-3 bg-ink/10">
+                    <span
+                      className="absolute inset-y-0 bg-ink/35"
+                      style={{
+                        left: `${100 * made.low}%`,
+                        width: `${100 * (made.high - made.low)}%`,
+                      }}
+                    />
+                    <span
+                      className="absolute -inset-y-0.5 w-[3px] bg-ink"
+                      style={{ left: `calc(${100 * made.middle}% - 3px)` }}
+                    />
+                  </span>
+                  <span className="whitespace-nowrap">
+                    <strong className="num">{percent(made.middle)}</strong>{' '}
+                    <span className="text-sm text-ink2">
+                      {percent(made.low)} to {percent(made.high)}
+                    </span>
+                  </span>
+                </span>
+              </td>
+              {first && (
+                <td className="py-1 pl-3 text-right num">{percent(first[index]!.made.middle)}</td>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="grid content-start gap-2">
+        {best && (
+          <p className="max-w-prose text-[17px]">
+            A fifth less spread of {best.skill === 'start' ? 'the start line' : 'pace'} pays most:
+            it would make {best.gain.toFixed(0)} more of a hundred from{' '}
+            {showLength(reference, 'putt', units)}
+            {gains![1] &&
+              `; of ${best.skill === 'start' ? 'pace' : 'the start line'}, ${gains![1].gain.toFixed(0)} more`}
+            .
+          </p>
+        )}
+        <p className="max-w-prose text-sm text-ink2">
+          On this green, level and with this pace; a read that is off by about 0.3° is taken for
+          granted, since no gate tells it.
+        </p>
+      </div>
+    </div>
+  );
+}
