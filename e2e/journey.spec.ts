@@ -4,7 +4,7 @@ import { addDrill, addStudent, expectCount, finish, logByKeys, startSession, typ
 test('from an empty book to a score compared across sessions', async ({ page }) => {
   await page.goto('/');
   await addStudent(page, 'Linnea Quay', 'Left-handed');
-  await expect(page.getByText('Nothing is known of Linnea’s start line yet')).toBeVisible();
+  await expect(page.getByText('Nothing is known of Linnea’s putting yet')).toBeVisible();
 
   await test.step('a gate, and at once how strict it is', async () => {
     await page.goto('/drills/new');

@@ -58,6 +58,7 @@ async function main(): Promise<void> {
   await seedDemo(database, DAY);
   const owner = await ensureCoach(database);
   const oona = (await listStudents(database, owner)).find(({ name }) => name === 'Oona Brandt');
+  const yusra = (await listStudents(database, owner)).find(({ name }) => name === 'Yusra Malkey');
   const drill = (await listDrills(database, owner)).find(({ name }) => name === 'Close gate');
   const three = (await listDrills(database, owner)).find(({ origin }) => origin === 'three-in-one');
   const breaking = (await listDrills(database, owner)).find(
@@ -72,7 +73,8 @@ async function main(): Promise<void> {
   const shots: Shot[] = [
     { name: 'today', path: '/' },
     { name: 'students', path: '/students' },
-    { name: 'student', path: `/students/${oona?.id}` },
+    { name: 'student', path: `/students/${yusra?.id}`, size: { width: 1280, height: 1720 } },
+    { name: 'compare', path: '/students/compare' },
     { name: 'drills', path: '/drills' },
     { name: 'designer', path: `/drills/${three?.id}` },
     {
@@ -98,11 +100,6 @@ async function main(): Promise<void> {
         await lookAtFor(page, 'Yusra Malkey');
         await page.getByText(/would hole/).waitFor();
       },
-    },
-    {
-      name: 'what-if',
-      path: `/drills/${breaking?.id}`,
-      before: (page) => page.getByRole('tab', { name: 'What if' }).click(),
     },
     { name: 'greens', path: '/greens' },
     { name: 'green', path: `/greens/${green?.id}` },

@@ -1,10 +1,13 @@
 'use client';
 
+import Link from 'next/link';
 import { useSize } from './use-size';
 
 export interface RulerProps {
   /** What is measured: "Start line". */
   name: string;
+  /** Where its name leads. */
+  href?: string;
   /** Under the name: how many putts it rests on. */
   basis: string;
   /** All in the same unit, right positive; the bar holds eight putts in ten. */
@@ -29,7 +32,15 @@ export function Ruler(props: RulerProps) {
   return (
     <section className="grid items-center gap-x-6 bg-sheet px-5 py-3 md:grid-cols-[130px_1fr_250px] md:px-7">
       <div>
-        <h2 className="text-[20px] leading-tight num">{props.name}</h2>
+        <h2 className="text-[20px] leading-tight num">
+          {props.href ? (
+            <Link href={props.href} className="underline decoration-1 underline-offset-4">
+              {props.name}
+            </Link>
+          ) : (
+            props.name
+          )}
+        </h2>
         <p className="text-sm text-ink2">{props.basis}</p>
       </div>
       <div ref={ref} className="min-w-0" style={{ height: HEIGHT }}>
@@ -69,6 +80,8 @@ function Bar({
     <svg
       width={width}
       height={HEIGHT}
+      viewBox={`0 0 ${width} ${HEIGHT}`}
+      className="max-w-full"
       role="img"
       aria-label={`${name}: eight in ten within ${value}, ${interval}; ${words}`}
     >

@@ -1,6 +1,6 @@
 export { gateFit, gateFitWords, rateBelow, TEACHING, type GateFit } from './gate-fit';
-export { readMisses, SURE_ENOUGH, type Finding, type Known, type MissCounts } from './misses';
+export { readMisses, type Finding, type Known, type MissCounts } from './misses';
 export { nextStep, type NextStep } from './next-step';
 export { whatIsNew, type DrillFacts } from './news';
 export { standingsWords, type Standing } from './standings';
-export { ASSUMED_READ, DISTANCES, gains, worthByDistance, type Gain, type Worth } from './worth';
+export { ASSUMED_READ, gains, worthByDistance, type Gain, type Worth } from './worth';

@@ -92,7 +92,7 @@ const start = (id: 'push' | 'pull', cause: string): Pattern => ({
   cause,
   match: ({ hand, points, basis }) => {
     const sign = id === 'push' ? pushSide(hand) : (-pushSide(hand) as 1 | -1);
-    const { probability, middle } = biased(points.start, 0.2 * DEGREE, sign);
+    const { probability, middle } = biased(points.start, 0.25 * DEGREE, sign);
     const quiet = share(
       points.path.bias.length,
       (i) => Math.abs(points.path.bias[i]!) < 2 * DEGREE,
@@ -231,7 +231,7 @@ const PATTERNS: Pattern[] = [
 ];
 
 /** Verdicts less sure than this are kept silent. */
-export const SURE_ENOUGH = 0.8;
+const SURE_ENOUGH = 0.85;
 /** Drills offered for a finding. */
 const OFFERED = 3;
 

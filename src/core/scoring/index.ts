@@ -1,5 +1,6 @@
 export { basisOf, cellsOf, type Basis, type Cell, type LoggedPutt, type LoggedRun } from './cells';
 export { clearShare, gapForShare } from './clear-share';
+export { feelOf, type Feel } from './feel';
 export { carry, priorBelief, type Belief } from './gaussian';
 export { changeBetween, puttsToSettle, type Change } from './change';
 export {

@@ -6,8 +6,7 @@ export function Findings({ findings, student }: { findings: Finding[]; student: 
   if (findings.length === 0) {
     return (
       <p className="text-[16px] text-ink2">
-        Nothing is sure enough to be said of {student}’s misses: no pattern is likelier than eight
-        in ten.
+        Nothing is sure enough to be said of {student}’s misses: no pattern is likelier than 85 %.
       </p>
     );
   }

@@ -1,15 +1,18 @@
 import { format } from 'date-fns';
+import Link from 'next/link';
 import { ballGateOf, type Layout } from '@/core/layout';
 import {
   changeBetween,
+  feelOf,
   gateOfWindow,
   nextGate,
   puttsToSettle,
   scoreWords,
+  type Feel,
   type SessionScore,
 } from '@/core/scoring';
-import { settable, showDegrees, showLength, type UnitPreferences } from '@/core/units';
-import type { Session, Student } from '@/data';
+import { roughLength, settable, showDegrees, showLength, type UnitPreferences } from '@/core/units';
+import { counted, type Session, type Student } from '@/data';
 import { coldAgainstWarm, pointsNow } from './reading';
 import { changeWords } from './skill-words';
 
@@ -47,6 +50,11 @@ export function InWords({
       putts: last.basis.start,
     });
   const cold = coldAgainstWarm(sessions, faceShare);
+  const feel = feelOf(
+    sessions.flatMap(({ runs }) =>
+      runs.map((run) => ({ layout: run.layout, putts: counted(run.putts) })),
+    ),
+  );
   return (
     <section className="grid content-start gap-4 px-4 py-5 md:px-6" aria-label="In words">
       <div>
@@ -64,7 +72,13 @@ export function InWords({
             Since {format(first.at, 'd MMMM')}, when it was ±
             {showDegrees(first.smoothed.start.window.middle)}, the window is{' '}
             {changeWords(change.ratio.middle, change.smaller)}.
-            {more !== null && more > 0 && ` Some ${more} putts more would settle it.`}
+            {more !== null && more > 0 && ` Some ${more} putts more would settle it.`}{' '}
+            <Link
+              href={`/students/compare?student=${student.id}`}
+              className="underline underline-offset-4"
+            >
+              Then and now
+            </Link>
           </p>
         )}
         {cold && (
@@ -75,6 +89,12 @@ export function InWords({
           </p>
         )}
       </div>
+      {feel && (
+        <div>
+          <h2 className="mb-1 cap">Feel</h2>
+          <p>{feelWords(feel, units)}</p>
+        </div>
+      )}
       {gate && last.basis.start > 0 && (
         <NextGateWords
           given={given}
@@ -85,6 +105,17 @@ export function InWords({
       )}
     </section>
   );
+}
+
+/** Guesses against what came true, in a sentence or two. */
+function feelWords({ guesses, right, distance }: Feel, units: UnitPreferences): string {
+  const counted = `${right} of ${guesses} guesses came true.`;
+  if (!distance) return counted;
+  const { bias, spread, correlation } = distance;
+  const side = bias > 0 ? 'farther than it lay' : 'shorter than it lay';
+  const tied =
+    correlation === null ? '' : `; guess and fact go together by ${correlation.toFixed(2)}`;
+  return `${counted} Guessed ${roughLength(Math.abs(bias), units)} ${side}, give or take ${roughLength(spread, units)}${tied}.`;
 }
 
 function NextGateWords({

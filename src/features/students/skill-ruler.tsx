@@ -35,6 +35,9 @@ export function SkillRuler({
   hand,
   layout,
   units,
+  name = SKILL_NAMES[skill],
+  href,
+  reach,
 }: {
   skill: Ruled;
   score: Score;
@@ -46,12 +49,18 @@ export function SkillRuler({
   /** Whose hole the start line is measured by. */
   layout: Layout;
   units: UnitPreferences;
+  /** What stands before the ruler: the skill, unless several of one skill are compared. */
+  name?: string;
+  /** Where it leads to what it rests on. */
+  href?: string;
+  /** Half of the ruler at least, so that rulers below each other share a scale. */
+  reach?: number;
 }) {
   if (putts === 0) {
     const { words, drill } = SPEAKS[skill];
     return (
       <section className="flex flex-wrap items-baseline gap-x-6 gap-y-1 bg-sheet px-5 py-4 md:px-7">
-        <h2 className="w-[130px] text-[20px] leading-tight num text-ink2">{SKILL_NAMES[skill]}</h2>
+        <h2 className="w-[130px] text-[20px] leading-tight num text-ink2">{name}</h2>
         <p className="text-[16px] text-ink2">
           No putt speaks of it yet: it takes {words}.{' '}
           <Link href={`/drills/${drill}`} className="underline underline-offset-4">
@@ -65,7 +74,9 @@ export function SkillRuler({
   const { left, right } = makeWindow(layout.putt);
   return (
     <Ruler
-      name={SKILL_NAMES[skill]}
+      name={name}
+      href={href}
+      reach={reach}
       basis={`${putts} putts`}
       window={score.window}
       bias={bias}

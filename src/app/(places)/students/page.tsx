@@ -40,6 +40,11 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
             </Link>
           </Button>
         )}
+        {rows.length > 1 && !archived && (
+          <Button asChild>
+            <Link href="/students/compare">Side by side</Link>
+          </Button>
+        )}
         <Button asChild kind="primary">
           <Link href="/students/new">Add student</Link>
         </Button>

@@ -1,0 +1,84 @@
+import { expect, test, type Page } from '@playwright/test';
+import { addDrill, addStudent, finish, logByKeys, setUp, startSession } from './coach';
+
+async function startBuiltIn(page: Page, drill: string, student: string) {
+  await page.goto(`/drills/${drill}`);
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('combobox', { name: 'Student', exact: true }).click();
+  await page.getByRole('option', { name: student }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await setUp(page);
+}
+
+test('from a logged session to a changed score, to the reason, to a drill for it, to a new run', async ({
+  page,
+}) => {
+  await addStudent(page, 'Vigo Lantern');
+  const student = new URL(page.url()).pathname;
+  await addDrill(page, 'Lantern gate');
+
+  await test.step('pushes through a gate: the start line is known, the rest says what it takes', async () => {
+    await startSession(page, 'Vigo Lantern', 'Lantern gate');
+    await logByKeys(page, 'CRRCRRCRCRRCRRCRCRRC');
+    await expect(page.getByText('all saved')).toBeVisible();
+    await finish(page);
+    await page.getByRole('link', { name: 'Vigo’s page' }).click();
+    await expect(page.getByText('1 sessions, 20 putts')).toBeVisible();
+    await expect(
+      page.getByRole('img', { name: /^Start line: eight in ten within ±\d\.\d\d°.*push/ }),
+    ).toBeVisible();
+    await expect(
+      page.getByText('No putt speaks of it yet: it takes a box of four tees.'),
+    ).toBeVisible();
+    await expect(page.getByText(/Starts \d\.\d° to the right, a push/)).toBeVisible();
+    await expect(page.getByText(/\d\d % sure, from 20 putts\./)).toBeVisible();
+  });
+
+  await test.step('what the score rests on is one touch away, down to the putts', async () => {
+    await page.getByText('All sessions in numbers').click();
+    await page.getByRole('link', { name: /, alone$/ }).click();
+    await page.getByText('Putt by putt').click();
+    await expect(page.getByRole('listitem').filter({ hasText: 'Right, tee B' })).toHaveCount(12);
+    await page.goto(student);
+  });
+
+  await test.step('from the reason to a drill for it, and a new run', async () => {
+    const misses = page.getByRole('region', { name: 'What the misses say' });
+    await expect(misses.getByText(/^Not now: \w+/)).toBeVisible();
+    await misses.getByRole('link').first().click();
+    await page.getByRole('button', { name: 'Start session' }).click();
+    await page.getByRole('combobox', { name: 'Student', exact: true }).click();
+    await page.getByRole('option', { name: 'Vigo Lantern' }).click();
+    await page.getByRole('button', { name: 'Start session' }).click();
+    await expect(page.getByText('Vigo Lantern').first()).toBeVisible();
+    await page.goto(student);
+  });
+
+  await test.step('a session of another kind changes another ruler', async () => {
+    await startBuiltIn(page, 'putter-gate-level', 'Vigo Lantern');
+    await logByKeys(page, 'CCLCCLCLCCLCLCC');
+    await expect(page.getByText('all saved')).toBeVisible();
+    await finish(page);
+    await page.goto(`${student}?skill=strike`);
+    await expect(
+      page.getByRole('img', { name: /^Strike: eight in ten within ±\d+\.\d mm/ }),
+    ).toBeVisible();
+    await expect(page.getByRole('region', { name: 'In depth' })).toContainText('Strike');
+    await page.getByText('All sessions in numbers').click();
+    await expect(page.getByRole('row', { name: /alone 15/ })).toContainText(/mm/);
+  });
+
+  await test.step('a report for the student, without the private notes', async () => {
+    await page.goto(`${student}/edit`);
+    await page.getByLabel('Notes').fill('Sore knee, do not tell.');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByText('Sore knee, do not tell.')).toBeVisible();
+    await page.getByRole('link', { name: 'Report' }).click();
+    await expect(
+      page.getByRole('heading', { level: 1, name: 'Vigo Lantern: how you putt' }),
+    ).toBeVisible();
+    await expect(page.locator('body')).not.toContainText('knee');
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    expect((pdf.match(/\/Type \/Page\b/g) ?? []).length).toBeLessThanOrEqual(2);
+  });
+});
