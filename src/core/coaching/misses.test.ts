@@ -16,7 +16,14 @@ import { DEGREE } from '@/core/units';
 import { gains, readMisses, worthByDistance, type Known, type MissCounts } from '.';
 
 const W = DEFAULT_FACE_SHARE;
-const QUIET: MissCounts = { both: 0, clearMissed: 0, hitHoled: 0, cold: null, strike: null };
+const QUIET: MissCounts = {
+  both: 0,
+  clearMissed: 0,
+  hitHoled: 0,
+  cold: null,
+  pressure: null,
+  strike: null,
+};
 const GOOD: Truth = {
   face: { bias: 0, spread: 0.8 * DEGREE },
   path: { bias: 0, spread: 1 * DEGREE },
@@ -96,9 +103,9 @@ describe('reading the misses', () => {
 
   it('names what contradicts itself: clear and missed, hit and holed, good when warm', () => {
     const counts = { both: 30, clearMissed: 20, hitHoled: 9 };
-    const cold = { ratio: 1.5, larger: 0.93 };
-    expect(found(known(GOOD, 'right', { ...counts, cold }))).toEqual(
-      expect.arrayContaining(['clear and missed', 'hit and holed', 'cold']),
+    const wider = { ratio: 1.5, larger: 0.93 };
+    expect(found(known(GOOD, 'right', { ...counts, cold: wider, pressure: wider }))).toEqual(
+      expect.arrayContaining(['clear and missed', 'hit and holed', 'cold', 'pressure']),
     );
     const few = { both: 6, clearMissed: 6, hitHoled: 6, cold: { ratio: 1.5, larger: 0.6 } };
     const ids = found(known(GOOD, 'right', few));

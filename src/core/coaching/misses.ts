@@ -22,6 +22,8 @@ export interface MissCounts {
   hitHoled: number;
   /** Window of the start line cold over that when warm, and how likely it is larger; null while too few putts say it. */
   cold: { ratio: number; larger: number } | null;
+  /** The same where a miss costs something, over free practice. */
+  pressure: { ratio: number; larger: number } | null;
   /** Strike window now over that at the first session, and how likely it has shrunk; null while too few putts say it. */
   strike: { ratio: number; smaller: number } | null;
 }
@@ -211,6 +213,19 @@ const PATTERNS: Pattern[] = [
         probability: cold.larger,
         putts: basis.start,
         seen: `Cold, the start line is ${cold.ratio.toFixed(1)} times as wide as when warm.`,
+      },
+  },
+  {
+    id: 'pressure',
+    putts: 0,
+    misses: ['nerves'],
+    cause:
+      'Good in free practice, poorer when a miss costs: practise with a cost, and with the routine.',
+    match: ({ counts: { pressure }, basis }) =>
+      pressure && {
+        probability: pressure.larger,
+        putts: basis.start,
+        seen: `When a miss costs something, the start line is ${pressure.ratio.toFixed(1)} times as wide.`,
       },
   },
   {

@@ -8,6 +8,7 @@ import type { Ruled } from './skill-words';
 /** One ruler among others. */
 export interface ComparedRow {
   name: string;
+  /** To what it rests on. */
   href: string;
   score: Score;
   putts: number;
@@ -15,35 +16,40 @@ export interface ComparedRow {
   layout: Layout;
 }
 
-/** Rulers of one skill below each other, on one scale. */
+/** Rulers of one skill below each other, all on one scale. */
 export function Compared({
   skill,
-  rows,
+  comparisons,
   units,
 }: {
   skill: Ruled;
-  rows: ComparedRow[];
+  comparisons: { title: string; rows: ComparedRow[] }[];
   units: UnitPreferences;
 }) {
   const reach = Math.max(
-    ...rows.flatMap(({ score: { window, bias } }) => [
-      window.high,
-      Math.abs(bias.low),
-      Math.abs(bias.high),
-    ]),
+    ...comparisons.flatMap(({ rows }) =>
+      rows.flatMap(({ score: { window, bias } }) => [
+        window.high,
+        Math.abs(bias.low),
+        Math.abs(bias.high),
+      ]),
+    ),
   );
-  return (
-    <div className="divide-y divide-hair border-y-[length:var(--stroke)] border-ink">
-      {rows.map((row) => (
-        <SkillRuler
-          key={`${row.name} ${row.href}`}
-          {...row}
-          skill={skill}
-          change={null}
-          units={units}
-          reach={reach}
-        />
-      ))}
-    </div>
-  );
+  return comparisons.map(({ title, rows }) => (
+    <section key={title} aria-label={title || 'Students'}>
+      {title && <h2 className="px-4 pt-4 pb-2 text-[19px] num md:px-7">{title}</h2>}
+      <div className="divide-y divide-hair border-y-[length:var(--stroke)] border-ink">
+        {rows.map((row) => (
+          <SkillRuler
+            key={`${row.name} ${row.href}`}
+            {...row}
+            skill={skill}
+            change={null}
+            units={units}
+            reach={reach}
+          />
+        ))}
+      </div>
+    </section>
+  ));
 }

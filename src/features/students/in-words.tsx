@@ -16,8 +16,8 @@ import { counted, type Session, type Student } from '@/data';
 import { coldAgainstWarm, pointsNow } from './reading';
 import { changeWords } from './skill-words';
 
-/** The share that a gate of today should let through. */
-const TEACHES = 0.7;
+/** Success rates to choose from. */
+const RATES = [0.5, 0.6, 0.7, 0.8, 0.9] as const;
 
 /** What is known, in sentences; and the gate to set next. */
 export function InWords({
@@ -28,6 +28,7 @@ export function InWords({
   layout,
   units,
   faceShare,
+  rate,
 }: {
   student: Student;
   given: string;
@@ -36,6 +37,8 @@ export function InWords({
   layout: Layout;
   units: UnitPreferences;
   faceShare: number;
+  /** Share of putts that the next gate should let through. */
+  rate: number;
 }) {
   const [first, last] = [scores[0]!, scores.at(-1)!];
   const { start } = last.carried;
@@ -77,7 +80,7 @@ export function InWords({
               href={`/students/compare?student=${student.id}`}
               className="underline underline-offset-4"
             >
-              Then and now
+              Compared: then and now, cold and warm, drill by drill
             </Link>
           </p>
         )}
@@ -101,6 +104,8 @@ export function InWords({
           gate={gate}
           points={pointsNow(last, faceShare).start}
           units={units}
+          rate={rate}
+          href={`/students/${student.id}`}
         />
       )}
     </section>
@@ -123,13 +128,17 @@ function NextGateWords({
   gate,
   points,
   units,
+  rate,
+  href,
 }: {
   given: string;
   gate: NonNullable<ReturnType<typeof ballGateOf>>;
   points: Parameters<typeof nextGate>[0];
   units: UnitPreferences;
+  rate: number;
+  href: string;
 }) {
-  const found = nextGate(points, TEACHES, gate, (gap) => settable(gap, units));
+  const found = nextGate(points, rate, gate, (gap) => settable(gap, units));
   const width = showLength(found.gap, 'across', units);
   const away = showLength(found.distance, 'along', units);
   const now = showLength(gate.gap, 'across', units);
@@ -149,6 +158,20 @@ function NextGateWords({
             : apart < 0
               ? `climb from the ${now} of the last time.`
               : `step down from the ${now} of the last time.`}
+      </p>
+      <p className="mt-1 flex flex-wrap gap-x-3 text-[15px]">
+        <span className="text-ink2">for</span>
+        {RATES.map((one) => (
+          <Link
+            key={one}
+            href={`${href}?rate=${one}`}
+            scroll={false}
+            aria-current={one === rate ? 'true' : undefined}
+            className={one === rate ? 'font-[720]' : 'underline underline-offset-4'}
+          >
+            {Math.round(one * 100)} %
+          </Link>
+        ))}
       </p>
     </div>
   );

@@ -14,7 +14,8 @@ import {
   type SkillName,
   type SkillPoints,
 } from '@/core/scoring';
-import { counted, type Session, type Student } from '@/data';
+import type { Rule } from '@/core/drill';
+import { counted, type Run, type Session, type Student } from '@/data';
 
 /** Sessions that say what a player is now. */
 const LATELY = 4;
@@ -80,19 +81,49 @@ function against(some: LoggedRun[], others: LoggedRun[], faceShare: number) {
   return { ratio: middle(windows) / middle(other), larger: larger / all };
 }
 
+/** Rules under which a miss costs something. */
+const PRESSING: Rule['type'][] = [
+  'row',
+  'sets',
+  'stations',
+  'tiers',
+  'record',
+  'points',
+  'zone',
+  'cost',
+];
+
+/** Whether a miss costs something on a run. */
+export const presses = ({ rule, cold }: Pick<Run, 'rule' | 'cold'>): boolean =>
+  !cold && PRESSING.includes(rule.type);
+
+/** Runs of some sessions as scoring takes them, of one kind. */
+export const loggedRuns = (sessions: Session[], kind: (run: Run) => boolean): LoggedRun[] =>
+  sessions.flatMap(({ runs }) =>
+    runs.filter(kind).map(({ layout, putts }) => ({
+      layout,
+      putts: counted(putts).map(({ outcomes, points }) => ({ outcomes, points })),
+    })),
+  );
+
 /** Cold putts against those putted warm. */
-export function coldAgainstWarm(sessions: Session[], faceShare: number): MissCounts['cold'] {
-  const runs = (cold: boolean): LoggedRun[] =>
-    sessions.flatMap((session) =>
-      session.runs
-        .filter((run) => run.cold === cold)
-        .map(({ layout, putts }) => ({
-          layout,
-          putts: counted(putts).map(({ outcomes, points }) => ({ outcomes, points })),
-        })),
-    );
-  return against(runs(true), runs(false), faceShare);
-}
+export const coldAgainstWarm = (sessions: Session[], faceShare: number): MissCounts['cold'] =>
+  against(
+    loggedRuns(sessions, ({ cold }) => cold),
+    loggedRuns(sessions, ({ cold }) => !cold),
+    faceShare,
+  );
+
+/** Putts whose miss costs something against free practice. */
+export const pressureAgainstPractice = (
+  sessions: Session[],
+  faceShare: number,
+): MissCounts['pressure'] =>
+  against(
+    loggedRuns(sessions, presses),
+    loggedRuns(sessions, (run) => !presses(run) && !run.cold),
+    faceShare,
+  );
 
 /** A player's misses, read from what is known now and from what was putted lately. */
 export function readPlayer(
@@ -116,6 +147,7 @@ export function readPlayer(
     counts: {
       ...gateAndHole(logged.filter(({ id }) => lately.has(id))),
       cold: coldAgainstWarm(sessions, faceShare),
+      pressure: pressureAgainstPractice(sessions, faceShare),
       strike: changed && { ratio: changed.ratio.middle, smaller: changed.smaller },
     },
   });

@@ -1,7 +1,9 @@
 import type { Gain, Worth } from '@/core/coaching';
 import { showLength, type UnitPreferences } from '@/core/units';
 
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
+/** Nothing is certain: no more than 99 % is said, and no less than 1. */
+const percent = (share: number): string =>
+  `${Math.min(99, Math.max(1, Math.round(share * 100)))} %`;
 
 /** How often putts go in by distance, now and at the first session, with their bands. */
 export function WorthTable({

@@ -20,12 +20,16 @@ import { showLength } from '@/core/units';
 
 export const metadata: Metadata = { title: 'Student' };
 
-const query = z.object({ skill: z.enum(RULED).catch('start') });
+const query = z.object({
+  skill: z.enum(RULED).catch('start'),
+  /** Share of putts that the next gate should let through. */
+  rate: z.coerce.number().min(0.5).max(0.9).catch(0.7),
+});
 
 export default async function StudentPage({ params, searchParams }: PageProps<'/students/[id]'>) {
   const { database, owner, units } = await coachContext();
   const student = await orNotFound(getStudent(database, owner, (await params).id));
-  const { skill } = query.parse(await searchParams);
+  const { skill, rate } = query.parse(await searchParams);
   const { sessions, logged, scores, faceShare } = await studentHistory(student.id);
   const putts = sessions.flatMap(({ runs }) => runs.flatMap((run) => counted(run.putts))).length;
   const first = scores[0];
@@ -112,6 +116,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
               layout={layout}
               units={units}
               faceShare={faceShare}
+              rate={rate}
             />
           </div>
           <InDepth

@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { z } from 'zod';
@@ -7,6 +6,7 @@ import { Empty, PlaceHead } from '@/features/shared/place';
 import { keptHistory } from '@/features/shared/scores';
 import { coachContext } from '@/features/shared/server';
 import { Compared, type ComparedRow } from '@/features/students/compared';
+import { comparisonsOf, type Comparison } from '@/features/students/comparisons';
 import { basisOfAll } from '@/features/students/reading';
 import { RULED, SKILL_NAMES } from '@/features/students/skill-words';
 
@@ -14,50 +14,52 @@ export const metadata: Metadata = { title: 'Compare' };
 
 const query = z.object({
   skill: z.enum(RULED).catch('start'),
-  /** One student's first session against the last; else all students side by side. */
+  /** One student compared with themself; else all students side by side. */
   student: z.uuid().optional().catch(undefined),
 });
 
 export default async function ComparePage({ searchParams }: PageProps<'/students/compare'>) {
   const { database, owner, coach, units } = await coachContext();
   const { skill, student: only } = query.parse(await searchParams);
+  const faceShare = Number(coach.settings.faceShare);
   const [students, sessions] = await Promise.all([
     listStudents(database, owner),
-    listSessions(database, owner),
+    listSessions(database, owner, { studentId: only }),
   ]);
-  const shown = students.filter(({ id, archivedAt }) => (only ? id === only : !archivedAt));
-  const rows = shown.flatMap((student): ComparedRow[] => {
+  const one = students.find(({ id }) => id === only);
+  const shown = one ? [one] : students.filter(({ archivedAt }) => !archivedAt);
+  const known = shown.map((student) => {
     const own = sessions.filter(({ studentId }) => studentId === student.id);
-    const scores = keptHistory(student.id, own.map(toLogged), Number(coach.settings.faceShare));
-    const speaking = scores.filter(({ basis }) => basis[skill] > 0);
-    const [first, last] = [speaking[0], speaking.at(-1)];
-    const layout = own.find(({ id }) => id === last?.id)?.runs[0]?.layout;
-    if (!first || !last || !layout) return [];
-    const shared = { hand: student.hand, layout, href: `/students/${student.id}?skill=${skill}` };
-    const end = {
-      ...shared,
-      name: only ? format(last.at, 'd MMMM') : student.name,
-      score: last.smoothed[skill],
-      putts: basisOfAll(scores)[skill],
-    };
-    return only && first !== last
-      ? [
-          {
-            ...shared,
-            name: format(first.at, 'd MMMM'),
-            score: first.smoothed[skill],
-            putts: first.basis[skill],
-          },
-          end,
-        ]
-      : [end];
+    return { student, own, scores: keptHistory(student.id, own.map(toLogged), faceShare) };
   });
-  rows.sort((a, b) => (only ? 0 : a.score.window.middle - b.score.window.middle));
-  const [one] = only ? shown : [];
+  const all: Comparison[] = one
+    ? known.flatMap(({ own, scores }) => comparisonsOf(one, own, scores, skill, faceShare))
+    : [
+        {
+          title: '',
+          rows: known
+            .flatMap(({ student, own, scores }): ComparedRow[] => {
+              const last = scores.findLast(({ basis }) => basis[skill] > 0);
+              const layout = own.find(({ id }) => id === last?.id)?.runs[0]?.layout;
+              if (!last || !layout) return [];
+              return [
+                {
+                  name: student.name,
+                  href: `/students/${student.id}?skill=${skill}`,
+                  score: last.smoothed[skill],
+                  putts: basisOfAll(scores)[skill],
+                  hand: student.hand,
+                  layout,
+                },
+              ];
+            })
+            .sort((a, b) => a.score.window.middle - b.score.window.middle),
+        },
+      ];
   return (
     <>
       <PlaceHead
-        title={one ? `${one.name}, then and now` : 'Side by side'}
+        title={one ? `${one.name}, compared` : 'Side by side'}
         sub={`${SKILL_NAMES[skill]}, all on one scale${one ? '' : ', the smallest window first'}`}
       />
       <nav
@@ -79,12 +81,12 @@ export default async function ComparePage({ searchParams }: PageProps<'/students
           </Link>
         ))}
       </nav>
-      {rows.length === 0 ? (
+      {all.every(({ rows }) => rows.length === 0) ? (
         <Empty title="Nothing to compare yet">
           <p>No putt speaks of this skill. Its ruler on a student’s page says which drill does.</p>
         </Empty>
       ) : (
-        <Compared skill={skill} rows={rows} units={units} />
+        <Compared skill={skill} comparisons={all} units={units} />
       )}
     </>
   );

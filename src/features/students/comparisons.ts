@@ -1,0 +1,69 @@
+import 'server-only';
+import { format } from 'date-fns';
+import { beliefOfRuns, scoreOf, pointsOf, type SessionScore } from '@/core/scoring';
+import type { Run, Session, Student } from '@/data';
+import type { ComparedRow } from './compared';
+import { basisOfAll, loggedRuns, presses } from './reading';
+import type { Ruled } from './skill-words';
+
+/** Rulers that are compared with each other, under what they are compared by. */
+export interface Comparison {
+  title: string;
+  rows: ComparedRow[];
+}
+
+/** Fewer putts than this of a kind make no ruler. */
+const ENOUGH = 10;
+
+/**
+ * One player compared with themself: then and now, cold and warm, practice and pressure, drill by drill. Kinds of putts are
+ * scored by themselves, without what other sessions know.
+ */
+export function comparisonsOf(
+  student: Student,
+  sessions: Session[],
+  scores: SessionScore[],
+  skill: Ruled,
+  faceShare: number,
+): Comparison[] {
+  const speaking = scores.filter(({ basis }) => basis[skill] > 0);
+  const [first, last] = [speaking[0], speaking.at(-1)];
+  const layout = sessions.find(({ id }) => id === last?.id)?.runs[0]?.layout;
+  if (!first || !last || !layout) return [];
+  const shared = { hand: student.hand, layout, href: `/students/${student.id}?skill=${skill}` };
+  const of = (name: string, kind: (run: Run) => boolean): ComparedRow[] => {
+    const { belief, basis } = beliefOfRuns(loggedRuns(sessions, kind), faceShare);
+    if (basis[skill] < ENOUGH) return [];
+    const score = scoreOf(pointsOf(belief, skill, faceShare));
+    return [{ ...shared, name, score, putts: basis[skill] }];
+  };
+  const at = ({ at: date, smoothed }: SessionScore, putts: number): ComparedRow => ({
+    ...shared,
+    name: format(date, 'd MMMM'),
+    score: smoothed[skill],
+    putts,
+  });
+  const drills = new Map(
+    sessions.flatMap(({ runs }) => runs.map(({ drillId, drillName }) => [drillId, drillName])),
+  );
+  const all = [
+    {
+      title: 'Then and now',
+      rows:
+        first === last ? [] : [at(first, first.basis[skill]), at(last, basisOfAll(scores)[skill])],
+    },
+    {
+      title: 'Cold and warm',
+      rows: [...of('Cold', ({ cold }) => cold), ...of('Warm', ({ cold }) => !cold)],
+    },
+    {
+      title: 'Free practice, and where a miss costs',
+      rows: [...of('Practice', (run) => !presses(run) && !run.cold), ...of('Pressure', presses)],
+    },
+    {
+      title: 'Drill by drill',
+      rows: [...drills].flatMap(([id, name]) => of(name, ({ drillId }) => drillId === id)),
+    },
+  ];
+  return all.filter(({ rows }) => rows.length > 1);
+}
