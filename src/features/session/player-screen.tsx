@@ -1,12 +1,10 @@
 'use client';
 
-import { Undo2, X } from 'lucide-react';
-import Link from 'next/link';
+import { Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState, useTransition, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
-import { gateFitWords } from '@/core/coaching';
 import { endedWords, type Guess } from '@/core/drill';
 import { judge, loggedElements, type Outcome, type Spot } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
@@ -16,15 +14,17 @@ import { LayoutDrawing } from '../drills/layout-drawing';
 import { showErrors } from '../shared/show-errors';
 import type { ActionResult } from '../shared/result';
 import { move, reopen, rotate, swap } from './actions';
-import { Ask, type Asked } from './ask';
+import { Ask } from './ask';
+import { askedOf } from './asking';
 import { useCues } from './cues';
 import { FinishPicture } from './finish-picture';
 import { keysOf } from './keys';
 import { MoreMenu, type SwapTo } from './more-menu';
 import { MoreTouch, PointPicture, type Touched } from './more-touch';
 import type { DrillOption } from './options';
-import { passWord, primaryOutcomes } from './outcome-words';
-import { proposedRung, type Play, type PlayerRun } from './play';
+import { primaryOutcomes } from './outcome-words';
+import type { Play, PlayerRun } from './play';
+import { PlayerHead } from './player-head';
 import { PuttsSheet } from './putts-sheet';
 import type { RunStore, RunView } from './run-store';
 import { Refusal, SavingSign } from './saving-sign';
@@ -41,6 +41,8 @@ const SIDE_OF_KEY: Record<string, Outcome['side']> = {
 
 /** Two touches nearer than this are one, ms: nobody putts so fast. */
 const ONE_TOUCH = 250;
+/** A proposal that was refused is not made again for so many putts. */
+const PATIENCE = 10;
 
 /** One player of a session in front: the drawing above, the thumb zone below; one touch a putt. */
 export function PlayerScreen({
@@ -80,8 +82,8 @@ export function PlayerScreen({
   const cues = useCues();
   const [moving, work] = useTransition();
   const busy = moving || finishing;
-  const { layout, rule, ladder, rung, cold } = player;
-  const { counts, progress, course, nextRung, fit, pace } = play;
+  const { layout, rule, ladder, rung } = player;
+  const { progress, course, nextRung } = play;
   const { primary, others } = useMemo(() => loggedElements(layout), [layout]);
   const outcomes = useMemo(() => primary?.outcomes() ?? [], [primary]);
   const passes = useMemo(() => judge(layout), [layout]);
@@ -90,7 +92,6 @@ export function PlayerScreen({
   const [listed, setListed] = useState(false);
   // The coach may go on when the rule has ended; the putts are kept and scored, the rule counts no more.
   const [goesOn, setGoesOn] = useState(false);
-  // A proposal not taken is not made again for so many putts.
   const [refusedAt, setRefusedAt] = useState(-Infinity);
 
   const guesses = rule.type === 'guess' && guess === null;
@@ -154,103 +155,25 @@ export function PlayerScreen({
   const climb = (to: number) => onServer(() => move({ sessionId, rung: to }));
   const goTo = (to: SwapTo) => onServer(() => swap({ sessionId, ...to }));
 
-  const proposal = view.putts.length - refusedAt >= 10 ? proposedRung(player, fit) : null;
-  const rungName = (to: number) => `rung ${to + 1}: ${ladder[to]}`;
-  const asked = ((): Asked | null => {
-    if (paused) {
-      return {
-        words: 'Paused. The clock stands still.',
-        primary: { label: 'Go on', act: () => store.mark({ type: 'resume' }) },
-      };
-    }
-    if (!asks) {
-      if (!proposal) return null;
-      const to = proposal.rung;
-      return {
-        words: gateFitWords(fit)!,
-        small: true,
-        other: { label: 'Not now', act: () => setRefusedAt(view.putts.length) },
-        ...(to !== null && {
-          primary: { label: `Rung ${to + 1}, ${ladder[to]}: it stands`, act: () => climb(to) },
-        }),
-      };
-    }
-    const other = {
-      label: nextRung === null ? 'Go on all the same' : 'Stay on this one',
-      act: () => setGoesOn(true),
-    };
-    if (nextRung !== null) {
-      return {
-        words: `${nextRung > (rung ?? 0) ? 'Up' : 'Down'} to ${rungName(nextRung)}.`,
-        other,
-        primary: { label: 'It stands', act: () => climb(nextRung) },
-      };
-    }
-    if (cold) {
-      return {
-        words: `Cold test done: ${counts.clear} of ${counts.putts} ${passWord(layout)}. Now the drill itself.`,
-        other: { label: 'Finish', act: onFinish },
-        primary: {
-          label: 'On to the drill',
-          act: () => goTo({ drillId: player.drillId, rung }),
-        },
-      };
-    }
-    return {
-      words: won ?? ended ?? '',
-      other,
-      primary: { label: 'Finish', act: onFinish },
-    };
-  })();
+  const asked = askedOf(player, play, {
+    asks,
+    won,
+    ended,
+    proposed: view.putts.length - refusedAt >= PATIENCE,
+    resume: () => store.mark({ type: 'resume' }),
+    refuse: () => setRefusedAt(view.putts.length),
+    goOn: () => setGoesOn(true),
+    climb,
+    goTo,
+    finish: onFinish,
+  });
 
   const pictured = primary?.pointing ?? null;
   return (
     <main className="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden bg-sheet">
       <header className="grid grid-cols-[minmax(0,1fr)] gap-2 border-b-[length:var(--stroke)] border-ink px-4 pt-3 pb-2.5">
         {rotation}
-        <div className="flex items-start justify-between gap-3">
-          <div className="min-w-0">
-            <p className="truncate text-[16px]">
-              <strong>{player.student.name}</strong>
-              <span className="text-ink2">
-                {' '}
-                · {player.drillName}
-                {rung !== null && `, rung ${rung + 1}`}
-                {cold && ', cold test'}
-              </span>
-            </p>
-            <p
-              className="mt-1 flex flex-wrap items-baseline gap-x-2 leading-none"
-              role="status"
-              aria-label="count"
-            >
-              <span className="text-[44px] font-[760] tracking-tight [font-stretch:84%]">
-                {rule.type === 'open' ? counts.clear : progress.words.count}
-              </span>
-              <span className="text-[19px] font-[560] text-ink2">
-                {rule.type === 'open'
-                  ? `of ${counts.putts} ${passWord(layout)}`
-                  : progress.words.of}
-              </span>
-            </p>
-            <p className="mt-1.5 text-[15px] text-ink2">
-              {rule.type === 'open'
-                ? `${counts.streak} in a row · best ${counts.best}`
-                : progress.words.line}
-              {pace !== null && ` · ${Math.round(pace)} s a putt`}
-            </p>
-          </div>
-          <div className="flex shrink-0 flex-col items-end gap-2">
-            <Button kind="plain" onClick={onFinish} disabled={busy}>
-              Finish
-            </Button>
-            <Button asChild kind="quiet" className="min-h-8 px-1 text-sm text-ink2">
-              <Link href={`/students/${player.student.id}`}>
-                <X size={15} aria-hidden /> leave open
-              </Link>
-            </Button>
-          </div>
-        </div>
+        <PlayerHead player={player} play={play} busy={busy} onFinish={onFinish} />
       </header>
       <div className="min-h-0">
         {pictured?.on === 'green' && primary ? (

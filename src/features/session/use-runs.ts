@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { v4 } from 'uuid';
 import { discard, drain, enqueue, keepTold, lastTold, pendingEvents } from './queue';
 import { runStore, watched, type RunPorts, type RunStore, type RunView } from './run-store';
@@ -33,12 +33,15 @@ export function useRuns(
   onOthers: (count: number) => void,
 ): RunStore[] {
   const ids = runs.map(({ id }) => id).join(' ');
-  const stores = useMemo(
-    () => runs.map(({ id, run }) => runStore(id, run, onOthers, PORTS)),
-    // Made once for the runs of a page: what the server tells later comes by way of the stores.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [ids],
-  );
+  // Made once for the runs of a page: what the server tells later comes by way of the stores.
+  const make = () => ({
+    ids,
+    stores: runs.map(({ id, run }) => runStore(id, run, onOthers, PORTS)),
+  });
+  const [made, setMade] = useState(make);
+  const current = made.ids === ids ? made : make();
+  if (current !== made) setMade(current);
+  const { stores } = current;
   useEffect(() => {
     const flush = () => stores.forEach((store) => void store.flush());
     stores.forEach((store) => void store.open());

@@ -1,0 +1,76 @@
+import { gateFitWords } from '@/core/coaching';
+import type { Asked } from './ask';
+import type { SwapTo } from './more-menu';
+import { passWord } from './outcome-words';
+import { proposedRung, type Play, type PlayerRun } from './play';
+
+/** Where a screen stands beside what was logged, and what it can do. */
+export interface Asking {
+  /** The rule waits for an answer. */
+  asks: boolean;
+  /** A game that somebody has won. */
+  won: string | null;
+  /** How the rule ended. */
+  ended: string | null;
+  /** Another rung may be proposed. */
+  proposed: boolean;
+  resume(): void;
+  refuse(): void;
+  goOn(): void;
+  climb(rung: number): void;
+  goTo(to: SwapTo): void;
+  finish(): void;
+}
+
+/**
+ * What a pause, the rule or the evidence asks of the coach; null when nothing does.
+ *
+ * @param player the run they have come to
+ * @param play how they stand
+ * @param asking where the screen stands, and what it can do
+ */
+export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | null {
+  const { layout, ladder, rung, cold, drillId } = player;
+  const { counts, course, nextRung, fit } = play;
+  if (course.pausedSince) {
+    return {
+      words: 'Paused. The clock stands still.',
+      primary: { label: 'Go on', act: asking.resume },
+    };
+  }
+  if (!asking.asks) {
+    const proposal = asking.proposed ? proposedRung(player, fit) : null;
+    if (!proposal) return null;
+    const to = proposal.rung;
+    return {
+      words: gateFitWords(fit) ?? '',
+      small: true,
+      other: { label: 'Not now', act: asking.refuse },
+      ...(to !== null && {
+        primary: {
+          label: `Rung ${to + 1}, ${ladder[to]}: it stands`,
+          act: () => asking.climb(to),
+        },
+      }),
+    };
+  }
+  if (nextRung !== null) {
+    return {
+      words: `${nextRung > (rung ?? 0) ? 'Up' : 'Down'} to rung ${nextRung + 1}: ${ladder[nextRung]}.`,
+      other: { label: 'Stay on this one', act: asking.goOn },
+      primary: { label: 'It stands', act: () => asking.climb(nextRung) },
+    };
+  }
+  if (cold) {
+    return {
+      words: `Cold test done: ${counts.clear} of ${counts.putts} ${passWord(layout)}. Now the drill itself.`,
+      other: { label: 'Finish', act: asking.finish },
+      primary: { label: 'On to the drill', act: () => asking.goTo({ drillId, rung }) },
+    };
+  }
+  return {
+    words: asking.won ?? asking.ended ?? '',
+    other: { label: 'Go on all the same', act: asking.goOn },
+    primary: { label: 'Finish', act: asking.finish },
+  };
+}
