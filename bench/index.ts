@@ -23,7 +23,9 @@ import {
   strictnessOf,
   tapeList,
 } from '@/core/layout';
-import { libraryDrill } from '@/core/drill';
+import { libraryDrill, type Rule } from '@/core/drill';
+import { STANDARD_FITTING } from '@/core/people';
+import { chainOf, expectedPutts, timeDrill } from '@/core/planning';
 import {
   DEFAULT_FACE_SHARE,
   carry,
@@ -127,6 +129,17 @@ function rollByStepping(): number {
   return Math.hypot(x - breaking.distance, y);
 }
 
+/** A chain of ten thousand states. */
+const manySets: Rule = { type: 'sets', sets: 71, of: 71, restart: 'at the end' };
+const passOrMiss = [true, false].map((passed) => ({
+  passed,
+  holed: null,
+  rest: null,
+  guessed: null,
+}));
+const planned = { fitting: STANDARD_FITTING, belief, faceShare: DEFAULT_FACE_SHARE, seconds: 25 };
+const sets = libraryDrill('fives-in-fours')!;
+
 /** Keeps results in use, so that nothing is optimised away. */
 let sink = 0;
 
@@ -190,6 +203,13 @@ bench
   })
   .add('twenty sessions of forty putts', () => {
     sink += scoreHistory(weeks).length;
+  })
+  .add('a chain of 10,000 states, made and solved', () => {
+    const chain = chainOf(manySets, { stations: 1, rungs: 1, rung: 0 }, passOrMiss);
+    sink += expectedPutts(chain, [[0.98, 0.02]]) * 1e-9;
+  })
+  .add('how long a drill takes a player, on the rung that teaches', () => {
+    sink += timeDrill(sets, planned, 'teaching').passes;
   });
 
 /** From touch to picture on the logging screen, as the last browser run measured it. */

@@ -34,8 +34,10 @@ export {
 export { capSchema, ruleSchema, ruleWords, type Cap, type Rule } from './rule';
 export {
   endedWords,
+  machineOf,
   playRule,
   type Ended,
+  type Machine,
   type Progress,
   type RuleGround,
   type RulePutt,

@@ -83,9 +83,9 @@ function cellOf(
   return { terms: [{ sign: 1, term }], count: 1 };
 }
 
-/** A reading to a quarter of its error: what is finer is no knowledge, and equal readings are counted together. */
+/** A reading to half of its error: what is finer is hardly knowledge, and equal readings are counted together. */
 const settled = ({ quantity, value, error }: Direct): Direct => {
-  const step = error / 4;
+  const step = error / 2;
   return { quantity, value: Math.round(value / step) * step, error };
 };
 
@@ -116,13 +116,23 @@ function add(
   }
 }
 
+/** Errors of a reading beyond which it is not doubted. */
+const BEYOND_DOUBT = 5;
+
 /** Holed is one of the slices; missed is at the hole or past it, and none of them. */
 function withHole(
   term: Term,
   { holed, slices }: Extract<Evidence, { quantity: 'hole' }>,
   paceOf: (metres: number) => number,
 ): Cell {
+  // A ball seen at rest elsewhere, by far more than the error of seeing, was not in that slice.
+  const seen = term.direct.pace;
+  const near = ([from, to]: [number, number]): boolean =>
+    !seen ||
+    (paceOf(from) < seen.value + BEYOND_DOUBT * seen.error &&
+      paceOf(to) > seen.value - BEYOND_DOUBT * seen.error);
   const within = slices
+    .filter(({ pace }) => near(pace))
     .map(({ pace, start }): Term => ({
       ...term,
       start: cut(term.start, start),

@@ -12,7 +12,9 @@ export {
 } from './history';
 export { nextGate, passShare, type NextGate } from './next-gate';
 export { DEFAULT_FACE_SHARE, KNOWN, LATENTS, SLIP_SHARE, type Latent } from './latents';
+export { normals as evenNormals } from './normals';
 export { observe } from './posterior';
+export { truthsOf, type Truths } from './truths';
 export {
   INTERVAL_SHARE,
   SKILLS,

@@ -108,16 +108,18 @@ function posterior(
     curvature: (at) => {
       place(at);
       const found = Matrix.zeros(size, size);
+      const here = new Map(cells.map((cell) => [cell, slopeOf([cell])]));
       indices.forEach((index, j) => {
         const some = movedBy[j]!;
         const step = 1e-4 * Math.sqrt(own.covariance.get(j, j));
-        const here = full[index]!;
-        full[index] = here + step;
-        const above = slopeOf(some);
-        full[index] = here - step;
-        const below = slopeOf(some);
-        full[index] = here;
-        for (let k = 0; k < size; k++) found.set(k, j, (below[k]! - above[k]!) / (2 * step));
+        const value = full[index]!;
+        full[index] = value + step;
+        const there = slopeOf(some);
+        full[index] = value;
+        for (let k = 0; k < size; k++) {
+          const before = some.reduce((sum, cell) => sum + here.get(cell)![k]!, 0);
+          found.set(k, j, (before - there[k]!) / step);
+        }
       });
       return straightened(found.add(precision));
     },

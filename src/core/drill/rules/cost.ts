@@ -1,5 +1,8 @@
 import { machine } from './machine';
 
+/** Putter lengths farther that a reckoning tells apart. */
+const FARTHEST = 3;
+
 /** Holes putted out: a miss is putted again from a putter length farther, and every putt counts. */
 export const cost = machine<{ holes: number }, { holed: number; putts: number; again: number }>({
   start: () => ({ holed: 0, putts: 0, again: 0 }),
@@ -14,4 +17,7 @@ export const cost = machine<{ holes: number }, { holed: number; putts: number; a
     line: `hole ${Math.min(holed + 1, holes)} of ${holes}${again > 0 ? ' · a putter length farther' : ''}`,
   }),
   station: ({ holed }, _rule, { stations }) => holed % stations,
+  again: ({ again }) => again,
+  // Nobody is sent farther back than that in a reckoning.
+  bare: ({ holed, again }) => ({ holed, again: Math.min(again, FARTHEST) }),
 });

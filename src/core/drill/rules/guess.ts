@@ -20,4 +20,5 @@ export const guess = machine<{ putts: number }, Guesses>({
     of: `of ${putts} putts`,
     line: guessed === 0 ? 'guess before you look' : `${right} of ${guessed} guessed right`,
   }),
+  bare: ({ putts }) => ({ putts }),
 });

@@ -45,6 +45,10 @@ export interface Machine<R, S> {
   station?(state: S, rule: R, ground: RuleGround): number;
   /** The rung played next, from 0. */
   rung?(state: S): number;
+  /** How often the putt that comes has been missed, each time from a putter length farther. */
+  again?(state: S): number;
+  /** What of a state decides what follows; the rest is only told. All of it where left out. */
+  bare?(state: S, ground: RuleGround): object;
 }
 
 /** Keeps a machine's types while checking it. */

@@ -6,4 +6,5 @@ export const open = machine<object, { putts: number; passed: number }>({
   next: ({ putts, passed }, putt) => ({ putts: putts + 1, passed: passed + Number(putt.passed) }),
   done: () => false,
   words: ({ putts, passed }) => ({ count: String(passed), of: `of ${putts}`, line: '' }),
+  bare: () => ({}),
 });

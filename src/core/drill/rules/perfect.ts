@@ -10,4 +10,5 @@ export const perfect = machine<object, { tries: number; found: boolean }>({
     of: tries === 1 ? 'try' : 'tries',
     line: found ? 'right in everything' : 'one putt right in everything ends it',
   }),
+  bare: ({ found }) => ({ found }),
 });

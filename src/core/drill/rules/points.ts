@@ -28,4 +28,5 @@ export const points = machine<Points, { points: number; putts: number }>({
     of: `of ${total} points`,
     line: `${state.putts} putts · in the zone ${past}, holed ${holed}`,
   }),
+  bare: (state) => ({ points: state.points }),
 });

@@ -16,6 +16,7 @@ const counted = (line: string) =>
       of: `of ${putts} putts`,
       line: `${state.passed} passed${line}`,
     }),
+    bare: (state) => ({ putts: state.putts }),
   });
 
 export const putts = counted('');

@@ -10,4 +10,5 @@ export const quota = machine<{ passes: number }, { putts: number; passed: number
     of: `of ${passes} passed`,
     line: `${putts} putts`,
   }),
+  bare: ({ passed }) => ({ passed }),
 });

@@ -12,5 +12,6 @@ export const record = machine<object, { streak: number; missed: boolean }>({
       ? 'the first miss ends it'
       : `station ${(streak % stations) + 1} of ${stations} · the first miss ends it`,
   }),
+  bare: ({ streak, missed }, { stations }) => ({ at: streak % stations, missed }),
   station: ({ streak }, _rule, { stations }) => streak % stations,
 });

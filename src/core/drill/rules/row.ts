@@ -19,6 +19,7 @@ const inARow = (passes: (putt: RulePutt) => boolean, what: string) =>
       of: `of ${length} ${what}`,
       line: `best ${best}${starts > 1 ? ` · start ${starts}` : ''} · a miss starts again`,
     }),
+    bare: ({ streak }) => ({ streak }),
   });
 
 /** So many in a row, or start again. */

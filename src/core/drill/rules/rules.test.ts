@@ -50,56 +50,6 @@ const said = (rule: Rule, letters: string, ground = GROUND) => {
   return `${words.count} ${words.of} | ${words.line}${ended ? ` | ${ended}` : ''}`;
 };
 
-/** Expected putts at a pass rate, exactly: the machine's states as a Markov chain, followed until they have all but ended. */
-function expectedPutts(rule: Rule, rate: number, ground = GROUND): number {
-  const machine = machineOf(rule);
-  let living = new Map<string, { state: unknown; mass: number }>();
-  living.set('start', { state: machine.start(rule, ground), mass: 1 });
-  let expected = 0;
-  for (let step = 0; step < 5000; step++) {
-    const mass = [...living.values()].reduce((sum, one) => sum + one.mass, 0);
-    if (mass < 1e-10) break;
-    expected += mass;
-    const next: typeof living = new Map();
-    for (const { state, mass: here } of living.values()) {
-      for (const [passed, share] of [
-        [true, rate],
-        [false, 1 - rate],
-      ] as const) {
-        const after = machine.next(state, putt(passed), rule, ground);
-        if (machine.done(after, rule, ground)) continue;
-        // Counts of starts and returns are told to the player; they do not change what follows.
-        const key = JSON.stringify(after, (name, value) =>
-          ['best', 'starts', 'restarts', 'backs', 'putts', 'tries'].includes(name)
-            ? undefined
-            : value,
-        );
-        const known = next.get(key);
-        if (known) known.mass += here * share;
-        else next.set(key, { state: after, mass: here * share });
-      }
-    }
-    living = next;
-  }
-  return expected;
-}
-
-describe('how long it takes, against values worked out by hand', () => {
-  it.each<[string, Rule, number, number]>([
-    // (1 - p^n) / ((1 - p) p^n)
-    ['five in a row at 0.9', { type: 'row', length: 5 }, 0.9, 6.935],
-    ['four sets of five', { type: 'sets', sets: 4, of: 5, restart: 'at once' }, 0.9, 27.74],
-    ['two stations at 3 of 3', { type: 'stations', need: 3, of: 3 }, 0.95, 7.207],
-    ['two stations at 2 of 3', { type: 'stations', need: 2, of: 3 }, 0.7, 7.024],
-    ['two stations at 1 of 3', { type: 'stations', need: 1, of: 3 }, 0.25, 10.919],
-    ['25 passed at 0.8', { type: 'quota', passes: 25 }, 0.8, 31.25],
-    ['one perfect putt at 0.2', { type: 'perfect' }, 0.2, 5],
-    ['three holes at 0.5', { type: 'cost', holes: 3 }, 0.5, 6],
-  ])('%s', (_what, rule, rate, expected) => {
-    expect(expectedPutts(rule, rate)).toBeCloseTo(expected, 2);
-  });
-});
-
 describe.each(RULES.map((rule) => [rule.type, rule] as const))('every rule: %s', (type, rule) => {
   const anyPutts = fc.array(
     fc.record({

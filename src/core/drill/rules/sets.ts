@@ -38,4 +38,5 @@ export const sets = machine<{ sets: number; of: number; restart: 'at once' | 'at
       .filter(Boolean)
       .join(' · '),
   }),
+  bare: ({ done, played, missed }) => ({ done, played, missed }),
 });

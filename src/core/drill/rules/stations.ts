@@ -50,6 +50,7 @@ function visited<R>(stagesOf: (rule: R, stations: number) => Stage[], back: stri
       };
     },
     station: ({ at }) => at,
+    bare: ({ at, played, passed }) => ({ at, played, passed }),
   });
 }
 

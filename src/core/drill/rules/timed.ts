@@ -10,4 +10,5 @@ export const timed = machine<{ minutes: number }, { passed: number; minutes: num
     of: 'passed',
     line: `${Math.max(0, Math.ceil(rule.minutes - minutes))} of ${rule.minutes} minutes left`,
   }),
+  bare: ({ minutes }) => ({ minutes }),
 });

@@ -1,0 +1,58 @@
+import type { DrillValues } from '@/core/drill';
+import type { Candidate, PlayerTime } from './hour';
+import { unsuited, type ForWhom, type Ground } from './suits';
+import { setUpOf, timeDrill, type Paced } from './timed';
+
+/** A player of a plan. */
+export interface Planned extends ForWhom, Paced {
+  /** Sessions since each drill was last played, by name; none for those that were not. */
+  played: ReadonlyMap<string, number>;
+}
+
+/** A drill that a plan may hold, under the id the plan knows it by. */
+export interface Offered {
+  id: string;
+  drill: DrillValues;
+}
+
+/** Why a drill is not offered for a plan, by its id. */
+export type Refused = Map<string, string>;
+
+/**
+ * The drills that suit everyone of a plan, each timed on the rung that teaches each player; and why the others do not.
+ *
+ * @param drills all there are
+ * @param players at least one
+ * @param ground where, and what is at hand
+ * @param setUpFactor the coach's own speed of setting up against the usual one
+ * @param time times one drill for one player; for those that keep what was reckoned
+ */
+export function candidatesOf(
+  drills: readonly Offered[],
+  players: readonly Planned[],
+  ground: Ground,
+  setUpFactor = 1,
+  time: (drill: DrillValues, player: Planned) => PlayerTime = (drill, player) =>
+    timeDrill(drill, player, 'teaching'),
+): { candidates: Candidate[]; refused: Refused } {
+  const refused: Refused = new Map();
+  const candidates = drills.flatMap(({ id, drill }): Candidate[] => {
+    const why = players.map((player) => unsuited(drill, player, ground)).find((one) => one);
+    if (why) {
+      refused.set(id, why);
+      return [];
+    }
+    const ago = players.flatMap(({ played }) => played.get(drill.name) ?? []);
+    return [
+      {
+        id,
+        drill,
+        players: players.map((player) => time(drill, player)),
+        setUp: setUpOf(drill, setUpFactor),
+        meets: drill.misses.filter((miss) => players.some(({ misses }) => misses.includes(miss))),
+        ago: ago.length === 0 ? null : Math.min(...ago),
+      },
+    ];
+  });
+  return { candidates, refused };
+}

@@ -1,0 +1,211 @@
+import { DEFAULT_OWN } from '@/core/units';
+import {
+  judge,
+  onRung,
+  standing,
+  stationPutts,
+  type Ladder,
+  type Launch,
+  type Layout,
+  type Outcomes,
+} from '@/core/layout';
+import {
+  LATENTS,
+  SLIP_SHARE,
+  evenNormals,
+  truthsOf,
+  type Belief,
+  type Truths,
+} from '@/core/scoring';
+import type { Kind, PuttPlace } from './chain';
+import type { Odds } from './finish';
+
+/** Values of a player's skills, and putts thrown at each: evenly spread, so that few do. */
+const FINE = { points: 12, thrown: 64 } as const;
+/** For looking which rung is meant. */
+const COARSE = { points: 5, thrown: 40 } as const;
+
+/** How often something passes that only an eye can tell, unknown of every player: from here to there. */
+const SEEN = { least: 0.5, most: 0.9 } as const;
+
+/** What happens on a putt of a drill, as a planner knows it. */
+export interface DrillOdds extends Odds {
+  /** Share of putts that pass where the drill begins, on average over what is not known. */
+  passes: number;
+  /** What counts can only be seen by eye: its odds are assumed, not known. */
+  assumed: boolean;
+}
+
+/** A ladder and where on it a drill is begun, from 0; null as drawn. */
+export interface OnLadder {
+  ladder: Ladder;
+  rung: number | null;
+}
+
+const RESTS = ['short', 'in', 'long'] as const;
+
+/** Multiples of it are spread evenly over 0 to 1, whatever their number. */
+const GOLDEN = 0.618_033_988_749_895;
+
+/** What stands where a putt is played, ready to be putted at. */
+function targetOf(layout: Layout, kinds: readonly Kind[]) {
+  const elements = standing(layout);
+  const passes = judge(layout);
+  const idOf = (kind: string) => elements.find((one) => one.kind === kind)?.id ?? '';
+  const [hole, zone] = [idOf('hole'), idOf('paceZone')];
+  const { distance, past } = layout.putt;
+  // What happened, in few words, is some kind of putt: looked up once.
+  const known = new Map<string, number>();
+  const kindOf = (outcomes: Outcomes): number => {
+    let key = '';
+    for (const id in outcomes) key += `${outcomes[id]} `;
+    let found = known.get(key);
+    if (found === undefined) {
+      const passed = passes(outcomes);
+      const holed = outcomes[hole] === undefined ? null : outcomes[hole] === 'holed';
+      const rest = RESTS.find((one) => one === outcomes[zone]) ?? null;
+      found = kinds.findIndex(
+        (kind) => kind.passed === passed && kind.holed === holed && kind.rest === rest,
+      );
+      known.set(key, found);
+    }
+    return found;
+  };
+  /** Shares of the kinds at one value of the skills; `eye` is how often what only an eye tells is right. */
+  return ({ bias, spread, faceShare }: Truths[number], count: number, eye: number): number[] => {
+    const shares = kinds.map(() => 0);
+    for (const [index, z] of evenNormals(count, LATENTS.length).entries()) {
+      const at = (i: number) => bias[i]! + spread[i]! * z[i]!;
+      const [face, path] = [at(0), at(1)];
+      const launch: Launch = {
+        direction: faceShare * face + (1 - faceShare) * path,
+        face,
+        path,
+        strike: at(2),
+        height: at(4),
+        past: (distance + past) * (1 + at(3)) - distance,
+      };
+      const seen = (index * GOLDEN) % 1 < eye ? 'yes' : 'no';
+      const outcomes: Outcomes = {};
+      for (const element of elements) {
+        const met = element.meets(launch);
+        if (met !== null) outcomes[element.id] = element.kind === 'watch' ? seen : met;
+      }
+      shares[kindOf(outcomes)]! += 1 / count;
+    }
+    return shares;
+  };
+}
+
+/** The layout of a drill where one of its putts is played. */
+function layoutAt(
+  layout: Layout,
+  { ladder, rung: begun }: OnLadder,
+  { station, rung, again }: PuttPlace,
+): Layout {
+  const on = begun === null ? undefined : ladder[rung];
+  const stood = on ? onRung(layout, on) : layout;
+  const stations = stood.elements.find((piece) => piece.kind === 'stations');
+  const putt =
+    stations?.kind === 'stations'
+      ? (stationPutts(stations.params, stood.putt)[station] ?? stood.putt)
+      : stood.putt;
+  return {
+    ...stood,
+    putt: { ...putt, distance: putt.distance + again * DEFAULT_OWN.putter },
+  };
+}
+
+/**
+ * How likely each kind of putt is for a player on a drill, by throwing evenly spread putts at what stands there, for evenly
+ * spread values of what is known of the player.
+ *
+ * @param layout fitted to the player, as it is drawn
+ * @param on the drill's ladder, and the rung it is begun on
+ * @param belief what is known of the player
+ * @param faceShare how much of the start direction is the face's, 0 to 1
+ * @param fineness values of the skills, and putts thrown at each
+ */
+export function oddsOf(
+  layout: Layout,
+  on: OnLadder,
+  belief: Belief,
+  faceShare: number,
+  { points, thrown: count }: { points: number; thrown: number } = FINE,
+): DrillOdds {
+  const truths = truthsOf(belief, points, faceShare);
+  const assumed = standing(layout).some(({ kind }) => kind === 'watch');
+  const eyeAt = (point: number) =>
+    SEEN.least + ((SEEN.most - SEEN.least) * (point + 0.5)) / truths.length;
+  const kinds = allKinds(layout);
+  const targets = new Map<string, ReturnType<typeof targetOf>>();
+  const found = new Map<string, number[]>();
+  const at = (place: PuttPlace, point: number): number[] => {
+    const where = `${place.station} ${place.rung} ${place.again}`;
+    const known = found.get(`${where} ${point}`);
+    if (known) return known;
+    const target = targets.get(where) ?? targetOf(layoutAt(layout, on, place), kinds);
+    targets.set(where, target);
+    const shares = target(truths[point]!, count, eyeAt(point)).map(
+      (share) => (1 - SLIP_SHARE) * share,
+    );
+    // A slip does nothing that counts.
+    shares[shares.length - 1]! += SLIP_SHARE;
+    found.set(`${where} ${point}`, shares);
+    return shares;
+  };
+  const first: PuttPlace = { station: 0, rung: on.rung ?? 0, again: 0 };
+  let passes = 0;
+  for (let point = 0; point < truths.length; point++) {
+    at(first, point).forEach((share, i) => {
+      if (kinds[i]!.passed) passes += share / truths.length;
+    });
+  }
+  return { kinds, points: truths.length, at, passes, assumed };
+}
+
+/** Every kind of putt that a layout can tell apart; the last one is a slip: missed and short. */
+function allKinds(layout: Layout): Kind[] {
+  const has = (kind: string) => layout.elements.some((piece) => piece.kind === kind);
+  const holes = has('hole') ? [true, false] : [null];
+  const rests = has('paceZone') ? (['in', 'long', 'short'] as const) : [null];
+  return [true, false].flatMap((passed) =>
+    holes.flatMap((holed) => rests.map((rest): Kind => ({ passed, holed, rest, guessed: null }))),
+  );
+}
+
+/** Share of putts that a rung should let through. */
+const TEACHES = 0.7;
+
+/**
+ * The rung of a ladder that teaches a player most: the one whose share of passes is nearest to seven in ten.
+ *
+ * @returns its place from 0, null when there are no rungs; with the odds there
+ */
+export function teachingRung(
+  layout: Layout,
+  ladder: Ladder,
+  belief: Belief,
+  faceShare: number,
+): { rung: number | null; odds: DrillOdds } {
+  if (ladder.length === 0) {
+    return { rung: null, odds: oddsOf(layout, { ladder, rung: null }, belief, faceShare) };
+  }
+  const known = new Map<number, number>();
+  const passesAt = (rung: number): number => {
+    const passes =
+      known.get(rung) ?? oddsOf(layout, { ladder, rung }, belief, faceShare, COARSE).passes;
+    known.set(rung, passes);
+    return passes;
+  };
+  // Rungs get stricter: the first that passes less than that, or the one before it.
+  let [low, high] = [0, ladder.length - 1];
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2);
+    if (passesAt(middle) > TEACHES) low = middle + 1;
+    else high = middle;
+  }
+  const apart = (rung: number) => Math.abs(passesAt(rung) - TEACHES);
+  const rung = low > 0 && apart(low - 1) <= apart(low) ? low - 1 : low;
+  return { rung, odds: oddsOf(layout, { ladder, rung }, belief, faceShare) };
+}

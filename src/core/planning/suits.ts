@@ -1,0 +1,39 @@
+import type { DrillValues, Miss, PlaceKind } from '@/core/drill';
+import { layoutKit } from '@/core/layout';
+import { KIT, type KitId, type Level, type PathSchool } from '@/core/people';
+
+/** Whom a plan is for, as far as it decides which drills suit. */
+export interface ForWhom {
+  name: string;
+  level: Level;
+  school: PathSchool;
+  seated: boolean;
+  /** Misses found in what was putted. */
+  misses: readonly Miss[];
+}
+
+/** Where it takes place, and with what. */
+export interface Ground {
+  place: PlaceKind;
+  kit: readonly KitId[];
+}
+
+/**
+ * Why a drill does not suit a player there; null when it does. What harms a player's own miss comes first.
+ *
+ * @param drill any
+ * @param player whom it is for
+ * @param ground where, and what is at hand
+ */
+export function unsuited(drill: DrillValues, player: ForWhom, ground: Ground): string | null {
+  const worse = drill.avoid.find((miss) => player.misses.includes(miss));
+  if (worse) return `makes a ${worse} worse, which ${player.name} has`;
+  if (drill.school !== 'any' && drill.school !== player.school) {
+    return `is of the ${drill.school} school; ${player.name} is of the ${player.school}`;
+  }
+  if (player.seated && drill.seated === 'no') return `cannot be putted from a chair`;
+  if (!drill.levels.includes(player.level)) return `is not for ${player.name}’s level`;
+  if (!drill.places.includes(ground.place)) return 'needs another place';
+  const missing = layoutKit(drill.layout).find(({ item }) => !ground.kit.includes(item));
+  return missing ? `needs ${KIT[missing.item].many}` : null;
+}

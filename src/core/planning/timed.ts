@@ -1,0 +1,84 @@
+import { ruleGround, type DrillValues } from '@/core/drill';
+import { fitted, tapeList, type Layout } from '@/core/layout';
+import type { Fitting } from '@/core/people';
+import type { Belief } from '@/core/scoring';
+import { finishOf } from './finish';
+import type { PlayerTime } from './hour';
+import { oddsOf, teachingRung, type DrillOdds } from './odds';
+import { setUpTime } from './times';
+
+/** A player, as far as it decides how long a drill takes. */
+export interface Paced {
+  fitting: Fitting;
+  belief: Belief;
+  faceShare: number;
+  /** From putt to putt, s. */
+  seconds: number;
+}
+
+/** Which rung a drill is played on: one, as it is drawn, or whichever teaches. */
+export type RungWish = number | 'drawn' | 'teaching';
+
+/**
+ * How a drill runs for a player.
+ *
+ * @param drill any
+ * @param player whom it is for
+ * @param wish the rung to play it on
+ * @throws RangeError when the ladder has no such rung
+ */
+export function timeDrill(drill: DrillValues, player: Paced, wish: RungWish): PlayerTime {
+  const layout = fitted(drill.layout, player.fitting);
+  const { rung, odds } = rungAndOdds(drill, layout, player, wish);
+  return onOdds(drill, layout, player, rung, odds);
+}
+
+function rungAndOdds(
+  { ladder, rule }: DrillValues,
+  layout: Layout,
+  { belief, faceShare }: Paced,
+  wish: RungWish,
+): { rung: number | null; odds: DrillOdds } {
+  // A test is the same for everyone.
+  if (wish === 'drawn' || (wish === 'teaching' && rule.type === 'assessment')) {
+    return { rung: null, odds: oddsOf(layout, { ladder, rung: null }, belief, faceShare) };
+  }
+  if (wish === 'teaching') return teachingRung(layout, ladder, belief, faceShare);
+  if (!ladder[wish]) {
+    throw new RangeError(`This drill has ${ladder.length} rungs: there is no rung ${wish + 1}.`);
+  }
+  return { rung: wish, odds: oddsOf(layout, { ladder, rung: wish }, belief, faceShare) };
+}
+
+function onOdds(
+  { rule, cap, ladder, minutes }: DrillValues,
+  layout: Layout,
+  { seconds }: Paced,
+  rung: number | null,
+  odds: DrillOdds,
+): PlayerTime {
+  const ground = ruleGround(layout, rung === null ? 0 : ladder.length, rung);
+  const { passes, assumed } = odds;
+  const finish = finishOf(rule, cap, ground, odds, seconds, minutes);
+  return { rung, passes, assumed, finish, seconds };
+}
+
+/**
+ * Finishes on the rungs below one, the nearest first.
+ *
+ * @param time of the player on the rung chosen
+ */
+export const lowerRungs = (drill: DrillValues, player: Paced, time: PlayerTime) =>
+  Array.from({ length: Math.min(3, time.rung ?? 0) }, (_, i) => {
+    const rung = time.rung! - 1 - i;
+    return { rung, finish: timeDrill(drill, player, rung).finish };
+  });
+
+/**
+ * How long a drill takes to set up.
+ *
+ * @param factor the coach's own speed against the usual one; 1 until it has been seen
+ * @returns s
+ */
+export const setUpOf = ({ layout }: DrillValues, factor = 1): number =>
+  setUpTime(tapeList(layout).length, factor);
