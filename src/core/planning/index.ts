@@ -22,3 +22,27 @@ export { inOrder, PHASES, PHASE_WORDS, phaseOf, type Phase } from './phase';
 export { unsuited, type ForWhom, type Ground } from './suits';
 export { lowerRungs, setUpOf, timeDrill, type Paced, type RungWish } from './timed';
 export { setUpFactor, setUpTime, USUAL_PACE, type SetUpSeen } from './times';
+export {
+  dayAfter,
+  daysBetween,
+  daySchema,
+  dayWords,
+  mondayOf,
+  timeSchema,
+  weekdayOf,
+  type Day,
+} from './days';
+export {
+  entryWords,
+  programmeOf,
+  programmeSchema,
+  replan,
+  slotSchema,
+  WORKED,
+  type Entry,
+  type ProgrammeChange,
+  type ProgrammeValues,
+  type Slot,
+  type Worked,
+} from './programme';
+export { calendarFile, instantOf, zoneSchema, type Dated } from './calendar-file';

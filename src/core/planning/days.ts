@@ -1,0 +1,38 @@
+import { z } from 'zod';
+
+const DAY_MS = 86_400_000;
+
+/** A day of the calendar, as "2026-04-09": the same everywhere, whatever the time zone. */
+export const daySchema = z.iso.date('A day is needed, as 2026-04-09.');
+export type Day = string;
+
+/** A time of day, as "17:30". */
+export const timeSchema = z
+  .string()
+  .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time is needed, as 17:30.');
+
+const numberOf = (day: Day): number => Date.parse(`${day}T00:00:00Z`) / DAY_MS;
+
+/** The day so many days later; earlier when negative. */
+export const dayAfter = (day: Day, days: number): Day =>
+  new Date((numberOf(day) + days) * DAY_MS).toISOString().slice(0, 10);
+
+/** Days from one to another; negative when the other is earlier. */
+export const daysBetween = (from: Day, to: Day): number => numberOf(to) - numberOf(from);
+
+/** 1 Monday to 7 Sunday. */
+export const weekdayOf = (day: Day): number => ((numberOf(day) + 3) % 7) + 1;
+
+/** The Monday of a day's week. */
+export const mondayOf = (day: Day): Day => dayAfter(day, 1 - weekdayOf(day));
+
+const SHORT = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  timeZone: 'UTC',
+});
+
+/** A day as one says it: "Tue 3 Mar". */
+export const dayWords = (day: Day): string =>
+  SHORT.format(new Date(`${day}T00:00:00Z`)).replace(',', '');

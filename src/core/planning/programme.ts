@@ -1,0 +1,307 @@
+import { z } from 'zod';
+import {
+  dayAfter,
+  daysBetween,
+  daySchema,
+  dayWords,
+  timeSchema,
+  weekdayOf,
+  type Day,
+} from './days';
+import { TRAINED, type Need } from './needs';
+
+/** What an entry of a programme can work on: the skills, and what puts them together. */
+export const WORKED = [...TRAINED, 'reading', 'pressure'] as const;
+export type Worked = (typeof WORKED)[number];
+
+/** When a student comes or practises, every week. */
+export const slotSchema = z.object({
+  /** 1 Monday to 7 Sunday. */
+  weekday: z.number().int().min(1).max(7),
+  time: timeSchema.nullable(),
+  minutes: z.number().int().min(10, 'At least 10 minutes.').max(180, 'At most 180 minutes.'),
+  kind: z.enum(['lesson', 'practice']),
+});
+
+export type Slot = z.infer<typeof slotSchema>;
+
+/** What a programme is to be. */
+export const programmeSchema = z.object({
+  from: daySchema,
+  weeks: z.number().int().min(1, 'At least one week.').max(26, 'At most 26 weeks.'),
+  slots: z.array(slotSchema).min(1, 'At least one day of the week is needed.').max(14),
+  /** Weeks from one cold test to the next. */
+  testEvery: z.number().int().min(1).max(12),
+  /** An eight-in-ten window to come to, in the skill's unit, by the end or an earlier day. */
+  aim: z.object({ skill: z.enum(TRAINED), window: z.number().positive(), by: daySchema }),
+});
+
+export type ProgrammeValues = z.infer<typeof programmeSchema>;
+
+/** One day of a programme. */
+export interface Entry {
+  day: Day;
+  time: string | null;
+  minutes: number;
+  kind: 'lesson' | 'practice' | 'test';
+  /** What is worked on, the main thing first; none where the test takes all the time. */
+  skills: Worked[];
+  /** What was trained a week ago and is tested again first, on its own. */
+  retest: Worked | null;
+  state: 'planned' | 'done' | 'missed';
+}
+
+/** A change of a programme, and why. */
+export interface ProgrammeChange {
+  day: Day;
+  words: string;
+}
+
+/** A cold test takes so much, minutes; in what is left something is trained. */
+const TEST_TAKES = 20;
+const LEAST = 15;
+/** Days after which what was trained is tested again. */
+const RETEST_AFTER = 7;
+/** Nothing is put off for longer than counts, days. */
+const LONGEST = 21;
+/** What puts things together is wanted as much as a skill that is this wide. */
+const TOGETHER = 0.7;
+/** The skill of the aim is wanted more. */
+const AIMED = 1.5;
+
+/** How much each thing is wanted. */
+type Weights = Record<Worked, number>;
+
+function weightsOf(needs: readonly Need[], { skill }: ProgrammeValues['aim']): Weights {
+  const of = (one: Worked) => needs.find((need) => need.skill === one)?.ratio;
+  return Object.fromEntries(
+    WORKED.map((one) => [one, (of(one) ?? TOGETHER) * (one === skill ? AIMED : 1)]),
+  ) as Weights;
+}
+
+/**
+ * The two things to work on: what is wanted most and lies back longest. The main thing is never that of the day before, so
+ * that skills are mixed and repeats are spaced.
+ */
+function skillsFor(day: Day, before: readonly Entry[], weights: Weights, count: number): Worked[] {
+  const last = before.at(-1)?.skills[0];
+  const urgency = (one: Worked): number => {
+    const entry = before.findLast(({ skills }) => skills.includes(one));
+    const days = entry ? Math.min(daysBetween(entry.day, day), LONGEST) : LONGEST / 2;
+    // Second things count half: what was last the main thing lies back less.
+    const worked = entry && entry.skills[0] !== one ? 1.3 : 1;
+    return weights[one] * days * worked;
+  };
+  const ranked = WORKED.toSorted((a, b) => urgency(b) - urgency(a));
+  const main = ranked.find((one) => one !== last)!;
+  return [main, ...ranked.filter((one) => one !== main)].slice(0, count);
+}
+
+/** What was trained at least a week ago, as the main thing, and has not been tested again since. */
+function retestFor(day: Day, before: readonly Entry[]): Worked | null {
+  for (const entry of before) {
+    const [main] = entry.skills;
+    if (!main || entry.kind === 'test' || entry.state === 'missed') continue;
+    if (daysBetween(entry.day, day) < RETEST_AFTER) break;
+    const again = before.some(
+      (later) => later.day > entry.day && (later.retest === main || later.kind === 'test'),
+    );
+    if (!again) return main;
+  }
+  return null;
+}
+
+const worksOn = (minutes: number, kind: Entry['kind']): number => {
+  const left = kind === 'test' ? minutes - TEST_TAKES : minutes;
+  return left < LEAST ? 0 : left < 30 ? 1 : 2;
+};
+
+/** The days that a programme's slots fall on, in order. */
+function daysOf({ from, weeks, slots }: ProgrammeValues): { day: Day; slot: Slot }[] {
+  return Array.from({ length: 7 * weeks }, (_, i) => dayAfter(from, i)).flatMap((day) =>
+    slots
+      .filter(({ weekday }) => weekday === weekdayOf(day))
+      .toSorted((a, b) => (a.time ?? '').localeCompare(b.time ?? ''))
+      .map((slot) => ({ day, slot })),
+  );
+}
+
+/**
+ * A programme from its first day to its last.
+ *
+ * @param values what it is to be
+ * @param needs what is needed, as it is known now
+ * @param kept entries that stay as they are, by day and time; the others are made round them
+ */
+export function programmeOf(
+  values: ProgrammeValues,
+  needs: readonly Need[],
+  kept: readonly Entry[] = [],
+): Entry[] {
+  const weights = weightsOf(needs, values.aim);
+  const entries: Entry[] = [];
+  for (const { day, slot } of daysOf(values)) {
+    const known = kept.find((one) => one.day === day && one.time === slot.time);
+    if (known) {
+      entries.push(known);
+      continue;
+    }
+    const lastTest = entries.findLast(({ kind, state }) => kind === 'test' && state !== 'missed');
+    const due = !lastTest || daysBetween(lastTest.day, day) >= 7 * values.testEvery;
+    const kind = due ? 'test' : slot.kind;
+    const { minutes, time } = slot;
+    entries.push({
+      day,
+      time,
+      minutes,
+      kind,
+      skills: skillsFor(day, entries, weights, worksOn(minutes, kind)),
+      retest: due ? null : retestFor(day, entries),
+      state: 'planned',
+    });
+  }
+  return entries;
+}
+
+/** What has happened since a programme was made. */
+export interface Since {
+  today: Day;
+  /** Days on which the student putted. */
+  putted: readonly Day[];
+  /** What is needed as it is known now, and as it was known when the programme was last made. */
+  now: readonly Need[];
+  then: readonly Need[];
+}
+
+/** Wider than the last first by so much: the evidence has changed. */
+const CHANGED = 1.2;
+
+const SAID: Record<Worked, string> = {
+  start: 'start line',
+  face: 'face angle',
+  path: 'path',
+  strike: 'strike',
+  pace: 'pace',
+  reading: 'reading',
+  pressure: 'pressure',
+};
+
+/** What an entry works on, in words. */
+export const entryWords = ({ kind, skills, retest }: Entry): string =>
+  [
+    kind === 'test' && 'cold test',
+    retest && `${SAID[retest]} again, ten putts`,
+    skills.map((one) => SAID[one]).join(' and '),
+  ]
+    .filter(Boolean)
+    .join(', then ');
+
+const alike = (a: Entry, b: Entry): boolean =>
+  a.kind === b.kind && a.retest === b.retest && a.skills.join() === b.skills.join();
+
+/** Days that are left alone when the evidence changes: they are near, and may have been prepared. */
+const NEAR = 7;
+
+/**
+ * Brings a programme up to date: what was putted is done, what was not is missed; what is to come changes only where a
+ * missed day or new evidence asks for it, and each change says why. Doing it twice changes nothing more.
+ *
+ * @param values what it is to be
+ * @param entries as they stood
+ * @param since what has happened
+ */
+export function replan(
+  values: ProgrammeValues,
+  entries: readonly Entry[],
+  { today, putted, now, then }: Since,
+): { entries: Entry[]; changes: ProgrammeChange[]; reconsidered: boolean } {
+  const changes: ProgrammeChange[] = [];
+  let all = entries.map((entry): Entry => {
+    if (entry.state !== 'planned') return entry;
+    if (entry.day <= today && putted.includes(entry.day)) return { ...entry, state: 'done' };
+    return entry.day < today ? { ...entry, state: 'missed' } : entry;
+  });
+  const isNew = (entry: Entry, i: number) =>
+    entry.state === 'missed' && entries[i]!.state === 'planned';
+  for (const [i, missed] of all.entries()) {
+    if (isNew(missed, i)) all = madeGood(all, missed, today, changes);
+  }
+  const [first, before] = [now[0], then[0]];
+  const was = first && now.find(({ skill }) => skill === before?.skill);
+  const reconsidered =
+    !!first &&
+    !!before &&
+    !!was &&
+    first.skill !== before.skill &&
+    first.ratio > CHANGED * was.ratio;
+  if (reconsidered) {
+    const kept = all.filter(({ day, state }) => state !== 'planned' || day < dayAfter(today, NEAR));
+    const anew = programmeOf(values, now, kept);
+    for (const entry of anew) {
+      const old = all.find(({ day, time }) => day === entry.day && time === entry.time);
+      if (old && !alike(old, entry)) {
+        changes.push({
+          day: entry.day,
+          words: `${entryWords(entry)}, in place of ${entryWords(old)}: ${SAID[first.skill]} is now what is needed most, it was ${SAID[before.skill]}.`,
+        });
+      }
+    }
+    all = anew;
+  }
+  return { entries: all, changes, reconsidered };
+}
+
+/** Puts what was missed where it disturbs least. */
+function madeGood(
+  entries: Entry[],
+  missed: Entry,
+  today: Day,
+  changes: ProgrammeChange[],
+): Entry[] {
+  const coming = (entry: Entry) => entry.state === 'planned' && entry.day >= today;
+  const change = (at: Entry, to: Entry, why: string): Entry => {
+    changes.push({
+      day: at.day,
+      words: `${entryWords(to)}, in place of ${entryWords(at)}: ${why}`,
+    });
+    return to;
+  };
+  const on = `${dayWords(missed.day)} was missed.`;
+  if (missed.kind === 'test') {
+    const next = entries.find(coming);
+    const soon = entries.some(
+      (entry) => coming(entry) && entry.kind === 'test' && daysBetween(missed.day, entry.day) <= 14,
+    );
+    if (!next || soon) return entries;
+    const skills = next.skills.slice(0, worksOn(next.minutes, 'test'));
+    return entries.map((entry) =>
+      entry === next
+        ? change(next, { ...next, kind: 'test', retest: null, skills }, `the test of ${on}`)
+        : entry,
+    );
+  }
+  const [main] = missed.skills;
+  // What nobody trained cannot be tested again.
+  const trainedFor = ({ day }: Entry) =>
+    entries.some(
+      (entry) =>
+        entry.state !== 'missed' &&
+        entry.skills[0] === main &&
+        daysBetween(entry.day, day) >= RETEST_AFTER &&
+        daysBetween(entry.day, day) <= 3 * RETEST_AFTER,
+    );
+  const all = entries.map((entry) =>
+    main && coming(entry) && entry.retest === main && !trainedFor(entry)
+      ? change(entry, { ...entry, retest: null }, on)
+      : entry,
+  );
+  const soon = all.some(
+    (entry) => coming(entry) && entry.skills.includes(main!) && daysBetween(today, entry.day) <= 7,
+  );
+  const next = all.find(
+    (entry) => coming(entry) && entry.kind !== 'test' && entry.skills.length > 0,
+  );
+  if (!main || soon || !next) return all;
+  const skills = next.skills.length > 1 ? [next.skills[0]!, main] : [main];
+  return all.map((entry) => (entry === next ? change(entry, { ...entry, skills }, on) : entry));
+}
