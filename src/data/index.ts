@@ -26,6 +26,41 @@ export {
   type GreenValues,
   type Reading,
 } from './greens';
+export {
+  endHomework,
+  giveHomework,
+  homeSession,
+  homeSessionOfRun,
+  listHomework,
+  startHomework,
+  type Homework,
+} from './homework';
+export { knownLink, linkFor, openLink, type Opened } from './links';
+export {
+  addPlan,
+  archivePlan,
+  getPlan,
+  goToNextBlock,
+  listPlans,
+  savePlan,
+  startPlan,
+  type Plan,
+} from './plans';
+export {
+  addAppointment,
+  addProgramme,
+  dropAppointment,
+  endProgramme,
+  getAppointment,
+  getProgramme,
+  listAppointments,
+  listProgrammes,
+  refreshProgramme,
+  saveAppointment,
+  saveProgramme,
+  type Appointment,
+  type Programme,
+} from './programmes';
 export { Problem, notFound, type ProblemCode } from './problem';
 export {
   CORRECTABLE,

@@ -63,6 +63,8 @@ export interface SessionRow extends Row<SessionRow> {
   note: CreationOptional<string>;
   groupId: CreationOptional<string | null>;
   place: CreationOptional<number>;
+  planId: CreationOptional<string | null>;
+  homeworkId: CreationOptional<string | null>;
 }
 
 export interface RunRow extends Row<RunRow> {
@@ -76,6 +78,7 @@ export interface RunRow extends Row<RunRow> {
   block: CreationOptional<number>;
   rule: CreationOptional<Record<string, unknown> | null>;
   cold: CreationOptional<boolean>;
+  planBlock: CreationOptional<string | null>;
 }
 
 export interface PuttRow extends Row<PuttRow> {
@@ -135,6 +138,71 @@ export interface ReadingRow extends Row<ReadingRow> {
   note: string;
 }
 
+export interface PlanRow extends Row<PlanRow> {
+  id: string;
+  coachId: string;
+  details: unknown;
+  madeAt: Date;
+  archivedAt: CreationOptional<Date | null>;
+}
+
+export interface ProgrammeRow extends Row<ProgrammeRow> {
+  id: string;
+  coachId: string;
+  studentId: string;
+  details: unknown;
+  needs: unknown;
+  madeAt: Date;
+  endedAt: CreationOptional<Date | null>;
+}
+
+export interface ProgrammeChangeRow extends Row<ProgrammeChangeRow> {
+  id: string;
+  programmeId: string;
+  day: string;
+  words: string;
+  at: Date;
+}
+
+export interface AppointmentRow extends Row<AppointmentRow> {
+  id: string;
+  coachId: string;
+  studentId: string;
+  programmeId: CreationOptional<string | null>;
+  planId: CreationOptional<string | null>;
+  day: string;
+  time: string | null;
+  zone: string;
+  minutes: number;
+  kind: string;
+  skills: CreationOptional<string[]>;
+  retest: CreationOptional<string | null>;
+  state: CreationOptional<string>;
+  note: CreationOptional<string>;
+}
+
+export interface HomeworkRow extends Row<HomeworkRow> {
+  id: string;
+  coachId: string;
+  studentId: string;
+  drillId: string;
+  rung: CreationOptional<number | null>;
+  timesAWeek: number;
+  from: string;
+  until: string;
+  note: string;
+  givenAt: Date;
+  endedAt: CreationOptional<Date | null>;
+}
+
+export interface LinkRow extends Row<LinkRow> {
+  token: string;
+  coachId: string;
+  studentId: CreationOptional<string | null>;
+  madeAt: Date;
+  endedAt: CreationOptional<Date | null>;
+}
+
 export interface Models {
   coach: ModelStatic<CoachRow>;
   student: ModelStatic<StudentRow>;
@@ -149,6 +217,12 @@ export interface Models {
   green: ModelStatic<GreenRow>;
   spot: ModelStatic<SpotRow>;
   reading: ModelStatic<ReadingRow>;
+  plan: ModelStatic<PlanRow>;
+  programme: ModelStatic<ProgrammeRow>;
+  programmeChange: ModelStatic<ProgrammeChangeRow>;
+  appointment: ModelStatic<AppointmentRow>;
+  homework: ModelStatic<HomeworkRow>;
+  link: ModelStatic<LinkRow>;
 }
 
 const { STRING, TEXT, DOUBLE, INTEGER, BOOLEAN, DATE, JSON } = DataTypes;
@@ -157,6 +231,7 @@ const { STRING, TEXT, DOUBLE, INTEGER, BOOLEAN, DATE, JSON } = DataTypes;
 const id = () => ({ type: STRING, primaryKey: true });
 const required = <T>(type: T) => ({ type, allowNull: false });
 const optionalDate = () => ({ type: DATE, allowNull: true });
+const optionalText = () => ({ type: STRING, allowNull: true });
 
 /** Binds the models to one connection; the tables themselves are made by the migrations. */
 export function defineModels(sequelize: Sequelize): Models {
@@ -228,6 +303,8 @@ export function defineModels(sequelize: Sequelize): Models {
         note: { ...required(TEXT), defaultValue: '' },
         groupId: { type: STRING, allowNull: true },
         place: { ...required(INTEGER), defaultValue: 1 },
+        planId: optionalText(),
+        homeworkId: optionalText(),
       },
       options,
     ),
@@ -244,6 +321,7 @@ export function defineModels(sequelize: Sequelize): Models {
         block: { ...required(INTEGER), defaultValue: 1 },
         rule: { type: JSON, allowNull: true },
         cold: { ...required(BOOLEAN), defaultValue: false },
+        planBlock: optionalText(),
       },
       options,
     ),
@@ -319,6 +397,89 @@ export function defineModels(sequelize: Sequelize): Models {
         slope: { type: JSON, allowNull: true },
         rolls: { type: JSON, allowNull: true },
         note: required(TEXT),
+      },
+      options,
+    ),
+    plan: sequelize.define<PlanRow>(
+      'plan',
+      {
+        id: id(),
+        coachId: required(STRING),
+        details: required(JSON),
+        madeAt: required(DATE),
+        archivedAt: optionalDate(),
+      },
+      options,
+    ),
+    programme: sequelize.define<ProgrammeRow>(
+      'programme',
+      {
+        id: id(),
+        coachId: required(STRING),
+        studentId: required(STRING),
+        details: required(JSON),
+        needs: required(JSON),
+        madeAt: required(DATE),
+        endedAt: optionalDate(),
+      },
+      options,
+    ),
+    programmeChange: sequelize.define<ProgrammeChangeRow>(
+      'programmeChange',
+      {
+        id: id(),
+        programmeId: required(STRING),
+        day: required(STRING),
+        words: required(TEXT),
+        at: required(DATE),
+      },
+      options,
+    ),
+    appointment: sequelize.define<AppointmentRow>(
+      'appointment',
+      {
+        id: id(),
+        coachId: required(STRING),
+        studentId: required(STRING),
+        programmeId: optionalText(),
+        planId: optionalText(),
+        day: required(STRING),
+        time: optionalText(),
+        zone: required(STRING),
+        minutes: required(INTEGER),
+        kind: required(STRING),
+        skills: { ...required(JSON), defaultValue: [] },
+        retest: optionalText(),
+        state: { ...required(STRING), defaultValue: 'planned' },
+        note: { ...required(TEXT), defaultValue: '' },
+      },
+      options,
+    ),
+    homework: sequelize.define<HomeworkRow>(
+      'homework',
+      {
+        id: id(),
+        coachId: required(STRING),
+        studentId: required(STRING),
+        drillId: required(STRING),
+        rung: { type: INTEGER, allowNull: true },
+        timesAWeek: required(INTEGER),
+        from: required(STRING),
+        until: required(STRING),
+        note: required(TEXT),
+        givenAt: required(DATE),
+        endedAt: optionalDate(),
+      },
+      options,
+    ),
+    link: sequelize.define<LinkRow>(
+      'link',
+      {
+        token: id(),
+        coachId: required(STRING),
+        studentId: optionalText(),
+        madeAt: required(DATE),
+        endedAt: optionalDate(),
       },
       options,
     ),

@@ -59,6 +59,8 @@ export interface Run {
   rule: Rule;
   cap: Cap;
   ladder: Ladder;
+  /** The block of a plan that it is; null outside of one. */
+  planBlock: string | null;
   /** In the order in which they reached the server, undone ones too. */
   putts: Putt[];
   marks: MarkOfRun[];
@@ -73,6 +75,9 @@ export interface Session {
   note: string;
   /** Shared by the sessions of a group; null for one player alone. */
   groupId: string | null;
+  /** The plan it follows, and the homework it is; null for neither. */
+  planId: string | null;
+  homeworkId: string | null;
   runs: Run[];
 }
 
@@ -150,6 +155,7 @@ async function withRuns(database: Database, rows: SessionRow[]): Promise<Session
     ...(row.rule ? { rule: ruleSchema.parse(row.rule) } : {}),
     block: row.block,
     cold: row.cold,
+    planBlock: row.planBlock,
     drillName: row.drillName,
     layout: layoutSchema.parse(row.layout),
     rung: row.rung ?? null,
@@ -163,6 +169,8 @@ async function withRuns(database: Database, rows: SessionRow[]): Promise<Session
     finishedAt: row.finishedAt,
     note: row.note,
     groupId: row.groupId,
+    planId: row.planId,
+    homeworkId: row.homeworkId,
     runs: (runsOf.get(row.id) ?? []).map(toRun),
   }));
 }

@@ -35,6 +35,9 @@ interface Ground {
   green?: GreenSpot;
   /** Ten putts, each once, before any warm-up; then the drill. */
   cold?: boolean;
+  /** The plan that is followed, and the block of it that comes first. */
+  plan?: { id: string; block: string };
+  homeworkId?: string;
 }
 
 /** The rule of a cold test on a drill's own layout. */
@@ -67,7 +70,7 @@ export async function startGroup(
   database: Database,
   owner: string,
   players: Starting[],
-  { startedAt, green, cold = false }: Ground,
+  { startedAt, green, cold = false, plan, homeworkId }: Ground,
   ids = players.map(() => v4()),
 ): Promise<string[]> {
   if (new Set(players.map(({ studentId }) => studentId)).size < players.length) {
@@ -80,7 +83,16 @@ export async function startGroup(
     for (const [index, { studentId }] of players.entries()) {
       const id = ids[index]!;
       await database.models.session.create(
-        { id, coachId: owner, studentId, startedAt, groupId, place: index + 1 },
+        {
+          id,
+          coachId: owner,
+          studentId,
+          startedAt,
+          groupId,
+          place: index + 1,
+          planId: plan?.id ?? null,
+          homeworkId: homeworkId ?? null,
+        },
         { transaction },
       );
       await database.models.run.create(
@@ -89,8 +101,9 @@ export async function startGroup(
           id: v4(),
           sessionId: id,
           position: 1,
-          cold,
+          cold: cold || runs[index]!.cold,
           rule: cold ? COLD_RULE : null,
+          planBlock: plan?.block ?? null,
         },
         { transaction },
       );
@@ -130,6 +143,8 @@ async function plannedRun(
     drillName: drill.name,
     layout,
     rung: begun ?? null,
+    // A test is putted cold, whoever asks for it.
+    cold: drill.details.rule.type === 'assessment',
   };
 }
 
@@ -203,6 +218,7 @@ export async function moveRung(
         block: last.block,
         rule: last.rule,
         cold: last.cold,
+        planBlock: last.planBlock,
       },
       { transaction },
     );
@@ -242,7 +258,7 @@ export async function swapDrill(
   database: Database,
   owner: string,
   sessionId: string,
-  { drillId, rung }: { drillId: string; rung: number | null },
+  { drillId, rung, planBlock }: { drillId: string; rung: number | null; planBlock?: string },
 ): Promise<void> {
   const session = await getSession(database, owner, sessionId);
   const { read } = layoutSchema.parse((await lastRun(database, owner, sessionId)).layout);
@@ -261,6 +277,7 @@ export async function swapDrill(
         sessionId,
         position: last.position + 1,
         block: last.block + 1,
+        planBlock: planBlock ?? null,
       },
       { transaction },
     );

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DEFAULT_PUTT, GREEN_SPEED_RANGE, PACES } from '@/core/green';
 import { DEFAULT_UNITS, unitPreferences } from '@/core/units';
+import { DEFAULT_ZONE, zoneSchema } from './zone';
 
 /** Schools of how much of the start direction is the face's. */
 export const FACE_SHARES = ['0.8', '0.83', '0.92'] as const;
@@ -18,6 +19,8 @@ export const coachSettings = z.object({
   pace: z.enum(PACES.map(({ id }) => id)).default('rolls'),
   /** School of how much of the start direction is the face's; the rest is the path's. */
   faceShare: z.enum(FACE_SHARES).default('0.92'),
+  /** Where the clocks are that lessons are dated by. */
+  zone: zoneSchema.default(DEFAULT_ZONE),
 });
 
 export type CoachSettings = z.infer<typeof coachSettings>;

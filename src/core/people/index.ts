@@ -15,3 +15,4 @@ export {
 } from './fitting';
 export { COMMON_KIT, KIT, KIT_IDS, kitSchema, kitWords, type KitId } from './kit';
 export { LEVELS, fittingOf, studentValues, type Level, type StudentValues } from './student';
+export { DEFAULT_ZONE, zoneSchema } from './zone';

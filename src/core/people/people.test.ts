@@ -37,7 +37,15 @@ describe('coachSettings', () => {
       greenSpeed: DEFAULT_PUTT.greenSpeed,
       pace: 'rolls',
       faceShare: '0.92',
+      zone: 'Europe/Amsterdam',
     });
+  });
+
+  it('are dated in a zone that there is', () => {
+    expect(coachSettings.parse({ zone: 'Pacific/Auckland' }).zone).toBe('Pacific/Auckland');
+    expect(coachSettings.safeParse({ zone: 'Wharf/Nine' }).error?.issues[0]?.message).toBe(
+      'No time zone is named “Wharf/Nine”.',
+    );
   });
 
   it('refuse a green that is not believed', () => {

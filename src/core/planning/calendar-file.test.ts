@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import ICAL from 'ical.js';
-import { calendarFile, dayAfter, instantOf, zoneSchema, type Dated } from '.';
+import { calendarFile, dayAfter, instantOf, type Dated } from '.';
 
 const AT = new Date('2026-03-01T09:00:00Z');
 const lesson: Dated = {
@@ -47,13 +47,6 @@ describe('a moment', () => {
     expect(instantOf('2026-03-29', '02:30', 'Europe/Amsterdam').toISOString()).toBe(
       '2026-03-29T01:30:00.000Z',
     ));
-
-  it('is in a zone that there is', () => {
-    expect(zoneSchema.parse('Pacific/Auckland')).toBe('Pacific/Auckland');
-    expect(zoneSchema.safeParse('Wharf/Nine').error?.issues[0]?.message).toBe(
-      'No time zone is named “Wharf/Nine”.',
-    );
-  });
 });
 
 describe('a calendar file', () => {

@@ -1,22 +1,6 @@
 import { TZDate } from '@date-fns/tz';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
-import { z } from 'zod';
 import { dayAfter, type Day } from './days';
-
-const isZone = (name: string): boolean => {
-  try {
-    new Intl.DateTimeFormat('en', { timeZone: name });
-    return true;
-  } catch {
-    return false;
-  }
-};
-
-/** A time zone by its name in the common list, "Europe/Amsterdam". */
-export const zoneSchema = z
-  .string()
-  .max(60)
-  .refine(isZone, { error: ({ input }) => `No time zone is named “${String(input)}”.` });
 
 /** Something with a day, and perhaps a time of day in a zone. */
 export interface Dated {

@@ -36,3 +36,8 @@ const SHORT = new Intl.DateTimeFormat('en-GB', {
 /** A day as one says it: "Tue 3 Mar". */
 export const dayWords = (day: Day): string =>
   SHORT.format(new Date(`${day}T00:00:00Z`)).replace(',', '');
+
+/** The day that it is somewhere. */
+export const dayIn = (at: Date, zone: string): Day =>
+  // The Swedes write days as we keep them.
+  new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short' }).format(at);

@@ -24,6 +24,7 @@ export { lowerRungs, setUpOf, timeDrill, type Paced, type RungWish } from './tim
 export { setUpFactor, setUpTime, USUAL_PACE, type SetUpSeen } from './times';
 export {
   dayAfter,
+  dayIn,
   daysBetween,
   daySchema,
   dayWords,
@@ -45,4 +46,19 @@ export {
   type Slot,
   type Worked,
 } from './programme';
-export { calendarFile, instantOf, zoneSchema, type Dated } from './calendar-file';
+export { calendarFile, instantOf, type Dated } from './calendar-file';
+export {
+  blockSchema,
+  nextBlock,
+  PLAN_MINUTES,
+  planFrame,
+  planSchema,
+  type PlanBlock,
+  type PlanValues,
+} from './plan';
+export {
+  appointmentSchema,
+  homeworkSchema,
+  type AppointmentValues,
+  type HomeworkValues,
+} from './dates';

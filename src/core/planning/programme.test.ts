@@ -122,6 +122,7 @@ describe('a programme', () => {
     ['no days', { slots: [] }],
     ['half a year and more', { weeks: 27 }],
     ['an aim of nothing', { aim: { ...VALUES.aim, window: 0 } }],
+    ['a day twice', { slots: [VALUES.slots[0], VALUES.slots[0]] }],
     ['a day that is none', { from: '2026-02-30' }],
   ])('is not made of %s', (_what, wrong) =>
     expect(programmeSchema.safeParse({ ...VALUES, ...wrong }).success).toBe(false),

@@ -29,7 +29,15 @@ export type Slot = z.infer<typeof slotSchema>;
 export const programmeSchema = z.object({
   from: daySchema,
   weeks: z.number().int().min(1, 'At least one week.').max(26, 'At most 26 weeks.'),
-  slots: z.array(slotSchema).min(1, 'At least one day of the week is needed.').max(14),
+  slots: z
+    .array(slotSchema)
+    .min(1, 'At least one day of the week is needed.')
+    .max(14, 'At most fourteen days.')
+    .refine(
+      (slots) =>
+        new Set(slots.map(({ weekday, time }) => `${weekday} ${time}`)).size === slots.length,
+      'A day stands in it twice at the same time.',
+    ),
   /** Weeks from one cold test to the next. */
   testEvery: z.number().int().min(1).max(12),
   /** An eight-in-ten window to come to, in the skill's unit, by the end or an earlier day. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { GREEN_SPEED_RANGE, PACES } from '@/core/green';
-import { FACE_SHARES } from '@/core/people';
+import { DEFAULT_ZONE, FACE_SHARES, zoneSchema } from '@/core/people';
 import {
   OWN_RANGE,
   bareUnit,
@@ -30,6 +30,7 @@ export const settingsForm = (units: UnitPreferences) => {
     }),
     pace: z.enum(PACES.map(({ id }) => id)),
     faceShare: z.enum(FACE_SHARES).default('0.92'),
+    zone: zoneSchema.default(DEFAULT_ZONE),
   });
 };
 

@@ -107,6 +107,17 @@ export function SettingsForm({ values, units }: { values: SettingsInput; units: 
           />
         )}
       />
+      <TextField
+        label="Where your clocks are"
+        {...register('zone')}
+        list="zones"
+        hint="lessons are dated by it: “Europe/Amsterdam”"
+        error={errors.zone?.message}
+      />
+      <datalist id="zones">
+        {inBrowser &&
+          Intl.supportedValuesOf('timeZone').map((zone) => <option key={zone} value={zone} />)}
+      </datalist>
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
         <TextField
           label="Your step"

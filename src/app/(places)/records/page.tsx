@@ -38,6 +38,7 @@ export default async function RecordsPage() {
                 },
               },
               pace: coach.settings.pace,
+              zone: coach.settings.zone,
               greenSpeed: showLength(coach.settings.greenSpeed, 'speed', units),
             }}
           />

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+
+const isZone = (name: string): boolean => {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+/** A time zone by its name in the common list, "Europe/Amsterdam". */
+export const zoneSchema = z
+  .string()
+  .max(60)
+  .refine(isZone, { error: ({ input }) => `No time zone is named “${String(input)}”.` });
+
+/** The time zone until a coach has said another. */
+export const DEFAULT_ZONE = 'Europe/Amsterdam';

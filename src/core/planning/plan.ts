@@ -1,0 +1,61 @@
+import { z } from 'zod';
+import { PLACES, SKILLS } from '@/core/drill';
+import { kitSchema } from '@/core/people';
+
+/** One drill of a plan, in its place. */
+export const blockSchema = z.object({
+  id: z.uuid(),
+  drillId: z.uuid(),
+  /** The rung of each student, from 0; null as it is drawn. */
+  rungs: z.record(z.uuid(), z.number().int().min(0).max(20).nullable()),
+  /** Stays when the rest is proposed anew. */
+  locked: z.boolean(),
+  why: z.string().max(300).default(''),
+});
+
+export type PlanBlock = z.infer<typeof blockSchema>;
+
+export const PLAN_MINUTES = { min: 10, max: 180 } as const;
+
+/** Who, where, how long, with what and what for. */
+export const planFrame = z.object({
+  name: z
+    .string()
+    .trim()
+    .min(1, 'A name is needed.')
+    .max(80, 'A name may have at most 80 letters.'),
+  minutes: z
+    .number({ error: 'A number of minutes is needed: 10 to 180.' })
+    .int('Whole minutes are needed.')
+    .min(PLAN_MINUTES.min, 'A plan has at least 10 minutes.')
+    .max(PLAN_MINUTES.max, 'A plan has at most 180 minutes.'),
+  place: z.enum(PLACES),
+  kit: kitSchema,
+  goals: z.array(z.enum(SKILLS)).max(SKILLS.length),
+  studentIds: z
+    .array(z.uuid())
+    .min(1, 'Say who it is for.')
+    .max(8, 'At most 8 putt in one rotation.'),
+});
+
+/** A plan of a session, as it is kept. */
+export const planSchema = planFrame.extend({
+  blocks: z.array(blockSchema).min(1, 'A plan needs at least one drill.').max(20),
+});
+
+export type PlanValues = z.infer<typeof planSchema>;
+
+/**
+ * The block that comes next in a session that follows a plan.
+ *
+ * @param blocks of the plan in order
+ * @param played ids of the blocks that were begun
+ * @returns null when the last was begun, or when nothing of the plan was
+ */
+export function nextBlock<B extends { id: string }>(
+  blocks: readonly B[],
+  played: readonly (string | null)[],
+): B | null {
+  const last = blocks.findLastIndex(({ id }) => played.includes(id));
+  return last === -1 ? null : (blocks[last + 1] ?? null);
+}
