@@ -18,6 +18,7 @@ export function Pick({
   value,
   onChange,
   error,
+  quiet = false,
 }: {
   label: string;
   placeholder: string;
@@ -25,11 +26,13 @@ export function Pick({
   value: string;
   onChange: (value: string) => void;
   error?: string;
+  /** Its label is for those who cannot see what it stands beside. */
+  quiet?: boolean;
 }) {
   const id = useId();
   return (
     <div className="grid gap-1.5">
-      <span id={id} className="cap">
+      <span id={id} className={quiet ? 'sr-only' : 'cap'}>
         {label}
       </span>
       <Select.Root value={value} onValueChange={onChange}>

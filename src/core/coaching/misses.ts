@@ -39,6 +39,8 @@ export interface Finding {
   cause: string;
   /** Putts that it rests on. */
   putts: number;
+  /** What it is, as drills say what they are for. */
+  misses: Miss[];
   /** Built-in drills for it; those that make it worse are left out. */
   drills: LibraryDrill[];
   /** Built-in drills that make it worse. */
@@ -272,6 +274,7 @@ export function readMisses(known: Known): Finding[] {
       return {
         id,
         cause,
+        misses,
         ...match,
         drills: LIBRARY.filter(
           (drill) =>

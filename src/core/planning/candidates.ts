@@ -1,5 +1,5 @@
 import type { DrillValues } from '@/core/drill';
-import type { Candidate, PlayerTime } from './hour';
+import { timedOf, type Candidate, type PlayerTime } from './hour';
 import { unsuited, type ForWhom, type Ground } from './suits';
 import { setUpOf, timeDrill, type Paced } from './timed';
 
@@ -43,12 +43,13 @@ export function candidatesOf(
       return [];
     }
     const ago = players.flatMap(({ played }) => played.get(drill.name) ?? []);
+    const times = players.map((player) => time(drill, player));
     return [
       {
+        ...timedOf(times, setUpOf(drill, setUpFactor)),
         id,
         drill,
-        players: players.map((player) => time(drill, player)),
-        setUp: setUpOf(drill, setUpFactor),
+        players: times,
         meets: drill.misses.filter((miss) => players.some(({ misses }) => misses.includes(miss))),
         ago: ago.length === 0 ? null : Math.min(...ago),
       },

@@ -26,6 +26,7 @@ import {
   setUpOf,
   setUpTime,
   timeDrill,
+  timedOf,
   totalsOf,
   unsuited,
   PHASES,
@@ -143,8 +144,8 @@ describe('times', () => {
   it('of a group are all its turns, one after the other', () => {
     const drill = libraryDrill('cold-start')!;
     const time = timeDrill(drill, player(), 'drawn');
-    const one = blockSpan({ players: [time], setUp: 120 });
-    const three = blockSpan({ players: [time, time, time], setUp: 120 });
+    const one = blockSpan(timedOf([time], 120));
+    const three = blockSpan(timedOf([time, time, time], 120));
     // Ten putts at 25 s, once or three times, after two minutes of setting up: to the half minute.
     expect(one.median).toBeCloseTo(2 + 4, 0);
     expect(three.median).toBeCloseTo(2 + 12, 0);
@@ -152,23 +153,20 @@ describe('times', () => {
 
   it('of an hour have their breaks, and count the putts of a back', () => {
     const drill = libraryDrill('cold-start')!;
-    const block = { players: [timeDrill(drill, player(), 'drawn')], setUp: 60 };
+    const block = timedOf([timeDrill(drill, player(), 'drawn')], 60);
     const totals = totalsOf([block, block, block, block]);
     expect(totals.putts).toBeCloseTo(40, 9);
     expect(totals.rests).toBe(1);
     expect(totals.median).toBeCloseTo(4 * (1 + 4) + 1, 0);
     expect(totals.tooMany).toBe(false);
-    const hasty = {
-      players: [timeDrill(drill, player({ seconds: 8 }), 'drawn')],
-      setUp: 0,
-    };
+    const hasty = timedOf([timeDrill(drill, player({ seconds: 8 }), 'drawn')], 0);
     expect(totalsOf([hasty, hasty, hasty]).tooMany).toBe(true);
     expect(totalsOf([])).toMatchObject({ median: 0, late: 0 });
   });
 
   it('of blocks go together: who is better than believed is so in all of them', () => {
     const drill = libraryDrill('straight-gate')!;
-    const block = { players: [timeDrill(drill, player(), 0)], setUp: 0 };
+    const block = timedOf([timeDrill(drill, player(), 0)], 0);
     const [once, all] = [blockSpan(block), totalsOf([block, block, block])];
     // Were they independent, the spread of three would grow by a root only.
     expect(all.late - all.median).toBeGreaterThan(Math.sqrt(3) * (once.late - once.median));

@@ -1,7 +1,7 @@
-import type { Cap, DrillValues, Skill } from '@/core/drill';
+import { SKILL_WORDS, type Cap, type DrillValues, type Skill } from '@/core/drill';
 import { hardlyEnds, type Finish } from './finish';
 import type { Need, Trained } from './needs';
-import { PHASES, phaseOf, type Phase } from './phase';
+import { PHASE_WORDS, PHASES, phaseOf, type Phase } from './phase';
 import { after, mixed, sureTime, timeOn, timesOf, timeWithin, type Times } from './times';
 
 /** How a drill runs for one player: on the rung that teaches. */
@@ -16,12 +16,38 @@ export interface PlayerTime {
   seconds: number;
 }
 
-/** A drill of a plan, with how it runs for each of its players. */
+/** How long a drill of a plan takes, setting up and all. */
 export interface Timed {
-  players: readonly PlayerTime[];
-  /** s */
-  setUp: number;
+  /** By value of the players' skills. */
+  times: readonly Times[];
+  /** Putts of each player on average. */
+  putts: readonly number[];
 }
+
+/** Putts on average before the end. */
+function puttsOf({ finish }: PlayerTime): number {
+  let sum = 0;
+  for (const course of finish.goingOn) {
+    for (const left of course) sum += left / finish.goingOn.length;
+  }
+  return sum;
+}
+
+/**
+ * How long a drill takes some players, who putt in turn.
+ *
+ * @param players how it runs for each, at least one; reckoned for the same number of values of their skills
+ * @param setUp s
+ */
+export const timedOf = (players: readonly PlayerTime[], setUp: number): Timed => ({
+  times: players[0]!.finish.goingOn.map((_, point) =>
+    players.reduce(
+      (times, { finish, seconds }) => after(times, timesOf(finish.goingOn[point]!, seconds)),
+      sureTime(setUp / 60),
+    ),
+  ),
+  putts: players.map(puttsOf),
+});
 
 /** A time that is not sure. */
 export interface Span {
@@ -35,20 +61,8 @@ const spanOf = (times: Times): Span => ({
   late: timeWithin(times, 0.9),
 });
 
-/** Values of the skills that the odds were reckoned for. */
-const pointsOf = ({ players }: Timed): number => players[0]?.finish.goingOn.length ?? 1;
-
-/** The times of one block at one value of the skills: players of a group putt in turn. */
-function blockTimes({ players, setUp }: Timed, point: number): Times {
-  return players.reduce(
-    (times, { finish, seconds }) => after(times, timesOf(finish.goingOn[point]!, seconds)),
-    sureTime(setUp / 60),
-  );
-}
-
-/** How long one block takes, setting up and all. */
-export const blockSpan = (block: Timed): Span =>
-  spanOf(mixed(Array.from({ length: pointsOf(block) }, (_, point) => blockTimes(block, point))));
+/** How long one block takes. */
+export const blockSpan = ({ times }: Timed): Span => spanOf(mixed(times));
 
 /** Putting without a break that a back takes, and the break, minutes. */
 export const REST = { every: 15, lasts: 1 } as const;
@@ -65,15 +79,6 @@ export interface Totals extends Span {
   tooMany: boolean;
 }
 
-/** Putts a player makes on average before a block ends. */
-const puttsOf = ({ finish }: PlayerTime): number => {
-  let sum = 0;
-  for (const course of finish.goingOn) {
-    for (const left of course) sum += left / finish.goingOn.length;
-  }
-  return sum;
-};
-
 /**
  * What some blocks amount to, one after the other. A player who is better than believed is so in all of them: the sum is
  * made for each value of the skills, then mixed.
@@ -84,20 +89,17 @@ export function totalsOf(blocks: readonly Timed[]): Totals {
   if (blocks.length === 0) {
     return { median: 0, late: 0, putts: 0, rests: 0, tooMany: false };
   }
-  const points = Math.max(...blocks.map(pointsOf));
+  const points = Math.max(...blocks.map(({ times }) => times.length));
   const sums = Array.from({ length: points }, (_, point) =>
-    blocks.reduce(
-      (times, block) => after(times, blockTimes(block, point % pointsOf(block))),
-      sureTime(0),
-    ),
+    blocks.reduce((sum, { times }) => after(sum, times[point % times.length]!), sureTime(0)),
   );
   const putting = mixed(sums);
   const rests = Math.floor(timeWithin(putting, 0.5) / REST.every);
   const whole = after(putting, sureTime(rests * REST.lasts));
-  const players = Math.max(...blocks.map((block) => block.players.length));
+  const players = Math.max(...blocks.map((block) => block.putts.length));
   const putts = Math.max(
     ...Array.from({ length: players }, (_, i) =>
-      blocks.reduce((sum, block) => sum + (block.players[i] ? puttsOf(block.players[i]) : 0), 0),
+      blocks.reduce((sum, block) => sum + (block.putts[i] ?? 0), 0),
     ),
   );
   const perHour = (60 * putts) / Math.max(1, timeOn(whole));
@@ -109,6 +111,8 @@ export interface Candidate extends Timed {
   /** Under which the plan knows it. */
   id: string;
   drill: DrillValues;
+  /** How it runs for each player. */
+  players: readonly PlayerTime[];
   /** Misses of the players that it is for. */
   meets: readonly string[];
   /** Sessions since it was last played; null when not lately. */
@@ -138,15 +142,17 @@ export interface Proposed {
   why: string;
 }
 
-/** What of the time each phase gets, of what is left after a cold test. */
+/** What of the time each phase gets; without a test the others share what it would have had. */
 const SHARES: Record<Phase, number> = {
-  test: 0.2,
-  technique: 0.35,
-  reading: 0.15,
-  pace: 0.2,
-  together: 0.15,
-  pressure: 0.15,
+  test: 0.13,
+  technique: 0.3,
+  reading: 0.13,
+  pace: 0.17,
+  together: 0.14,
+  pressure: 0.13,
 };
+/** What an hour can least do without is chosen first. */
+const FIRST: Phase[] = ['test', 'technique', 'pressure', 'pace', 'reading', 'together'];
 
 /** Less than this is no drill, minutes. */
 const LEAST = 3;
@@ -178,22 +184,21 @@ const SKILL_SAID: Record<Trained, string> = {
 };
 
 /** Why a drill is in a plan, as a coach would say it. */
-function whyOf({ drill, meets, ago }: Candidate, phase: Phase, { needs, goals }: Wish): string {
+function whyOf({ drill, meets }: Candidate, phase: Phase, { needs, goals }: Wish): string {
   if (phase === 'test') return 'A cold test is due.';
-  const [weakest] = needs;
+  const need = needs.find(({ skill }) => drill.skills.includes(skill));
+  const wished = goals.find((goal) => drill.skills.includes(goal));
   const parts = [
     meets.length > 0 && `for the ${meets[0]}`,
-    weakest &&
-      drill.skills.includes(weakest.skill) &&
-      `for ${SKILL_SAID[weakest.skill]}, ${weakest.known ? 'what is weakest now' : 'of which little is known yet'}`,
-    ...goals
-      .filter((goal) => drill.skills.includes(goal) && goal !== weakest?.skill)
-      .map(
-        (goal) => `for ${SKILL_NEEDS.has(goal) ? SKILL_SAID[goal as Trained] : goal}, as wished`,
-      ),
-    ago === null && 'not played lately',
+    wished && `${SKILL_WORDS[wished]}, as wished`,
+    need && !need.known && `little is known of ${SKILL_SAID[need.skill]} yet`,
+    need &&
+      need.known &&
+      need.ratio > 1.05 &&
+      `${SKILL_SAID[need.skill]} is ${need.ratio.toFixed(1)} times as wide as is good`,
+    need && need.known && need.ratio <= 1.05 && `keeps ${SKILL_SAID[need.skill]} good`,
   ].filter((part): part is string => typeof part === 'string');
-  const said = parts.slice(0, 2).join('; ') || 'for its place in the hour';
+  const said = parts.slice(0, 2).join('; ') || `its place is ${PHASE_WORDS[phase]}`;
   return `${said[0]!.toUpperCase()}${said.slice(1)}.`;
 }
 
@@ -239,13 +244,14 @@ export function proposeHour(
     .sort((a, b) => b.worth - a.worth);
   const isIn = (id: string) => chosen.some(({ block }) => block.id === id);
   const trains = (phase: Phase) => chosen.some((one) => one.phase === phase);
-  for (const phase of PHASES) {
+  const scale = wish.cold ? 1 : 1 / (1 - SHARES.test);
+  for (const phase of FIRST) {
     if (trains(phase)) continue;
-    const budget = SHARES[phase] * wish.minutes;
+    const budget = scale * SHARES[phase] * wish.minutes;
     const here = ranked.filter((one) => one.phase === phase && fits(one.candidate));
     // The best that keeps to its share, or else the shortest: an hour without a phase is none.
     const found =
-      here.find(({ median }) => median <= 1.25 * budget) ??
+      here.find(({ median }) => median <= budget) ??
       here.toSorted((a, b) => a.median - b.median).find(({ median }) => median <= 2 * budget);
     if (found) take(found.candidate);
   }

@@ -7,6 +7,7 @@ export {
   MOST_PUTTS_AN_HOUR,
   proposeHour,
   REST,
+  timedOf,
   totalsOf,
   type Candidate,
   type Kept,
@@ -54,6 +55,7 @@ export {
   planFrame,
   planSchema,
   type PlanBlock,
+  type PlanFrame,
   type PlanValues,
 } from './plan';
 export {

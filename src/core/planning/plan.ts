@@ -38,6 +38,8 @@ export const planFrame = z.object({
     .max(8, 'At most 8 putt in one rotation.'),
 });
 
+export type PlanFrame = z.infer<typeof planFrame>;
+
 /** A plan of a session, as it is kept. */
 export const planSchema = planFrame.extend({
   blocks: z.array(blockSchema).min(1, 'A plan needs at least one drill.').max(20),

@@ -14,15 +14,16 @@ import {
   saveDrill,
   toLogged,
   type Database,
-  type DrillKept,
 } from '@/data';
-import { drillSchema, libraryDrill, type DrillValues } from '@/core/drill';
+import { drillSchema } from '@/core/drill';
 import { currentScores, type Score } from '@/core/scoring';
 import type { Hand } from '@/core/people';
 import { act, archiving } from '../shared/action';
 import type { ActionResult } from '../shared/result';
 import { refusal, type Draft } from './draft';
 import { MOST_LETTERS, readDrillFile } from './drill-file';
+import { apart, freeName, takeBuiltIn } from './take';
+
 /** A drill that can be built, for the border: what is wrong with it is told in the coach's units. */
 const buildable = async (database: Database, owner: string) => {
   const { units } = (await getCoach(database, owner)).settings;
@@ -51,9 +52,6 @@ export async function keepDrill(
   return result;
 }
 
-/** Name and layout apart from all else a drill says. */
-const apart = ({ name, layout, ...details }: DrillValues): DrillKept => ({ name, layout, details });
-
 /**
  * Takes a built-in drill into the coach's own: the copy made before, or a new one.
  *
@@ -63,16 +61,7 @@ export async function takeDrill(key: string, fresh: boolean): Promise<ActionResu
   const result = await act(
     z.object({ key: z.string().max(60), fresh: z.boolean() }),
     { key, fresh },
-    async (database, owner, asked) => {
-      const found = libraryDrill(asked.key);
-      if (!found) throw new Problem('not-found', 'There is no such built-in drill.');
-      const { key: origin, ...values } = found;
-      const own = await listDrills(database, owner);
-      const before = own.find((drill) => drill.origin === origin && !drill.archivedAt);
-      if (before && !asked.fresh) return before.id;
-      const name = freeName(values.name, own);
-      return addDrill(database, owner, { ...apart({ ...values, name }), origin }, new Date());
-    },
+    (database, owner, asked) => takeBuiltIn(database, owner, asked.key, asked.fresh),
   );
   if (result.ok) revalidatePath('/', 'layout');
   return result;
@@ -92,16 +81,6 @@ export async function copyDrill(id: string): Promise<ActionResult<string>> {
   });
   if (result.ok) revalidatePath('/', 'layout');
   return result;
-}
-
-/** A name no drill of the coach has yet: "Twin gates", "Twin gates 2". */
-function freeName(name: string, own: { name: string }[]): string {
-  const taken = new Set(own.map((drill) => drill.name));
-  if (!taken.has(name)) return name;
-  const base = name.slice(0, 74);
-  let number = 2;
-  while (taken.has(`${base} ${number}`)) number++;
-  return `${base} ${number}`;
 }
 
 /** Takes in a drill from a file; what is wrong with the file is told with its place in it. */

@@ -17,7 +17,7 @@ import { roughLength, showDegrees, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { LengthInput, useWrong } from '@/ui/parsed-input';
 import { showErrors } from '../shared/show-errors';
-import { built } from './actions';
+import { useWays } from './ways';
 
 const toleranceWords = ({ quantity, left, right }: Tolerance, units: UnitPreferences): string => {
   const one = (value: number) =>
@@ -39,8 +39,9 @@ export function AsBuilt({
   layout: Layout;
   units: UnitPreferences;
 }) {
+  const { built } = useWays();
   const measured = standing(layout).filter((element) => element.measures().length > 0);
-  if (measured.length === 0) return null;
+  if (measured.length === 0 || !built) return null;
   return (
     <section aria-label="As built" className="mt-5 grid gap-4 border-t border-rule pt-4">
       <div>
@@ -82,8 +83,10 @@ function Measured({
     : null;
   const was = planned.tolerance();
   const letters = element.places().flatMap(({ label }) => label ?? []);
+  const { built } = useWays();
   const keep = (values: Record<string, number>) =>
     begin(async () => {
+      if (!built) return;
       const result = await built({ runId, element: element.id, measured: values });
       if (!showErrors(result)) return;
       toast.success(Object.keys(values).length > 0 ? 'Scored as it stands.' : 'Scored as planned.');

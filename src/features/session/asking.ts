@@ -20,6 +20,8 @@ export interface Asking {
   climb(rung: number): void;
   goTo(to: SwapTo): void;
   finish(): void;
+  /** On to the next drill of the plan. */
+  next(): void;
 }
 
 /**
@@ -61,9 +63,20 @@ export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | 
       primary: { label: 'It stands', act: () => asking.climb(nextRung) },
     };
   }
+  const onward = player.plan?.next
+    ? { label: `Next: ${player.plan.next}`, act: asking.next }
+    : null;
   if (cold) {
+    const done = `Cold test done: ${counts.clear} of ${counts.putts} ${passWord(layout)}.`;
+    if (onward) {
+      return {
+        words: done,
+        other: { label: 'Finish', act: asking.finish },
+        primary: onward,
+      };
+    }
     return {
-      words: `Cold test done: ${counts.clear} of ${counts.putts} ${passWord(layout)}. Now the drill itself.`,
+      words: `${done} Now the drill itself.`,
       other: { label: 'Finish', act: asking.finish },
       primary: { label: 'On to the drill', act: () => asking.goTo({ drillId, rung }) },
     };
@@ -71,6 +84,6 @@ export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | 
   return {
     words: asking.won ?? asking.ended ?? '',
     other: { label: 'Go on all the same', act: asking.goOn },
-    primary: { label: 'Finish', act: asking.finish },
+    primary: onward ?? { label: 'Finish', act: asking.finish },
   };
 }

@@ -4,7 +4,7 @@ import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { KIT, type KitId } from '@/core/people';
 import { Button } from '@/ui/button';
-import { SheetDialog } from './sheet-dialog';
+import { SheetDialog } from '@/ui/sheet-dialog';
 
 /** Before a session ends: what was put out is counted in again. */
 export function CountIn({
@@ -22,7 +22,7 @@ export function CountIn({
   const [less, setLess] = useState<Record<string, number>>({});
   const missing = Object.values(less).reduce((sum, count) => sum + count, 0);
   return (
-    <SheetDialog title="Count it in" open={open} onOpen={onOpen}>
+    <SheetDialog returnsFocus={false} title="Count it in" open={open} onOpen={onOpen}>
       <ul className="mt-3 grid gap-1">
         {Object.entries(out).map(([item, count]) => {
           const { one, many } = KIT[item as KitId];

@@ -6,7 +6,6 @@ import { toast } from 'sonner';
 import { standingsWords } from '@/core/coaching';
 import type { UnitPreferences } from '@/core/units';
 import { showErrors } from '../shared/show-errors';
-import { finish } from './actions';
 import { CountIn } from './count-in';
 import { useKeptPage } from './keep-page';
 import type { DrillOption } from './options';
@@ -14,6 +13,7 @@ import { playOf, standsAs, type Play, type PlayerRun } from './play';
 import { PlayerScreen } from './player-screen';
 import { Rotation, type Every } from './rotation';
 import { useRuns, useRunViews } from './use-runs';
+import { useWays } from './ways';
 
 export interface LoggingProps {
   /** In the order of their turns; one alone, or several in rotation. */
@@ -29,6 +29,7 @@ export interface LoggingProps {
 export function Logging({ players, first, units, drills }: LoggingProps) {
   const router = useRouter();
   useKeptPage();
+  const ways = useWays();
   const [busy, work] = useTransition();
   const [front, setFront] = useState(first);
   const [every, setEvery] = useState<Every>(players[0]?.rule.type === 'points' ? 1 : 'by hand');
@@ -97,15 +98,15 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
         );
         return;
       }
-      const result = await finish(player.sessionId);
+      const result = await ways.finish(player.sessionId);
       if (!showErrors(result)) return;
       const [kept] = result.value;
       if (kept === undefined) {
         toast('Nothing was logged, so the session was not kept.');
-        router.push('/');
+        router.push(ways.start);
       } else {
         const own = result.value.find((id) => id === player.sessionId) ?? kept;
-        router.push(`/sessions/${own}/review`);
+        router.push(ways.review(own));
       }
     });
   return (

@@ -5,8 +5,9 @@ import { useState, type ReactNode } from 'react';
 import { Button } from '@/ui/button';
 import { Pick } from '@/ui/pick';
 import { Toggle } from '@/ui/toggle';
-import { SheetDialog } from './sheet-dialog';
+import { SheetDialog } from '@/ui/sheet-dialog';
 import type { DrillOption } from './options';
+import { useWays } from './ways';
 
 /** A drill to go on with, and the rung of its ladder, from 0. */
 export interface SwapTo {
@@ -48,6 +49,7 @@ export function MoreMenu({
 }) {
   const [open, setOpen] = useState(false);
   const [next, setNext] = useState(drillId);
+  const { swap, rotate } = useWays();
   const nextDrill = drills.find(({ value }) => value === next);
   const close = (then: () => void) => () => {
     setOpen(false);
@@ -55,6 +57,7 @@ export function MoreMenu({
   };
   return (
     <SheetDialog
+      returnsFocus={false}
       title="In the middle of a session"
       open={open}
       onOpen={setOpen}
@@ -68,7 +71,7 @@ export function MoreMenu({
         <Button className="min-h-12" onClick={close(onPause)}>
           Pause
         </Button>
-        {grouped && (
+        {grouped && rotate && (
           <Button className="min-h-12" disabled={busy} onClick={close(onRotate)}>
             All on by one station
           </Button>
@@ -96,22 +99,24 @@ export function MoreMenu({
             </div>
           </Part>
         )}
-        <Part title="Another drill">
-          <Pick
-            label="Drill"
-            placeholder="Choose a drill"
-            options={drills}
-            value={next}
-            onChange={setNext}
-          />
-          <Button
-            className="min-h-12"
-            disabled={busy || !nextDrill}
-            onClick={close(() => onSwap({ drillId: next, rung: null }))}
-          >
-            {next === drillId ? 'Begin this drill anew' : `Go on with ${nextDrill?.label ?? ''}`}
-          </Button>
-        </Part>
+        {swap && (
+          <Part title="Another drill">
+            <Pick
+              label="Drill"
+              placeholder="Choose a drill"
+              options={drills}
+              value={next}
+              onChange={setNext}
+            />
+            <Button
+              className="min-h-12"
+              disabled={busy || !nextDrill}
+              onClick={close(() => onSwap({ drillId: next, rung: null }))}
+            >
+              {next === drillId ? 'Begin this drill anew' : `Go on with ${nextDrill?.label ?? ''}`}
+            </Button>
+          </Part>
+        )}
         <Part title="Each putt is told by">
           <Toggle label="a tone" on={cues.sound} onChange={cues.setSound} />
           <Toggle label="vibration" on={cues.buzz} onChange={cues.setBuzz} />

@@ -23,6 +23,7 @@ const player = (more: Partial<PlayerRun> = {}): PlayerRun => ({
   begunOn: 2,
   nearest: nearestRung(drill.layout, drill.ladder),
   earlier: [],
+  plan: null,
   ...more,
 });
 /** C clear, L left, a small letter does not count; one every twenty seconds. */
@@ -93,6 +94,7 @@ describe('what the screen asks', () => {
     climb: (rung) => void done.push(`climb ${rung}`),
     goTo: ({ drillId, rung }) => void done.push(`go to ${drillId} ${rung}`),
     finish: () => void done.push('finish'),
+    next: () => void done.push('next'),
     ...more,
   });
   const asked = (one: PlayerRun, letters: string, more?: Partial<Asking>, marks?: WireMark[]) =>
@@ -139,5 +141,20 @@ describe('what the screen asks', () => {
     expect(end.words).toBe('Done in 3 putts.');
     const won = asked(player(), 'CCC', { asks: true, won: 'Sal has won.', ended: 'Done.' })!;
     expect(won.words).toBe('Sal has won.');
+    won.primary!.act();
+    expect(done.at(-1)).toBe('finish');
+  });
+
+  it('is the next drill of a plan, in place of the end and of the drill after a test', () => {
+    const plan = { index: 0, count: 3, next: 'Coin roll-over' };
+    const cold = player({ plan, cold: true, rule: { type: 'assessment', putts: 3 } });
+    for (const one of [player({ plan }), cold]) {
+      const found = asked(one, 'CCC', { asks: true, ended: 'Done in 3 putts.' })!;
+      expect(found.primary!.label).toBe('Next: Coin roll-over');
+      found.primary!.act();
+      expect(done.at(-1)).toBe('next');
+    }
+    const last = player({ plan: { ...plan, index: 2, next: null } });
+    expect(asked(last, 'CCC', { asks: true, ended: 'Done.' })!.primary!.label).toBe('Finish');
   });
 });

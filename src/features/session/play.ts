@@ -44,6 +44,8 @@ export interface PlayerRun {
   /** The rung nearest to what stands; null without a ladder. */
   nearest: number | null;
   earlier: EarlierRun[];
+  /** The plan that is followed: which drill of how many, from 0, and the name of the next; null outside of one. */
+  plan: { index: number; count: number; next: string | null } | null;
 }
 
 /** How a player stands. */

@@ -5,19 +5,24 @@ import Link from 'next/link';
 import { Button } from '@/ui/button';
 import { passWord } from './outcome-words';
 import type { Play, PlayerRun } from './play';
+import { useWays } from './ways';
 
 /** Who putts, and how the rule stands, large; and the two ways out. */
 export function PlayerHead({
-  player: { student, drillName, layout, rule, rung, cold },
+  player: { student, drillName, layout, rule, rung, cold, plan },
   play: { counts, progress, pace },
   busy,
+  onNext,
   onFinish,
 }: {
   player: PlayerRun;
   play: Play;
   busy: boolean;
+  /** On to the next drill of the plan. */
+  onNext: () => void;
   onFinish: () => void;
 }) {
+  const ways = useWays();
   const open = rule.type === 'open';
   return (
     <div className="flex items-start justify-between gap-3">
@@ -29,6 +34,7 @@ export function PlayerHead({
             · {drillName}
             {rung !== null && `, rung ${rung + 1}`}
             {cold && ', cold test'}
+            {plan && ` · drill ${plan.index + 1} of ${plan.count}`}
           </span>
         </p>
         <p
@@ -52,8 +58,18 @@ export function PlayerHead({
         <Button kind="plain" onClick={onFinish} disabled={busy}>
           Finish
         </Button>
+        {plan?.next && (
+          <Button
+            kind="quiet"
+            className="min-h-8 max-w-[150px] px-1 text-sm"
+            onClick={onNext}
+            disabled={busy}
+          >
+            <span className="truncate">Next: {plan.next}</span>
+          </Button>
+        )}
         <Button asChild kind="quiet" className="min-h-8 px-1 text-sm text-ink2">
-          <Link href={`/students/${student.id}`}>
+          <Link href={ways.player(student.id)}>
             <X size={15} aria-hidden /> leave open
           </Link>
         </Button>

@@ -1,8 +1,9 @@
 import 'server-only';
 import { blocksOf } from '@/core/drill';
 import { nearestRung } from '@/core/layout';
+import { nextBlock } from '@/core/planning';
 import type { UnitPreferences } from '@/core/units';
-import { counted, getStudent, type Database, type Session } from '@/data';
+import { counted, getDrill, getPlan, getStudent, type Database, type Session } from '@/data';
 import { rungWords } from '../drills/rung-words';
 import type { PlayerRun } from './play';
 import { toWire } from './to-wire';
@@ -32,10 +33,27 @@ export async function playerRun(
     rung: run.rung,
     begunOn: block[0]!.rung,
     nearest: run.rung ?? nearestRung(run.layout, run.ladder),
+    plan: await planOf(database, owner, session),
     earlier: block.slice(0, -1).map(({ layout, putts, marks }) => ({
       layout,
       putts: counted(putts).map(({ outcomes, guess, at }) => ({ outcomes, guess, at })),
       marks: marks.map(({ mark, at }) => ({ mark, at })),
     })),
   };
+}
+
+/** Where a session stands in the plan it follows. */
+async function planOf(
+  database: Database,
+  owner: string,
+  { planId, runs }: Session,
+): Promise<PlayerRun['plan']> {
+  if (!planId) return null;
+  const { blocks } = await getPlan(database, owner, planId);
+  const played = runs.map(({ planBlock }) => planBlock);
+  const index = blocks.findLastIndex(({ id }) => played.includes(id));
+  if (index === -1) return null;
+  const next = nextBlock(blocks, played);
+  const name = next && (await getDrill(database, owner, next.drillId)).name;
+  return { index, count: blocks.length, next: name };
 }

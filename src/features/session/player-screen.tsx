@@ -13,7 +13,6 @@ import { releaseFocus } from '@/ui/release-focus';
 import { LayoutDrawing } from '../drills/layout-drawing';
 import { showErrors } from '../shared/show-errors';
 import type { ActionResult } from '../shared/result';
-import { move, reopen, rotate, swap } from './actions';
 import { Ask } from './ask';
 import { askedOf } from './asking';
 import { useCues } from './cues';
@@ -31,6 +30,7 @@ import { Refusal, SavingSign } from './saving-sign';
 import { SetUp } from './set-up';
 import { Strip } from './strip';
 import { ThumbKeys } from './thumb-keys';
+import { useWays } from './ways';
 import { useWide } from './use-wide';
 
 const SIDE_OF_KEY: Record<string, Outcome['side']> = {
@@ -78,6 +78,7 @@ export function PlayerScreen({
   busy: boolean;
 }) {
   const router = useRouter();
+  const ways = useWays();
   const wide = useWide();
   const cues = useCues();
   const [moving, work] = useTransition();
@@ -152,8 +153,10 @@ export function PlayerScreen({
       if (showErrors(await make())) router.refresh();
     });
   const { sessionId } = player;
-  const climb = (to: number) => onServer(() => move({ sessionId, rung: to }));
-  const goTo = (to: SwapTo) => onServer(() => swap({ sessionId, ...to }));
+  const climb = (to: number) => onServer(() => ways.move({ sessionId, rung: to }));
+  const { swap, rotate, next } = ways;
+  const goTo = (to: SwapTo) => swap && onServer(() => swap({ sessionId, ...to }));
+  const goOnInPlan = () => next && onServer(() => next(sessionId));
 
   const asked = askedOf(player, play, {
     asks,
@@ -166,6 +169,7 @@ export function PlayerScreen({
     climb,
     goTo,
     finish: onFinish,
+    next: goOnInPlan,
   });
 
   const pictured = primary?.pointing ?? null;
@@ -173,7 +177,13 @@ export function PlayerScreen({
     <main className="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden bg-sheet">
       <header className="grid grid-cols-[minmax(0,1fr)] gap-2 border-b-[length:var(--stroke)] border-ink px-4 pt-3 pb-2.5">
         {rotation}
-        <PlayerHead player={player} play={play} busy={busy} onFinish={onFinish} />
+        <PlayerHead
+          player={player}
+          play={play}
+          busy={busy}
+          onNext={goOnInPlan}
+          onFinish={onFinish}
+        />
       </header>
       <div className="min-h-0">
         {pictured?.on === 'green' && primary ? (
@@ -241,7 +251,7 @@ export function PlayerScreen({
           finished={view.finished}
           onReopen={() =>
             work(async () => {
-              if (showErrors(await reopen(sessionId))) await store.flush();
+              if (showErrors(await ways.reopen(sessionId))) await store.flush();
             })
           }
           onDiscard={() => void store.discard()}
@@ -298,7 +308,7 @@ export function PlayerScreen({
               onPause={() => store.mark({ type: 'pause' })}
               onRung={climb}
               onSwap={goTo}
-              onRotate={() => onServer(() => rotate(sessionId))}
+              onRotate={() => rotate && onServer(() => rotate(sessionId))}
             />
             <SetUp
               runId={player.runId}

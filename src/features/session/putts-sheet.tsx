@@ -9,7 +9,7 @@ import { Button } from '@/ui/button';
 import { NotesField } from '@/ui/field';
 import { MoreTouch, type Touched } from './more-touch';
 import { puttWords } from './outcome-words';
-import { SheetDialog } from './sheet-dialog';
+import { SheetDialog } from '@/ui/sheet-dialog';
 import type { Correction, WirePutt } from './wire';
 
 /** All putts of a run, the newest first: any can be corrected, noted, or left out of the count. */
@@ -31,6 +31,7 @@ export function PuttsSheet({
   const [chosen, setChosen] = useState<string | null>(null);
   return (
     <SheetDialog
+      returnsFocus={false}
       title={putts.length === 1 ? 'One putt' : `${putts.length} putts`}
       sub="Touch one to correct it"
       open={open}

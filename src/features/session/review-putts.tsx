@@ -8,6 +8,7 @@ import type { Layout } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { PuttList } from './putts-sheet';
 import { sendEvents } from './send';
+import { useWays } from './ways';
 import type { Correction, WirePutt } from './wire';
 
 /** Putt by putt, folded away; within the day any can be corrected. */
@@ -26,10 +27,11 @@ export function ReviewPutts({
 }) {
   const router = useRouter();
   const [chosen, setChosen] = useState<string | null>(null);
+  const { sendTo } = useWays();
   const correct = async (puttId: string, correction: Correction) => {
     const at = new Date().toISOString();
     const event = { type: 'change' as const, id: v4(), puttId, correction, at };
-    const answer = await sendEvents(runId, [event]).catch(() => null);
+    const answer = await sendEvents(sendTo(runId), [event]).catch(() => null);
     if (answer?.ok) router.refresh();
     else
       toast.error(answer?.message ?? 'The server does not answer. Nothing was changed; try again.');

@@ -7,7 +7,7 @@ import { Button } from '@/ui/button';
 import { groundWords, readWords } from '../drills/ground-words';
 import { TapeList } from '../drills/tape-list';
 import { AsBuilt } from './as-built';
-import { SheetDialog } from './sheet-dialog';
+import { SheetDialog } from '@/ui/sheet-dialog';
 
 /** What is put on the green and has to come off it again; a pen or a tape stays in the hand. */
 const IN_HAND = ['pen', 'tape', 'blindfold'];
@@ -47,6 +47,7 @@ export function SetUp({
   const checklist = layoutChecklist(layout);
   return (
     <SheetDialog
+      returnsFocus={false}
       title={stands ? 'Tape list, from the ball mark' : 'Set it up, from the ball mark'}
       sub={[readWords(layout), groundWords(layout, units)].filter(Boolean).join(': ')}
       open={open}

@@ -5,19 +5,19 @@ import { v4 } from 'uuid';
 import { discard, drain, enqueue, keepTold, lastTold, pendingEvents } from './queue';
 import { runStore, watched, type RunPorts, type RunStore, type RunView } from './run-store';
 import { sendEvents } from './send';
+import { useWays } from './ways';
 import type { WireRun } from './wire';
 
 /** How often other screens' putts are asked for, and a server that does not answer is tried again, ms. */
 const EVERY = 4000;
 
-const PORTS: RunPorts = {
+const PORTS: Omit<RunPorts, 'send'> = {
   enqueue,
   pending: pendingEvents,
   drain,
   discard,
   keepTold,
   lastTold,
-  send: sendEvents,
   newId: v4,
   now: () => new Date().toISOString(),
 };
@@ -32,11 +32,16 @@ export function useRuns(
   runs: { id: string; run: WireRun }[],
   onOthers: (count: number) => void,
 ): RunStore[] {
+  const { sendTo } = useWays();
   const ids = runs.map(({ id }) => id).join(' ');
   // Made once for the runs of a page: what the server tells later comes by way of the stores.
+  const ports: RunPorts = {
+    ...PORTS,
+    send: (runId, events) => sendEvents(sendTo(runId), events),
+  };
   const make = () => ({
     ids,
-    stores: runs.map(({ id, run }) => runStore(id, run, onOthers, PORTS)),
+    stores: runs.map(({ id, run }) => runStore(id, run, onOthers, ports)),
   });
   const [made, setMade] = useState(make);
   const current = made.ids === ids ? made : make();

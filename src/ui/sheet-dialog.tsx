@@ -3,15 +3,16 @@
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
-import { Button } from '@/ui/button';
+import { Button } from './button';
 
-/** A sheet that comes up from below, over the logging screen. */
+/** A sheet that comes up from below, over what is on the screen. */
 export function SheetDialog({
   title,
   sub,
   open,
   onOpen,
   trigger,
+  returnsFocus = true,
   children,
 }: {
   title: string;
@@ -19,6 +20,8 @@ export function SheetDialog({
   open: boolean;
   onOpen: (open: boolean) => void;
   trigger?: ReactNode;
+  /** Whether what had the focus gets it back; a screen whose keys are heard where nothing has it says no. */
+  returnsFocus?: boolean;
   children: ReactNode;
 }) {
   return (
@@ -28,8 +31,9 @@ export function SheetDialog({
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          // The keys of the logging screen are heard where nothing has the focus: it does not go back to a button.
-          onCloseAutoFocus={(event) => event.preventDefault()}
+          onCloseAutoFocus={(event) => {
+            if (!returnsFocus) event.preventDefault();
+          }}
           className="fixed inset-x-0 bottom-0 z-50 mx-auto max-h-[88dvh] max-w-2xl overflow-auto border-2 border-ink bg-sheet px-5 pt-4 pb-6"
         >
           <div className="flex items-start justify-between gap-3">

@@ -1,0 +1,16 @@
+import type { Metadata } from 'next';
+import { HourBuilder } from '@/features/programme/hour-builder';
+import { loadPlan, planStudents } from '@/features/programme/load-plan';
+import { coachContext, orNotFound } from '@/features/shared/server';
+
+export const metadata: Metadata = { title: 'A plan' };
+
+export default async function HourPage({ params }: PageProps<'/programme/hours/[id]'>) {
+  const { id } = await params;
+  const { database, owner } = await coachContext();
+  const [{ frame, items, offers, own }, students] = await Promise.all([
+    orNotFound(loadPlan(id)),
+    planStudents(database, owner),
+  ]);
+  return <HourBuilder key={id} id={id} students={students} start={{ frame, items, offers, own }} />;
+}

@@ -1,0 +1,22 @@
+import type { Metadata } from 'next';
+import { z } from 'zod';
+import { HourBuilder } from '@/features/programme/hour-builder';
+import { emptyFrame, planStudents } from '@/features/programme/load-plan';
+import { coachContext } from '@/features/shared/server';
+
+export const metadata: Metadata = { title: 'Plan an hour' };
+
+const query = z.object({
+  student: z.uuid().optional().catch(undefined),
+  minutes: z.coerce.number().int().min(10).max(180).catch(60),
+});
+
+export default async function NewHourPage({ searchParams }: PageProps<'/programme/hours/new'>) {
+  const { database, owner } = await coachContext();
+  const { student, minutes } = query.parse(await searchParams);
+  const students = await planStudents(database, owner);
+  const frame = emptyFrame(students, student ? [student] : [], minutes);
+  return (
+    <HourBuilder id={null} students={students} start={{ frame, items: [], offers: [], own: {} }} />
+  );
+}

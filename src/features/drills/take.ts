@@ -1,0 +1,42 @@
+import 'server-only';
+import { libraryDrill, type DrillValues } from '@/core/drill';
+import { Problem, addDrill, listDrills, type Database, type DrillKept } from '@/data';
+
+/** Name and layout apart from all else a drill says. */
+export const apart = ({ name, layout, ...details }: DrillValues): DrillKept => ({
+  name,
+  layout,
+  details,
+});
+
+/** A name no drill of the coach has yet: "Twin gates", "Twin gates 2". */
+export function freeName(name: string, own: { name: string }[]): string {
+  const taken = new Set(own.map((drill) => drill.name));
+  if (!taken.has(name)) return name;
+  const base = name.slice(0, 74);
+  let number = 2;
+  while (taken.has(`${base} ${number}`)) number++;
+  return `${base} ${number}`;
+}
+
+/**
+ * Takes a built-in drill into the coach's own: the copy made before, or a new one.
+ *
+ * @param fresh makes a new copy in any case, to be changed
+ * @returns its id
+ */
+export async function takeBuiltIn(
+  database: Database,
+  owner: string,
+  key: string,
+  fresh = false,
+): Promise<string> {
+  const found = libraryDrill(key);
+  if (!found) throw new Problem('not-found', 'There is no such built-in drill.');
+  const { key: origin, ...values } = found;
+  const own = await listDrills(database, owner);
+  const before = own.find((drill) => drill.origin === origin && !drill.archivedAt);
+  if (before && !fresh) return before.id;
+  const name = freeName(values.name, own);
+  return addDrill(database, owner, { ...apart({ ...values, name }), origin }, new Date());
+}

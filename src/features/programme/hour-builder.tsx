@@ -1,0 +1,309 @@
+'use client';
+
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { Play, Plus, Printer, Sparkle } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useRef, useState, useTransition } from 'react';
+import { v4 } from 'uuid';
+import { inOrder, totalsOf, type PlanFrame } from '@/core/planning';
+import { Button } from '@/ui/button';
+import { SheetDialog } from '@/ui/sheet-dialog';
+import { PlaceHead } from '../shared/place';
+import { showErrors } from '../shared/show-errors';
+import { keepPlan, propose, runPlan, timeBlock } from './actions';
+import { FrameFields, type PlanStudent } from './frame-fields';
+import { HourLine } from './hour-line';
+import { OfferList } from './offer-list';
+import { PlanBlockRow } from './plan-block';
+import type { Offer, PlanItem } from './plan-shape';
+import { totalsWarnings, totalsWords } from './totals-words';
+
+/** Making an hour: say who and how long, take what is proposed, and move it about. */
+export function HourBuilder({
+  id,
+  students,
+  start,
+}: {
+  /** Null for one that was never kept. */
+  id: string | null;
+  students: PlanStudent[];
+  start: {
+    frame: PlanFrame;
+    items: PlanItem[];
+    offers: Offer[];
+    own: Record<string, Offer>;
+  };
+}) {
+  const router = useRouter();
+  const [frame, setFrame] = useState(start.frame);
+  const [items, setItems] = useState(start.items);
+  const [offers, setOffers] = useState(start.offers);
+  /** Blocks that were timed on rungs of their own, by the block. */
+  const [own, setOwn] = useState(start.own);
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const [choosing, setChoosing] = useState<string | 'more' | null>(null);
+  const [proposing, beginProposal] = useTransition();
+  const [busy, begin] = useTransition();
+  const planned = useRef<HTMLElement>(null);
+  const names = Object.fromEntries(
+    students.map(({ value, label }) => [value, label.split(' ')[0]!]),
+  );
+  const blocks = useMemo(() => {
+    const byRef = new Map(offers.map((offer) => [offer.ref, offer]));
+    return items.flatMap((item) => {
+      const offer = own[item.id] ?? byRef.get(item.ref);
+      return offer ? [{ id: item.id, item, offer }] : [];
+    });
+  }, [items, offers, own]);
+  const totals = useMemo(() => totalsOf(blocks.map(({ offer }) => offer)), [blocks]);
+  const warnings = totalsWarnings(totals, frame.minutes);
+  const ordered = inOrder(blocks.map(({ offer }) => offer.phase));
+
+  const change = (changes: Partial<PlanFrame>) => {
+    setErrors({});
+    setFrame((old) => ({
+      ...old,
+      ...changes,
+      // What the students have is at hand, unless the coach has said otherwise.
+      ...(changes.studentIds && {
+        kit: [
+          ...new Set([
+            ...old.kit,
+            ...students
+              .filter(({ value }) => changes.studentIds!.includes(value))
+              .flatMap(({ kit }) => kit),
+          ]),
+        ],
+      }),
+    }));
+  };
+  const ask = () =>
+    beginProposal(async () => {
+      const kept = items.filter(({ locked }) => locked);
+      const result = await propose({ frame: withName(frame, names), kept });
+      if (!result.ok) {
+        setErrors(result.fields);
+        if (Object.keys(result.fields).length === 0) showErrors(result);
+        return;
+      }
+      setFrame((old) => withName(old, names));
+      setOffers(result.value.offers);
+      setItems(result.value.items);
+      // Below what was asked on a phone, beside it on a laptop.
+      requestAnimationFrame(() =>
+        planned.current?.scrollIntoView({ block: window.innerWidth < 1024 ? 'start' : 'nearest' }),
+      );
+      setOwn((old) =>
+        Object.fromEntries(kept.flatMap((one) => (old[one.id] ? [[one.id, old[one.id]!]] : []))),
+      );
+    });
+  const put = (offer: Offer, at: string | 'more') => {
+    const item: PlanItem = {
+      id: v4(),
+      ref: offer.ref,
+      rungs: Object.fromEntries(offer.players.map(({ studentId, rung }) => [studentId, rung])),
+      locked: true,
+      why: '',
+    };
+    setItems((old) =>
+      at === 'more' ? [...old, item] : old.map((one) => (one.id === at ? item : one)),
+    );
+    setChoosing(null);
+  };
+  const setRung = (item: PlanItem, rung: number | null) =>
+    begin(async () => {
+      const rungs = Object.fromEntries(frame.studentIds.map((who) => [who, rung]));
+      const next = { ...item, rungs };
+      const result = await timeBlock({ frame: withName(frame, names), item: next });
+      if (!showErrors(result) || !result.value) return;
+      const offer = result.value;
+      setOwn((old) => ({ ...old, [item.id]: offer }));
+      setItems((old) => old.map((one) => (one.id === item.id ? next : one)));
+    });
+  const keep = (then: (id: string) => void) =>
+    begin(async () => {
+      const result = await keepPlan({ id, frame: withName(frame, names), items });
+      if (!result.ok) setErrors(result.fields);
+      if (showErrors(result)) then(result.value);
+    });
+  const run = () =>
+    keep(async (plan) => {
+      const result = await runPlan(plan);
+      if (showErrors(result)) router.push(`/sessions/${result.value}`);
+    });
+
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const moved = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    setItems((old) =>
+      arrayMove(
+        old,
+        old.findIndex((one) => one.id === active.id),
+        old.findIndex((one) => one.id === over.id),
+      ),
+    );
+  };
+  const chosen = blocks.find((block) => block.id === choosing);
+  return (
+    <>
+      <PlaceHead
+        title={id ? frame.name || 'A plan' : 'Plan an hour'}
+        sub={
+          blocks.length > 0 ? totalsWords(totals) : 'who, how long, and where: the rest is proposed'
+        }
+      >
+        {id && (
+          <Button asChild>
+            <Link href={`/programme/hours/${id}/sheet`}>
+              <Printer size={17} aria-hidden /> On a page
+            </Link>
+          </Button>
+        )}
+        {blocks.length > 0 && (
+          <>
+            <Button
+              disabled={busy}
+              onClick={() => keep((kept) => router.push(`/programme/hours/${kept}`))}
+            >
+              Keep
+            </Button>
+            <Button kind="primary" disabled={busy} onClick={run}>
+              <Play size={17} aria-hidden /> Start it now
+            </Button>
+          </>
+        )}
+      </PlaceHead>
+      <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_380px] lg:divide-x lg:divide-y-0">
+        <section
+          aria-label="What the plan is for"
+          className="grid content-start gap-5 bg-sheet px-4 py-6 md:px-7 lg:order-2 lg:border-l"
+        >
+          <FrameFields frame={frame} students={students} errors={errors} onChange={change} />
+          <Button
+            kind={blocks.length === 0 ? 'primary' : 'plain'}
+            className="min-h-12"
+            disabled={proposing}
+            onClick={ask}
+          >
+            <Sparkle size={17} aria-hidden />
+            {proposing
+              ? 'Reckoning…'
+              : blocks.length === 0
+                ? 'Propose the hour'
+                : 'Propose anew, round what is kept'}
+          </Button>
+        </section>
+        <section ref={planned} aria-label="The plan" className="lg:order-1">
+          {blocks.length === 0 ? (
+            <p className="max-w-prose px-4 py-6 text-[17px] text-ink2 md:px-7">
+              An hour runs from the parts to the whole: technique in blocks, reading, pace, all at
+              once, and pressure last. What is proposed suits the student, the place and the kit,
+              and harms no miss of theirs. You move, swap and keep what you like.
+            </p>
+          ) : (
+            <>
+              <div className="sticky top-0 z-10 border-b-[length:var(--stroke)] border-ink bg-sheet px-3 pt-3 md:px-5">
+                <HourLine blocks={blocks} totals={totals} minutes={frame.minutes} />
+              </div>
+              <div role="status" aria-label="About the whole plan">
+                {[
+                  ...warnings,
+                  ...(ordered
+                    ? []
+                    : [
+                        'Not in the usual order: parts first, all at once after them, pressure last.',
+                      ]),
+                ].map((words) => (
+                  <p key={words} className="px-4 pt-3 text-[15px] font-[560] text-warn md:px-6">
+                    ▲ {words}
+                  </p>
+                ))}
+              </div>
+              <DndContext
+                id="plan"
+                sensors={sensors}
+                collisionDetection={closestCenter}
+                onDragEnd={moved}
+              >
+                <SortableContext
+                  items={items.map((one) => one.id)}
+                  strategy={verticalListSortingStrategy}
+                >
+                  <ol aria-label="Drills of the plan, in order">
+                    {blocks.map(({ item, offer }, index) => (
+                      <PlanBlockRow
+                        key={item.id}
+                        item={item}
+                        offer={offer}
+                        index={index}
+                        names={names}
+                        onRung={(rung) => setRung(item, rung)}
+                        onLock={() =>
+                          setItems((old) =>
+                            old.map((one) =>
+                              one.id === item.id ? { ...one, locked: !one.locked } : one,
+                            ),
+                          )
+                        }
+                        onSwap={() => setChoosing(item.id)}
+                        onRemove={() => setItems((old) => old.filter((one) => one.id !== item.id))}
+                      />
+                    ))}
+                  </ol>
+                </SortableContext>
+              </DndContext>
+              <div className="px-4 py-4 md:px-6">
+                <Button onClick={() => setChoosing('more')}>
+                  <Plus size={17} aria-hidden /> Another drill
+                </Button>
+              </div>
+            </>
+          )}
+        </section>
+      </div>
+      <SheetDialog
+        title={chosen ? `In place of ${chosen.offer.name}` : 'Another drill'}
+        sub="what suits, with the time it takes"
+        open={choosing !== null}
+        onOpen={(open) => !open && setChoosing(null)}
+      >
+        <OfferList
+          offers={offers.filter(
+            ({ ref, unsuited }) => !unsuited && !items.some((item) => item.ref === ref),
+          )}
+          first={chosen?.offer.phase}
+          onChoose={(offer) => choosing && put(offer, choosing)}
+        />
+      </SheetDialog>
+    </>
+  );
+}
+
+/** A plan that was not named is named by whom it is for. */
+const withName = (frame: PlanFrame, names: Record<string, string>): PlanFrame => ({
+  ...frame,
+  name:
+    frame.name.trim() ||
+    `${frame.studentIds.map((who) => names[who]).join(', ')}, ${frame.minutes} minutes`.slice(
+      0,
+      80,
+    ),
+});

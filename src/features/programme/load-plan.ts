@@ -1,0 +1,49 @@
+import 'server-only';
+import { COMMON_KIT } from '@/core/people';
+import type { PlanFrame } from '@/core/planning';
+import { getPlan, listStudents, type Database } from '@/data';
+import { coachContext } from '../shared/server';
+import type { PlanStudent } from './frame-fields';
+import { offerOfItem, offersFor } from './offers';
+import type { Offer, PlanItem } from './plan-shape';
+import { plannedStudent } from './players';
+
+/** Students that a plan can be for. */
+export async function planStudents(database: Database, owner: string): Promise<PlanStudent[]> {
+  return (await listStudents(database, owner))
+    .filter(({ archivedAt }) => !archivedAt)
+    .map(({ id, name, kit }) => ({ value: id, label: name, kit }));
+}
+
+/** An empty frame, for whom it is asked. */
+export function emptyFrame(students: PlanStudent[], asked: string[], minutes: number): PlanFrame {
+  const who = students.filter(({ value }) => asked.includes(value));
+  return {
+    name: '',
+    minutes,
+    place: 'green',
+    kit: [...new Set([...COMMON_KIT, ...who.flatMap(({ kit }) => kit)])],
+    goals: [],
+    studentIds: who.map(({ value }) => value),
+  };
+}
+
+/** A plan that was kept, timed as its students are now. */
+export async function loadPlan(id: string) {
+  const { database, owner, units } = await coachContext();
+  const plan = await getPlan(database, owner, id);
+  const { blocks, name, minutes, place, kit, goals, studentIds } = plan;
+  const frame: PlanFrame = { name, minutes, place, kit, goals, studentIds };
+  const now = new Date();
+  const students = await Promise.all(
+    studentIds.map((student) => plannedStudent(database, owner, student, now)),
+  );
+  const { offers } = await offersFor(database, owner, students, frame, units);
+  const items = blocks.map(({ drillId, ...block }): PlanItem => ({ ...block, ref: drillId }));
+  const own: Record<string, Offer> = {};
+  for (const item of items) {
+    const offer = await offerOfItem(database, owner, students, frame, units, item);
+    if (offer) own[item.id] = offer;
+  }
+  return { plan, frame, items, offers, own, units };
+}

@@ -1,0 +1,55 @@
+'use client';
+
+import { PHASES, PHASE_WORDS, type Phase } from '@/core/planning';
+import type { Offer } from './plan-shape';
+
+/** Drills to choose from, by their place in the hour; those of the place that is asked of come first. */
+export function OfferList({
+  offers,
+  first,
+  onChoose,
+}: {
+  offers: Offer[];
+  first?: Phase;
+  onChoose: (offer: Offer) => void;
+}) {
+  const phases = first ? [first, ...PHASES.filter((phase) => phase !== first)] : PHASES;
+  return (
+    <div className="mt-3 grid gap-4">
+      {phases.map((phase) => {
+        const here = offers.filter((offer) => offer.phase === phase);
+        if (here.length === 0) return null;
+        return (
+          <section key={phase}>
+            <h3 className="mb-1 cap">{PHASE_WORDS[phase]}</h3>
+            <ul>
+              {here.map((offer) => (
+                <li key={offer.ref} className="border-t border-hair">
+                  <button
+                    type="button"
+                    className="flex min-h-12 w-full items-center justify-between gap-3 py-1.5 text-left hover:bg-hair"
+                    onClick={() => onChoose(offer)}
+                  >
+                    <span className="min-w-0">
+                      <span className="block text-[17px] font-[620]">{offer.name}</span>
+                      <span className="text-sm text-ink2">
+                        {offer.trains}
+                        {offer.meets.length > 0 && ` · for the ${offer.meets[0]}`}
+                      </span>
+                    </span>
+                    <span className="text-right whitespace-nowrap">
+                      <span className="block num">{Math.round(offer.span.median)} min</span>
+                      <span className="text-sm text-ink2">
+                        9 in 10 by {Math.round(offer.span.late)}
+                      </span>
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+    </div>
+  );
+}

@@ -1,0 +1,152 @@
+'use client';
+
+import { useSortable } from '@dnd-kit/sortable';
+import { GripVertical, Lock, LockOpen, Repeat2, X } from 'lucide-react';
+import clsx from 'clsx';
+import Link from 'next/link';
+import { PHASE_WORDS } from '@/core/planning';
+import { Button } from '@/ui/button';
+import { Pick } from '@/ui/pick';
+import { letterOf } from './hour-line';
+import type { Offer, PlanItem } from './plan-shape';
+
+/** How many of ten putts pass. */
+const tenths = (share: number): string => `${Math.round(10 * share)} in 10`;
+
+/** One drill of a plan: moved by its grip or by keys, kept, swapped, or taken out. */
+export function PlanBlockRow({
+  item,
+  offer,
+  index,
+  names,
+  onRung,
+  onLock,
+  onSwap,
+  onRemove,
+}: {
+  item: PlanItem;
+  offer: Offer;
+  index: number;
+  /** Of the students, by id. */
+  names: Record<string, string>;
+  onRung: (rung: number | null) => void;
+  onLock: () => void;
+  onSwap: () => void;
+  onRemove: () => void;
+}) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } =
+    useSortable({ id: item.id });
+  const { median, late } = offer.span;
+  const [first] = offer.players;
+  const several = offer.players.length > 1;
+  const warnings = [
+    offer.unsuited && `${offer.name} ${offer.unsuited}.`,
+    ...offer.players.map(
+      ({ studentId, hardly }) => hardly && `${several ? `${names[studentId]}: ` : ''}${hardly}`,
+    ),
+  ].filter((words): words is string => !!words);
+  return (
+    <li
+      ref={setNodeRef}
+      style={transform ? { transform: `translateY(${transform.y}px)` } : undefined}
+      className={clsx(
+        'grid grid-cols-[auto_minmax(0,1fr)_auto] gap-x-3 gap-y-2 border-b border-rule px-3 py-3 md:px-5',
+        isDragging ? 'relative z-10 bg-sheet outline-2 outline-ink' : 'bg-paper',
+      )}
+    >
+      <button
+        type="button"
+        ref={setActivatorNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${offer.name}`}
+        className="flex min-h-11 touch-none items-center gap-1 self-start text-ink2"
+      >
+        <GripVertical size={20} aria-hidden />
+        <span className="w-5 text-[20px] num text-ink">{letterOf(index)}</span>
+      </button>
+      <div className="min-w-0">
+        <p className="cap">{PHASE_WORDS[offer.phase]}</p>
+        <p className="text-[18px] leading-tight font-[650]">
+          <Link
+            href={`/drills/${offer.ref.replace('lib:', '')}`}
+            className="underline decoration-1 underline-offset-4"
+          >
+            {offer.name}
+          </Link>
+        </p>
+        <p className="mt-0.5 text-[15px] text-ink2">
+          {offer.trains}
+          {item.why && ` · ${item.why}`}
+        </p>
+        <p className="text-[15px]">
+          {several
+            ? `passes: ${offer.players
+                .map(({ studentId, passes }) => `${names[studentId]} ${tenths(passes)}`)
+                .join(', ')}`
+            : `passes ${tenths(first!.passes)}`}
+          {first!.assumed && <span className="text-ink2">, assumed: only an eye can tell</span>}
+        </p>
+      </div>
+      <p className="text-right">
+        <span className="block text-[22px] leading-tight num">{Math.round(median)} min</span>
+        <span className="text-sm text-ink2">9 in 10 by {Math.round(late)}</span>
+      </p>
+      {warnings.map((words) => (
+        <p key={words} className="col-span-full text-[15px] font-[560] text-warn">
+          ▲ {words}
+        </p>
+      ))}
+      <div className="col-span-full flex items-center gap-2 md:col-start-2 md:col-end-4">
+        {offer.rungs.length > 0 && offer.phase !== 'test' && (
+          <div className="min-w-0 flex-1 md:max-w-72">
+            <Pick
+              quiet
+              label={`Rung of ${offer.name}`}
+              placeholder="each on a rung of their own"
+              options={[
+                { value: DRAWN, label: 'as drawn' },
+                ...offer.rungs.map((words, rung) => ({
+                  value: String(rung),
+                  label: `rung ${rung + 1}, ${words}`,
+                })),
+              ]}
+              value={rungValue(offer)}
+              onChange={(value) => onRung(value === DRAWN ? null : Number(value))}
+            />
+          </div>
+        )}
+        <span className="ml-auto flex gap-2">
+          <Button
+            aria-pressed={item.locked}
+            aria-label={item.locked ? `Let ${offer.name} go` : `Keep ${offer.name}`}
+            title="Stays when the rest is proposed anew"
+            className={clsx('px-3', item.locked && 'bg-ink text-sheet')}
+            onClick={onLock}
+          >
+            {item.locked ? <Lock size={17} aria-hidden /> : <LockOpen size={17} aria-hidden />}
+          </Button>
+          <Button
+            className="px-3"
+            aria-label={`Another in place of ${offer.name}`}
+            onClick={onSwap}
+          >
+            <Repeat2 size={18} aria-hidden />
+          </Button>
+          <Button className="px-3" aria-label={`Without ${offer.name}`} onClick={onRemove}>
+            <X size={18} aria-hidden />
+          </Button>
+        </span>
+      </div>
+    </li>
+  );
+}
+
+/** Stands for the layout as it is drawn, on no rung. */
+const DRAWN = 'drawn';
+
+/** The rung of all players as the list has it; nothing where they differ. */
+function rungValue({ players }: Offer): string {
+  const rungs = new Set(players.map(({ rung }) => (rung === null ? DRAWN : String(rung))));
+  return rungs.size === 1 ? [...rungs][0]! : '';
+}

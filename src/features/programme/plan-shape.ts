@@ -1,0 +1,49 @@
+import type { PlanFrame, Phase, Span, Timed, Totals } from '@/core/planning';
+
+/** How a drill runs for one player of a plan, in words and numbers for the screen. */
+export interface PlayerRunOffer {
+  studentId: string;
+  /** From 0; null as it is drawn. */
+  rung: number | null;
+  /** Share of putts that pass. */
+  passes: number;
+  /** Only an eye can tell what counts: the share is assumed. */
+  assumed: boolean;
+  /** Why it will hardly end, and what ends it; null when it ends. */
+  hardly: string | null;
+}
+
+/** A drill that a plan can hold, timed for its players. */
+export interface Offer extends Timed {
+  /** Id of an own drill, or `lib:` and the key of a built-in one. */
+  ref: string;
+  name: string;
+  phase: Phase;
+  /** What it trains, in words. */
+  trains: string;
+  /** Misses of the players that it is for. */
+  meets: readonly string[];
+  /** Rungs of its ladder in words. */
+  rungs: string[];
+  players: PlayerRunOffer[];
+  span: Span;
+  /** Why it does not suit; null when it does. */
+  unsuited: string | null;
+}
+
+/** A block on the screen. */
+export interface PlanItem {
+  id: string;
+  ref: string;
+  rungs: Record<string, number | null>;
+  locked: boolean;
+  why: string;
+}
+
+/** A plan as it is made on the screen. */
+export interface Draft {
+  frame: PlanFrame;
+  items: PlanItem[];
+}
+
+export type { Totals };

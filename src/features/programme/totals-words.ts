@@ -1,0 +1,27 @@
+import { MOST_PUTTS_AN_HOUR, REST, type Totals } from '@/core/planning';
+
+const many = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
+
+/** What a plan amounts to, in a line. */
+export const totalsWords = ({ median, late, putts, rests }: Totals): string =>
+  [
+    `${Math.round(median)} minutes, nine in ten within ${Math.round(late)}`,
+    many(Math.round(putts), 'bent-over putt'),
+    rests > 0 && `${many(rests, 'break')} of ${many(REST.lasts, 'minute')} to stand up`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+
+/** What must be said of a plan as a whole. */
+export function totalsWarnings({ median, late, tooMany }: Totals, minutes: number): string[] {
+  const over = Math.round(late - minutes);
+  return [
+    median > minutes &&
+      `It takes ${Math.round(median)} minutes by its median, ${Math.round(median - minutes)} more than were asked for.`,
+    median <= minutes &&
+      over > 0 &&
+      `One time in ten it runs over by ${many(over, 'minute')} or more: agree which drill goes first.`,
+    tooMany &&
+      `More than ${MOST_PUTTS_AN_HOUR} putts an hour bend a back for too long: take one out, or sit down between.`,
+  ].filter((words): words is string => typeof words === 'string');
+}
