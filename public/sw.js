@@ -5,7 +5,7 @@ const FILES = 'dirigo-files-1';
 const PATIENCE = 5000;
 
 const isFile = (url) => url.pathname.startsWith('/_next/static/');
-const isSession = (url) => /^\/sessions\/[^/]+$/.test(url.pathname);
+const isSession = (url) => /^(\/home\/[^/]+)?\/sessions\/[^/]+$/.test(url.pathname);
 
 async function keptFile(request) {
   const cache = await caches.open(FILES);

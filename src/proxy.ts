@@ -3,16 +3,26 @@ import { NextResponse, type NextRequest } from 'next/server';
 /** Names under which this machine reaches itself; any other is a page elsewhere that was pointed here. */
 const OWN_NAMES = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
+/** What is there under the name that students reach their own pages by: those pages, and what they are made of. */
+const HOME_PATHS = /^\/(home\/|_next\/|sw\.js$|icon\.svg$)/;
+
+/** Under the name of the students' pages there is nothing of the coach's. */
+function isHome(request: NextRequest, host: string): boolean {
+  const name = process.env.DIRIGO_HOME;
+  return !!name && host === name && HOME_PATHS.test(request.nextUrl.pathname);
+}
+
 const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 function isForeign(request: NextRequest): boolean {
   const host = request.headers.get('host') ?? '';
-  if (!OWN_NAMES.test(host)) return true;
+  if (!OWN_NAMES.test(host) && !isHome(request, host)) return true;
   if (SAFE_METHODS.has(request.method)) return false;
   const origin = request.headers.get('origin');
   const site = request.headers.get('sec-fetch-site');
   if (site && site !== 'same-origin' && site !== 'none') return true;
-  return origin !== null && origin !== `${request.nextUrl.protocol}//${host}`;
+  // Whoever serves the students' pages may speak another protocol outside than in here.
+  return origin !== null && origin.replace(/^https?:\/\//, '') !== host;
 }
 
 function contentPolicy(nonce: string): string {

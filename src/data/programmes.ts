@@ -230,8 +230,21 @@ export async function saveProgramme(
       { details: values, needs },
       { where: { id, coachId: owner }, transaction },
     );
-    const { studentId } = old;
-    await write(database, { owner, studentId, id, zone, today }, old.entries, fresh, transaction);
+    const stays = (entry: Entry) => fresh.includes(entry);
+    const gone = old.entries.filter(
+      (entry) => entry.state === 'planned' && entry.day >= today && !stays(entry),
+    );
+    await database.models.appointment.destroy({
+      where: { id: gone.map((entry) => entry.id) },
+      transaction,
+    });
+    const whose = { coachId: owner, studentId: old.studentId, programmeId: id, zone };
+    await database.models.appointment.bulkCreate(
+      fresh
+        .filter((entry) => entry.day >= today && !('id' in entry))
+        .map((entry) => ({ ...entry, ...whose, id: v4() })),
+      { transaction },
+    );
     await database.models.programmeChange.create(
       { id: v4(), programmeId: id, day: today, words: 'Its days or its aim were changed.', at },
       { transaction },
@@ -239,51 +252,28 @@ export async function saveProgramme(
   });
 }
 
-interface Whose {
-  owner: string;
-  studentId: string;
-  id: string;
-  zone: string;
-  today: Day;
-}
+/** What of an entry can change. */
+const changing = ({ minutes, kind, skills, retest, state }: Entry) => ({
+  minutes,
+  kind,
+  skills,
+  retest,
+  state,
+});
 
-/** Brings the rows of a programme to what its entries are now; rows that stay the same are left alone. */
-async function write(
+/** Writes what has changed of some dates; rows that stay the same are left alone. */
+async function writeChanged(
   { models }: Database,
-  { owner, studentId, id, zone, today }: Whose,
   old: Appointment[],
-  entries: Entry[],
+  entries: Appointment[],
   transaction: Transaction,
 ): Promise<void> {
-  const rowOf = (entry: Entry) =>
-    old.find(({ day, time }) => day === entry.day && time === entry.time);
-  for (const { day, time, minutes, kind, skills, retest, state } of entries) {
-    const values = { minutes, kind, skills, retest, state };
-    const row = rowOf({ day, time, ...values });
-    if (!row) {
-      await models.appointment.create(
-        { ...values, day, time, zone, id: v4(), coachId: owner, studentId, programmeId: id },
-        { transaction },
-      );
-      continue;
-    }
-    const was = {
-      minutes: row.minutes,
-      kind: row.kind,
-      skills: row.skills,
-      retest: row.retest,
-      state: row.state,
-    };
-    if (JSON.stringify(was) === JSON.stringify(values)) continue;
-    await models.appointment.update(values, { where: { id: row.id }, transaction });
+  const known = new Map(old.map((row) => [row.id, JSON.stringify(changing(row))]));
+  for (const entry of entries) {
+    const values = changing(entry);
+    if (known.get(entry.id) === JSON.stringify(values)) continue;
+    await models.appointment.update(values, { where: { id: entry.id }, transaction });
   }
-  const gone = old.filter(
-    (row) =>
-      row.state === 'planned' &&
-      row.day >= today &&
-      !entries.some(({ day, time }) => day === row.day && time === row.time),
-  );
-  await models.appointment.destroy({ where: { id: gone.map((row) => row.id) }, transaction });
 }
 
 /**
@@ -315,9 +305,7 @@ export async function refreshProgramme(
   const moved = entries.some((entry, i) => entry !== programme.entries[i]);
   if (!moved && changes.length === 0) return programme;
   await database.atomically(async (transaction) => {
-    const { studentId } = programme;
-    const whose = { owner, studentId, id, zone, today };
-    await write(database, whose, programme.entries, entries, transaction);
+    await writeChanged(database, programme.entries, entries, transaction);
     await database.models.programmeChange.bulkCreate(
       changes.map((change) => ({ ...change, id: v4(), programmeId: id, at })),
       { transaction },

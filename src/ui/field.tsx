@@ -28,7 +28,7 @@ export function Field({
   const id = useId();
   const note = error ?? hint;
   return (
-    <div className="grid content-start gap-1">
+    <div className="grid min-w-0 content-start gap-1">
       <label htmlFor={id} className={quiet ? 'sr-only' : 'cap'}>
         {label}
       </label>
@@ -52,7 +52,7 @@ export function Field({
 }
 
 const LINE =
-  'border-ink w-full border-b-[length:var(--stroke)] bg-transparent px-0.5 py-1.5 text-[17px] num placeholder:text-ink2 placeholder:font-normal aria-invalid:border-line';
+  'border-ink w-full min-w-0 border-b-[length:var(--stroke)] bg-transparent px-0.5 py-1.5 text-[17px] num placeholder:text-ink2 placeholder:font-normal aria-invalid:border-line';
 
 /** A line to write on. */
 export function TextField({

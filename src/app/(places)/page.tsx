@@ -1,7 +1,10 @@
 import { format, formatDistance } from 'date-fns';
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { tallyRuns } from '@/core/drill';
 import { counted, listSessions, listStudents } from '@/data';
+import { todayOf } from '@/features/programme/today';
+import { Coming, Reminders, tomorrowWords } from '@/features/programme/today-parts';
 import { startOptions } from '@/features/session/options';
 import { StartSession } from '@/features/session/start-session';
 import { Empty, PlaceHead } from '@/features/shared/place';
@@ -10,12 +13,20 @@ import { Button } from '@/ui/button';
 
 export default async function TodayPage() {
   const { database, owner, coach, units } = await coachContext();
+  const now = new Date();
   const [options, students, sessions] = await Promise.all([
     startOptions(database, owner, units),
     listStudents(database, owner),
-    listSessions(database, owner, { limit: 14 }),
+    listSessions(database, owner, { limit: 10 }),
   ]);
-  const now = new Date();
+  const { zone } = coach.settings;
+  const { today, coming, tomorrow, overdue, due } = await todayOf(
+    database,
+    owner,
+    students,
+    now,
+    zone,
+  );
   const nameOf = (id: string) => students.find((student) => student.id === id)?.name ?? '';
   const rows = sessions.map((session) => {
     const [run] = session.runs;
@@ -33,7 +44,7 @@ export default async function TodayPage() {
     <>
       <PlaceHead
         title="Today"
-        sub={`${format(now, 'EEEE d MMMM')}${coach.name ? ` · ${coach.name}` : ''}`}
+        sub={`${format(new Date(`${today}T12:00:00`), 'EEEE d MMMM')}${coach.name ? ` · ${coach.name}` : ''}`}
       />
       {options.students.length === 0 ? (
         <Empty title="Begin with a student">
@@ -59,9 +70,13 @@ export default async function TodayPage() {
             <StartSession {...options} />
           </section>
           <div className="lg:order-1">
+            {coming.length > 0 && (
+              <Part title="Who comes">
+                <Coming dates={coming} nameOf={nameOf} />
+              </Part>
+            )}
             {open.length > 0 && (
-              <section className="border-b border-rule px-4 py-5 md:px-7" aria-label="Left open">
-                <h2 className="mb-2 text-[20px] num">Left open</h2>
+              <Part title="Left open">
                 {open.map(({ id, name, drill, counts, startedAt }) => (
                   <div
                     key={id}
@@ -79,10 +94,24 @@ export default async function TodayPage() {
                     </Button>
                   </div>
                 ))}
-              </section>
+              </Part>
             )}
-            <section className="px-4 py-5 md:px-7" aria-label="Lately">
-              <h2 className="mb-2 text-[20px] num">Lately</h2>
+            {overdue.length > 0 && (
+              <Part title="Missed and changed">
+                <Reminders all={overdue} />
+              </Part>
+            )}
+            {due.length > 0 && (
+              <Part title="Due">
+                <Reminders all={due} />
+              </Part>
+            )}
+            {tomorrow.length > 0 && (
+              <Part title="Tomorrow">
+                <p className="text-[16px]">{tomorrowWords(tomorrow, nameOf)}</p>
+              </Part>
+            )}
+            <Part title="Lately">
               {done.length === 0 ? (
                 <p className="text-ink2">Finished sessions are listed here.</p>
               ) : (
@@ -118,10 +147,20 @@ export default async function TodayPage() {
                   </tbody>
                 </table>
               )}
-            </section>
+            </Part>
           </div>
         </div>
       )}
     </>
+  );
+}
+
+/** A part of the day. */
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <section className="border-b border-rule px-4 py-4 last:border-0 md:px-7" aria-label={title}>
+      <h2 className="mb-1.5 text-[20px] num">{title}</h2>
+      {children}
+    </section>
   );
 }

@@ -64,3 +64,4 @@ export {
   type AppointmentValues,
   type HomeworkValues,
 } from './dates';
+export { adherenceOf, type Adherence, type HomeworkWeek } from './adherence';

@@ -109,13 +109,14 @@ describe('a programme', () => {
         (entry) => entry.skills[0] === retest && daysBetween(entry.day, day) >= 7,
       )!;
       expect(trained).toBeDefined();
+      expect(PLAN.find((entry) => entry.day === day)!.skills).not.toContain(retest);
     }
   });
 
   it('says what a day is for', () => {
     expect(entryWords(PLAN[0]!)).toMatch(/^cold test, then /);
     const one: Entry = { ...PLAN[1]!, retest: 'strike', skills: ['face', 'pace'] };
-    expect(entryWords(one)).toBe('strike again, ten putts, then face angle and pace');
+    expect(entryWords(one)).toBe('strike retest, then face angle and pace');
   });
 
   it.each<[string, object]>([
@@ -164,7 +165,7 @@ describe('replanning', () => {
     });
     expect(entries[0]).toMatchObject({ state: 'missed' });
     expect(entries[1]).toMatchObject({ day: '2026-03-05', kind: 'test' });
-    expect(changes[0]!.words).toMatch(/^cold test.*the test of Tue 3 Mar was missed\.$/);
+    expect(changes[0]!.words).toMatch(/^a cold test first.*: the test of Tue 3 Mar was missed\.$/);
   });
 
   it('makes missed training good within the week, and changes little else', () => {

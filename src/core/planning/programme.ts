@@ -91,7 +91,13 @@ function weightsOf(needs: readonly Need[], { skill }: ProgrammeValues['aim']): W
  * The two things to work on: what is wanted most and lies back longest. The main thing is never that of the day before, so
  * that skills are mixed and repeats are spaced.
  */
-function skillsFor(day: Day, before: readonly Entry[], weights: Weights, count: number): Worked[] {
+function skillsFor(
+  day: Day,
+  before: readonly Entry[],
+  weights: Weights,
+  count: number,
+  retest: Worked | null,
+): Worked[] {
   const last = before.at(-1)?.skills[0];
   const urgency = (one: Worked): number => {
     const entry = before.findLast(({ skills }) => skills.includes(one));
@@ -101,8 +107,9 @@ function skillsFor(day: Day, before: readonly Entry[], weights: Weights, count: 
     return weights[one] * days * worked;
   };
   const ranked = WORKED.toSorted((a, b) => urgency(b) - urgency(a));
-  const main = ranked.find((one) => one !== last)!;
-  return [main, ...ranked.filter((one) => one !== main)].slice(0, count);
+  // What is tested again has its turn already.
+  const main = ranked.find((one) => one !== last && one !== retest)!;
+  return [main, ...ranked.filter((one) => one !== main && one !== retest)].slice(0, count);
 }
 
 /** What was trained at least a week ago, as the main thing, and has not been tested again since. */
@@ -158,15 +165,9 @@ export function programmeOf(
     const due = !lastTest || daysBetween(lastTest.day, day) >= 7 * values.testEvery;
     const kind = due ? 'test' : slot.kind;
     const { minutes, time } = slot;
-    entries.push({
-      day,
-      time,
-      minutes,
-      kind,
-      skills: skillsFor(day, entries, weights, worksOn(minutes, kind)),
-      retest: due ? null : retestFor(day, entries),
-      state: 'planned',
-    });
+    const retest = due ? null : retestFor(day, entries);
+    const skills = skillsFor(day, entries, weights, worksOn(minutes, kind), retest);
+    entries.push({ day, time, minutes, kind, skills, retest, state: 'planned' });
   }
   return entries;
 }
@@ -198,11 +199,31 @@ const SAID: Record<Worked, string> = {
 export const entryWords = ({ kind, skills, retest }: Entry): string =>
   [
     kind === 'test' && 'cold test',
-    retest && `${SAID[retest]} again, ten putts`,
+    retest && `${SAID[retest]} retest`,
     skills.map((one) => SAID[one]).join(' and '),
   ]
     .filter(Boolean)
     .join(', then ');
+
+/** What of an entry is otherwise now, in words. */
+function changedWords(was: Entry, is: Entry): string {
+  const said = (skills: Worked[]) => skills.map((one) => SAID[one]).join(' and ');
+  const fresh = is.skills.filter((one) => !was.skills.includes(one));
+  const gone = was.skills.filter((one) => !is.skills.includes(one));
+  const parts = [
+    is.kind !== was.kind && `${is.kind === 'test' ? 'a cold test' : is.kind} first`,
+    is.retest !== was.retest && is.retest && `${SAID[is.retest]} retest first`,
+    was.retest && !is.retest && `no ${SAID[was.retest]} retest`,
+    fresh.length > 0 &&
+      (gone.length > 0 ? `${said(fresh)} in place of ${said(gone)}` : said(fresh)),
+    fresh.length === 0 && gone.length > 0 && `no ${said(gone)}`,
+    fresh.length === 0 &&
+      gone.length === 0 &&
+      is.skills[0] !== was.skills[0] &&
+      `${said(is.skills.slice(0, 1))} first`,
+  ];
+  return parts.filter(Boolean).join(', ');
+}
 
 const alike = (a: Entry, b: Entry): boolean =>
   a.kind === b.kind && a.retest === b.retest && a.skills.join() === b.skills.join();
@@ -218,18 +239,18 @@ const NEAR = 7;
  * @param entries as they stood
  * @param since what has happened
  */
-export function replan(
+export function replan<E extends Entry>(
   values: ProgrammeValues,
-  entries: readonly Entry[],
+  entries: readonly E[],
   { today, putted, now, then }: Since,
-): { entries: Entry[]; changes: ProgrammeChange[]; reconsidered: boolean } {
+): { entries: E[]; changes: ProgrammeChange[]; reconsidered: boolean } {
   const changes: ProgrammeChange[] = [];
-  let all = entries.map((entry): Entry => {
+  let all = entries.map((entry): E => {
     if (entry.state !== 'planned') return entry;
     if (entry.day <= today && putted.includes(entry.day)) return { ...entry, state: 'done' };
     return entry.day < today ? { ...entry, state: 'missed' } : entry;
   });
-  const isNew = (entry: Entry, i: number) =>
+  const isNew = (entry: E, i: number) =>
     entry.state === 'missed' && entries[i]!.state === 'planned';
   for (const [i, missed] of all.entries()) {
     if (isNew(missed, i)) all = madeGood(all, missed, today, changes);
@@ -243,14 +264,13 @@ export function replan(
     first.skill !== before.skill &&
     first.ratio > CHANGED * was.ratio;
   if (reconsidered) {
-    const kept = all.filter(({ day, state }) => state !== 'planned' || day < dayAfter(today, NEAR));
-    const anew = programmeOf(values, now, kept);
-    for (const entry of anew) {
-      const old = all.find(({ day, time }) => day === entry.day && time === entry.time);
-      if (old && !alike(old, entry)) {
+    const anew = workedAnew(all, weightsOf(now, values.aim), dayAfter(today, NEAR));
+    for (const [i, entry] of anew.entries()) {
+      const old = all[i]!;
+      if (!alike(old, entry)) {
         changes.push({
           day: entry.day,
-          words: `${entryWords(entry)}, in place of ${entryWords(old)}: ${SAID[first.skill]} is now what is needed most, it was ${SAID[before.skill]}.`,
+          words: `${changedWords(old, entry)}: ${SAID[first.skill]} is now what is needed most, it was ${SAID[before.skill]}.`,
         });
       }
     }
@@ -259,19 +279,32 @@ export function replan(
   return { entries: all, changes, reconsidered };
 }
 
+/** Days stay where they are, moved by hand or not; what is worked on from one of them on is chosen anew. */
+function workedAnew<E extends Entry>(entries: readonly E[], weights: Weights, from: Day): E[] {
+  const anew: E[] = [];
+  for (const entry of entries) {
+    const { day, kind, minutes, state } = entry;
+    if (state !== 'planned' || day < from) {
+      anew.push(entry);
+      continue;
+    }
+    const retest = kind === 'test' ? null : retestFor(day, anew);
+    const skills = skillsFor(day, anew, weights, worksOn(minutes, kind), retest);
+    anew.push({ ...entry, skills, retest });
+  }
+  return anew;
+}
+
 /** Puts what was missed where it disturbs least. */
-function madeGood(
-  entries: Entry[],
-  missed: Entry,
+function madeGood<E extends Entry>(
+  entries: E[],
+  missed: E,
   today: Day,
   changes: ProgrammeChange[],
-): Entry[] {
-  const coming = (entry: Entry) => entry.state === 'planned' && entry.day >= today;
-  const change = (at: Entry, to: Entry, why: string): Entry => {
-    changes.push({
-      day: at.day,
-      words: `${entryWords(to)}, in place of ${entryWords(at)}: ${why}`,
-    });
+): E[] {
+  const coming = (entry: E) => entry.state === 'planned' && entry.day >= today;
+  const change = (at: E, to: E, why: string): E => {
+    changes.push({ day: at.day, words: `${changedWords(at, to)}: ${why}` });
     return to;
   };
   const on = `${dayWords(missed.day)} was missed.`;

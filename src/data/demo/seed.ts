@@ -21,6 +21,7 @@ import { addDrill, getDrill } from '../drills';
 import { addGreen, addReading, getGreen, readOf } from '../greens';
 import { addStudent } from '../students';
 import { Problem } from '../problem';
+import { DONE_AT_HOME, addDemoHomework, addDemoPlans } from './plans';
 import { BESIDE, COACH, DRILLS, GREENS, STUDENTS, TAKEN, truePath } from './world';
 
 /** Days of the demo's story. */
@@ -75,8 +76,10 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
     );
   }
 
+  const students = new Map<string, string>();
   for (const [index, student] of STUDENTS.entries()) {
     const studentId = await addStudent(database, owner, student.values, id());
+    students.set(student.values.name, studentId);
     for (const [visit, day] of student.days.entries()) {
       const key = student.drills[Math.min(2, Math.floor((3 * day) / DAYS))]!;
       const lastOfFirst = index === 0 && visit === student.days.length - 1;
@@ -102,6 +105,29 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
       });
     }
   }
+
+  const plans = { database, owner, today, id, students, drills };
+  const { homework, student } = await addDemoHomework(plans);
+  const atHome = STUDENTS.find(({ values }) => students.get(values.name) === student)!;
+  for (const day of DONE_AT_HOME) {
+    await addSession(database, owner, {
+      id,
+      random,
+      studentId: student,
+      player: fittingOf(atHome.values),
+      parts: [{ drillId: drills.get('held-finish')!, count: 20 }],
+      startedAt: set(addDays(today, day - DAYS), {
+        hours: 20,
+        minutes: 10,
+        seconds: 0,
+        milliseconds: 0,
+      }),
+      truth: truthOn(truePath(atHome), day),
+      finished: true,
+      homeworkId: homework,
+    });
+  }
+  await addDemoPlans(plans);
 }
 
 /** What the built-in drill says, with a ladder of the demo drill's own. */
@@ -196,6 +222,7 @@ interface DemoSession {
   startedAt: Date;
   truth: Truth;
   finished: boolean;
+  homeworkId?: string;
 }
 
 async function addSession(database: Database, owner: string, plan: DemoSession): Promise<void> {
@@ -239,6 +266,7 @@ async function addSession(database: Database, owner: string, plan: DemoSession):
         studentId,
         startedAt,
         finishedAt: plan.finished ? addSeconds(at, 40) : null,
+        homeworkId: plan.homeworkId ?? null,
       },
       { transaction },
     );

@@ -2,15 +2,13 @@
 
 import { PHASE_WORDS, type Span, type Totals } from '@/core/planning';
 import { useSize } from '@/ui/use-size';
+import { letterOf } from './letters';
 import type { Offer } from './plan-shape';
 
 const HEIGHT = 118;
 const LINE = 56;
 const LEFT = 14;
 const RIGHT = 26;
-
-/** Letters of the blocks, as tees have them. */
-export const letterOf = (index: number): string => String.fromCharCode(65 + (index % 26));
 
 /** The hour as a measured line: each drill as long as it takes by the median, the end pale to where nine in ten are done. */
 export function HourLine({

@@ -7,7 +7,7 @@ import Link from 'next/link';
 import { PHASE_WORDS } from '@/core/planning';
 import { Button } from '@/ui/button';
 import { Pick } from '@/ui/pick';
-import { letterOf } from './hour-line';
+import { letterOf } from './letters';
 import type { Offer, PlanItem } from './plan-shape';
 
 /** How many of ten putts pass. */

@@ -8,7 +8,8 @@ import { showLength } from '@/core/units';
 import { getDrill, getStudent } from '@/data';
 import { coachContext } from '../shared/server';
 import { PrintButton } from '../students/print-button';
-import { HourLine, letterOf } from './hour-line';
+import { HourLine } from './hour-line';
+import { letterOf } from './letters';
 import type { loadPlan } from './load-plan';
 import { totalsWords } from './totals-words';
 

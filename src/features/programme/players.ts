@@ -1,5 +1,4 @@
 import 'server-only';
-import { differenceInCalendarDays } from 'date-fns';
 import { paceOfPlay, runCourse } from '@/core/drill';
 import { tapeList } from '@/core/layout';
 import { fittingOf } from '@/core/people';
@@ -11,7 +10,8 @@ import {
   type Planned,
   type SetUpSeen,
 } from '@/core/planning';
-import { carry, priorBelief, scoresOf } from '@/core/scoring';
+import { scoresOf } from '@/core/scoring';
+import { beliefAt } from './needs-now';
 import { counted, getStudent, listSessions, type Database, type Session } from '@/data';
 import { studentHistory } from '../shared/server';
 import { basisOfAll, readPlayer } from '../students/reading';
@@ -67,10 +67,7 @@ export async function plannedStudent(
 ): Promise<PlannedStudent> {
   const student = await getStudent(database, owner, id);
   const { sessions, logged, scores, faceShare } = await studentHistory(id);
-  const last = scores.at(-1);
-  const belief = last
-    ? carry(last.belief.carried, Math.max(0, differenceInCalendarDays(at, last.at)))
-    : priorBelief();
+  const belief = beliefAt(scores, at);
   const findings = readPlayer(student, sessions, logged, scores, faceShare);
   const seconds = paceOf(sessions);
   return {

@@ -32,6 +32,7 @@ export function StartSession({
   student = '',
   drill = '',
   rung = null,
+  cold: asked = false,
 }: {
   students: StudentOption[];
   drills: DrillOption[];
@@ -39,12 +40,14 @@ export function StartSession({
   student?: string;
   drill?: string;
   rung?: number | null;
+  /** A cold test is asked for. */
+  cold?: boolean;
 }) {
   const router = useRouter();
   const [busy, run] = useTransition();
   const [players, setPlayers] = useState<Player[]>([{ studentId: student, drillId: drill, rung }]);
   const [chosenGreen, setGreen] = useState<string | null>(null);
-  const [cold, setCold] = useState(false);
+  const [cold, setCold] = useState(asked);
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [first] = players as [Player, ...Player[]];
   const drillOf = ({ drillId }: Player) =>
@@ -76,7 +79,9 @@ export function StartSession({
             className={index > 0 ? 'grid gap-3 border-t border-rule pt-4' : 'grid gap-5'}
           >
             <legend className="sr-only">{index === 0 ? 'Player' : `Player ${index + 1}`}</legend>
-            <div className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2">
+            <div
+              className={index > 0 ? 'grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2' : 'grid'}
+            >
               <Pick
                 label={index === 0 ? 'Student' : `Student ${index + 1}`}
                 placeholder="Choose a student"

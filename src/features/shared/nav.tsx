@@ -10,7 +10,8 @@ export const PLACES = [
   { key: '2', name: 'Students', href: '/students' },
   { key: '3', name: 'Drills', href: '/drills' },
   { key: '4', name: 'Greens', href: '/greens' },
-  { key: '5', name: 'Records', href: '/records' },
+  { key: '5', name: 'Programme', href: '/programme' },
+  { key: '6', name: 'Records', href: '/records' },
 ] as const;
 
 /** Down the side on a laptop, along the foot on a phone. */

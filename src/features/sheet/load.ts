@@ -17,16 +17,18 @@ import { sheetSvg, type SheetInput } from './sheet';
  * @param id of an own drill, or key of a built-in one
  * @param query whom it is for, on which paper and rung
  * @param origin where this server is reached, for the code
+ * @param leadsTo what the code leads to; the start of a session with the drill when left out
  */
-export async function loadSheet(id: string, query: SheetQuery, origin: string) {
+export async function loadSheet(id: string, query: SheetQuery, origin: string, leadsTo?: string) {
   const { database, owner, units } = await coachContext();
   const { name, layout, details, version, own } = await partsOf(id, database, owner);
   const student = query.student ? await getStudent(database, owner, query.student) : null;
   const rung = query.rung === undefined ? undefined : details.ladder[query.rung];
   const asked = rung ? onRung(layout, rung) : layout;
-  const address = !own
-    ? `${origin}/drills/${id}`
-    : `${origin}/start?drill=${id}${student ? `&student=${student.id}` : ''}`;
+  const start = own
+    ? `/start?drill=${id}${student ? `&student=${student.id}` : ''}`
+    : `/drills/${id}`;
+  const address = `${origin}${leadsTo ?? start}`;
   const { modules } = QRCode.create(address, { errorCorrectionLevel: 'M' });
   const input: SheetInput = {
     name,

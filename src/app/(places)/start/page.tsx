@@ -11,6 +11,7 @@ export const metadata: Metadata = { title: 'Start a session' };
 const query = z.object({
   student: z.uuid().optional().catch(undefined),
   drill: z.uuid().optional().catch(undefined),
+  cold: z.literal('1').optional().catch(undefined),
   rung: z.coerce.number().int().min(0).max(20).optional().catch(undefined),
 });
 
@@ -18,12 +19,18 @@ export default async function StartPage({ searchParams }: PageProps<'/start'>) {
   const { database, owner, units } = await coachContext();
   const options = await startOptions(database, owner, units);
   if (options.students.length === 0 || options.drills.length === 0) redirect('/');
-  const { student, drill, rung } = query.parse(await searchParams);
+  const { student, drill, rung, cold } = query.parse(await searchParams);
   return (
     <>
       <PlaceHead title="Start a session" sub="who putts, and through which gate" />
       <div className="max-w-xl px-4 py-6 md:px-7">
-        <StartSession {...options} student={student} drill={drill} rung={rung} />
+        <StartSession
+          {...options}
+          student={student}
+          drill={drill}
+          rung={rung}
+          cold={cold === '1'}
+        />
       </div>
     </>
   );

@@ -59,6 +59,9 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
         <Button asChild>
           <Link href={`/students/${student.id}/edit`}>Edit</Link>
         </Button>
+        <Button asChild>
+          <Link href={`/students/${student.id}/homework`}>Homework</Link>
+        </Button>
         {last && (
           <Button asChild>
             <Link href={`/students/${student.id}/report`}>Report</Link>

@@ -1,0 +1,27 @@
+import type { Metadata } from 'next';
+import { getProgramme, getStudent } from '@/data';
+import { ProgrammeForm } from '@/features/programme/programme-form';
+import { asTyped } from '@/features/programme/programme-form-schema';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext, orNotFound } from '@/features/shared/server';
+
+export const metadata: Metadata = { title: 'Change a programme' };
+
+export default async function EditProgrammePage({ params }: PageProps<'/programme/[id]/edit'>) {
+  const { database, owner } = await coachContext();
+  const programme = await orNotFound(getProgramme(database, owner, (await params).id));
+  const { name } = await getStudent(database, owner, programme.studentId);
+  return (
+    <>
+      <PlaceHead
+        title={`Change ${name}’s programme`}
+        sub="days that still fall where they were stay as they are"
+      />
+      <ProgrammeForm
+        id={programme.id}
+        students={[]}
+        values={asTyped(programme, programme.studentId)}
+      />
+    </>
+  );
+}

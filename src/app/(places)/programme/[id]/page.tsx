@@ -1,0 +1,108 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { dayIn, dayWords } from '@/core/planning';
+import { getProgramme, getStudent, refreshProgramme } from '@/data';
+import { CloseProgramme } from '@/features/programme/close-programme';
+import { needsNow } from '@/features/programme/needs-now';
+import {
+  ProgrammeChanges,
+  ProgrammeDays,
+  aimSaid,
+  aimWords,
+} from '@/features/programme/programme-page';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
+import { basisOfAll, pointsNow } from '@/features/students/reading';
+import { Button } from '@/ui/button';
+
+export const metadata: Metadata = { title: 'Programme' };
+
+export default async function ProgrammePage({ params }: PageProps<'/programme/[id]'>) {
+  const { database, owner, coach } = await coachContext();
+  const { id } = await params;
+  const { studentId } = await orNotFound(getProgramme(database, owner, id));
+  const { zone } = coach.settings;
+  const at = new Date();
+  const programme = await refreshProgramme(database, owner, id, {
+    needs: await needsNow(studentId, at),
+    at,
+    zone,
+  });
+  const [student, { scores, faceShare }] = await Promise.all([
+    getStudent(database, owner, studentId),
+    studentHistory(studentId),
+  ]);
+  const today = dayIn(at, zone);
+  const last = scores.at(-1);
+  const past = programme.entries.filter(({ state }) => state !== 'planned');
+  const done = past.filter(({ state }) => state === 'done').length;
+  const next = programme.entries.find(({ day, state }) => state === 'planned' && day >= today);
+  return (
+    <>
+      <PlaceHead
+        title={`${student.name}’s programme`}
+        sub={[
+          aimSaid(programme),
+          past.length > 0 && `${done} of ${past.length} days done`,
+          programme.endedAt && `ended ${dayWords(dayIn(programme.endedAt, zone))}`,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      >
+        {!programme.endedAt && (
+          <>
+            <CloseProgramme id={id} />
+            <Button asChild>
+              <Link href={`/programme/${id}/edit`}>Change</Link>
+            </Button>
+            {next && (
+              <Button asChild kind="primary">
+                <Link href={`/programme/hours/new?student=${studentId}&minutes=${next.minutes}`}>
+                  Plan {dayWords(next.day)}
+                </Link>
+              </Button>
+            )}
+          </>
+        )}
+      </PlaceHead>
+      <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_380px] lg:divide-x lg:divide-y-0">
+        <section aria-label="Days">
+          <ProgrammeDays programme={programme} today={today} />
+        </section>
+        <section
+          aria-label="How it goes"
+          className="grid content-start gap-5 bg-sheet px-4 py-5 md:px-6"
+        >
+          <div>
+            <h2 className="mb-1 cap">The aim</h2>
+            <p className="text-[18px] leading-snug">
+              <strong>{aimSaid(programme)}.</strong>
+            </p>
+            <p className="mt-1">
+              {last
+                ? aimWords(
+                    programme,
+                    pointsNow(last, faceShare)[programme.aim.skill],
+                    basisOfAll(scores)[programme.aim.skill],
+                  )
+                : 'Nothing was putted yet that tells where it stands.'}
+            </p>
+          </div>
+          <div>
+            <h2 className="mb-2 cap">What changed, and why</h2>
+            <ProgrammeChanges programme={programme} zone={zone} />
+          </div>
+          <p className="text-[15px]">
+            <Link href={`/students/${studentId}`} className="underline underline-offset-4">
+              {student.name}’s page
+            </Link>{' '}
+            ·{' '}
+            <Link href={`/students/${studentId}/homework`} className="underline underline-offset-4">
+              Homework
+            </Link>
+          </p>
+        </section>
+      </div>
+    </>
+  );
+}

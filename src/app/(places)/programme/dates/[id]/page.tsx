@@ -1,0 +1,61 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { dayWords } from '@/core/planning';
+import { getAppointment, getStudent, listPlans } from '@/data';
+import { DateForm } from '@/features/programme/date-form';
+import { KINDS, forWhat, timeWords } from '@/features/programme/date-words';
+import { RunPlanButton } from '@/features/programme/run-plan-button';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext, orNotFound } from '@/features/shared/server';
+import { Button } from '@/ui/button';
+
+export const metadata: Metadata = { title: 'A date' };
+
+export default async function DatePage({ params }: PageProps<'/programme/dates/[id]'>) {
+  const { database, owner } = await coachContext();
+  const date = await orNotFound(getAppointment(database, owner, (await params).id));
+  const { id, studentId, day, time, minutes, kind, planId, note, programmeId } = date;
+  const [student, plans] = await Promise.all([
+    getStudent(database, owner, studentId),
+    listPlans(database, owner),
+  ]);
+  const words = forWhat(date);
+  return (
+    <>
+      <PlaceHead
+        title={`${student.name}, ${dayWords(day)}`}
+        sub={`${KINDS[kind].name}${words ? `: ${words}` : ''} · ${timeWords(date)}`}
+      >
+        {programmeId && (
+          <Button asChild>
+            <Link href={`/programme/${programmeId}`}>The programme</Link>
+          </Button>
+        )}
+        {planId ? (
+          <RunPlanButton id={planId} kind="primary" />
+        ) : (
+          <>
+            <Button asChild>
+              <Link href={`/start?student=${studentId}`}>Start session</Link>
+            </Button>
+            <Button asChild kind="primary">
+              <Link href={`/programme/hours/new?student=${studentId}&minutes=${minutes}`}>
+                Plan it
+              </Link>
+            </Button>
+          </>
+        )}
+      </PlaceHead>
+      <DateForm
+        key={id}
+        id={id}
+        ofProgramme={programmeId !== null}
+        students={[]}
+        plans={plans
+          .filter(({ archivedAt }) => !archivedAt)
+          .map((plan) => ({ value: plan.id, label: plan.name }))}
+        values={{ studentId, day, time, minutes, kind, planId, note }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,41 @@
+import type { Metadata } from 'next';
+import { z } from 'zod';
+import { dayIn, daySchema } from '@/core/planning';
+import { listPlans } from '@/data';
+import { DateForm } from '@/features/programme/date-form';
+import { planStudents } from '@/features/programme/load-plan';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext } from '@/features/shared/server';
+
+export const metadata: Metadata = { title: 'A date' };
+
+const query = z.object({
+  student: z.uuid().optional().catch(undefined),
+  day: daySchema.optional().catch(undefined),
+});
+
+export default async function NewDatePage({ searchParams }: PageProps<'/programme/dates/new'>) {
+  const { database, owner, coach } = await coachContext();
+  const { student, day } = query.parse(await searchParams);
+  const plans = (await listPlans(database, owner)).filter(({ archivedAt }) => !archivedAt);
+  return (
+    <>
+      <PlaceHead title="A date" sub={`times are those of ${coach.settings.zone}`} />
+      <DateForm
+        id={null}
+        ofProgramme={false}
+        students={await planStudents(database, owner)}
+        plans={plans.map(({ id, name }) => ({ value: id, label: name }))}
+        values={{
+          studentId: student ?? '',
+          day: day ?? dayIn(new Date(), coach.settings.zone),
+          time: '17:00',
+          minutes: 60,
+          kind: 'lesson',
+          planId: null,
+          note: '',
+        }}
+      />
+    </>
+  );
+}

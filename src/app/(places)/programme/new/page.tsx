@@ -1,0 +1,43 @@
+import type { Metadata } from 'next';
+import { z } from 'zod';
+import { dayAfter, dayIn } from '@/core/planning';
+import { planStudents } from '@/features/programme/load-plan';
+import { ProgrammeForm } from '@/features/programme/programme-form';
+import { AIM_UNITS } from '@/features/programme/programme-form-schema';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext } from '@/features/shared/server';
+
+export const metadata: Metadata = { title: 'A new programme' };
+
+const query = z.object({ student: z.uuid().optional().catch(undefined) });
+
+/** Weeks that a programme has until told otherwise. */
+const WEEKS = 8;
+
+export default async function NewProgrammePage({ searchParams }: PageProps<'/programme/new'>) {
+  const { database, owner, coach } = await coachContext();
+  const { student } = query.parse(await searchParams);
+  const today = dayIn(new Date(), coach.settings.zone);
+  return (
+    <>
+      <PlaceHead title="A new programme" sub="weeks of lessons and practice towards an aim" />
+      <ProgrammeForm
+        id={null}
+        students={await planStudents(database, owner)}
+        values={{
+          studentId: student ?? '',
+          from: today,
+          weeks: WEEKS,
+          testEvery: 3,
+          slots: [
+            { weekday: 2, time: '17:00', minutes: 60, kind: 'lesson' },
+            { weekday: 5, time: '', minutes: 30, kind: 'practice' },
+          ],
+          skill: 'start',
+          window: AIM_UNITS.start.usual,
+          by: dayAfter(today, 7 * WEEKS),
+        }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,214 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { format } from 'date-fns';
+import { z } from 'zod';
+import { dayAfter, dayIn, daySchema, dayWords, mondayOf } from '@/core/planning';
+import { knownLink, listAppointments, listPlans, listStudents } from '@/data';
+import { Agenda } from '@/features/programme/agenda';
+import { CalendarLink } from '@/features/programme/calendar-link';
+import { Month } from '@/features/programme/month';
+import { currentProgrammes } from '@/features/programme/needs-now';
+import { ProgrammeLine } from '@/features/programme/programme-page';
+import { RunPlanButton } from '@/features/programme/run-plan-button';
+import { Week } from '@/features/programme/week';
+import { Empty, PlaceHead } from '@/features/shared/place';
+import { coachContext } from '@/features/shared/server';
+import { Button } from '@/ui/button';
+
+export const metadata: Metadata = { title: 'Programme' };
+
+const VIEWS = ['agenda', 'week', 'month'] as const;
+type View = (typeof VIEWS)[number];
+
+const query = z.object({
+  view: z.enum(VIEWS).catch('agenda'),
+  day: daySchema.optional().catch(undefined),
+});
+
+/** Days that an agenda shows. */
+const AGENDA = 21;
+
+/** The first and last day that a view shows, and the days that lead on and back. */
+function spanOf(
+  view: View,
+  day: string,
+): { from: string; until: string; back: string; on: string } {
+  switch (view) {
+    case 'agenda':
+      return {
+        from: day,
+        until: dayAfter(day, AGENDA - 1),
+        back: dayAfter(day, -AGENDA),
+        on: dayAfter(day, AGENDA),
+      };
+    case 'week': {
+      const from = mondayOf(day);
+      return { from, until: dayAfter(from, 6), back: dayAfter(from, -7), on: dayAfter(from, 7) };
+    }
+    case 'month': {
+      const first = `${day.slice(0, 7)}-01`;
+      const from = mondayOf(first);
+      return {
+        from,
+        until: dayAfter(from, 41),
+        back: `${dayAfter(first, -1).slice(0, 7)}-01`,
+        on: `${dayAfter(first, 31).slice(0, 7)}-01`,
+      };
+    }
+  }
+}
+
+export default async function ProgrammesPage({ searchParams }: PageProps<'/programme'>) {
+  const { database, owner, coach } = await coachContext();
+  const { zone } = coach.settings;
+  const at = new Date();
+  const today = dayIn(at, zone);
+  const { view, day = today } = query.parse(await searchParams);
+  const { from, until, back, on } = spanOf(view, day);
+  const programmes = await currentProgrammes(database, owner, at, zone);
+  const [students, dates, plans, link] = await Promise.all([
+    listStudents(database, owner),
+    listAppointments(database, owner, { from, until }),
+    listPlans(database, owner),
+    knownLink(database, owner, null),
+  ]);
+  const known = new Map(students.map((student) => [student.id, student]));
+  const nameOf = (id: string) => known.get(id)?.name ?? '';
+  const kept = plans.filter(({ archivedAt }) => !archivedAt).slice(0, 8);
+  const title =
+    view === 'month'
+      ? format(new Date(`${day}T12:00:00`), 'MMMM yyyy')
+      : `${dayWords(from)} to ${dayWords(until)}`;
+  const to = (changes: { view?: View; day?: string }) =>
+    `/programme?${new URLSearchParams({ view, day, ...changes }).toString()}`;
+  if (students.length === 0) {
+    return (
+      <>
+        <PlaceHead title="Programme" />
+        <Empty title="Begin with a student">
+          <p>A programme is somebody’s: weeks of lessons and practice towards an aim.</p>
+          <Button asChild kind="primary">
+            <Link href="/students/new">Add a student</Link>
+          </Button>
+        </Empty>
+      </>
+    );
+  }
+  return (
+    <>
+      <PlaceHead title="Programme" sub={`${title} · clocks of ${zone}`}>
+        <Button asChild>
+          <Link href={`/programme/dates/new?day=${day}`}>A date</Link>
+        </Button>
+        <Button asChild>
+          <Link href="/programme/new">New programme</Link>
+        </Button>
+        <Button asChild kind="primary">
+          <Link href="/programme/hours/new">Plan an hour</Link>
+        </Button>
+      </PlaceHead>
+      <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_360px] lg:divide-x lg:divide-y-0">
+        <section aria-label="Diary" className="min-w-0">
+          <nav
+            aria-label="Diary views"
+            className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-2.5 text-[15.5px] md:px-7"
+          >
+            {VIEWS.map((one) => (
+              <Link
+                key={one}
+                href={to({ view: one })}
+                aria-current={one === view ? 'true' : undefined}
+                className={
+                  one === view ? 'font-[720]' : 'underline decoration-1 underline-offset-4'
+                }
+              >
+                {one}
+              </Link>
+            ))}
+            <span className="ml-auto flex gap-4">
+              <Link href={to({ day: back })} className="underline underline-offset-4">
+                ← earlier
+              </Link>
+              <Link href={to({ day: today })} className="underline underline-offset-4">
+                today
+              </Link>
+              <Link href={to({ day: on })} className="underline underline-offset-4">
+                later →
+              </Link>
+            </span>
+          </nav>
+          {view === 'agenda' && <Agenda dates={dates} nameOf={nameOf} today={today} />}
+          {view === 'week' && <Week monday={from} dates={dates} nameOf={nameOf} today={today} />}
+          {view === 'month' && (
+            <Month
+              key={day}
+              month={`${day.slice(0, 7)}-01`}
+              today={today}
+              dates={dates.map(({ id, day: on, time, kind, studentId, state }) => ({
+                id,
+                day: on,
+                time,
+                kind,
+                name: nameOf(studentId).split(' ')[0]!,
+                missed: state === 'missed',
+              }))}
+            />
+          )}
+        </section>
+        <section
+          aria-label="Programmes and plans"
+          className="grid content-start gap-6 bg-sheet px-4 py-5 md:px-6"
+        >
+          <div>
+            <h2 className="mb-1 text-[20px] num">Programmes</h2>
+            {programmes.length === 0 ? (
+              <p className="text-ink2">
+                None yet. A programme mixes the skills over some weeks, tests cold at intervals, and
+                makes good what was missed.
+              </p>
+            ) : (
+              programmes.map((programme) => (
+                <ProgrammeLine
+                  key={programme.id}
+                  programme={programme}
+                  student={known.get(programme.studentId)!}
+                  today={today}
+                />
+              ))
+            )}
+          </div>
+          <div>
+            <h2 className="mb-1 text-[20px] num">Hours kept</h2>
+            {kept.length === 0 ? (
+              <p className="text-ink2">None yet.</p>
+            ) : (
+              kept.map(({ id, name, blocks, minutes }) => (
+                <div
+                  key={id}
+                  className="flex items-center justify-between gap-3 border-b border-hair py-2 last:border-0"
+                >
+                  <p className="min-w-0">
+                    <Link
+                      href={`/programme/hours/${id}`}
+                      className="text-[17px] font-[640] underline decoration-1 underline-offset-4"
+                    >
+                      {name}
+                    </Link>
+                    <span className="block text-[15px] text-ink2">
+                      {blocks.length} drills, {minutes} min
+                    </span>
+                  </p>
+                  <RunPlanButton id={id} name={name} />
+                </div>
+              ))
+            )}
+          </div>
+          <div>
+            <h2 className="mb-2 text-[20px] num">Elsewhere</h2>
+            <CalendarLink known={link} />
+          </div>
+        </section>
+      </div>
+    </>
+  );
+}

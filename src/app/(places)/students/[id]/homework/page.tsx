@@ -1,0 +1,97 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { dayAfter, dayIn } from '@/core/planning';
+import { getStudent, knownLink, listHomework } from '@/data';
+import { offersFor } from '@/features/programme/offers';
+import { plannedStudent } from '@/features/programme/players';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
+import { HomeLink } from '@/features/students/home-link';
+import { HomeworkForm } from '@/features/students/homework-form';
+import { HomeworkList } from '@/features/students/homework-list';
+import { Button } from '@/ui/button';
+
+export const metadata: Metadata = { title: 'Homework' };
+
+/** Days that homework is given for until told otherwise. */
+const LASTS = 21;
+
+export default async function HomeworkPage({ params }: PageProps<'/students/[id]/homework'>) {
+  const { database, owner, coach, units } = await coachContext();
+  const { zone } = coach.settings;
+  const student = await orNotFound(getStudent(database, owner, (await params).id));
+  const at = new Date();
+  const today = dayIn(at, zone);
+  const planned = await plannedStudent(database, owner, student.id, at);
+  const [homework, { sessions, scores, faceShare }, { offers }, link] = await Promise.all([
+    listHomework(database, owner, student.id),
+    studentHistory(student.id),
+    offersFor(database, owner, [planned], { place: 'home', kit: student.kit }, units),
+    knownLink(database, owner, student.id),
+  ]);
+  const given = student.name.split(' ')[0]!;
+  return (
+    <>
+      <PlaceHead
+        title={`${student.name}, homework`}
+        sub="drills for a carpet or a landing, with what the student has"
+      >
+        <Button asChild>
+          <Link href={`/students/${student.id}`}>{given}’s record</Link>
+        </Button>
+      </PlaceHead>
+      <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_420px] lg:divide-x lg:divide-y-0">
+        <section aria-label="Given" className="px-4 py-5 md:px-7">
+          <h2 className="mb-1 text-[20px] num">Given</h2>
+          {homework.length === 0 ? (
+            <p className="text-ink2">
+              Nothing yet. What you give stands on {given}’s own page, with its set-up sheet, and is
+              logged there with the screen you know.
+            </p>
+          ) : (
+            <HomeworkList
+              database={database}
+              owner={owner}
+              homework={homework}
+              sessions={sessions}
+              scores={scores}
+              faceShare={faceShare}
+              zone={zone}
+              at={at}
+            />
+          )}
+          <h2 className="mt-6 mb-2 text-[20px] num">{given}’s own page</h2>
+          <HomeLink
+            studentId={student.id}
+            given={given}
+            known={link}
+            origin={process.env.DIRIGO_HOME ? `https://${process.env.DIRIGO_HOME}` : null}
+          />
+        </section>
+        <section aria-label="Give" className="bg-sheet px-4 py-5 md:px-6">
+          <h2 className="mb-4 text-[20px] num">Give something</h2>
+          <HomeworkForm
+            studentId={student.id}
+            drills={offers
+              .filter(({ phase }) => phase !== 'test')
+              .map(({ ref, name, rungs, players, span, trains }) => ({
+                value: ref,
+                label: name,
+                detail: `${trains}, ${Math.round(span.median)} min`,
+                rungs,
+                teaches: players[0]!.rung,
+              }))}
+            values={{
+              drillId: '',
+              rung: null,
+              timesAWeek: 3,
+              from: today,
+              until: dayAfter(today, LASTS),
+              note: '',
+            }}
+          />
+        </section>
+      </div>
+    </>
+  );
+}

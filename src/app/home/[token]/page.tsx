@@ -1,0 +1,111 @@
+import type { Metadata } from 'next';
+import { ruleWords } from '@/core/drill';
+import { adherenceOf, dayAfter, dayIn, dayWords } from '@/core/planning';
+import { getDrill, listAppointments, listHomework, listSessions } from '@/data';
+import { KINDS, forWhat, timeWords } from '@/features/programme/date-words';
+import { rungWords } from '@/features/drills/rung-words';
+import { daysDone, openHome } from '@/features/home/server';
+import { StartAtHome } from '@/features/home/start-at-home';
+import { WeekMarks } from '@/features/home/week-marks';
+import { Button } from '@/ui/button';
+
+export const metadata: Metadata = { title: 'At home', robots: { index: false, follow: false } };
+
+/** Days ahead that a student is told of. */
+const AHEAD = 14;
+
+export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
+  const { token } = await params;
+  const { database, owner, student, coach, units, zone } = await openHome(token);
+  const today = dayIn(new Date(), zone);
+  const [homework, sessions, dates] = await Promise.all([
+    listHomework(database, owner, student.id),
+    listSessions(database, owner, { studentId: student.id }),
+    listAppointments(database, owner, {
+      from: today,
+      until: dayAfter(today, AHEAD),
+      studentId: student.id,
+    }),
+  ]);
+  const going = homework.filter(({ endedAt, until }) => !endedAt && until >= today);
+  const rows = await Promise.all(
+    going.map(async (work) => {
+      const { name, layout, details } = await getDrill(database, owner, work.drillId);
+      return { work, name, layout, details };
+    }),
+  );
+  const given = student.name.split(' ')[0]!;
+  const planned = dates.filter(({ state }) => state === 'planned');
+  return (
+    <main className="mx-auto min-h-dvh max-w-2xl bg-sheet pb-10">
+      <header className="border-b-[length:var(--stroke)] border-ink px-5 pt-6 pb-4">
+        <h1>{given}, at home</h1>
+        {coach.name && <p className="text-ink2">from {coach.name}</p>}
+      </header>
+      {rows.length === 0 && (
+        <p className="px-5 py-6 text-[17px]">Nothing to do at home just now. Enjoy the walk.</p>
+      )}
+      {rows.map(({ work, name, details }) => {
+        const weeks = adherenceOf(work, daysDone(sessions, work.id, zone), today).weeks;
+        const now = weeks.at(-1);
+        const rung = work.rung === null ? undefined : details.ladder[work.rung];
+        const open = sessions.some(
+          ({ homeworkId, finishedAt }) => homeworkId === work.id && !finishedAt,
+        );
+        return (
+          <section key={work.id} aria-label={name} className="border-b border-rule px-5 py-5">
+            <h2 className="text-[22px] num">{name}</h2>
+            <p className="text-[16px]">{details.purpose}</p>
+            <p className="mt-1 text-[15.5px] text-ink2">
+              {ruleWords(details.rule)}
+              {rung && ` · rung ${work.rung! + 1}, ${rungWords(rung, units)}`} · about{' '}
+              {details.minutes} minutes
+            </p>
+            {work.note && (
+              <p className="mt-2 border-l-4 border-line pl-3 text-[16px]">{work.note}</p>
+            )}
+            <p className="my-3 flex flex-wrap items-center gap-3 text-[16px]">
+              {now ? (
+                <>
+                  <WeekMarks week={now} />
+                  <span>
+                    {now.done} of {now.asked} this week
+                  </span>
+                </>
+              ) : (
+                <span>from {dayWords(work.from)}</span>
+              )}
+              <span className="text-ink2">until {dayWords(work.until)}</span>
+            </p>
+            <div className="grid grid-cols-[1fr_auto] gap-2.5">
+              <StartAtHome token={token} id={work.id} name={name} open={open} />
+              <Button asChild className="min-h-14">
+                <a href={`/home/${token}/sheet/${work.id}`} aria-label={`How to set up ${name}`}>
+                  How to set it up
+                </a>
+              </Button>
+            </div>
+          </section>
+        );
+      })}
+      {planned.length > 0 && (
+        <section aria-label="Coming" className="px-5 py-5">
+          <h2 className="mb-2 text-[20px] num">Coming</h2>
+          <ul>
+            {planned.map((date) => (
+              <li key={date.id} className="border-b border-hair py-2 last:border-0">
+                <strong>{dayWords(date.day)}</strong> {KINDS[date.kind].name}
+                {forWhat(date) && `: ${forWhat(date)}`}
+                <span className="text-ink2"> · {timeWords(date)}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <p className="px-5 pt-4 text-sm text-ink2">
+        Clear the swing; keep children and pets out of it. Stop at pain. Only you and your coach see
+        this page: keep its address to yourself.
+      </p>
+    </main>
+  );
+}

@@ -1,0 +1,41 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { endedWords } from '@/core/drill';
+import { homeSession } from '@/data';
+import { openHome } from '@/features/home/server';
+import { blockFacts } from '@/features/session/facts';
+import { passWord } from '@/features/session/outcome-words';
+import { orNotFound } from '@/features/shared/server';
+import { Button } from '@/ui/button';
+
+export const metadata: Metadata = { title: 'Done', robots: { index: false, follow: false } };
+
+export default async function HomeDonePage({
+  params,
+}: PageProps<'/home/[token]/sessions/[id]/done'>) {
+  const { token, id } = await params;
+  const { database, owner, student } = await openHome(token);
+  const session = await orNotFound(homeSession(database, owner, student.id, id));
+  return (
+    <main className="mx-auto grid min-h-dvh max-w-2xl content-start gap-5 bg-sheet px-5 py-8">
+      <h1>Done, and kept</h1>
+      {blockFacts(session).map(({ last, counts, progress }) => (
+        <section key={last.id} aria-label={last.drillName}>
+          <h2 className="cap">{last.drillName}</h2>
+          <p className="text-[40px] leading-tight num">
+            {counts.clear} <span className="text-[20px]">of {counts.putts}</span>
+          </p>
+          <p className="text-[17px]">
+            {passWord(last.layout)} · best row {counts.best}. {endedWords(progress, last.cap)}
+          </p>
+        </section>
+      ))}
+      <p className="text-[16px] text-ink2">Your coach has it too.</p>
+      <div>
+        <Button asChild kind="primary">
+          <Link href={`/home/${token}`}>Back to your page</Link>
+        </Button>
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,27 @@
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { homeSession } from '@/data';
+import { HomeLogging } from '@/features/home/home-logging';
+import { openHome } from '@/features/home/server';
+import { playerRun } from '@/features/session/player-run';
+import { orNotFound } from '@/features/shared/server';
+
+export const metadata: Metadata = { title: 'At home', robots: { index: false, follow: false } };
+
+export default async function HomeSessionPage({
+  params,
+}: PageProps<'/home/[token]/sessions/[id]'>) {
+  const { token, id } = await params;
+  const { database, owner, student, units } = await openHome(token);
+  const session = await orNotFound(homeSession(database, owner, student.id, id));
+  if (session.finishedAt) redirect(`/home/${token}/sessions/${id}/done`);
+  return (
+    <HomeLogging
+      token={token}
+      players={[await playerRun(database, owner, session, units)]}
+      first={0}
+      units={units}
+      drills={[]}
+    />
+  );
+}

@@ -1,0 +1,40 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useTransition } from 'react';
+import { Button } from '@/ui/button';
+import { showErrors } from '../shared/show-errors';
+import { startAtHome } from './actions';
+
+/** One touch, and a piece of homework is begun or gone on with. */
+export function StartAtHome({
+  token,
+  id,
+  name,
+  open,
+}: {
+  token: string;
+  id: string;
+  name: string;
+  /** Begun and not finished. */
+  open: boolean;
+}) {
+  const router = useRouter();
+  const [busy, begin] = useTransition();
+  return (
+    <Button
+      kind="primary"
+      className="min-h-14 w-full text-[18px]"
+      aria-label={`${open ? 'Go on with' : 'Begin'} ${name}`}
+      disabled={busy}
+      onClick={() =>
+        begin(async () => {
+          const result = await startAtHome(token, id);
+          if (showErrors(result)) router.push(`/home/${token}/sessions/${result.value}`);
+        })
+      }
+    >
+      {open ? 'Go on' : 'Begin'}
+    </Button>
+  );
+}

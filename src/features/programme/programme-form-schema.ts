@@ -1,0 +1,72 @@
+import { z } from 'zod';
+import {
+  programmeSchema,
+  slotSchema,
+  TRAINED,
+  type ProgrammeValues,
+  type Trained,
+} from '@/core/planning';
+import { DEGREE } from '@/core/units';
+
+/** Units that an aim is typed in, and what one of them is in SI. */
+export const AIM_UNITS: Record<Trained, { unit: string; size: number; usual: number }> = {
+  start: { unit: '°', size: DEGREE, usual: 0.8 },
+  face: { unit: '°', size: DEGREE, usual: 0.9 },
+  path: { unit: '°', size: DEGREE, usual: 2.5 },
+  strike: { unit: 'mm', size: 0.001, usual: 6 },
+  pace: { unit: '%', size: 0.01, usual: 9 },
+};
+
+/** Largest window that is an aim, in typed units. */
+const MOST = 60;
+
+/** What a coach types of a programme, and what it means. */
+export const programmeForm = programmeSchema.omit({ aim: true, slots: true }).extend({
+  studentId: z.uuid('Say who it is for.'),
+  slots: z
+    .array(
+      slotSchema.extend({
+        weekday: z.coerce.number().int().min(1).max(7),
+        time: z
+          .string()
+          .transform((typed) => typed.trim() || null)
+          .pipe(slotSchema.shape.time),
+      }),
+    )
+    .min(1, 'At least one day of the week is needed.')
+    .max(14, 'At most fourteen days.'),
+  skill: z.enum(TRAINED),
+  window: z
+    .number({ error: 'A window is needed, as 0.8.' })
+    .positive('A window is more than nought.')
+    .max(MOST, `A window is at most ${MOST}.`),
+  by: programmeSchema.shape.aim.shape.by,
+});
+
+export type ProgrammeInput = z.input<typeof programmeForm>;
+export type ProgrammeOutput = z.output<typeof programmeForm>;
+
+/** What was typed, as a programme is kept. */
+export const typedProgramme = ({
+  skill,
+  window,
+  by,
+  studentId: _who,
+  ...rest
+}: ProgrammeOutput): ProgrammeValues => ({
+  ...rest,
+  aim: { skill, window: window * AIM_UNITS[skill].size, by },
+});
+
+/** A programme as it is typed. */
+export const asTyped = (
+  { aim, slots, ...rest }: ProgrammeValues,
+  studentId: string,
+): ProgrammeInput => ({
+  ...rest,
+  studentId,
+  slots: slots.map((slot) => ({ ...slot, time: slot.time ?? '' })),
+  skill: aim.skill,
+  window: Number((aim.window / AIM_UNITS[aim.skill].size).toPrecision(4)),
+  by: aim.by,
+});

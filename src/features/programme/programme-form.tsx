@@ -1,0 +1,198 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Plus, X } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { toast } from 'sonner';
+import { TRAINED } from '@/core/planning';
+import { Button } from '@/ui/button';
+import { Choice } from '@/ui/choice';
+import { TextField } from '@/ui/field';
+import { Pick, type PickOption } from '@/ui/pick';
+import { showErrors } from '../shared/show-errors';
+import { SKILL_NAMES } from '../students/skill-words';
+import { keepProgramme } from './date-actions';
+import {
+  AIM_UNITS,
+  programmeForm,
+  typedProgramme,
+  type ProgrammeInput,
+  type ProgrammeOutput,
+} from './programme-form-schema';
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map(
+  (label, i) => ({ value: String(i + 1), label }),
+);
+
+/** Weeks of lessons and practice towards an aim: who, what to come to, and on which days. */
+export function ProgrammeForm({
+  id,
+  values,
+  students,
+}: {
+  id: string | null;
+  values: ProgrammeInput;
+  students: PickOption[];
+}) {
+  const router = useRouter();
+  const { register, control, handleSubmit, setError, setValue, formState } = useForm<
+    ProgrammeInput,
+    unknown,
+    ProgrammeOutput
+  >({ resolver: zodResolver(programmeForm), defaultValues: values, mode: 'onTouched' });
+  const { errors, isSubmitting } = formState;
+  const slots = useFieldArray({ control, name: 'slots' });
+  const skill = useWatch({ control, name: 'skill' });
+  const save = handleSubmit(async (typed) => {
+    const result = await keepProgramme({
+      ...typedProgramme(typed),
+      studentId: typed.studentId,
+      id,
+    });
+    if (!showErrors(result, setError)) return;
+    toast.success('The days are in the diary.');
+    router.push(`/programme/${result.value}`);
+  });
+  return (
+    <form onSubmit={save} noValidate className="grid max-w-3xl gap-7 px-4 py-6 md:px-7">
+      {id === null && (
+        <Controller
+          control={control}
+          name="studentId"
+          render={({ field }) => (
+            <Pick
+              label="For"
+              placeholder="Choose a student"
+              options={students}
+              value={field.value}
+              onChange={field.onChange}
+              error={errors.studentId?.message}
+            />
+          )}
+        />
+      )}
+      <fieldset className="grid gap-4">
+        <legend className="mb-2 text-[20px] num">The aim</legend>
+        <Controller
+          control={control}
+          name="skill"
+          render={({ field }) => (
+            <Choice
+              label="Eight putts in ten within"
+              value={field.value}
+              onChange={(next) => {
+                field.onChange(next);
+                setValue('window', AIM_UNITS[next].usual);
+              }}
+              options={TRAINED.map((value) => ({ value, label: SKILL_NAMES[value] }))}
+            />
+          )}
+        />
+        <div className="grid max-w-lg gap-x-6 gap-y-4 sm:grid-cols-2">
+          <TextField
+            label={`Window, ± ${AIM_UNITS[skill].unit}`}
+            type="number"
+            step="any"
+            inputMode="decimal"
+            {...register('window', { valueAsNumber: true })}
+            error={errors.window?.message}
+          />
+          <TextField label="By" type="date" {...register('by')} error={errors.by?.message} />
+        </div>
+      </fieldset>
+      <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
+        <TextField label="From" type="date" {...register('from')} error={errors.from?.message} />
+        <TextField
+          label="Weeks"
+          type="number"
+          inputMode="numeric"
+          {...register('weeks', { valueAsNumber: true })}
+          error={errors.weeks?.message}
+        />
+        <TextField
+          label="Cold test every … weeks"
+          type="number"
+          inputMode="numeric"
+          {...register('testEvery', { valueAsNumber: true })}
+          error={errors.testEvery?.message}
+        />
+      </div>
+      <fieldset className="grid gap-3">
+        <legend className="mb-2 text-[20px] num">Every week</legend>
+        {slots.fields.map((slot, index) => (
+          <div
+            key={slot.id}
+            className="grid grid-cols-2 items-start gap-x-4 gap-y-3 border-b border-rule pb-3 sm:grid-cols-[1.2fr_0.9fr_0.8fr_auto_auto] sm:items-end"
+          >
+            <Controller
+              control={control}
+              name={`slots.${index}.weekday`}
+              render={({ field }) => (
+                <Pick
+                  label={`Day ${index + 1}`}
+                  placeholder="Which day"
+                  options={WEEKDAYS}
+                  value={String(field.value)}
+                  onChange={field.onChange}
+                />
+              )}
+            />
+            <TextField
+              label="Time, or none"
+              type="time"
+              {...register(`slots.${index}.time`)}
+              error={errors.slots?.[index]?.time?.message}
+            />
+            <TextField
+              label="Minutes"
+              type="number"
+              inputMode="numeric"
+              {...register(`slots.${index}.minutes`, { valueAsNumber: true })}
+              error={errors.slots?.[index]?.minutes?.message}
+            />
+            <Controller
+              control={control}
+              name={`slots.${index}.kind`}
+              render={({ field }) => (
+                <Choice
+                  label="What"
+                  value={field.value}
+                  onChange={field.onChange}
+                  options={[
+                    { value: 'lesson', label: 'lesson' },
+                    { value: 'practice', label: 'practice' },
+                  ]}
+                />
+              )}
+            />
+            <Button
+              className="px-3"
+              aria-label={`Without day ${index + 1}`}
+              onClick={() => slots.remove(index)}
+            >
+              <X size={18} aria-hidden />
+            </Button>
+          </div>
+        ))}
+        {(errors.slots?.root?.message ?? errors.slots?.message) && (
+          <p role="alert" className="text-sm font-[560] text-line">
+            ▲ {errors.slots?.root?.message ?? errors.slots?.message}
+          </p>
+        )}
+        <div>
+          <Button
+            onClick={() => slots.append({ weekday: 4, time: '', minutes: 30, kind: 'practice' })}
+          >
+            <Plus size={17} aria-hidden /> Another day
+          </Button>
+        </div>
+      </fieldset>
+      <div>
+        <Button kind="primary" type="submit" className="min-h-12" disabled={isSubmitting}>
+          {id ? 'Keep' : 'Make the programme'}
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,37 @@
+'use client';
+
+import { Play } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useTransition } from 'react';
+import { Button } from '@/ui/button';
+import { showErrors } from '../shared/show-errors';
+import { runPlan } from './actions';
+
+/** A plan, one touch from being run. */
+export function RunPlanButton({
+  id,
+  name,
+  kind = 'plain',
+}: {
+  id: string;
+  name?: string;
+  kind?: 'plain' | 'primary';
+}) {
+  const router = useRouter();
+  const [busy, begin] = useTransition();
+  return (
+    <Button
+      kind={kind}
+      disabled={busy}
+      aria-label={name && `Start ${name}`}
+      onClick={() =>
+        begin(async () => {
+          const result = await runPlan(id);
+          if (showErrors(result)) router.push(`/sessions/${result.value}`);
+        })
+      }
+    >
+      <Play size={17} aria-hidden /> Start
+    </Button>
+  );
+}

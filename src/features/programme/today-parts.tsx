@@ -1,0 +1,79 @@
+import Link from 'next/link';
+import type { Appointment } from '@/data';
+import { Button } from '@/ui/button';
+import { KINDS, forWhat, timeWords } from './date-words';
+import { RunPlanButton } from './run-plan-button';
+import type { Reminder } from './today';
+
+/** Who comes today: one touch starts what is planned. */
+export function Coming({
+  dates,
+  nameOf,
+}: {
+  dates: Appointment[];
+  nameOf: (id: string) => string;
+}) {
+  return (
+    <ul>
+      {dates.map((date) => {
+        const { id, studentId, kind, state, planId, minutes, time } = date;
+        const name = nameOf(studentId);
+        const words = forWhat(date) || date.note;
+        return (
+          <li
+            key={id}
+            className="grid grid-cols-[64px_minmax(0,1fr)_auto] items-center gap-x-3 border-b border-hair py-2.5 last:border-0"
+          >
+            <span className="text-[20px] num">{time ?? 'today'}</span>
+            <p className="min-w-0">
+              <Link
+                href={`/programme/dates/${id}`}
+                className="text-[18px] font-[660] underline decoration-1 underline-offset-4"
+              >
+                {name}
+              </Link>
+              <span className="block text-[15px] text-ink2">
+                {KINDS[kind].name}
+                {words && `: ${words}`} · {minutes} min
+                {state === 'done' && ' · done'}
+              </span>
+            </p>
+            {state !== 'done' &&
+              (planId ? (
+                <RunPlanButton id={planId} name={`the plan for ${name}`} />
+              ) : (
+                <Button asChild>
+                  <Link
+                    href={`/start?student=${studentId}${kind === 'test' ? '&cold=1' : ''}`}
+                    aria-label={`Start with ${name}`}
+                  >
+                    Start
+                  </Link>
+                </Button>
+              ))}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+/** Things to have in mind, each leading to where it is done. */
+export function Reminders({ all }: { all: Reminder[] }) {
+  return (
+    <ul>
+      {all.map(({ id, who, words, href }) => (
+        <li key={id} className="border-b border-hair py-1.5 text-[16px] last:border-0">
+          <Link href={href} className="font-[640] underline decoration-1 underline-offset-4">
+            {who}
+          </Link>{' '}
+          {words}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Tomorrow in a line. */
+export const tomorrowWords = (dates: Appointment[], nameOf: (id: string) => string): string =>
+  dates.map((date) => `${nameOf(date.studentId)} (${timeWords(date)})`).join(', ');

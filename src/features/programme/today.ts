@@ -1,0 +1,113 @@
+import 'server-only';
+import { differenceInDays } from 'date-fns';
+import { adherenceOf, dayAfter, dayIn, dayWords, type Day } from '@/core/planning';
+import {
+  getDrill,
+  lastColdTests,
+  listAppointments,
+  listHomework,
+  listSessions,
+  type Appointment,
+  type Database,
+  type Student,
+} from '@/data';
+import { daysDone } from '../home/server';
+import { forWhat, KINDS } from './date-words';
+import { currentProgrammes } from './needs-now';
+
+/** Something to have in mind today, and where it leads. */
+export interface Reminder {
+  id: string;
+  who: string;
+  words: string;
+  href: string;
+}
+
+/** What a day has for a coach. */
+export interface TodayOf {
+  today: Day;
+  coming: Appointment[];
+  tomorrow: Appointment[];
+  overdue: Reminder[];
+  due: Reminder[];
+}
+
+/** A cold test is due again after so many days; one that was never taken, once somebody has come so often. */
+const COLD_AFTER = 28;
+/** What was missed is told for so long, and what a programme changed. */
+const LATELY = 7;
+
+/** Who comes, what is due, and what is overdue. */
+export async function todayOf(
+  database: Database,
+  owner: string,
+  students: Student[],
+  at: Date,
+  zone: string,
+): Promise<TodayOf> {
+  const today = dayIn(at, zone);
+  const programmes = await currentProgrammes(database, owner, at, zone);
+  const [dates, homework, cold, sessions] = await Promise.all([
+    listAppointments(database, owner, {
+      from: dayAfter(today, -LATELY),
+      until: dayAfter(today, 1),
+    }),
+    listHomework(database, owner),
+    lastColdTests(database, owner),
+    listSessions(database, owner),
+  ]);
+  const active = students.filter(({ archivedAt }) => !archivedAt);
+  const nameOf = (id: string) => active.find((student) => student.id === id)?.name;
+  const reminder = (id: string, studentId: string, words: string, href: string): Reminder[] => {
+    const who = nameOf(studentId);
+    return who ? [{ id, who, words, href }] : [];
+  };
+  const overdue = dates
+    .filter(({ state, day }) => state === 'missed' && day < today)
+    .flatMap((date) =>
+      reminder(
+        date.id,
+        date.studentId,
+        `${dayWords(date.day)} was missed: ${KINDS[date.kind].name}${forWhat(date) ? `, ${forWhat(date)}` : ''}`,
+        date.programmeId ? `/programme/${date.programmeId}` : `/programme/dates/${date.id}`,
+      ),
+    );
+  const changed = programmes.flatMap(({ id, studentId, changes }) => {
+    const lately = changes.filter((change) => differenceInDays(at, change.at) < LATELY);
+    if (lately.length === 0) return [];
+    const words = `the programme changed ${lately.length === 1 ? 'once' : `${lately.length} times`}: ${lately[0]!.words}`;
+    return reminder(`changed ${id}`, studentId, words, `/programme/${id}`);
+  });
+  const tests = active.flatMap(({ id }) => {
+    const last = cold.get(id);
+    const came = sessions.some(({ studentId }) => studentId === id);
+    if (!came || (last && differenceInDays(at, last) < COLD_AFTER)) return [];
+    const words = last
+      ? `cold test due, the last was ${dayWords(dayIn(last, zone))}`
+      : 'no cold test yet';
+    return reminder(`cold ${id}`, id, words, `/start?student=${id}&cold=1`);
+  });
+  const atHome: Reminder[] = [];
+  for (const work of homework) {
+    if (work.endedAt || work.until < today || work.from > today) continue;
+    const own = sessions.filter(({ studentId }) => studentId === work.studentId);
+    const week = adherenceOf(work, daysDone(own, work.id, zone), today).weeks.at(-1);
+    if (!week || week.done >= week.asked) continue;
+    const { name } = await getDrill(database, owner, work.drillId);
+    atHome.push(
+      ...reminder(
+        work.id,
+        work.studentId,
+        `homework ${name}: ${week.done} of ${week.asked} this week`,
+        `/students/${work.studentId}/homework`,
+      ),
+    );
+  }
+  return {
+    today,
+    coming: dates.filter(({ day }) => day === today),
+    tomorrow: dates.filter(({ day }) => day > today),
+    overdue: [...overdue, ...changed],
+    due: [...tests, ...atHome],
+  };
+}

@@ -1,0 +1,20 @@
+'use client';
+
+import { useTransition } from 'react';
+import { Button } from '@/ui/button';
+import { showErrors } from '../shared/show-errors';
+import { endWork } from './homework-actions';
+
+/** Ends a piece of homework before its time. */
+export function EndWork({ id, name }: { id: string; name: string }) {
+  const [busy, begin] = useTransition();
+  return (
+    <Button
+      disabled={busy}
+      aria-label={`End ${name}`}
+      onClick={() => begin(async () => void showErrors(await endWork(id)))}
+    >
+      End
+    </Button>
+  );
+}

@@ -1,0 +1,100 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import { Controller, useForm, useWatch } from 'react-hook-form';
+import { toast } from 'sonner';
+import type { HomeworkValues } from '@/core/planning';
+import { Button } from '@/ui/button';
+import { NotesField, TextField } from '@/ui/field';
+import { Pick, type PickOption } from '@/ui/pick';
+import { RungPick } from '../drills/rung-pick';
+import { showErrors } from '../shared/show-errors';
+import { give } from './homework-actions';
+import { homeworkForm } from './homework-form-schema';
+
+/** A drill that can be done at home. */
+export interface HomeDrill extends PickOption {
+  rungs: string[];
+  /** The rung that teaches this student, from 0. */
+  teaches: number | null;
+}
+
+/** Giving a student something to do at home. */
+export function HomeworkForm({
+  studentId,
+  drills,
+  values,
+}: {
+  studentId: string;
+  drills: HomeDrill[];
+  values: HomeworkValues;
+}) {
+  const { register, control, handleSubmit, setError, setValue, reset, formState } =
+    useForm<HomeworkValues>({
+      resolver: zodResolver(homeworkForm),
+      defaultValues: values,
+      mode: 'onTouched',
+    });
+  const { errors, isSubmitting } = formState;
+  const drillId = useWatch({ control, name: 'drillId' });
+  const chosen = drills.find(({ value }) => value === drillId);
+  const save = handleSubmit(async (typed) => {
+    if (!showErrors(await give({ ...typed, studentId }), setError)) return;
+    toast.success('It is on the student’s page.');
+    reset(values);
+  });
+  return (
+    <form onSubmit={save} noValidate className="grid gap-5">
+      <Controller
+        control={control}
+        name="drillId"
+        render={({ field }) => (
+          <Pick
+            label="Drill"
+            placeholder="What suits at home"
+            options={drills}
+            value={field.value}
+            onChange={(value) => {
+              field.onChange(value);
+              setValue('rung', drills.find((one) => one.value === value)?.teaches ?? null);
+            }}
+            error={errors.drillId?.message}
+          />
+        )}
+      />
+      {chosen && chosen.rungs.length > 0 && (
+        <Controller
+          control={control}
+          name="rung"
+          render={({ field }) => (
+            <RungPick rungs={chosen.rungs} rung={field.value} onRung={field.onChange} />
+          )}
+        />
+      )}
+      <div className="grid gap-x-5 gap-y-4 sm:grid-cols-2">
+        <TextField
+          label="Times a week"
+          type="number"
+          inputMode="numeric"
+          {...register('timesAWeek', { valueAsNumber: true })}
+          error={errors.timesAWeek?.message}
+          className="max-w-24"
+        />
+        <span className="max-sm:hidden" aria-hidden />
+        <TextField label="From" type="date" {...register('from')} error={errors.from?.message} />
+        <TextField label="Until" type="date" {...register('until')} error={errors.until?.message} />
+      </div>
+      <NotesField
+        label="A word to the student"
+        rows={2}
+        {...register('note')}
+        error={errors.note?.message}
+      />
+      <div>
+        <Button kind="primary" type="submit" disabled={isSubmitting}>
+          Give it
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,87 @@
+import { changeBetween, type SessionScore, type SkillName } from '@/core/scoring';
+import { adherenceOf, dayIn, dayWords, TRAINED } from '@/core/planning';
+import { getDrill, type Database, type Homework, type Session } from '@/data';
+import { daysDone } from '../home/server';
+import { WeekMarks } from '../home/week-marks';
+import { EndWork } from './end-work';
+import { SKILL_NAMES, changeWords } from './skill-words';
+
+/** What a student was given to do at home: how much of it was done, and what has changed since. */
+export async function HomeworkList({
+  database,
+  owner,
+  homework,
+  sessions,
+  scores,
+  faceShare,
+  zone,
+  at,
+}: {
+  database: Database;
+  owner: string;
+  homework: Homework[];
+  sessions: Session[];
+  scores: SessionScore[];
+  faceShare: number;
+  zone: string;
+  at: Date;
+}) {
+  const today = dayIn(at, zone);
+  const rows = await Promise.all(
+    homework.map(async (work) => ({
+      work,
+      drill: await getDrill(database, owner, work.drillId),
+      adherence: adherenceOf(work, daysDone(sessions, work.id, zone), today),
+    })),
+  );
+  return (
+    <ul>
+      {rows.map(({ work, drill, adherence: { weeks, asked, done } }) => {
+        const skill = TRAINED.find((one) => drill.details.skills.includes(one)) ?? 'start';
+        const going = !work.endedAt && work.until >= today;
+        return (
+          <li key={work.id} className="border-b border-rule py-3 last:border-0">
+            <div className="flex flex-wrap items-start justify-between gap-3">
+              <div>
+                <p className="text-[18px] font-[640]">{drill.name}</p>
+                <p className="text-[15px] text-ink2">
+                  {work.timesAWeek} a week, {dayWords(work.from)} to {dayWords(work.until)}
+                  {work.rung !== null && ` · rung ${work.rung + 1}`}
+                  {work.endedAt && ` · ended ${dayWords(dayIn(work.endedAt, zone))}`}
+                </p>
+              </div>
+              {going && <EndWork id={work.id} name={drill.name} />}
+            </div>
+            <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-1.5">
+              {weeks.map((week) => (
+                <li key={week.from} className="text-sm text-ink2">
+                  <WeekMarks week={week} /> {week.now ? 'this week' : dayWords(week.from)}
+                </li>
+              ))}
+            </ul>
+            <p className="mt-2 text-[16px]">
+              {asked > 0 ? `${done} of ${asked} done in the weeks that are over. ` : ''}
+              {effectWords(scores, skill, work.from, faceShare, zone)}
+            </p>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+/** What has changed of a skill since a day; beside the homework, not because of it. */
+function effectWords(
+  scores: SessionScore[],
+  skill: SkillName & keyof typeof SKILL_NAMES,
+  from: string,
+  faceShare: number,
+  zone: string,
+): string {
+  const before = scores.findLast(({ at }) => dayIn(at, zone) <= from);
+  const last = scores.at(-1);
+  const name = SKILL_NAMES[skill];
+  if (!before || !last || before === last) return `${name}: nothing to compare with yet.`;
+  const { ratio, smaller } = changeBetween(before, last, skill, faceShare);
+  return `${name} since then: ${changeWords(ratio.middle, smaller)}.`;
+}
