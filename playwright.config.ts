@@ -1,28 +1,30 @@
 import { defineConfig } from '@playwright/test';
-
-const PORT = 3417;
+import { WORKERS, portOf } from './e2e/ports';
 
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   forbidOnly: !!process.env.CI,
-  workers: 1,
+  workers: WORKERS,
   retries: 0,
   timeout: 120_000,
   expect: { timeout: 15_000 },
   reporter: [['list']],
   use: {
-    baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update'],
     },
   },
-  webServer: {
-    command: `npx tsx scripts/ready.ts && node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${PORT}`,
-    url: `http://127.0.0.1:${PORT}/records`,
-    env: { DIRIGO_DB: 'test-results/e2e.db', NEXT_TELEMETRY_DISABLED: '1' },
+  webServer: Array.from({ length: WORKERS }, (_, worker) => ({
+    command: `npx tsx scripts/ready.ts && node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${portOf(worker)}`,
+    url: `http://127.0.0.1:${portOf(worker)}/records`,
+    env: {
+      DIRIGO_DB: `test-results/e2e-${worker}.db`,
+      DIRIGO_HOME: 'putting.wharf.example',
+      NEXT_TELEMETRY_DISABLED: '1',
+    },
     reuseExistingServer: false,
-  },
+  })),
 });

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { addDrill, addStudent, expectCount, finish, logByKeys, startSession, type } from './coach';
 
 test('numbers that cannot be built are told beside their field, and the drawing stays', async ({

@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Page } from './test';
 
 /** Types into a field; again when the page was still waking up and put its own value back. */
 export async function type(page: Page, label: string, text: string): Promise<void> {

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { addStudent, expectCount, finish, logByKeys, startSession, type } from './coach';
 
 async function addGreen(page: Page, name: string, spot: string): Promise<void> {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { addDrill, addStudent, expectCount, finish, logByKeys, startSession, type } from './coach';
 
 test('from an empty book to a score compared across sessions', async ({ page }) => {

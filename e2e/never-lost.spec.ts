@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { spawnSync } from 'node:child_process';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { addDrill, addStudent, expectCount, finish, logByKeys, startSession } from './coach';
 import { serve } from './server';
 

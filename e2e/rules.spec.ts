@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { addStudent, finish, logByKeys, setUp } from './coach';
 
 test('a rule counts for the coach, ends the drill kindly, and undo takes it back', async ({

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { addDrill, addStudent, finish, logByKeys, setUp, startSession } from './coach';
 
 async function startBuiltIn(page: Page, drill: string, student: string) {

@@ -1,3 +1,4 @@
+import { pathToFileURL } from 'node:url';
 import { spawn, type ChildProcess } from 'node:child_process';
 
 /** A server of a test's own, which it may kill. */
@@ -7,12 +8,26 @@ export interface OwnServer {
   kill(): Promise<void>;
 }
 
-/** Serves the built application on a port with a database of its own. */
-export async function serve(port: number, database: string): Promise<OwnServer> {
+/**
+ * Serves the built application on a port with a database of its own.
+ *
+ * @param ahead how far its clock runs ahead, ms
+ */
+export async function serve(port: number, database: string, ahead = 0): Promise<OwnServer> {
   const child: ChildProcess = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    { env: { ...process.env, DIRIGO_DB: database }, stdio: 'ignore' },
+    {
+      env: {
+        ...process.env,
+        DIRIGO_DB: database,
+        ...(ahead !== 0 && {
+          CLOCK_SHIFT: String(ahead),
+          NODE_OPTIONS: `--import ${pathToFileURL('e2e/clock.mjs').href}`,
+        }),
+      },
+      stdio: 'ignore',
+    },
   );
   const url = `http://127.0.0.1:${port}`;
   for (let tries = 0; ; tries++) {
@@ -28,6 +43,7 @@ export async function serve(port: number, database: string): Promise<OwnServer> 
   return {
     url,
     kill: async () => {
+      if (child.exitCode !== null || child.signalCode !== null) return;
       child.kill('SIGKILL');
       await ended;
     },

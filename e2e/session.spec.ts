@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { addDrill, addStudent, expectCount, finish, logByKeys, setUp, startSession } from './coach';
 
 const count = (page: Page) => page.getByRole('status', { name: 'count' });

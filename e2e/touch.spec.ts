@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { addDrill, addStudent, expectCount, startSession } from './coach';
 
 /** What the browser says of one touch: from the moment it was made to the next picture painted. */

@@ -52,7 +52,7 @@ export function Pick({
           <Select.Content
             position="popper"
             sideOffset={4}
-            className="z-50 max-h-[60vh] w-[var(--radix-select-trigger-width)] overflow-auto rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet"
+            className="z-50 max-h-[min(60vh,var(--radix-select-content-available-height))] w-[var(--radix-select-trigger-width)] overflow-auto rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet"
           >
             <Select.Viewport>
               {options.map((option) => (

@@ -53,13 +53,6 @@ export default async function TodayPage() {
             <Link href="/students/new">Add a student</Link>
           </Button>
         </Empty>
-      ) : options.drills.length === 0 ? (
-        <Empty title="Now set a gate">
-          <p>A putt, a gate and its gap: you see at once how strict it is.</p>
-          <Button asChild kind="primary">
-            <Link href="/drills/new">Make a drill</Link>
-          </Button>
-        </Empty>
       ) : (
         <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_380px] lg:divide-x lg:divide-y-0">
           <section
@@ -67,7 +60,18 @@ export default async function TodayPage() {
             className="border-rule bg-sheet px-4 py-6 max-lg:border-b md:px-7 lg:order-2 lg:border-l"
           >
             <h2 className="mb-5 text-[20px] num">Start a session</h2>
-            <StartSession {...options} />
+            {options.drills.length === 0 ? (
+              <div className="grid justify-items-start gap-4 text-[16px] text-ink2">
+                <p>
+                  Now set a gate: a putt, a gate and its gap, and you see at once how strict it is.
+                </p>
+                <Button asChild kind="primary">
+                  <Link href="/drills/new">Make a drill</Link>
+                </Button>
+              </div>
+            ) : (
+              <StartSession {...options} />
+            )}
           </section>
           <div className="lg:order-1">
             {coming.length > 0 && (

@@ -8,7 +8,8 @@ import { calendarLink } from './date-actions';
 
 /** The calendar as a file, and the link that another calendar follows. */
 export function CalendarLink({ known }: { known: string | null }) {
-  const [token, setToken] = useState(known);
+  const [made, setToken] = useState<string | null>(null);
+  const token = made ?? known;
   const [busy, begin] = useTransition();
   const make = (fresh: boolean) =>
     begin(async () => {

@@ -24,6 +24,7 @@ import { inOrder, totalsOf, type PlanFrame } from '@/core/planning';
 import { Button } from '@/ui/button';
 import { SheetDialog } from '@/ui/sheet-dialog';
 import { PlaceHead } from '../shared/place';
+import type { FieldErrors } from '../shared/result';
 import { showErrors } from '../shared/show-errors';
 import { keepPlan, propose, runPlan, timeBlock } from './actions';
 import { FrameFields, type PlanStudent } from './frame-fields';
@@ -97,7 +98,7 @@ export function HourBuilder({
       const kept = items.filter(({ locked }) => locked);
       const result = await propose({ frame: withName(frame, names), kept });
       if (!result.ok) {
-        setErrors(result.fields);
+        setErrors(ofFrame(result.fields));
         if (Object.keys(result.fields).length === 0) showErrors(result);
         return;
       }
@@ -138,7 +139,7 @@ export function HourBuilder({
   const keep = (then: (id: string) => void) =>
     begin(async () => {
       const result = await keepPlan({ id, frame: withName(frame, names), items });
-      if (!result.ok) setErrors(result.fields);
+      if (!result.ok) setErrors(ofFrame(result.fields));
       if (showErrors(result)) then(result.value);
     });
   const run = () =>
@@ -296,6 +297,12 @@ export function HourBuilder({
     </>
   );
 }
+
+/** Errors of what the plan is for, by the names of its own fields. */
+const ofFrame = (fields: FieldErrors): FieldErrors =>
+  Object.fromEntries(
+    Object.entries(fields).map(([path, words]) => [path.replace(/^frame\./, ''), words]),
+  );
 
 /** A plan that was not named is named by whom it is for. */
 const withName = (frame: PlanFrame, names: Record<string, string>): PlanFrame => ({

@@ -86,6 +86,7 @@ export async function PlanOnPage({
               <p className="text-sm text-ink2">
                 {showLength(layout.putt.distance, 'putt', units)} putt;{' '}
                 {tapeList(layout)
+                  .filter(({ what }) => what !== 'ball')
                   .map(
                     ({ what, at }) =>
                       `${what} ${showLength(at.along, 'along', units)}${Math.abs(at.across) > 0.0005 ? `, ${showLength(Math.abs(at.across), 'across', units)} ${at.across < 0 ? 'left' : 'right'}` : ''}`,

@@ -58,21 +58,23 @@ export function PlayerHead({
         <Button kind="plain" onClick={onFinish} disabled={busy}>
           Finish
         </Button>
-        {plan?.next && (
-          <Button
-            kind="quiet"
-            className="min-h-8 max-w-[150px] px-1 text-sm"
-            onClick={onNext}
-            disabled={busy}
-          >
-            <span className="truncate">Next: {plan.next}</span>
+        <div className="flex items-center gap-3">
+          <Button asChild kind="quiet" className="min-h-8 px-1 text-sm text-ink2">
+            <Link href={ways.player(student.id)}>
+              <X size={15} aria-hidden /> leave open
+            </Link>
           </Button>
-        )}
-        <Button asChild kind="quiet" className="min-h-8 px-1 text-sm text-ink2">
-          <Link href={ways.player(student.id)}>
-            <X size={15} aria-hidden /> leave open
-          </Link>
-        </Button>
+          {plan?.next && (
+            <Button
+              kind="quiet"
+              className="min-h-8 max-w-[132px] min-w-0 px-1 text-sm md:max-w-[240px]"
+              onClick={onNext}
+              disabled={busy}
+            >
+              <span className="truncate">Next: {plan.next}</span>
+            </Button>
+          )}
+        </div>
       </div>
     </div>
   );

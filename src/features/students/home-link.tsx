@@ -19,7 +19,8 @@ export function HomeLink({
   /** Where students reach their pages; this address when null. */
   origin: string | null;
 }) {
-  const [token, setToken] = useState(known);
+  const [made, setToken] = useState<string | null>(null);
+  const token = made ?? known;
   const [busy, begin] = useTransition();
   const make = (fresh: boolean) =>
     begin(async () => {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { drawLayout, ballGateLayout } from '@/core/layout';
+import { LIBRARY } from '@/core/drill';
 import { DEFAULT_PUTT } from '@/core/green';
 import { fit, type Room } from './geometry';
 
@@ -32,6 +33,31 @@ describe('fit', () => {
     }
     expect(across).toBeGreaterThanOrEqual(1);
   });
+
+  it.each(LIBRARY.map(({ key, layout }) => [key, layout] as const))(
+    'shows all tees and all of the hole, however low the room: %s',
+    (_key, layout) => {
+      // As the logging screen draws it: without what lies far beyond the hole.
+      const drawn = drawLayout(layout).filter(
+        (mark) => mark.type !== 'line' || mark.role !== 'past',
+      );
+      for (const room of [{ ...laptop, height: 300 }, phone, { ...phone, height: 330 }]) {
+        const { pixel, acrossScale, lie } = fit(drawn, room);
+        for (const mark of drawn) {
+          const tee = mark.type === 'tee';
+          if (!tee && mark.type !== 'hole') continue;
+          const { x, y } = pixel(mark.at);
+          const beside = tee ? 0 : mark.radius * acrossScale;
+          const [across, from, until] =
+            lie === 'along'
+              ? [y, margin.top, room.height - margin.bottom]
+              : [x, margin.left, room.width - margin.right];
+          expect(across - beside).toBeGreaterThanOrEqual(from - 0.5);
+          expect(across + beside).toBeLessThanOrEqual(until + 0.5);
+        }
+      }
+    },
+  );
 
   it('draws along the line to scale when nothing is cut', () => {
     const { alongPixel, cut } = fit(marks(2.4384), laptop);

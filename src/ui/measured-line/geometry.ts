@@ -155,6 +155,21 @@ function cutFor(
   return to - from > 0.15 * (until - first) ? { from, to } : null;
 }
 
+/** Leaves out less of a long putt, so that what is drawn of it fills the line at no larger a scale. */
+function lessCut(
+  cut: Geometry['cut'],
+  { from, until }: { from: number; until: number },
+  length: number,
+  largest: number,
+): Geometry['cut'] {
+  if (!cut) return null;
+  const drawn = until - from - (cut.to - cut.from);
+  const more = Math.max(0, (length - CUT_WIDTH) / largest - drawn);
+  const rest = cut.to - cut.from - more;
+  if (rest <= 0.15 * (until - from)) return null;
+  return { from: cut.from + more / 2, to: cut.to - more / 2 };
+}
+
 /**
  * Fits a drawing into its room: to scale along the line (with a stretch cut out of a long putt), and as
  * exaggerated across as the room allows, by a round number.
@@ -168,16 +183,20 @@ export function fit(marks: Mark[], { width, height, lie, margin, holeAtMost }: R
   const breadth = lie === 'along' ? inner.height : inner.width;
   const whole = span(marks);
   const { from, until } = whole;
-  const cut = cutFor(marks, length, whole);
+  const range = acrossRange(marks);
+  // Drawn true, everything across must have its room: the line along is drawn no larger than that.
+  const largest = Math.min(breadth / (range.to - range.from), holeAtMost / HOLE_RADIUS);
+  const cut = lessCut(cutFor(marks, length, whole), whole, length, largest);
   const drawn = until - from - (cut ? cut.to - cut.from : 0);
-  const perMetre = (length - (cut ? CUT_WIDTH : 0)) / drawn;
+  const room = length - (cut ? CUT_WIDTH : 0);
+  const perMetre = Math.min(room / drawn, largest);
+  const end = (cut ? CUT_WIDTH : 0) + drawn * perMetre;
   const along = cut
     ? scaleLinear()
         .domain([from, cut.from, cut.to, until])
-        .range([0, (cut.from - from) * perMetre, (cut.from - from) * perMetre + CUT_WIDTH, length])
-    : scaleLinear().domain([from, until]).range([0, length]);
-  const range = acrossRange(marks);
-  const most = Math.min(breadth / (range.to - range.from), holeAtMost / HOLE_RADIUS) / perMetre;
+        .range([0, (cut.from - from) * perMetre, (cut.from - from) * perMetre + CUT_WIDTH, end])
+    : scaleLinear().domain([from, until]).range([0, end]);
+  const most = largest / perMetre;
   const across = EXAGGERATIONS.findLast((factor) => factor <= most) ?? 1;
   const acrossScale = across * perMetre;
   const centre = (range.from + range.to) / 2;

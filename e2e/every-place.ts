@@ -1,0 +1,137 @@
+import AxeBuilder from '@axe-core/playwright';
+import { addDrill, addStudent, finish, logByKeys, startSession, type } from './coach';
+import { expect, type Page } from './test';
+
+/** Every place of a book with something in it, and those of them that are used on the green. */
+export interface Places {
+  all: string[];
+  onGreen: string[];
+}
+
+/**
+ * Fills a book by hand, so that every place has something to show.
+ *
+ * @param name of the student, the drill and the green in it: one word that no other test uses
+ */
+export async function everyPlace(page: Page, name: string): Promise<Places> {
+  await addStudent(page, `Ada ${name}`);
+  const student = new URL(page.url()).pathname;
+  await addDrill(page, `${name} gate`);
+  const drill = new URL(page.url()).pathname;
+  await startSession(page, `Ada ${name}`, `${name} gate`);
+  await logByKeys(page, 'CCCLCRC');
+  await expect(page.getByText('all saved')).toBeVisible();
+  const session = new URL(page.url()).pathname;
+  await startSession(page, `Ada ${name}`, `${name} gate`);
+  await logByKeys(page, 'CLCC');
+  await finish(page);
+  await expect(page.getByText('3 of 4 clear')).toBeVisible();
+  const review = new URL(page.url()).pathname;
+  await page.goto('/greens/new');
+  await type(page, 'Name', `${name} green`);
+  await type(page, 'Spot 1', 'Low side');
+  await page.getByRole('button', { name: 'Add green' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: `${name} green` })).toBeVisible();
+  const green = new URL(page.url()).pathname;
+  await page.goto('/programme/hours/new');
+  await page
+    .getByRole('toolbar', { name: 'For' })
+    .getByRole('button', { name: `Ada ${name}` })
+    .click();
+  await page.getByRole('radio', { name: '30' }).click();
+  await page.getByRole('button', { name: 'Propose the hour' }).click();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('link', { name: 'On a page' })).toBeVisible();
+  const hour = new URL(page.url()).pathname;
+  const who = student.split('/').at(-1);
+  await page.goto(`/programme/new?student=${who}`);
+  await page.getByRole('button', { name: 'Make the programme' }).click();
+  await expect(
+    page.getByRole('heading', { level: 1, name: `Ada ${name}’s programme` }),
+  ).toBeVisible();
+  const programme = new URL(page.url()).pathname;
+  await page.goto(`${student}/homework`);
+  await page.getByRole('button', { name: 'Make Ada’s page' }).click();
+  const home = await page.getByRole('link', { name: 'Open Ada’s page' }).getAttribute('href');
+  const all = [
+    '/programme',
+    '/programme?view=week',
+    '/programme?view=month',
+    '/programme/new',
+    '/programme/dates/new',
+    programme,
+    hour,
+    `${hour}/sheet`,
+    `${student}/homework`,
+    home!,
+    '/',
+    '/students',
+    student,
+    `${student}/edit`,
+    `${student}/report`,
+    `/students/compare?student=${student.split('/').at(-1)}`,
+    '/drills',
+    drill,
+    `${drill}/sheet`,
+    '/drills/three-in-one',
+    session,
+    review,
+    '/start',
+    '/greens',
+    '/greens/new',
+    green,
+    '/records',
+  ];
+  const onGreen = [
+    '/',
+    '/programme',
+    '/programme?view=month',
+    hour,
+    home!,
+    student,
+    drill,
+    '/drills/three-in-one',
+    session,
+    review,
+    green,
+  ];
+  return { all, onGreen };
+}
+
+/** How a place is looked at. */
+export interface Look {
+  theme: 'light' | 'dark' | 'glare';
+  width: 1280 | 390;
+  /** What can differ in another theme is the contrast. */
+  contrastOnly: boolean;
+}
+
+/** Looks at some places by the rules, and whether they are wider than the screen. */
+export async function lookAt(page: Page, places: string[], look: Look): Promise<void> {
+  const { theme, width, contrastOnly } = look;
+  await page.evaluate((name) => localStorage.setItem('theme', name), theme);
+  await page.setViewportSize({ width, height: width === 390 ? 844 : 800 });
+  for (const path of places) {
+    await page.goto(path);
+    await page.waitForTimeout(150);
+    const axe = new AxeBuilder({ page });
+    const { violations } = await (
+      contrastOnly
+        ? axe.withRules(['color-contrast'])
+        : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    ).analyze();
+    expect(
+      violations.map(
+        ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`,
+      ),
+      `${path}, ${theme}, ${width}`,
+    ).toEqual([]);
+    await expectNoOverflow(page, path, width);
+  }
+}
+
+/** No place is wider than the screen. */
+export async function expectNoOverflow(page: Page, path: string, width: number): Promise<void> {
+  const overflow = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+  expect(overflow, `${path} is wider than the screen at ${width}`).toBeLessThanOrEqual(0);
+}

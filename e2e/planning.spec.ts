@@ -1,0 +1,292 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from './test';
+import ICAL from 'ical.js';
+import { addDrill, addStudent, finish, logByKeys, setUp, startSession, type } from './coach';
+import { serve, type OwnServer } from './server';
+
+const DAY = 86_400_000;
+/** A day so many days on, as a field of dates has it; in the coach's zone, where the tests' machine may not be. */
+const dayOn = (days: number): string =>
+  new Intl.DateTimeFormat('sv-SE', { timeZone: 'Europe/Amsterdam' }).format(
+    Date.now() + days * DAY,
+  );
+
+let own: OwnServer | undefined;
+test.afterEach(async () => {
+  await own?.kill();
+  own = undefined;
+});
+
+const blocks = (page: Page) => page.getByRole('list', { name: 'Drills of the plan, in order' });
+const namesOf = async (page: Page): Promise<string[]> =>
+  blocks(page).getByRole('listitem').getByRole('link').allTextContents();
+
+async function proposeFor(page: Page, student: string, minutes: string): Promise<void> {
+  await page.goto('/programme/hours/new');
+  await page.getByRole('toolbar', { name: 'For' }).getByRole('button', { name: student }).click();
+  await page.getByRole('radio', { name: minutes, exact: true }).click();
+  await page.getByRole('button', { name: 'Propose the hour' }).click();
+  await expect(blocks(page)).toBeVisible();
+}
+
+test('an hour is proposed, moved, kept, put on a page, and run drill by drill', async ({
+  page,
+}) => {
+  await addStudent(page, 'Lina Sluice');
+  await page.goto('/programme/hours/new');
+  await page.getByRole('button', { name: 'Propose the hour' }).click();
+  await expect(page.getByText('Say who it is for.')).toBeVisible();
+  await proposeFor(page, 'Lina Sluice', '45');
+  const proposed = await namesOf(page);
+  expect(proposed.length).toBeGreaterThan(2);
+  // The median keeps to what was asked, and the parts come before the whole.
+  const head = page.getByRole('banner').or(page.locator('header')).first();
+  const [, median] = /(\d+) minutes, nine in ten within/.exec(await head.innerText())!;
+  expect(Number(median)).toBeLessThanOrEqual(45);
+  await expect(page.getByText('Not in the usual order')).toHaveCount(0);
+
+  // By keys: the first goes below the second.
+  await page.getByRole('button', { name: `Move ${proposed[0]}` }).focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(200);
+  await page.keyboard.press('ArrowDown');
+  await page.waitForTimeout(300);
+  await page.keyboard.press('Space');
+  await expect.poll(() => namesOf(page)).toEqual([proposed[1], proposed[0], ...proposed.slice(2)]);
+
+  // By mouse: it goes back above.
+  const grip = page.getByRole('button', { name: `Move ${proposed[0]}` });
+  const from = (await grip.boundingBox())!;
+  const onto = (await page.getByRole('button', { name: `Move ${proposed[1]}` }).boundingBox())!;
+  await page.mouse.move(from.x + 8, from.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 8, from.y - 20, { steps: 4 });
+  await page.mouse.move(onto.x + 8, onto.y, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(() => namesOf(page)).toEqual(proposed);
+
+  // One is swapped, one is taken out, and the totals follow.
+  const before = await head.innerText();
+  await page.getByRole('button', { name: `Without ${proposed.at(-1)}` }).click();
+  await expect.poll(() => head.innerText()).not.toBe(before);
+  await page.getByRole('button', { name: `Another in place of ${proposed[1]}` }).click();
+  const choice = page.getByRole('dialog').getByRole('button').nth(1);
+  await choice.click();
+  await expect.poll(async () => (await namesOf(page))[1]).not.toBe(proposed[1]);
+  const wanted = await namesOf(page);
+
+  // What is kept stays when the rest is proposed anew.
+  await page.getByRole('button', { name: 'Propose anew, round what is kept' }).click();
+  await expect(page.getByRole('button', { name: 'Reckoning…' })).toHaveCount(0);
+  expect(await namesOf(page)).toContain(wanted[1]);
+
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('link', { name: 'On a page' }).click();
+  const order = await page.getByRole('listitem').allTextContents();
+  const planned = order.map((words) => words.slice(1));
+  await expect(page.getByText('Bring')).toBeVisible();
+  const pdf = await page.pdf({ format: 'A4' });
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+  await page.getByRole('link', { name: 'The plan' }).click();
+
+  await page.getByRole('button', { name: 'Start it now' }).click();
+  await setUp(page);
+  await expect(page.getByText(`drill 1 of ${planned.length}`)).toBeVisible();
+  const next = page.getByRole('button', { name: /^Next: / }).first();
+  const name = (await next.innerText()).replace('Next: ', '');
+  expect(planned[1]).toContain(name);
+  await page.keyboard.press('Space');
+  await expect(page.getByText('all saved')).toBeVisible();
+  await next.click();
+  await expect(page.getByText(`drill 2 of ${planned.length}`)).toBeVisible();
+  await expect(page.getByText(name).first()).toBeVisible();
+});
+
+test('a programme that two days were missed of changes, and says why', async ({ page }, info) => {
+  test.setTimeout(120_000);
+  const file = info.outputPath('programme.db');
+  own = await serve(3437, file);
+  await page.goto(`${own.url}/students/new`, { waitUntil: 'networkidle' });
+  await type(page, 'Name', 'Mats Quay');
+  await page.getByRole('button', { name: 'Add student' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Mats Quay' })).toBeVisible();
+  await page.goto(`${own.url}/programme/new`, { waitUntil: 'networkidle' });
+  await page.getByRole('button', { name: 'Make the programme' }).click();
+  await expect(page.getByText('Say who it is for.')).toBeVisible();
+  await page.getByRole('combobox', { name: 'For', exact: true }).click();
+  await page.getByRole('option', { name: 'Mats Quay' }).click();
+  await type(page, 'Weeks', '40');
+  await page.getByRole('button', { name: 'Make the programme' }).click();
+  await expect(page.getByText('At most 26 weeks.')).toBeVisible();
+  await type(page, 'Weeks', '6');
+  await page.getByRole('button', { name: 'Make the programme' }).click();
+  await expect(
+    page.getByRole('heading', { level: 1, name: 'Mats Quay’s programme' }),
+  ).toBeVisible();
+  await expect(page.getByText('Nothing had to change yet.')).toBeVisible();
+  const days = page.getByRole('list', { name: 'Weeks' }).getByRole('link');
+  const planned = await days.allTextContents();
+  expect(planned.length).toBeGreaterThanOrEqual(11);
+  const path = new URL(page.url()).pathname;
+  await own.kill();
+
+  // Nine days go by, in which nobody putts.
+  own = await serve(3437, file, 9 * DAY);
+  await page.goto(`${own.url}${path}`);
+  await expect(page.getByText('Nothing had to change yet.')).toHaveCount(0);
+  const missed = page.getByRole('list', { name: 'Weeks' }).getByText('missed');
+  expect(await missed.count()).toBeGreaterThanOrEqual(2);
+  await expect(page.getByText(/was missed\./).first()).toBeVisible();
+  // The days themselves stand where they stood.
+  expect((await days.allTextContents()).map((day) => day.replace(', today', ''))).toEqual(
+    planned.map((day) => day.replace(', today', '')),
+  );
+  const told = await page.getByRole('region', { name: 'How it goes' }).innerText();
+  await page.reload();
+  expect(await page.getByRole('region', { name: 'How it goes' }).innerText()).toBe(told);
+  await page.goto(own.url);
+  await expect(page.getByRole('region', { name: 'Missed and changed' })).toContainText('Mats Quay');
+});
+
+test('homework is done on the student’s own page, which shows nothing else', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await addStudent(page, 'Other Ferry');
+  await addDrill(page, 'Ferry gate');
+  await startSession(page, 'Other Ferry', 'Ferry gate');
+  const lesson = new URL(page.url()).pathname;
+  const run = page.waitForRequest(/\/api\/runs\//);
+  await logByKeys(page, 'CC');
+  const lessonRun = new URL((await run).url()).pathname.split('/')[3]!;
+  await addStudent(page, 'Jolie Weir');
+  const student = new URL(page.url()).pathname;
+  await page.goto(`${student}/edit`);
+  await page.getByLabel('Notes').fill('Bad knee since May');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.goto(`${student}/homework`);
+  await page.getByRole('button', { name: 'Give it' }).click();
+  await expect(page.getByText('Choose a drill.')).toBeVisible();
+  await page.getByRole('combobox', { name: 'Drill', exact: true }).click();
+  await page.getByRole('option', { name: /^Straight gate/ }).click();
+  await page.getByLabel('A word to the student').fill('On the hall carpet, before tea.');
+  await page.getByRole('button', { name: 'Give it' }).click();
+  await expect(page.getByRole('region', { name: 'Given' })).toContainText('Straight gate');
+  const home = (await page.getByRole('link', { name: 'Open Jolie’s page' }).getAttribute('href'))!;
+  expect(home).toMatch(/^\/home\/[\w-]{32}$/);
+
+  // On another device, with the link alone.
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL });
+  const there = await phone.newPage();
+  await there.goto(home);
+  await expect(there.getByText('On the hall carpet, before tea.')).toBeVisible();
+  await expect(there.getByRole('img', { name: '0 of 3 done' })).toBeVisible();
+  const html = await there.content();
+  for (const hidden of ['Bad knee', 'Other Ferry', 'Ferry gate', '/students/', '/records']) {
+    expect(html).not.toContain(hidden);
+  }
+  await there.getByRole('link', { name: /How to set up/ }).click();
+  await expect(there.locator('svg text').filter({ hasText: 'Jolie Weir' }).first()).toBeVisible();
+  await there.goBack();
+  await there.getByRole('button', { name: 'Begin Straight gate' }).click();
+  await setUp(there);
+  await logByKeys(there, 'CLC');
+  await expect(there.getByText('all saved')).toBeVisible();
+  await there.getByRole('button', { name: 'More' }).click();
+  await expect(there.getByText('Another drill')).toHaveCount(0);
+  await there.keyboard.press('Escape');
+  await finish(there);
+  await expect(there.getByRole('heading', { name: 'Done, and kept' })).toBeVisible();
+  await there.getByRole('link', { name: 'Back to your page' }).click();
+  await expect(there.getByRole('img', { name: '1 of 3 done' })).toBeVisible();
+
+  // What is somebody else's, or the coach's, does not open through it.
+  for (const path of [`${home}${lesson}`, `${home}${lesson}/done`, '/home/nobody-at-all']) {
+    expect((await there.goto(path))?.status(), path).toBe(404);
+  }
+  const refused = await there.request.post(`${home}/runs/${lessonRun}`, { data: { events: [] } });
+  expect(refused.status()).toBe(404);
+  // Under the name of the students' pages, there is nothing of the coach's.
+  const under = (path: string) =>
+    there.request.get(path, { headers: { host: 'putting.wharf.example' } });
+  expect((await under(home)).status()).toBe(200);
+  for (const path of ['/', '/students', '/records/copy', '/programme/calendar']) {
+    expect((await under(path)).status(), path).toBe(403);
+  }
+
+  // The coach sees it done; an ended link opens nothing.
+  await page.reload();
+  await expect(page.getByRole('img', { name: '1 of 3 done' })).toBeVisible();
+  await page.getByRole('button', { name: 'End that link and make another' }).click();
+  await expect
+    .poll(() => page.getByRole('link', { name: 'Open Jolie’s page' }).getAttribute('href'))
+    .not.toBe(home);
+  expect((await there.goto(home))?.status()).toBe(404);
+  await phone.close();
+});
+
+test('the diary shows who comes, and is taken along as a calendar', async ({ page }) => {
+  await addStudent(page, 'Rafe Lock');
+  const student = new URL(page.url()).pathname.split('/').at(-1)!;
+  await page.goto(`/programme/dates/new?student=${student}`);
+  await type(page, 'Minutes', '5');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('At least 10 minutes.')).toBeVisible();
+  await type(page, 'Minutes', '50');
+  await page.getByLabel('Note').fill('Bring the wedge; by the lock, at the steps');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  const agenda = page.getByRole('list', { name: 'Agenda' });
+  await expect(agenda.getByRole('link', { name: 'Rafe Lock' })).toBeVisible();
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Start with Rafe Lock' }).click();
+  await expect(page.getByRole('combobox', { name: 'Student' })).toContainText('Rafe Lock');
+
+  for (const view of ['week', 'month']) {
+    await page.goto(`/programme?view=${view}`);
+    await expect(page.getByRole('region', { name: 'Diary' })).toContainText('Rafe');
+  }
+  await page.getByRole('button', { name: /Rafe, lesson/ }).click();
+  await expect(page.getByRole('list', { name: 'Week' })).toContainText('Rafe Lock');
+
+  const event = (text: string) => {
+    const all = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent');
+    const found = all
+      .map((one) => new ICAL.Event(one))
+      .find(({ summary }) => summary.startsWith('Rafe'));
+    return (
+      found && {
+        minutes: found.duration.toSeconds() / 60,
+        about: found.description,
+        at: new Intl.DateTimeFormat('sv-SE', {
+          timeZone: 'Europe/Amsterdam',
+          dateStyle: 'short',
+          timeStyle: 'short',
+        }).format(found.startDate.toJSDate()),
+      }
+    );
+  };
+  const expected = {
+    minutes: 50,
+    about: 'Bring the wedge; by the lock, at the steps',
+    at: `${dayOn(0)} 17:00`,
+  };
+  await page.goto('/programme');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Take the calendar as a file' }).click();
+  expect(event(readFileSync(await (await download).path(), 'utf8'))).toEqual(expected);
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+  await page.getByRole('button', { name: 'Make a link that another calendar can follow' }).click();
+  await page.getByRole('button', { name: 'Copy the link for another calendar' }).click();
+  await expect(page.getByText('The link is copied')).toBeVisible();
+  const link = await page.evaluate(() => navigator.clipboard.readText());
+  const feed = await page.request.get(link);
+  expect(feed.headers()['content-type']).toContain('text/calendar');
+  expect(event(await feed.text())).toEqual(expected);
+  expect((await page.request.get(`${link}x`)).status()).toBe(404);
+
+  await page.getByRole('list', { name: 'Agenda' }).getByRole('link', { name: 'Rafe Lock' }).click();
+  await page.getByRole('button', { name: 'Take it out' }).click();
+  await expect(page.getByText('It is out of the diary.')).toBeVisible();
+  expect(event(await (await page.request.get(link)).text())).toBeUndefined();
+});
