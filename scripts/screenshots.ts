@@ -2,8 +2,10 @@ import { rmSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
 import {
   ensureCoach,
+  knownLink,
   listDrills,
   listGreens,
+  listProgrammes,
   listSessions,
   listStudents,
   openDatabase,
@@ -59,7 +61,6 @@ async function main(): Promise<void> {
   const owner = await ensureCoach(database);
   const oona = (await listStudents(database, owner)).find(({ name }) => name === 'Oona Brandt');
   const yusra = (await listStudents(database, owner)).find(({ name }) => name === 'Yusra Malkey');
-  const drill = (await listDrills(database, owner)).find(({ name }) => name === 'Close gate');
   const three = (await listDrills(database, owner)).find(({ origin }) => origin === 'three-in-one');
   const breaking = (await listDrills(database, owner)).find(
     ({ name }) => name === 'Start gate, crane side',
@@ -68,6 +69,10 @@ async function main(): Promise<void> {
   const sessions = await listSessions(database, owner, { studentId: oona?.id });
   const open = sessions.find(({ finishedAt }) => !finishedAt);
   const done = sessions.find(({ finishedAt }) => finishedAt);
+  const programme = (await listProgrammes(database, owner)).find(
+    ({ entries }) => entries.length > 15,
+  );
+  const home = programme && (await knownLink(database, owner, programme.studentId));
   await database.close();
 
   const shots: Shot[] = [
@@ -78,20 +83,10 @@ async function main(): Promise<void> {
     { name: 'drills', path: '/drills' },
     { name: 'designer', path: `/drills/${three?.id}` },
     {
-      name: 'ladder',
-      path: `/drills/${drill?.id}`,
-      before: async (page) => {
-        await lookAtFor(page, 'Oona Brandt');
-        await page.getByRole('tab', { name: 'Ladder' }).click();
-        await page.getByText('today', { exact: true }).waitFor();
-      },
-    },
-    {
       name: 'sheet',
       path: `/drills/${three?.id}/sheet?student=${oona?.id}`,
       size: { width: 1280, height: 1240 },
     },
-    { name: 'designer-slope', path: `/drills/${breaking?.id}` },
     {
       name: 'make-map',
       path: `/drills/${breaking?.id}`,
@@ -122,17 +117,6 @@ async function main(): Promise<void> {
         }
       },
     },
-    {
-      name: 'logging-face',
-      path: '/drills/marked-face',
-      size: PHONE,
-      before: async (page) => {
-        await begin(page, ['Greta Solvang']);
-        for (const across of [0.52, 0.36, 0.49, 0.44]) await point(page, across, 0.66);
-        await page.getByRole('button', { name: 'Look at the putts and correct one' }).click();
-        await page.getByRole('listitem').nth(2).getByRole('button').click();
-      },
-    },
     { name: 'review', path: `/sessions/${done?.id}/review` },
     {
       name: 'find-dark',
@@ -140,10 +124,22 @@ async function main(): Promise<void> {
       theme: 'dark',
       before: (page) => page.keyboard.press('Control+k'),
     },
+    {
+      name: 'hour',
+      path: `/programme/hours/new?student=${yusra?.id}`,
+      before: async (page) => {
+        await page.getByRole('button', { name: 'Propose the hour' }).click();
+        await page.getByRole('list', { name: 'Drills of the plan, in order' }).waitFor();
+        await page.evaluate(() => scrollTo(0, 0));
+      },
+    },
+    { name: 'programme', path: `/programme/${programme?.id}` },
+    { name: 'diary', path: '/programme?view=month' },
+    { name: 'home', path: `/home/${home}`, size: PHONE },
     { name: 'records', path: '/records' },
   ];
 
-  const server = await serve(3441, file);
+  const server = await serve(3441, file, DAY.getTime() - Date.now());
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: ['--no-sandbox'],

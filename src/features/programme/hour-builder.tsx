@@ -18,7 +18,7 @@ import {
 import { Play, Plus, Printer, Sparkle } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo, useRef, useState, useTransition } from 'react';
+import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { v4 } from 'uuid';
 import { inOrder, totalsOf, type PlanFrame } from '@/core/planning';
 import { Button } from '@/ui/button';
@@ -61,6 +61,11 @@ export function HourBuilder({
   const [proposing, beginProposal] = useTransition();
   const [busy, begin] = useTransition();
   const planned = useRef<HTMLElement>(null);
+  const [proposed, setProposed] = useState(0);
+  useEffect(() => {
+    // On a phone the plan stands below what was asked: it comes into sight once it is there.
+    if (proposed > 0 && window.innerWidth < 1024) planned.current?.scrollIntoView();
+  }, [proposed]);
   const names = Object.fromEntries(
     students.map(({ value, label }) => [value, label.split(' ')[0]!]),
   );
@@ -105,10 +110,7 @@ export function HourBuilder({
       setFrame((old) => withName(old, names));
       setOffers(result.value.offers);
       setItems(result.value.items);
-      // Below what was asked on a phone, beside it on a laptop.
-      requestAnimationFrame(() =>
-        planned.current?.scrollIntoView({ block: window.innerWidth < 1024 ? 'start' : 'nearest' }),
-      );
+      setProposed((times) => times + 1);
       setOwn((old) =>
         Object.fromEntries(kept.flatMap((one) => (old[one.id] ? [[one.id, old[one.id]!]] : []))),
       );

@@ -5,13 +5,12 @@ import { Plus, X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
-import { TRAINED } from '@/core/planning';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/field';
 import { Pick, type PickOption } from '@/ui/pick';
 import { showErrors } from '../shared/show-errors';
-import { SKILL_NAMES } from '../students/skill-words';
+import { RULED, SKILL_NAMES } from '../students/skill-words';
 import { keepProgramme } from './date-actions';
 import {
   AIM_UNITS,
@@ -85,7 +84,7 @@ export function ProgrammeForm({
                 field.onChange(next);
                 setValue('window', AIM_UNITS[next].usual);
               }}
-              options={TRAINED.map((value) => ({ value, label: SKILL_NAMES[value] }))}
+              options={RULED.map((value) => ({ value, label: SKILL_NAMES[value] }))}
             />
           )}
         />

@@ -32,7 +32,7 @@ export function Nav() {
           href={href}
           aria-current={here(href) ? 'page' : undefined}
           className={clsx(
-            'flex min-h-14 flex-1 items-center justify-center gap-2 text-[15px] [font-stretch:90%] md:min-h-10 md:flex-none md:justify-start md:text-[16px]',
+            'flex min-h-14 flex-1 items-center justify-center gap-2 text-[14.5px] [font-stretch:80%] md:min-h-10 md:flex-none md:justify-start md:text-[16px] md:[font-stretch:90%]',
             here(href)
               ? 'border-t-4 border-line font-[720] text-ink md:border-t-0 md:border-r-[5px]'
               : 'border-t-4 border-transparent font-[560] text-ink2 md:border-t-0',
