@@ -96,7 +96,6 @@ async function main(): Promise<void> {
         await page.getByText(/would hole/).waitFor();
       },
     },
-    { name: 'greens', path: '/greens' },
     { name: 'green', path: `/greens/${green?.id}` },
     { name: 'logging', path: `/sessions/${open?.id}` },
     { name: 'logging-glare', path: `/sessions/${open?.id}`, size: PHONE, theme: 'glare' },
