@@ -32,6 +32,7 @@ async function proposeFor(page: Page, student: string, minutes: string): Promise
 test('an hour is proposed, moved, kept, put on a page, and run drill by drill', async ({
   page,
 }) => {
+  await addStudent(page, 'Rika Sluice');
   await addStudent(page, 'Lina Sluice');
   await page.goto('/programme/hours/new');
   await page.getByRole('button', { name: 'Propose the hour' }).click();
@@ -88,6 +89,20 @@ test('an hour is proposed, moved, kept, put on a page, and run drill by drill', 
   const pdf = await page.pdf({ format: 'A4' });
   expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
   await page.getByRole('link', { name: 'The plan' }).click();
+
+  // For somebody else the times are others: it is not run before they are reckoned.
+  const others = page
+    .getByRole('toolbar', { name: 'For' })
+    .getByRole('button', { name: 'Rika Sluice' });
+  await others.click();
+  await expect(page.getByText('This was reckoned for other students')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start it now' })).toBeDisabled();
+  await others.click();
+  await expect(page.getByRole('button', { name: 'Start it now' })).toBeEnabled();
+  await expect(page.getByText(/^Reckoned with Lina 25 s a putt \(assumed\)/)).toBeVisible();
+  await page.getByRole('button', { name: 'Archive' }).click();
+  await expect(page.getByText('nothing is lost')).toBeVisible();
+  await page.getByRole('button', { name: 'Take back' }).click();
 
   await page.getByRole('button', { name: 'Start it now' }).click();
   await setUp(page);

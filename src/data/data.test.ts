@@ -6,7 +6,6 @@ import { bareDetails, libraryDrill } from '@/core/drill';
 import { v4 } from 'uuid';
 import { ballGateLayout, ballGateOf, standing, type BallGate } from '@/core/layout';
 import { DEFAULT_PUTT } from '@/core/green';
-import type { StudentValues } from '@/core/people';
 import { eightInTenWindow, scoreHistory } from '@/core/scoring';
 import { startOf, truthOn } from '@/core/simulate';
 import { STUDENTS, truePath } from './demo/world';
@@ -38,19 +37,11 @@ import {
   toLogged,
   type Database,
 } from '.';
+import { TEST_STUDENT } from './test-book';
 
 const gate: BallGate = { distance: 0.4572, gap: 0.06, shank: 0.005, offset: 0, on: 'line' };
 const layout = ballGateLayout(DEFAULT_PUTT, gate);
-const values: StudentValues = {
-  name: 'Wren Halloway-Test',
-  hand: 'left',
-  level: 'steady',
-  seated: false,
-  notes: '',
-  school: 'arc',
-  kit: [],
-  putter: { headLength: 0.112, headDepth: 0.024, lieAngle: 1.22 },
-};
+const values = TEST_STUDENT;
 const now = new Date('2026-03-01T10:00:00Z');
 
 let folder: string;

@@ -1,7 +1,4 @@
 import { bareDetails } from '@/core/drill';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { DEFAULT_PUTT, FLAT, aimFor, type ReadingValues } from '@/core/green';
 import { ballGateLayout, onReading } from '@/core/layout';
 import {
@@ -10,35 +7,30 @@ import {
   addReading,
   addStudent,
   archiveGreen,
-  ensureCoach,
   getGreen,
   getSession,
   latestRead,
   listGreens,
-  openDatabase,
   removeReading,
   saveGreen,
   seedDemo,
   startSession,
   type Database,
 } from '.';
+import { TEST_STUDENT, openTestBook, type TestBook } from './test-book';
 
 const NOW = new Date('2026-11-20T10:00:00Z');
 
-let folder: string;
+let book: TestBook;
 let database: Database;
 let owner: string;
 
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'dirigo-'));
-  database = await openDatabase(join(folder, 'coach.db'));
-  owner = await ensureCoach(database);
+  book = await openTestBook();
+  ({ database, owner } = book);
 });
 
-afterEach(async () => {
-  await database.close();
-  rmSync(folder, { recursive: true });
-});
+afterEach(() => book.close());
 
 const gate = { distance: 0.4572, gap: 0.06, shank: 0.005 };
 const layout = ballGateLayout(DEFAULT_PUTT, gate);
@@ -63,17 +55,7 @@ async function addSlip() {
   return { greenId, top: spots[0]!.id, foot: spots[1]!.id };
 }
 
-const student = () =>
-  addStudent(database, owner, {
-    name: 'Wren Halloway-Test',
-    hand: 'left',
-    level: 'steady',
-    seated: false,
-    notes: '',
-    school: 'arc',
-    kit: [],
-    putter: { headLength: 0.112, headDepth: 0.024, lieAngle: 1.22 },
-  });
+const student = () => addStudent(database, owner, TEST_STUDENT);
 
 describe('greens', () => {
   it('keep their spots in order, rename and reorder them, and lose the readings of one left out', async () => {

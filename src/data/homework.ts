@@ -2,7 +2,7 @@ import { v4 } from 'uuid';
 import { homeworkSchema, type HomeworkValues } from '@/core/planning';
 import type { Database } from './database';
 import { getDrill } from './drills';
-import type { HomeworkRow } from './models';
+import type { HomeworkRow } from './planning-models';
 import { Problem, notFound } from './problem';
 import { getSession, type Session } from './sessions';
 import { startSession } from './starting';

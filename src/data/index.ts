@@ -75,6 +75,7 @@ export {
   getGroup,
   getSession,
   lastColdTests,
+  lastSessions,
   listSessions,
   noteSession,
   reopenSession,

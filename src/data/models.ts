@@ -1,14 +1,20 @@
+import type { CreationOptional, ModelStatic, Sequelize } from 'sequelize';
 import {
-  DataTypes,
-  type CreationOptional,
-  type InferAttributes,
-  type InferCreationAttributes,
-  type Model,
-  type ModelStatic,
-  type Sequelize,
-} from 'sequelize';
-
-type Row<M extends Model> = Model<InferAttributes<M>, InferCreationAttributes<M>>;
+  BOOLEAN,
+  DATE,
+  DOUBLE,
+  INTEGER,
+  JSON,
+  STRING,
+  TEXT,
+  TABLE,
+  id,
+  optionalDate,
+  optionalText,
+  required,
+  type Row,
+} from './columns';
+import { definePlanning, type PlanningModels } from './planning-models';
 
 export interface CoachRow extends Row<CoachRow> {
   id: string;
@@ -138,72 +144,7 @@ export interface ReadingRow extends Row<ReadingRow> {
   note: string;
 }
 
-export interface PlanRow extends Row<PlanRow> {
-  id: string;
-  coachId: string;
-  details: unknown;
-  madeAt: Date;
-  archivedAt: CreationOptional<Date | null>;
-}
-
-export interface ProgrammeRow extends Row<ProgrammeRow> {
-  id: string;
-  coachId: string;
-  studentId: string;
-  details: unknown;
-  needs: unknown;
-  madeAt: Date;
-  endedAt: CreationOptional<Date | null>;
-}
-
-export interface ProgrammeChangeRow extends Row<ProgrammeChangeRow> {
-  id: string;
-  programmeId: string;
-  day: string;
-  words: string;
-  at: Date;
-}
-
-export interface AppointmentRow extends Row<AppointmentRow> {
-  id: string;
-  coachId: string;
-  studentId: string;
-  programmeId: CreationOptional<string | null>;
-  planId: CreationOptional<string | null>;
-  day: string;
-  time: string | null;
-  zone: string;
-  minutes: number;
-  kind: string;
-  skills: CreationOptional<string[]>;
-  retest: CreationOptional<string | null>;
-  state: CreationOptional<string>;
-  note: CreationOptional<string>;
-}
-
-export interface HomeworkRow extends Row<HomeworkRow> {
-  id: string;
-  coachId: string;
-  studentId: string;
-  drillId: string;
-  rung: CreationOptional<number | null>;
-  timesAWeek: number;
-  from: string;
-  until: string;
-  note: string;
-  givenAt: Date;
-  endedAt: CreationOptional<Date | null>;
-}
-
-export interface LinkRow extends Row<LinkRow> {
-  token: string;
-  coachId: string;
-  studentId: CreationOptional<string | null>;
-  madeAt: Date;
-  endedAt: CreationOptional<Date | null>;
-}
-
-export interface Models {
+export interface Models extends PlanningModels {
   coach: ModelStatic<CoachRow>;
   student: ModelStatic<StudentRow>;
   putter: ModelStatic<PutterRow>;
@@ -217,30 +158,15 @@ export interface Models {
   green: ModelStatic<GreenRow>;
   spot: ModelStatic<SpotRow>;
   reading: ModelStatic<ReadingRow>;
-  plan: ModelStatic<PlanRow>;
-  programme: ModelStatic<ProgrammeRow>;
-  programmeChange: ModelStatic<ProgrammeChangeRow>;
-  appointment: ModelStatic<AppointmentRow>;
-  homework: ModelStatic<HomeworkRow>;
-  link: ModelStatic<LinkRow>;
 }
-
-const { STRING, TEXT, DOUBLE, INTEGER, BOOLEAN, DATE, JSON } = DataTypes;
-
-// Made anew for each column: Sequelize writes the column's name into what it is given.
-const id = () => ({ type: STRING, primaryKey: true });
-const required = <T>(type: T) => ({ type, allowNull: false });
-const optionalDate = () => ({ type: DATE, allowNull: true });
-const optionalText = () => ({ type: STRING, allowNull: true });
 
 /** Binds the models to one connection; the tables themselves are made by the migrations. */
 export function defineModels(sequelize: Sequelize): Models {
-  const options = { timestamps: false, freezeTableName: true };
   return {
     coach: sequelize.define<CoachRow>(
       'coach',
       { id: id(), name: required(STRING), settings: required(JSON) },
-      options,
+      TABLE,
     ),
     student: sequelize.define<StudentRow>(
       'student',
@@ -256,7 +182,7 @@ export function defineModels(sequelize: Sequelize): Models {
         kit: required(JSON),
         archivedAt: optionalDate(),
       },
-      options,
+      TABLE,
     ),
     putter: sequelize.define<PutterRow>(
       'putter',
@@ -267,7 +193,7 @@ export function defineModels(sequelize: Sequelize): Models {
         headDepth: required(DOUBLE),
         lieAngle: required(DOUBLE),
       },
-      options,
+      TABLE,
     ),
     drill: sequelize.define<DrillRow>(
       'drill',
@@ -278,7 +204,7 @@ export function defineModels(sequelize: Sequelize): Models {
         archivedAt: optionalDate(),
         origin: { type: STRING, allowNull: true },
       },
-      options,
+      TABLE,
     ),
     drillVersion: sequelize.define<DrillVersionRow>(
       'drillVersion',
@@ -290,7 +216,7 @@ export function defineModels(sequelize: Sequelize): Models {
         details: required(JSON),
         at: optionalDate(),
       },
-      options,
+      TABLE,
     ),
     session: sequelize.define<SessionRow>(
       'session',
@@ -306,7 +232,7 @@ export function defineModels(sequelize: Sequelize): Models {
         planId: optionalText(),
         homeworkId: optionalText(),
       },
-      options,
+      TABLE,
     ),
     run: sequelize.define<RunRow>(
       'run',
@@ -323,7 +249,7 @@ export function defineModels(sequelize: Sequelize): Models {
         cold: { ...required(BOOLEAN), defaultValue: false },
         planBlock: optionalText(),
       },
-      options,
+      TABLE,
     ),
     putt: sequelize.define<PuttRow>(
       'putt',
@@ -340,7 +266,7 @@ export function defineModels(sequelize: Sequelize): Models {
         note: { ...required(TEXT), defaultValue: '' },
         leftOut: { ...required(BOOLEAN), defaultValue: false },
       },
-      options,
+      TABLE,
     ),
     puttChange: sequelize.define<PuttChangeRow>(
       'puttChange',
@@ -351,7 +277,7 @@ export function defineModels(sequelize: Sequelize): Models {
         at: required(DATE),
         savedAt: required(DATE),
       },
-      options,
+      TABLE,
     ),
     runMark: sequelize.define<RunMarkRow>(
       'runMark',
@@ -363,7 +289,7 @@ export function defineModels(sequelize: Sequelize): Models {
         at: required(DATE),
         savedAt: required(DATE),
       },
-      options,
+      TABLE,
     ),
     green: sequelize.define<GreenRow>(
       'green',
@@ -374,7 +300,7 @@ export function defineModels(sequelize: Sequelize): Models {
         notes: required(TEXT),
         archivedAt: optionalDate(),
       },
-      options,
+      TABLE,
     ),
     spot: sequelize.define<SpotRow>(
       'spot',
@@ -384,7 +310,7 @@ export function defineModels(sequelize: Sequelize): Models {
         name: required(STRING),
         position: required(INTEGER),
       },
-      options,
+      TABLE,
     ),
     reading: sequelize.define<ReadingRow>(
       'reading',
@@ -398,90 +324,8 @@ export function defineModels(sequelize: Sequelize): Models {
         rolls: { type: JSON, allowNull: true },
         note: required(TEXT),
       },
-      options,
+      TABLE,
     ),
-    plan: sequelize.define<PlanRow>(
-      'plan',
-      {
-        id: id(),
-        coachId: required(STRING),
-        details: required(JSON),
-        madeAt: required(DATE),
-        archivedAt: optionalDate(),
-      },
-      options,
-    ),
-    programme: sequelize.define<ProgrammeRow>(
-      'programme',
-      {
-        id: id(),
-        coachId: required(STRING),
-        studentId: required(STRING),
-        details: required(JSON),
-        needs: required(JSON),
-        madeAt: required(DATE),
-        endedAt: optionalDate(),
-      },
-      options,
-    ),
-    programmeChange: sequelize.define<ProgrammeChangeRow>(
-      'programmeChange',
-      {
-        id: id(),
-        programmeId: required(STRING),
-        day: required(STRING),
-        words: required(TEXT),
-        at: required(DATE),
-      },
-      options,
-    ),
-    appointment: sequelize.define<AppointmentRow>(
-      'appointment',
-      {
-        id: id(),
-        coachId: required(STRING),
-        studentId: required(STRING),
-        programmeId: optionalText(),
-        planId: optionalText(),
-        day: required(STRING),
-        time: optionalText(),
-        zone: required(STRING),
-        minutes: required(INTEGER),
-        kind: required(STRING),
-        skills: { ...required(JSON), defaultValue: [] },
-        retest: optionalText(),
-        state: { ...required(STRING), defaultValue: 'planned' },
-        note: { ...required(TEXT), defaultValue: '' },
-      },
-      options,
-    ),
-    homework: sequelize.define<HomeworkRow>(
-      'homework',
-      {
-        id: id(),
-        coachId: required(STRING),
-        studentId: required(STRING),
-        drillId: required(STRING),
-        rung: { type: INTEGER, allowNull: true },
-        timesAWeek: required(INTEGER),
-        from: required(STRING),
-        until: required(STRING),
-        note: required(TEXT),
-        givenAt: required(DATE),
-        endedAt: optionalDate(),
-      },
-      options,
-    ),
-    link: sequelize.define<LinkRow>(
-      'link',
-      {
-        token: id(),
-        coachId: required(STRING),
-        studentId: optionalText(),
-        madeAt: required(DATE),
-        endedAt: optionalDate(),
-      },
-      options,
-    ),
+    ...definePlanning(sequelize),
   };
 }

@@ -1,11 +1,7 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { v4 } from 'uuid';
 import { bareDetails, libraryDrill } from '@/core/drill';
 import { ballGateLayout } from '@/core/layout';
 import { DEFAULT_PUTT } from '@/core/green';
-import type { StudentValues } from '@/core/people';
 import {
   needsOf,
   TRAINED,
@@ -24,7 +20,6 @@ import {
   dropAppointment,
   endHomework,
   endProgramme,
-  ensureCoach,
   finishSession,
   getPlan,
   getProgramme,
@@ -37,7 +32,6 @@ import {
   listAppointments,
   listHomework,
   listPlans,
-  openDatabase,
   openLink,
   recordEvents,
   refreshProgramme,
@@ -49,22 +43,13 @@ import {
   startSession,
   type Database,
 } from '.';
+import { TEST_STUDENT, openTestBook, type TestBook } from './test-book';
 
 const ZONE = 'Europe/Amsterdam';
 const now = new Date('2026-03-02T10:00:00Z');
-const values: StudentValues = {
-  name: 'Wren Halloway-Test',
-  hand: 'left',
-  level: 'steady',
-  seated: false,
-  notes: '',
-  school: 'arc',
-  kit: [],
-  putter: { headLength: 0.112, headDepth: 0.024, lieAngle: 1.22 },
-};
 const layout = ballGateLayout(DEFAULT_PUTT, { distance: 0.4572, gap: 0.06, shank: 0.005 });
 
-let folder: string;
+let book: TestBook;
 let database: Database;
 let owner: string;
 let studentId: string;
@@ -72,19 +57,15 @@ let drillId: string;
 let ladderId: string;
 
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'dirigo-'));
-  database = await openDatabase(join(folder, 'coach.db'));
-  owner = await ensureCoach(database);
-  studentId = await addStudent(database, owner, values);
+  book = await openTestBook();
+  ({ database, owner } = book);
+  studentId = await addStudent(database, owner, TEST_STUDENT);
   drillId = await addDrill(database, owner, { name: 'Gate', layout, details: bareDetails() }, now);
   const { name, layout: drawn, key: origin, ...details } = libraryDrill('gate-ladder')!;
   ladderId = await addDrill(database, owner, { name, layout: drawn, details, origin }, now);
 });
 
-afterEach(async () => {
-  await database.close();
-  rmSync(folder, { recursive: true });
-});
+afterEach(() => book.close());
 
 const block = (drill: string, rung: number | null = null) => ({
   id: v4(),
@@ -146,7 +127,7 @@ describe('a plan', () => {
   });
 
   it('moves all of a group on together', async () => {
-    const other = await addStudent(database, owner, { ...values, name: 'Merle' });
+    const other = await addStudent(database, owner, { ...TEST_STUDENT, name: 'Merle' });
     const wanted = plan({ studentIds: [studentId, other] });
     const id = await addPlan(database, owner, wanted, now);
     const ids = await startPlan(database, owner, id, { startedAt: now });
@@ -349,7 +330,7 @@ describe('homework', () => {
   });
 
   it('shows a student that student’s own sessions at home, and no other', async () => {
-    const other = await addStudent(database, owner, { ...values, name: 'Merle' });
+    const other = await addStudent(database, owner, { ...TEST_STUDENT, name: 'Merle' });
     const own = await giveHomework(database, owner, studentId, work(), now);
     const theirs = await giveHomework(database, owner, other, work(), now);
     const atHome = await startHomework(database, owner, studentId, own, now);

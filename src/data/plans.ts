@@ -2,7 +2,7 @@ import { v4 } from 'uuid';
 import { nextBlock, planSchema, type PlanBlock, type PlanValues } from '@/core/planning';
 import type { Database } from './database';
 import type { GreenSpot } from './greens';
-import type { PlanRow } from './models';
+import type { PlanRow } from './planning-models';
 import { Problem, notFound } from './problem';
 import { getGroup, getSession } from './sessions';
 import { startGroup, swapDrill } from './starting';

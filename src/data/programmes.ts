@@ -1,13 +1,13 @@
 import { v4 } from 'uuid';
 import { Op, type Transaction } from 'sequelize';
 import { z } from 'zod';
+import { SKILLS } from '@/core/drill';
 import {
   dayIn,
   programmeOf,
   programmeSchema,
   replan,
   TRAINED,
-  WORKED,
   type AppointmentValues,
   type Day,
   type Entry,
@@ -16,7 +16,7 @@ import {
   type ProgrammeValues,
 } from '@/core/planning';
 import type { Database } from './database';
-import type { AppointmentRow, ProgrammeRow } from './models';
+import type { AppointmentRow, ProgrammeRow } from './planning-models';
 import { notFound } from './problem';
 import { getStudent } from './students';
 
@@ -32,8 +32,8 @@ const needsSchema = z.array(
 
 const entrySchema = z.object({
   kind: z.enum(['lesson', 'practice', 'test']),
-  skills: z.array(z.enum(WORKED)),
-  retest: z.enum(WORKED).nullable(),
+  skills: z.array(z.enum(SKILLS)),
+  retest: z.enum(SKILLS).nullable(),
   state: z.enum(['planned', 'done', 'missed']),
 });
 

@@ -1,6 +1,3 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { addHours } from 'date-fns';
 import { v4 } from 'uuid';
 import { bareDetails, libraryDrill, type RunMark } from '@/core/drill';
@@ -12,14 +9,12 @@ import {
   addReading,
   addStudent,
   counted,
-  ensureCoach,
   finishSession,
   getGroup,
   getSession,
   lastColdTests,
   moveRung,
   noteSession,
-  openDatabase,
   recordEvents,
   rotateStations,
   startGroup,
@@ -28,6 +23,7 @@ import {
   type Database,
   type RunEvent,
 } from '.';
+import { openTestBook, type TestBook } from './test-book';
 
 const now = new Date('2026-03-01T10:00:00Z');
 const student = (name: string, more: Partial<StudentValues> = {}): StudentValues => ({
@@ -42,25 +38,21 @@ const student = (name: string, more: Partial<StudentValues> = {}): StudentValues
   ...more,
 });
 
-let folder: string;
+let book: TestBook;
 let database: Database;
 let owner: string;
 let sal: string;
 let runa: string;
 
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'dirigo-'));
-  database = await openDatabase(join(folder, 'coach.db'));
-  owner = await ensureCoach(database);
+  book = await openTestBook();
+  ({ database, owner } = book);
   sal = await addStudent(database, owner, student('Sal Brick'));
   const putter = { ...STANDARD_FITTING, headLength: 0.1 };
   runa = await addStudent(database, owner, student('Runa Lock', { hand: 'left', putter }));
 });
 
-afterEach(async () => {
-  await database.close();
-  rmSync(folder, { recursive: true });
-});
+afterEach(() => book.close());
 
 async function drill(key: string): Promise<string> {
   const { name, layout, key: origin, ...details } = libraryDrill(key)!;

@@ -213,6 +213,18 @@ export async function getGroup(
   return withRuns(database, rows);
 }
 
+/** When each of a coach's students last came or practised, by student. */
+export async function lastSessions(
+  { models }: Database,
+  owner: string,
+): Promise<Map<string, Date>> {
+  const sessions = await models.session.findAll({
+    where: { coachId: owner },
+    order: [['startedAt', 'ASC']],
+  });
+  return new Map(sessions.map(({ studentId, startedAt }) => [studentId, startedAt]));
+}
+
 /** When each of a coach's students was last tested cold, by student. */
 export async function lastColdTests(
   { models }: Database,

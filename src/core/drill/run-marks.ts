@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { medianOf } from '@/core/numbers';
 
 /** Things counted out and in, by kit. */
 const counts = z.record(z.string().max(20), z.number().int().min(0).max(200));
@@ -102,9 +103,6 @@ export function paceOfPlay(times: readonly Date[], pauses: readonly Pause[] = []
       const [from, until] = [times[index]!.getTime(), time.getTime()];
       return (until - from - pausedWithin(pauses, from, until)) / 1000;
     })
-    .filter((gap) => gap >= LATER && gap <= TALK)
-    .sort((a, b) => a - b);
-  if (gaps.length < ENOUGH) return null;
-  const middle = (gaps.length - 1) / 2;
-  return (gaps[Math.floor(middle)]! + gaps[Math.ceil(middle)]!) / 2;
+    .filter((gap) => gap >= LATER && gap <= TALK);
+  return gaps.length < ENOUGH ? null : medianOf(gaps);
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { normalBelow, normalQuantile } from '.';
+import { medianOf, normalBelow, normalQuantile } from '.';
 
 describe('normalBelow', () => {
   // Abramowitz and Stegun, table 26.1, and its tail expansions.
@@ -37,5 +37,26 @@ describe('normalQuantile', () => {
 
   it.each([0, 1, -0.1, NaN])('refuses %d', (probability) => {
     expect(() => normalQuantile(probability)).toThrow(RangeError);
+  });
+});
+
+describe('the median', () => {
+  it.each([
+    [[3], 3],
+    [[5, 1, 3], 3],
+    [[4, 1, 2, 9], 3],
+  ])('of %p is %p', (numbers, median) => expect(medianOf(numbers)).toBe(median));
+
+  it('has as many below as above, and changes nothing', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer(), { minLength: 1 }), (numbers) => {
+        const before = [...numbers];
+        const median = medianOf(numbers);
+        expect(numbers).toEqual(before);
+        const below = numbers.filter((one) => one < median).length;
+        const above = numbers.filter((one) => one > median).length;
+        expect(Math.max(below, above)).toBeLessThanOrEqual(numbers.length / 2);
+      }),
+    );
   });
 });

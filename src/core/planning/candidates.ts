@@ -1,6 +1,6 @@
 import type { DrillValues } from '@/core/drill';
 import { timedOf, type Candidate, type PlayerTime } from './hour';
-import { unsuited, type ForWhom, type Ground } from './suits';
+import { missesMet, unsuitedToAny, type ForWhom, type Ground } from './suits';
 import { setUpOf, timeDrill, type Paced } from './timed';
 
 /** A player of a plan. */
@@ -15,11 +15,8 @@ export interface Offered {
   drill: DrillValues;
 }
 
-/** Why a drill is not offered for a plan, by its id. */
-export type Refused = Map<string, string>;
-
 /**
- * The drills that suit everyone of a plan, each timed on the rung that teaches each player; and why the others do not.
+ * The drills that suit everyone of a plan, each timed on the rung that teaches each player.
  *
  * @param drills all there are
  * @param players at least one
@@ -34,26 +31,19 @@ export function candidatesOf(
   setUpFactor = 1,
   time: (drill: DrillValues, player: Planned) => PlayerTime = (drill, player) =>
     timeDrill(drill, player, 'teaching'),
-): { candidates: Candidate[]; refused: Refused } {
-  const refused: Refused = new Map();
-  const candidates = drills.flatMap(({ id, drill }): Candidate[] => {
-    const why = players.map((player) => unsuited(drill, player, ground)).find((one) => one);
-    if (why) {
-      refused.set(id, why);
-      return [];
-    }
-    const ago = players.flatMap(({ played }) => played.get(drill.name) ?? []);
-    const times = players.map((player) => time(drill, player));
-    return [
-      {
+): Candidate[] {
+  return drills
+    .filter(({ drill }) => unsuitedToAny(drill, players, ground) === null)
+    .map(({ id, drill }): Candidate => {
+      const ago = players.flatMap(({ played }) => played.get(drill.name) ?? []);
+      const times = players.map((player) => time(drill, player));
+      return {
         ...timedOf(times, setUpOf(drill, setUpFactor)),
         id,
         drill,
         players: times,
-        meets: drill.misses.filter((miss) => players.some(({ misses }) => misses.includes(miss))),
+        meets: missesMet(drill, players),
         ago: ago.length === 0 ? null : Math.min(...ago),
-      },
-    ];
-  });
-  return { candidates, refused };
+      };
+    });
 }

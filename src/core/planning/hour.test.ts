@@ -28,7 +28,10 @@ import {
   timeDrill,
   timedOf,
   totalsOf,
+  missesMet,
   unsuited,
+  unsuitedToAny,
+  coldTestDue,
   PHASES,
   type Planned,
   type PlayerTime,
@@ -192,6 +195,24 @@ describe('what suits', () => {
     const lag = libraryDrill('lag-and-farther')!;
     expect(unsuited(lag, player(), { ...ground, place: 'home' })).toBe('needs another place');
   });
+
+  it('suits a group when it suits each of them, and is for what any of them misses', () => {
+    const lane = libraryDrill('six-tee-lane')!;
+    const straight = player({ school: 'straight' });
+    expect(unsuitedToAny(lane, [straight], ground)).toBeNull();
+    expect(unsuitedToAny(lane, [straight, player()], ground)).toContain('straight school');
+    const gate = libraryDrill('straight-gate')!;
+    expect(missesMet(gate, [player(), player({ misses: ['push', 'nerves'] })])).toEqual(['push']);
+  });
+});
+
+describe('a cold test', () => {
+  it('is due when none was taken, and again four weeks after the last', () => {
+    const at = (day: number) => new Date(Date.UTC(2026, 2, day, 12));
+    expect(coldTestDue(undefined, at(1))).toBe(true);
+    expect(coldTestDue(at(1), at(28))).toBe(false);
+    expect(coldTestDue(at(1), at(29))).toBe(true);
+  });
 });
 
 describe('where a drill belongs', () => {
@@ -246,9 +267,9 @@ describe('a proposed hour', () => {
   ];
   const all = cases.map(([name, who, place, more]) => {
     const players = who.map((one) => player(one));
-    const { candidates, refused } = candidatesOf(DRILLS, players, { place, kit: KIT_IDS }, 1, time);
+    const candidates = candidatesOf(DRILLS, players, { place, kit: KIT_IDS }, 1, time);
     const asked = wish(more);
-    return { name, players, candidates, refused, asked, plan: proposeHour(asked, candidates) };
+    return { name, players, candidates, asked, plan: proposeHour(asked, candidates) };
   });
   const timedOf = ({ candidates, plan }: (typeof all)[number]) =>
     plan.map(({ id }) => candidates.find((one) => one.id === id)!);

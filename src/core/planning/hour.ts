@@ -1,6 +1,6 @@
 import { SKILL_WORDS, type Cap, type DrillValues, type Skill } from '@/core/drill';
 import { hardlyEnds, type Finish } from './finish';
-import type { Need, Trained } from './needs';
+import { TRAINED, type Need, type Trained } from './needs';
 import { PHASE_WORDS, PHASES, phaseOf, type Phase } from './phase';
 import { after, mixed, sureTime, timeOn, timesOf, timeWithin, type Times } from './times';
 
@@ -157,12 +157,10 @@ const FIRST: Phase[] = ['test', 'technique', 'pressure', 'pace', 'reading', 'tog
 /** Less than this is no drill, minutes. */
 const LEAST = 3;
 
-const SKILL_NEEDS = new Set<string>(['start', 'face', 'path', 'strike', 'pace']);
-
 /** How much a drill is worth to a plan: what it trains, against what is needed. */
 function worthOf({ drill, meets, ago, players }: Candidate, { needs, goals }: Wish): number {
-  const ratio = (skill: Skill) => needs.find((need) => need.skill === skill)?.ratio ?? 1;
-  const trained = drill.skills.filter((skill) => SKILL_NEEDS.has(skill));
+  const ratio = (skill: Trained) => needs.find((need) => need.skill === skill)?.ratio ?? 1;
+  const trained = TRAINED.filter((skill) => drill.skills.includes(skill));
   const need =
     trained.length === 0
       ? 1
@@ -175,14 +173,6 @@ function worthOf({ drill, meets, ago, players }: Candidate, { needs, goals }: Wi
   return need * wanted * teaches * ends * fresh * (meets.length > 0 ? 1.5 : 1);
 }
 
-const SKILL_SAID: Record<Trained, string> = {
-  start: 'the start line',
-  face: 'the face',
-  path: 'the path',
-  strike: 'the strike',
-  pace: 'the pace',
-};
-
 /** Why a drill is in a plan, as a coach would say it. */
 function whyOf({ drill, meets }: Candidate, phase: Phase, { needs, goals }: Wish): string {
   if (phase === 'test') return 'A cold test is due.';
@@ -191,12 +181,12 @@ function whyOf({ drill, meets }: Candidate, phase: Phase, { needs, goals }: Wish
   const parts = [
     meets.length > 0 && `for the ${meets[0]}`,
     wished && `${SKILL_WORDS[wished]}, as wished`,
-    need && !need.known && `little is known of ${SKILL_SAID[need.skill]} yet`,
+    need && !need.known && `little is known of the ${SKILL_WORDS[need.skill]} yet`,
     need &&
       need.known &&
       need.ratio > 1.05 &&
-      `${SKILL_SAID[need.skill]} is ${need.ratio.toFixed(1)} times as wide as is good`,
-    need && need.known && need.ratio <= 1.05 && `keeps ${SKILL_SAID[need.skill]} good`,
+      `the ${SKILL_WORDS[need.skill]} is ${need.ratio.toFixed(1)} times as wide as is good`,
+    need && need.known && need.ratio <= 1.05 && `keeps the ${SKILL_WORDS[need.skill]} good`,
   ].filter((part): part is string => typeof part === 'string');
   const said = parts.slice(0, 2).join('; ') || `its place is ${PHASE_WORDS[phase]}`;
   return `${said[0]!.toUpperCase()}${said.slice(1)}.`;

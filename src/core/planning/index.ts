@@ -1,4 +1,5 @@
-export { candidatesOf, type Offered, type Planned, type Refused } from './candidates';
+export { candidatesOf, type Offered, type Planned } from './candidates';
+export { coldTestDue } from './cold';
 export { chainOf, expectedPutts, goingOn, type Chain, type Kind, type Shares } from './chain';
 export { finishOf, hardlyEnds, type Finish, type Odds } from './finish';
 export {
@@ -12,7 +13,6 @@ export {
   type Candidate,
   type Kept,
   type PlayerTime,
-  type Proposed,
   type Span,
   type Timed,
   type Totals,
@@ -20,7 +20,7 @@ export {
 } from './hour';
 export { GOOD, needsOf, needsOfGroup, TRAINED, type Need, type Trained } from './needs';
 export { inOrder, PHASES, PHASE_WORDS, phaseOf, type Phase } from './phase';
-export { unsuited, type ForWhom, type Ground } from './suits';
+export { missesMet, unsuited, unsuitedToAny, type ForWhom, type Ground } from './suits';
 export { lowerRungs, setUpOf, timeDrill, type Paced, type RungWish } from './timed';
 export { setUpFactor, setUpTime, USUAL_PACE, type SetUpSeen } from './times';
 export {
@@ -40,18 +40,14 @@ export {
   programmeSchema,
   replan,
   slotSchema,
-  WORKED,
   type Entry,
   type ProgrammeChange,
   type ProgrammeValues,
   type Slot,
-  type Worked,
 } from './programme';
 export { calendarFile, instantOf, type Dated } from './calendar-file';
 export {
-  blockSchema,
   nextBlock,
-  PLAN_MINUTES,
   planFrame,
   planSchema,
   type PlanBlock,
@@ -64,4 +60,4 @@ export {
   type AppointmentValues,
   type HomeworkValues,
 } from './dates';
-export { adherenceOf, type Adherence, type HomeworkWeek } from './adherence';
+export { adherenceOf, type HomeworkWeek } from './adherence';

@@ -37,7 +37,7 @@ export interface DrillOdds extends Odds {
 }
 
 /** A ladder and where on it a drill is begun, from 0; null as drawn. */
-export interface OnLadder {
+interface OnLadder {
   ladder: Ladder;
   rung: number | null;
 }

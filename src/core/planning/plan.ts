@@ -3,7 +3,7 @@ import { PLACES, SKILLS } from '@/core/drill';
 import { kitSchema } from '@/core/people';
 
 /** One drill of a plan, in its place. */
-export const blockSchema = z.object({
+const blockSchema = z.object({
   id: z.uuid(),
   drillId: z.uuid(),
   /** The rung of each student, from 0; null as it is drawn. */
@@ -15,7 +15,7 @@ export const blockSchema = z.object({
 
 export type PlanBlock = z.infer<typeof blockSchema>;
 
-export const PLAN_MINUTES = { min: 10, max: 180 } as const;
+const PLAN_MINUTES = { min: 10, max: 180 } as const;
 
 /** Who, where, how long, with what and what for. */
 export const planFrame = z.object({

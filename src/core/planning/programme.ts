@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SKILLS, SKILL_WORDS, type Skill } from '@/core/drill';
 import {
   dayAfter,
   daysBetween,
@@ -9,10 +10,6 @@ import {
   type Day,
 } from './days';
 import { TRAINED, type Need } from './needs';
-
-/** What an entry of a programme can work on: the skills, and what puts them together. */
-export const WORKED = [...TRAINED, 'reading', 'pressure'] as const;
-export type Worked = (typeof WORKED)[number];
 
 /** When a student comes or practises, every week. */
 export const slotSchema = z.object({
@@ -53,9 +50,9 @@ export interface Entry {
   minutes: number;
   kind: 'lesson' | 'practice' | 'test';
   /** What is worked on, the main thing first; none where the test takes all the time. */
-  skills: Worked[];
+  skills: Skill[];
   /** What was trained a week ago and is tested again first, on its own. */
-  retest: Worked | null;
+  retest: Skill | null;
   state: 'planned' | 'done' | 'missed';
 }
 
@@ -78,12 +75,12 @@ const TOGETHER = 0.7;
 const AIMED = 1.5;
 
 /** How much each thing is wanted. */
-type Weights = Record<Worked, number>;
+type Weights = Record<Skill, number>;
 
 function weightsOf(needs: readonly Need[], { skill }: ProgrammeValues['aim']): Weights {
-  const of = (one: Worked) => needs.find((need) => need.skill === one)?.ratio;
+  const of = (one: Skill) => needs.find((need) => need.skill === one)?.ratio;
   return Object.fromEntries(
-    WORKED.map((one) => [one, (of(one) ?? TOGETHER) * (one === skill ? AIMED : 1)]),
+    SKILLS.map((one) => [one, (of(one) ?? TOGETHER) * (one === skill ? AIMED : 1)]),
   ) as Weights;
 }
 
@@ -96,24 +93,24 @@ function skillsFor(
   before: readonly Entry[],
   weights: Weights,
   count: number,
-  retest: Worked | null,
-): Worked[] {
+  retest: Skill | null,
+): Skill[] {
   const last = before.at(-1)?.skills[0];
-  const urgency = (one: Worked): number => {
+  const urgency = (one: Skill): number => {
     const entry = before.findLast(({ skills }) => skills.includes(one));
     const days = entry ? Math.min(daysBetween(entry.day, day), LONGEST) : LONGEST / 2;
     // Second things count half: what was last the main thing lies back less.
     const worked = entry && entry.skills[0] !== one ? 1.3 : 1;
     return weights[one] * days * worked;
   };
-  const ranked = WORKED.toSorted((a, b) => urgency(b) - urgency(a));
+  const ranked = SKILLS.toSorted((a, b) => urgency(b) - urgency(a));
   // What is tested again has its turn already.
   const main = ranked.find((one) => one !== last && one !== retest)!;
   return [main, ...ranked.filter((one) => one !== main && one !== retest)].slice(0, count);
 }
 
 /** What was trained at least a week ago, as the main thing, and has not been tested again since. */
-function retestFor(day: Day, before: readonly Entry[]): Worked | null {
+function retestFor(day: Day, before: readonly Entry[]): Skill | null {
   for (const entry of before) {
     const [main] = entry.skills;
     if (!main || entry.kind === 'test' || entry.state === 'missed') continue;
@@ -185,35 +182,25 @@ export interface Since {
 /** Wider than the last first by so much: the evidence has changed. */
 const CHANGED = 1.2;
 
-const SAID: Record<Worked, string> = {
-  start: 'start line',
-  face: 'face angle',
-  path: 'path',
-  strike: 'strike',
-  pace: 'pace',
-  reading: 'reading',
-  pressure: 'pressure',
-};
-
 /** What an entry works on, in words. */
 export const entryWords = ({ kind, skills, retest }: Entry): string =>
   [
     kind === 'test' && 'cold test',
-    retest && `${SAID[retest]} retest`,
-    skills.map((one) => SAID[one]).join(' and '),
+    retest && `${SKILL_WORDS[retest]} retest`,
+    skills.map((one) => SKILL_WORDS[one]).join(' and '),
   ]
     .filter(Boolean)
     .join(', then ');
 
 /** What of an entry is otherwise now, in words. */
 function changedWords(was: Entry, is: Entry): string {
-  const said = (skills: Worked[]) => skills.map((one) => SAID[one]).join(' and ');
+  const said = (skills: Skill[]) => skills.map((one) => SKILL_WORDS[one]).join(' and ');
   const fresh = is.skills.filter((one) => !was.skills.includes(one));
   const gone = was.skills.filter((one) => !is.skills.includes(one));
   const parts = [
     is.kind !== was.kind && `${is.kind === 'test' ? 'a cold test' : is.kind} first`,
-    is.retest !== was.retest && is.retest && `${SAID[is.retest]} retest first`,
-    was.retest && !is.retest && `no ${SAID[was.retest]} retest`,
+    is.retest !== was.retest && is.retest && `${SKILL_WORDS[is.retest]} retest first`,
+    was.retest && !is.retest && `no ${SKILL_WORDS[was.retest]} retest`,
     fresh.length > 0 &&
       (gone.length > 0 ? `${said(fresh)} in place of ${said(gone)}` : said(fresh)),
     fresh.length === 0 && gone.length > 0 && `no ${said(gone)}`,
@@ -270,7 +257,7 @@ export function replan<E extends Entry>(
       if (!alike(old, entry)) {
         changes.push({
           day: entry.day,
-          words: `${changedWords(old, entry)}: ${SAID[first.skill]} is now what is needed most, it was ${SAID[before.skill]}.`,
+          words: `${changedWords(old, entry)}: ${SKILL_WORDS[first.skill]} is now what is needed most, it was ${SKILL_WORDS[before.skill]}.`,
         });
       }
     }

@@ -37,3 +37,22 @@ export function unsuited(drill: DrillValues, player: ForWhom, ground: Ground): s
   const missing = layoutKit(drill.layout).find(({ item }) => !ground.kit.includes(item));
   return missing ? `needs ${KIT[missing.item].many}` : null;
 }
+
+/** Why a drill does not suit one of some players there; null when it suits them all. */
+export function unsuitedToAny(
+  drill: DrillValues,
+  players: readonly ForWhom[],
+  ground: Ground,
+): string | null {
+  for (const player of players) {
+    const why = unsuited(drill, player, ground);
+    if (why) return why;
+  }
+  return null;
+}
+
+/** Misses of some players that a drill is for. */
+export const missesMet = (
+  { misses }: Pick<DrillValues, 'misses'>,
+  players: readonly ForWhom[],
+): Miss[] => misses.filter((miss) => players.some((player) => player.misses.includes(miss)));

@@ -1,3 +1,5 @@
+import { medianOf } from '@/core/numbers';
+
 /** A player's pace of play until it has been seen, s from putt to putt. */
 export const USUAL_PACE = 25;
 
@@ -35,13 +37,6 @@ export function setUpFactor(seen: readonly SetUpSeen[]): number | null {
     .filter(({ seconds }) => seconds >= BELIEVED.least && seconds <= BELIEVED.most)
     .map(({ things, seconds }) => seconds / setUpTime(things));
   return ratios.length < ENOUGH ? null : medianOf(ratios);
-}
-
-/** The middle of some numbers, at least one. */
-export function medianOf(numbers: readonly number[]): number {
-  const sorted = numbers.toSorted((a, b) => a - b);
-  const middle = (sorted.length - 1) / 2;
-  return (sorted[Math.floor(middle)]! + sorted[Math.ceil(middle)]!) / 2;
 }
 
 /** A step of a distribution of time, minutes. */

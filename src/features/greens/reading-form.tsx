@@ -8,7 +8,7 @@ import { toast } from 'sonner';
 import { fallsWords, type ReadingValues } from '@/core/green';
 import { showGrade, showLength, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
-import { Choice } from '@/ui/choice';
+import { ChoiceField } from '@/ui/controlled';
 import { TextField } from '@/ui/field';
 import { Pick } from '@/ui/pick';
 import { showErrors } from '../shared/show-errors';
@@ -60,20 +60,14 @@ export function ReadingForm({
   return (
     <form onSubmit={save} noValidate className="grid gap-5">
       <h2 className="text-[20px] num">Take a reading</h2>
-      <Controller
+      <ChoiceField
         control={control}
         name="how"
-        render={({ field }) => (
-          <Choice
-            label="Taken with"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 'rolls', label: 'two rolls' },
-              { value: 'numbers', label: 'ramp and level' },
-            ]}
-          />
-        )}
+        label="Taken with"
+        options={[
+          { value: 'rolls', label: 'two rolls' },
+          { value: 'numbers', label: 'ramp and level' },
+        ]}
       />
       {spots.length > 0 && (
         <Controller

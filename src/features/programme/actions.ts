@@ -1,33 +1,22 @@
 'use server';
 
-import { differenceInDays } from 'date-fns';
 import { revalidatePath } from 'next/cache';
 import { v4 } from 'uuid';
 import { z } from 'zod';
 import {
+  coldTestDue,
   needsOfGroup,
   planFrame,
   planSchema,
   proposeHour,
   type PlanBlock,
-  type PlanFrame,
 } from '@/core/planning';
-import {
-  addPlan,
-  archivePlan,
-  getCoach,
-  goToNextBlock,
-  lastColdTests,
-  savePlan,
-  startPlan,
-  type Database,
-} from '@/data';
+import { addPlan, archivePlan, goToNextBlock, lastColdTests, savePlan, startPlan } from '@/data';
 import { takeBuiltIn } from '../drills/take';
 import { act, archiving } from '../shared/action';
 import type { ActionResult } from '../shared/result';
-import { keyOfRef, offerOfItem, offersFor } from './offers';
+import { keyOfRef, planner } from './offers';
 import type { Offer, PlanItem } from './plan-shape';
-import { plannedStudent } from './players';
 
 const itemSchema = z.object({
   id: z.uuid(),
@@ -37,18 +26,17 @@ const itemSchema = z.object({
   why: z.string().max(300),
 });
 
-/** Days after which a cold test is due again. */
-const COLD_AFTER = 21;
-
-async function studentsOf(database: Database, owner: string, { studentIds }: PlanFrame, at: Date) {
-  return Promise.all(studentIds.map((id) => plannedStudent(database, owner, id, at)));
-}
-
-/** What suits a plan, and the blocks of it. */
-export interface Proposal {
+/** What suits a plan, the blocks of it, and how those that were kept run as they are set. */
+interface Proposal {
   offers: Offer[];
   items: PlanItem[];
+  own: Record<string, Offer>;
+  /** What the minutes rest on, in words. */
+  reckoned: string;
 }
+
+const rungsOf = (players: Offer['players']): PlanItem['rungs'] =>
+  Object.fromEntries(players.map(({ studentId, rung }) => [studentId, rung]));
 
 const asking = z.object({ frame: planFrame, kept: z.array(itemSchema).max(20) });
 
@@ -58,45 +46,33 @@ const asking = z.object({ frame: planFrame, kept: z.array(itemSchema).max(20) })
 export async function propose(input: z.input<typeof asking>): Promise<ActionResult<Proposal>> {
   return act(asking, input, async (database, owner, { frame, kept }) => {
     const at = new Date();
-    const students = await studentsOf(database, owner, frame, at);
-    const { units } = (await getCoach(database, owner)).settings;
-    const { candidates, offers } = await offersFor(database, owner, students, frame, units);
-    const stays = await Promise.all(
-      kept.map(async (item) => ({
-        item,
-        offer: await offerOfItem(database, owner, students, frame, units, item),
-      })),
-    );
-    const cold = await lastColdTests(database, owner);
-    const due = frame.studentIds.some((id) => {
-      const last = cold.get(id);
-      return !last || differenceInDays(at, last) >= COLD_AFTER;
+    const { students, suiting, asSet, reckoned } = await planner(database, owner, frame, at);
+    const { candidates, offers } = suiting();
+    // A drill that was put away since is kept no more.
+    const stays = kept.flatMap((item) => {
+      const offer = asSet(item);
+      return offer ? [{ item: { ...item, rungs: rungsOf(offer.players) }, offer }] : [];
     });
+    const cold = await lastColdTests(database, owner);
     const plan = proposeHour(
       {
         minutes: frame.minutes,
         needs: needsOfGroup(students.map(({ needs }) => needs)),
         goals: frame.goals,
-        cold: due,
+        cold: frame.studentIds.some((id) => coldTestDue(cold.get(id), at)),
       },
       candidates.filter(({ id }) => !kept.some(({ ref }) => ref === id)),
-      stays.flatMap(({ item, offer }) =>
-        offer ? [{ ...offer, id: item.id, phase: offer.phase }] : [],
-      ),
+      stays.map(({ item, offer }) => ({ ...offer, id: item.id })),
     );
     const items = plan.map((block): PlanItem => {
-      const known = kept.find(({ id }) => id === block.id);
-      if (known) return known;
-      const found = candidates.find(({ id }) => id === block.id)!;
-      return {
-        id: v4(),
-        ref: block.id,
-        rungs: Object.fromEntries(found.players.map(({ rung }, i) => [frame.studentIds[i]!, rung])),
-        locked: false,
-        why: 'why' in block ? block.why : '',
-      };
+      const known = stays.find(({ item }) => item.id === block.id);
+      if (known) return known.item;
+      const { players } = offers.find(({ ref }) => ref === block.id)!;
+      const why = 'why' in block ? block.why : '';
+      return { id: v4(), ref: block.id, rungs: rungsOf(players), locked: false, why };
     });
-    return { offers: [...offers, ...stays.flatMap(({ offer }) => offer ?? [])], items };
+    const own = Object.fromEntries(stays.map(({ item, offer }) => [item.id, offer]));
+    return { offers, items, own, reckoned };
   });
 }
 
@@ -107,9 +83,8 @@ export async function timeBlock(
   input: z.input<typeof timing>,
 ): Promise<ActionResult<Offer | null>> {
   return act(timing, input, async (database, owner, { frame, item }) => {
-    const students = await studentsOf(database, owner, frame, new Date());
-    const { units } = (await getCoach(database, owner)).settings;
-    return offerOfItem(database, owner, students, frame, units, item);
+    const { asSet } = await planner(database, owner, frame, new Date());
+    return asSet(item);
   });
 }
 

@@ -6,7 +6,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import { appointmentSchema, type AppointmentValues } from '@/core/planning';
 import { Button } from '@/ui/button';
-import { Choice } from '@/ui/choice';
+import { ChoiceField, PickField } from '@/ui/controlled';
 import { NotesField, TextField } from '@/ui/field';
 import { Pick, type PickOption } from '@/ui/pick';
 import { showErrors } from '../shared/show-errors';
@@ -46,35 +46,22 @@ export function DateForm({
   return (
     <form onSubmit={save} noValidate className="grid max-w-2xl gap-6 px-4 py-6 md:px-7">
       {ofProgramme || id ? null : (
-        <Controller
+        <PickField
           control={control}
           name="studentId"
-          render={({ field }) => (
-            <Pick
-              label="Who"
-              placeholder="Choose a student"
-              options={students}
-              value={field.value}
-              onChange={field.onChange}
-              error={errors.studentId?.message}
-            />
-          )}
+          label="Who"
+          placeholder="Choose a student"
+          options={students}
         />
       )}
-      <Controller
+      <ChoiceField
         control={control}
         name="kind"
-        render={({ field }) => (
-          <Choice
-            label="What"
-            value={field.value}
-            onChange={field.onChange}
-            options={Object.entries(KINDS).map(([value, { name }]) => ({
-              value: value as AppointmentValues['kind'],
-              label: name,
-            }))}
-          />
-        )}
+        label="What"
+        options={Object.entries(KINDS).map(([value, { name }]) => ({
+          value: value as AppointmentValues['kind'],
+          label: name,
+        }))}
       />
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
         <TextField label="Day" type="date" {...register('day')} error={errors.day?.message} />

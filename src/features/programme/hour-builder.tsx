@@ -23,10 +23,11 @@ import { v4 } from 'uuid';
 import { inOrder, totalsOf, type PlanFrame } from '@/core/planning';
 import { Button } from '@/ui/button';
 import { SheetDialog } from '@/ui/sheet-dialog';
+import { ArchiveButton } from '../shared/archive-button';
 import { PlaceHead } from '../shared/place';
 import type { FieldErrors } from '../shared/result';
 import { showErrors } from '../shared/show-errors';
-import { keepPlan, propose, runPlan, timeBlock } from './actions';
+import { keepPlan, propose, runPlan, setPlanArchived, timeBlock } from './actions';
 import { FrameFields, type PlanStudent } from './frame-fields';
 import { HourLine } from './hour-line';
 import { OfferList } from './offer-list';
@@ -37,17 +38,21 @@ import { totalsWarnings, totalsWords } from './totals-words';
 /** Making an hour: say who and how long, take what is proposed, and move it about. */
 export function HourBuilder({
   id,
+  archived = false,
   students,
   start,
 }: {
   /** Null for one that was never kept. */
   id: string | null;
+  archived?: boolean;
   students: PlanStudent[];
   start: {
     frame: PlanFrame;
     items: PlanItem[];
     offers: Offer[];
     own: Record<string, Offer>;
+    /** What the minutes rest on, in words. */
+    reckoned: string;
   };
 }) {
   const router = useRouter();
@@ -56,6 +61,9 @@ export function HourBuilder({
   const [offers, setOffers] = useState(start.offers);
   /** Blocks that were timed on rungs of their own, by the block. */
   const [own, setOwn] = useState(start.own);
+  /** For whom and where what stands here was reckoned. */
+  const [reckoned, setReckoned] = useState(start.reckoned);
+  const [madeFor, setMadeFor] = useState(whom(start.frame));
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [choosing, setChoosing] = useState<string | 'more' | null>(null);
   const [proposing, beginProposal] = useTransition();
@@ -77,6 +85,7 @@ export function HourBuilder({
     });
   }, [items, offers, own]);
   const totals = useMemo(() => totalsOf(blocks.map(({ offer }) => offer)), [blocks]);
+  const stale = blocks.length > 0 && madeFor !== whom(frame);
   const warnings = totalsWarnings(totals, frame.minutes);
   const ordered = inOrder(blocks.map(({ offer }) => offer.phase));
 
@@ -111,9 +120,9 @@ export function HourBuilder({
       setOffers(result.value.offers);
       setItems(result.value.items);
       setProposed((times) => times + 1);
-      setOwn((old) =>
-        Object.fromEntries(kept.flatMap((one) => (old[one.id] ? [[one.id, old[one.id]!]] : []))),
-      );
+      setOwn(result.value.own);
+      setMadeFor(whom(frame));
+      setReckoned(result.value.reckoned);
     });
   const put = (offer: Offer, at: string | 'more') => {
     const item: PlanItem = {
@@ -174,6 +183,13 @@ export function HourBuilder({
         }
       >
         {id && (
+          <ArchiveButton
+            name={frame.name}
+            archived={archived}
+            set={setPlanArchived.bind(null, id)}
+          />
+        )}
+        {id && (
           <Button asChild>
             <Link href={`/programme/hours/${id}/sheet`}>
               <Printer size={17} aria-hidden /> On a page
@@ -183,12 +199,12 @@ export function HourBuilder({
         {blocks.length > 0 && (
           <>
             <Button
-              disabled={busy}
+              disabled={busy || stale}
               onClick={() => keep((kept) => router.push(`/programme/hours/${kept}`))}
             >
               Keep
             </Button>
-            <Button kind="primary" disabled={busy} onClick={run}>
+            <Button kind="primary" disabled={busy || stale} onClick={run}>
               <Play size={17} aria-hidden /> Start it now
             </Button>
           </>
@@ -228,6 +244,9 @@ export function HourBuilder({
               </div>
               <div role="status" aria-label="About the whole plan">
                 {[
+                  ...(stale
+                    ? ['This was reckoned for other students, place or kit: propose it anew.']
+                    : []),
                   ...warnings,
                   ...(ordered
                     ? []
@@ -273,10 +292,11 @@ export function HourBuilder({
                   </ol>
                 </SortableContext>
               </DndContext>
-              <div className="px-4 py-4 md:px-6">
+              <div className="grid justify-items-start gap-3 px-4 py-4 md:px-6">
                 <Button onClick={() => setChoosing('more')}>
                   <Plus size={17} aria-hidden /> Another drill
                 </Button>
+                <p className="text-sm text-ink2">{reckoned}</p>
               </div>
             </>
           )}
@@ -299,6 +319,10 @@ export function HourBuilder({
     </>
   );
 }
+
+/** Whom and where a plan is for: what its drills and their times depend on. */
+const whom = ({ studentIds, place, kit }: PlanFrame): string =>
+  JSON.stringify([studentIds, place, kit]);
 
 /** Errors of what the plan is for, by the names of its own fields. */
 const ofFrame = (fields: FieldErrors): FieldErrors =>

@@ -25,13 +25,14 @@ export function HourLine({
   return (
     <div ref={ref} style={{ height: HEIGHT }}>
       {size && size.width > 0 && (
-        <Drawn blocks={blocks} totals={totals} minutes={minutes} width={size.width} />
+        <HourDrawn blocks={blocks} totals={totals} minutes={minutes} width={size.width} />
       )}
     </div>
   );
 }
 
-function Drawn({
+/** The line itself, in a room of this width. */
+export function HourDrawn({
   blocks,
   totals,
   minutes,

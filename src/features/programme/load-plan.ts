@@ -4,9 +4,8 @@ import type { PlanFrame } from '@/core/planning';
 import { getPlan, listStudents, type Database } from '@/data';
 import { coachContext } from '../shared/server';
 import type { PlanStudent } from './frame-fields';
-import { offerOfItem, offersFor } from './offers';
+import { planner } from './offers';
 import type { Offer, PlanItem } from './plan-shape';
-import { plannedStudent } from './players';
 
 /** Students that a plan can be for. */
 export async function planStudents(database: Database, owner: string): Promise<PlanStudent[]> {
@@ -34,16 +33,12 @@ export async function loadPlan(id: string) {
   const plan = await getPlan(database, owner, id);
   const { blocks, name, minutes, place, kit, goals, studentIds } = plan;
   const frame: PlanFrame = { name, minutes, place, kit, goals, studentIds };
-  const now = new Date();
-  const students = await Promise.all(
-    studentIds.map((student) => plannedStudent(database, owner, student, now)),
-  );
-  const { offers } = await offersFor(database, owner, students, frame, units);
+  const { suiting, asSet, reckoned } = await planner(database, owner, frame, new Date());
   const items = blocks.map(({ drillId, ...block }): PlanItem => ({ ...block, ref: drillId }));
   const own: Record<string, Offer> = {};
   for (const item of items) {
-    const offer = await offerOfItem(database, owner, students, frame, units, item);
+    const offer = asSet(item);
     if (offer) own[item.id] = offer;
   }
-  return { plan, frame, items, offers, own, units };
+  return { plan, frame, items, suiting, own, reckoned, units };
 }

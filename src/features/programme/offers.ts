@@ -6,23 +6,23 @@ import {
   candidatesOf,
   endsBy,
   lowerRungs,
+  missesMet,
   phaseOf,
   setUpOf,
   timeDrill,
   timedOf,
-  unsuited,
+  unsuitedToAny,
   type Candidate,
-  type Ground,
-  type Offered,
+  type PlanFrame,
   type PlayerTime,
   type Planned,
   type RungWish,
+  type Timed,
 } from '@/core/planning';
-import type { UnitPreferences } from '@/core/units';
-import { listDrills, type Database, type Drill } from '@/data';
+import { getCoach, listDrills, type Database, type Drill } from '@/data';
 import { rungWords } from '../drills/rung-words';
 import type { Offer, PlanItem, PlayerRunOffer } from './plan-shape';
-import { coachSetUp, type PlannedStudent } from './players';
+import { coachSetUp, plannedStudent, type PlannedStudent } from './players';
 
 /** Times that are kept at once. */
 const MOST = 3000;
@@ -47,124 +47,103 @@ function timeOf(drill: DrillValues, player: Planned, wish: RungWish): PlayerTime
 }
 
 const LIB = 'lib:';
-export const libraryRef = (key: string): string => `${LIB}${key}`;
+const libraryRef = (key: string): string => `${LIB}${key}`;
 /** The key of a built-in drill; null for one of the coach's own. */
 export const keyOfRef = (ref: string): string | null =>
   ref.startsWith(LIB) ? ref.slice(LIB.length) : null;
 
 const valuesOf = ({ name, layout, details }: Drill): DrillValues => ({ ...details, name, layout });
 
-/** Every drill that a plan can hold: the coach's own, and those built in that were not taken yet. */
-export async function allOffered(database: Database, owner: string): Promise<Offered[]> {
-  const own = (await listDrills(database, owner)).filter(({ archivedAt }) => !archivedAt);
-  const taken = new Set(own.map(({ origin }) => origin));
-  return [
-    ...own.map((drill) => ({ id: drill.id, drill: valuesOf(drill) })),
-    ...LIBRARY.filter(({ key }) => !taken.has(key)).map((drill) => ({
-      id: libraryRef(drill.key),
-      drill,
-    })),
-  ];
-}
-
-/** The drill of a block, though it may have been put away since. */
-async function drillOfRef(
-  database: Database,
-  owner: string,
-  ref: string,
-): Promise<DrillValues | null> {
-  const own = (await listDrills(database, owner)).find(({ id }) => id === ref);
-  return own ? valuesOf(own) : (LIBRARY.find(({ key }) => libraryRef(key) === ref) ?? null);
-}
-
-interface Made {
-  drill: DrillValues;
-  students: readonly PlannedStudent[];
-  units: UnitPreferences;
-}
-
 function runOffer(
   drill: DrillValues,
   { id, player }: PlannedStudent,
   time: PlayerTime,
 ): PlayerRunOffer {
-  return {
-    studentId: id,
-    rung: time.rung,
-    passes: time.passes,
-    assumed: time.assumed,
-    hardly: endsBy(time, drill.cap, lowerRungs(drill, player, time)),
-  };
+  const { rung, passes, assumed } = time;
+  const hardly = endsBy(time, drill.cap, lowerRungs(drill, player, time));
+  return { studentId: id, rung, passes, assumed, hardly };
 }
 
-const offerOf = (
-  { drill, students, units }: Made,
-  ref: string,
-  times: readonly PlayerTime[],
-  timed: Pick<Offer, 'times' | 'putts'>,
-  meets: readonly string[],
-  unsuited: string | null,
-): Offer => ({
-  ref,
-  name: drill.name,
-  phase: phaseOf(drill),
-  trains: drill.skills.map((skill) => SKILL_WORDS[skill]).join(', '),
-  meets,
-  rungs: drill.ladder.map((rung) => rungWords(rung, units)),
-  players: students.map((student, i) => runOffer(drill, student, times[i]!)),
-  times: timed.times,
-  putts: timed.putts,
-  span: blockSpan(timed),
-  unsuited,
-});
-
-/** Everything that suits some students there, timed. */
-export async function offersFor(
-  database: Database,
-  owner: string,
-  students: readonly PlannedStudent[],
-  ground: Ground,
-  units: UnitPreferences,
-): Promise<{ candidates: Candidate[]; offers: Offer[] }> {
-  const factor = (await coachSetUp(database, owner)) ?? 1;
-  const { candidates } = candidatesOf(
-    await allOffered(database, owner),
-    students.map(({ player }) => player),
-    ground,
-    factor,
-    (drill, player) => timeOf(drill, player, 'teaching'),
+/** What the minutes of a plan rest on: paces that were seen or assumed, and setting up. */
+const reckonedWords = (students: readonly PlannedStudent[], setUpSeen: boolean): string => {
+  const paces = students.map(
+    ({ player: { name, seconds }, paceSeen }) =>
+      `${name} ${Math.round(seconds)} s a putt${paceSeen ? '' : ' (assumed)'}`,
   );
-  const offers = candidates.map((candidate) => {
-    const { id, drill, players, meets } = candidate;
-    return offerOf({ drill, students, units }, id, players, candidate, meets, null);
-  });
-  return { candidates, offers };
-}
+  return `Reckoned with ${paces.join(', ')}, and setting up ${setUpSeen ? 'as fast as you were seen to' : 'as is usual'}.`;
+};
 
-/** One block timed as it is set: on its rungs, whether it suits or not. */
-export async function offerOfItem(
+/**
+ * What a plan is made from, looked up once: its students as they are known now, every drill, and the coach's own speed.
+ *
+ * @param frame whom it is for, where, and with what
+ */
+export async function planner(
   database: Database,
   owner: string,
-  students: readonly PlannedStudent[],
-  ground: Ground,
-  units: UnitPreferences,
-  { ref, rungs }: Pick<PlanItem, 'ref' | 'rungs'>,
-): Promise<Offer | null> {
-  const drill = await drillOfRef(database, owner, ref);
-  if (!drill) return null;
-  const factor = (await coachSetUp(database, owner)) ?? 1;
-  const times = students.map(({ id, player }) => {
-    const rung = rungs[id];
-    if (rung === undefined) return timeOf(drill, player, 'teaching');
-    return timeOf(drill, player, rung !== null && drill.ladder[rung] ? rung : 'drawn');
-  });
-  const whys = students.map(({ player }) => unsuited(drill, player, ground));
-  return offerOf(
-    { drill, students, units },
+  { studentIds, ...ground }: Pick<PlanFrame, 'studentIds' | 'place' | 'kit'>,
+  at: Date,
+) {
+  const [students, drills, { settings }, seen] = await Promise.all([
+    Promise.all(studentIds.map((id) => plannedStudent(database, owner, id, at))),
+    listDrills(database, owner),
+    getCoach(database, owner),
+    coachSetUp(database, owner),
+  ]);
+  const players = students.map(({ player }) => player);
+  const factor = seen ?? 1;
+  const offerOf = (
+    ref: string,
+    drill: DrillValues,
+    times: readonly PlayerTime[],
+    timed: Timed,
+  ): Offer => ({
     ref,
-    times,
-    timedOf(times, setUpOf(drill, factor)),
-    drill.misses.filter((miss) => students.some(({ player }) => player.misses.includes(miss))),
-    whys.find((why) => why !== null) ?? null,
-  );
+    name: drill.name,
+    phase: phaseOf(drill),
+    trains: drill.skills.map((skill) => SKILL_WORDS[skill]).join(', '),
+    meets: missesMet(drill, players),
+    rungs: drill.ladder.map((rung) => rungWords(rung, settings.units)),
+    players: students.map((student, i) => runOffer(drill, student, times[i]!)),
+    times: timed.times,
+    putts: timed.putts,
+    span: blockSpan(timed),
+    unsuited: unsuitedToAny(drill, players, ground),
+  });
+
+  /** Everything that suits, timed: the coach's own, and what is built in and was not taken yet. */
+  function suiting(): { candidates: Candidate[]; offers: Offer[] } {
+    const own = drills.filter(({ archivedAt }) => !archivedAt);
+    const taken = new Set(own.map(({ origin }) => origin));
+    const candidates = candidatesOf(
+      [
+        ...own.map((drill) => ({ id: drill.id, drill: valuesOf(drill) })),
+        ...LIBRARY.filter(({ key }) => !taken.has(key)).map((drill) => ({
+          id: libraryRef(drill.key),
+          drill,
+        })),
+      ],
+      players,
+      ground,
+      factor,
+      (drill, player) => timeOf(drill, player, 'teaching'),
+    );
+    const offers = candidates.map((one) => offerOf(one.id, one.drill, one.players, one));
+    return { candidates, offers };
+  }
+
+  /** One block as it is set, on its rungs, whether it suits or not; null when there is no such drill any more. */
+  function asSet({ ref, rungs }: Pick<PlanItem, 'ref' | 'rungs'>): Offer | null {
+    const own = drills.find(({ id }) => id === ref);
+    const drill = own ? valuesOf(own) : LIBRARY.find(({ key }) => libraryRef(key) === ref);
+    if (!drill) return null;
+    const times = students.map(({ id, player }) => {
+      const rung = rungs[id];
+      if (rung === undefined) return timeOf(drill, player, 'teaching');
+      return timeOf(drill, player, rung !== null && drill.ladder[rung] ? rung : 'drawn');
+    });
+    return offerOf(ref, drill, times, timedOf(times, setUpOf(drill, factor)));
+  }
+
+  return { students, suiting, asSet, reckoned: reckonedWords(students, seen !== null) };
 }

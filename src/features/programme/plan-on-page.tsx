@@ -19,6 +19,7 @@ export async function PlanOnPage({
   frame,
   items,
   own,
+  reckoned,
   units,
 }: Awaited<ReturnType<typeof loadPlan>>) {
   const { database, owner } = await coachContext();
@@ -62,7 +63,9 @@ export async function PlanOnPage({
           {students.map(({ name }) => name).join(', ')} · {PLACE_WORDS[frame.place]} ·{' '}
           {frame.minutes} minutes asked
         </p>
-        <p className="text-[15px] text-ink2">{totalsWords(totals)}</p>
+        <p className="text-[15px] text-ink2">
+          {totalsWords(totals)}. {reckoned}
+        </p>
       </header>
       <HourLine blocks={blocks} totals={totals} minutes={frame.minutes} />
       <ol>

@@ -1,4 +1,4 @@
-import type { PlanFrame, Phase, Span, Timed, Totals } from '@/core/planning';
+import type { Phase, Span, Timed } from '@/core/planning';
 
 /** How a drill runs for one player of a plan, in words and numbers for the screen. */
 export interface PlayerRunOffer {
@@ -39,11 +39,3 @@ export interface PlanItem {
   locked: boolean;
   why: string;
 }
-
-/** A plan as it is made on the screen. */
-export interface Draft {
-  frame: PlanFrame;
-  items: PlanItem[];
-}
-
-export type { Totals };

@@ -1,6 +1,7 @@
 import 'server-only';
 import { paceOfPlay, runCourse } from '@/core/drill';
 import { tapeList } from '@/core/layout';
+import { medianOf } from '@/core/numbers';
 import { fittingOf } from '@/core/people';
 import {
   needsOf,
@@ -30,21 +31,13 @@ const LATELY = 8;
 
 /** From putt to putt, over the sessions lately; null while too few putts say it. */
 function paceOf(sessions: Session[]): number | null {
-  const paces = sessions
-    .slice(0, LATELY)
-    .flatMap(({ runs }) =>
-      runs.flatMap(({ putts, marks }) => {
-        const { pauses } = runCourse(marks);
-        return (
-          paceOfPlay(
-            counted(putts).map(({ at }) => at),
-            pauses,
-          ) ?? []
-        );
-      }),
-    )
-    .sort((a, b) => a - b);
-  return paces[Math.floor(paces.length / 2)] ?? null;
+  const paces = sessions.slice(0, LATELY).flatMap(({ runs }) =>
+    runs.flatMap(({ putts, marks }) => {
+      const times = counted(putts).map(({ at }) => at);
+      return paceOfPlay(times, runCourse(marks).pauses) ?? [];
+    }),
+  );
+  return paces.length === 0 ? null : medianOf(paces);
 }
 
 /** How many sessions ago each drill was played, by its name. */

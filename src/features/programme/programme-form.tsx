@@ -3,12 +3,13 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Plus, X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { Controller, useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
+import type { Trained } from '@/core/planning';
 import { Button } from '@/ui/button';
-import { Choice } from '@/ui/choice';
+import { ChoiceField, PickField } from '@/ui/controlled';
 import { TextField } from '@/ui/field';
-import { Pick, type PickOption } from '@/ui/pick';
+import type { PickOption } from '@/ui/pick';
 import { showErrors } from '../shared/show-errors';
 import { RULED, SKILL_NAMES } from '../students/skill-words';
 import { keepProgramme } from './date-actions';
@@ -56,37 +57,22 @@ export function ProgrammeForm({
   return (
     <form onSubmit={save} noValidate className="grid max-w-3xl gap-7 px-4 py-6 md:px-7">
       {id === null && (
-        <Controller
+        <PickField
           control={control}
           name="studentId"
-          render={({ field }) => (
-            <Pick
-              label="For"
-              placeholder="Choose a student"
-              options={students}
-              value={field.value}
-              onChange={field.onChange}
-              error={errors.studentId?.message}
-            />
-          )}
+          label="For"
+          placeholder="Choose a student"
+          options={students}
         />
       )}
       <fieldset className="grid gap-4">
         <legend className="mb-2 text-[20px] num">The aim</legend>
-        <Controller
+        <ChoiceField
           control={control}
           name="skill"
-          render={({ field }) => (
-            <Choice
-              label="Eight putts in ten within"
-              value={field.value}
-              onChange={(next) => {
-                field.onChange(next);
-                setValue('window', AIM_UNITS[next].usual);
-              }}
-              options={RULED.map((value) => ({ value, label: SKILL_NAMES[value] }))}
-            />
-          )}
+          label="Eight putts in ten within"
+          options={RULED.map((value) => ({ value, label: SKILL_NAMES[value] }))}
+          onChosen={(next) => setValue('window', AIM_UNITS[next as Trained].usual)}
         />
         <div className="grid max-w-lg gap-x-6 gap-y-4 sm:grid-cols-2">
           <TextField
@@ -124,18 +110,12 @@ export function ProgrammeForm({
             key={slot.id}
             className="grid grid-cols-2 items-start gap-x-4 gap-y-3 border-b border-rule pb-3 sm:grid-cols-[1.2fr_0.9fr_0.8fr_auto_auto] sm:items-end"
           >
-            <Controller
+            <PickField
               control={control}
               name={`slots.${index}.weekday`}
-              render={({ field }) => (
-                <Pick
-                  label={`Day ${index + 1}`}
-                  placeholder="Which day"
-                  options={WEEKDAYS}
-                  value={String(field.value)}
-                  onChange={field.onChange}
-                />
-              )}
+              label={`Day ${index + 1}`}
+              placeholder="Which day"
+              options={WEEKDAYS}
             />
             <TextField
               label="Time, or none"
@@ -150,20 +130,14 @@ export function ProgrammeForm({
               {...register(`slots.${index}.minutes`, { valueAsNumber: true })}
               error={errors.slots?.[index]?.minutes?.message}
             />
-            <Controller
+            <ChoiceField
               control={control}
               name={`slots.${index}.kind`}
-              render={({ field }) => (
-                <Choice
-                  label="What"
-                  value={field.value}
-                  onChange={field.onChange}
-                  options={[
-                    { value: 'lesson', label: 'lesson' },
-                    { value: 'practice', label: 'practice' },
-                  ]}
-                />
-              )}
+              label="What"
+              options={[
+                { value: 'lesson', label: 'lesson' },
+                { value: 'practice', label: 'practice' },
+              ]}
             />
             <Button
               className="px-3"

@@ -1,9 +1,10 @@
 import 'server-only';
 import { differenceInDays } from 'date-fns';
-import { adherenceOf, dayAfter, dayIn, dayWords, type Day } from '@/core/planning';
+import { adherenceOf, coldTestDue, dayAfter, dayIn, dayWords, type Day } from '@/core/planning';
 import {
   getDrill,
   lastColdTests,
+  lastSessions,
   listAppointments,
   listHomework,
   listSessions,
@@ -24,7 +25,7 @@ export interface Reminder {
 }
 
 /** What a day has for a coach. */
-export interface TodayOf {
+interface TodayOf {
   today: Day;
   coming: Appointment[];
   tomorrow: Appointment[];
@@ -32,8 +33,6 @@ export interface TodayOf {
   due: Reminder[];
 }
 
-/** A cold test is due again after so many days; one that was never taken, once somebody has come so often. */
-const COLD_AFTER = 28;
 /** What was missed is told for so long, and what a programme changed. */
 const LATELY = 7;
 
@@ -47,14 +46,14 @@ export async function todayOf(
 ): Promise<TodayOf> {
   const today = dayIn(at, zone);
   const programmes = await currentProgrammes(database, owner, at, zone);
-  const [dates, homework, cold, sessions] = await Promise.all([
+  const [dates, homework, cold, seen] = await Promise.all([
     listAppointments(database, owner, {
       from: dayAfter(today, -LATELY),
       until: dayAfter(today, 1),
     }),
     listHomework(database, owner),
     lastColdTests(database, owner),
-    listSessions(database, owner),
+    lastSessions(database, owner),
   ]);
   const active = students.filter(({ archivedAt }) => !archivedAt);
   const nameOf = (id: string) => active.find((student) => student.id === id)?.name;
@@ -80,8 +79,8 @@ export async function todayOf(
   });
   const tests = active.flatMap(({ id }) => {
     const last = cold.get(id);
-    const came = sessions.some(({ studentId }) => studentId === id);
-    if (!came || (last && differenceInDays(at, last) < COLD_AFTER)) return [];
+    // Who never came is not asked yet.
+    if (!seen.has(id) || !coldTestDue(last, at)) return [];
     const words = last
       ? `cold test due, the last was ${dayWords(dayIn(last, zone))}`
       : 'no cold test yet';
@@ -90,7 +89,7 @@ export async function todayOf(
   const atHome: Reminder[] = [];
   for (const work of homework) {
     if (work.endedAt || work.until < today || work.from > today) continue;
-    const own = sessions.filter(({ studentId }) => studentId === work.studentId);
+    const own = await listSessions(database, owner, { studentId: work.studentId });
     const week = adherenceOf(work, daysDone(own, work.id, zone), today).weeks.at(-1);
     if (!week || week.done >= week.asked) continue;
     const { name } = await getDrill(database, owner, work.drillId);

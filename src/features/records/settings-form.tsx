@@ -4,12 +4,13 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useTheme } from 'next-themes';
 import { useRouter } from 'next/navigation';
 import { useSyncExternalStore } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import { PACES } from '@/core/green';
 import { FACE_SHARES } from '@/core/people';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
+import { ChoiceField } from '@/ui/controlled';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/field';
 import { showErrors } from '../shared/show-errors';
@@ -43,35 +44,23 @@ export function SettingsForm({ values, units }: { values: SettingsInput; units: 
       <h2 className="text-[20px] num">Your ways</h2>
       <TextField label="Your name" {...register('name')} error={errors.name?.message} />
       <div className="flex flex-wrap gap-x-10 gap-y-6">
-        <Controller
+        <ChoiceField
           control={control}
           name="units.long"
-          render={({ field }) => (
-            <Choice
-              label="Putts and distances in"
-              value={field.value}
-              onChange={field.onChange}
-              options={[
-                { value: 'imperial', label: 'feet and inches' },
-                { value: 'metric', label: 'metres' },
-              ]}
-            />
-          )}
+          label="Putts and distances in"
+          options={[
+            { value: 'imperial', label: 'feet and inches' },
+            { value: 'metric', label: 'metres' },
+          ]}
         />
-        <Controller
+        <ChoiceField
           control={control}
           name="units.short"
-          render={({ field }) => (
-            <Choice
-              label="Gaps and putters in"
-              value={field.value}
-              onChange={field.onChange}
-              options={[
-                { value: 'metric', label: 'millimetres' },
-                { value: 'imperial', label: 'inches' },
-              ]}
-            />
-          )}
+          label="Gaps and putters in"
+          options={[
+            { value: 'metric', label: 'millimetres' },
+            { value: 'imperial', label: 'inches' },
+          ]}
         />
       </div>
       <TextField
@@ -80,32 +69,20 @@ export function SettingsForm({ values, units }: { values: SettingsInput; units: 
         hint="how far the ball rolls out from the ramp on your usual green"
         error={errors.greenSpeed?.message}
       />
-      <Controller
+      <ChoiceField
         control={control}
         name="pace"
-        render={({ field }) => (
-          <Choice
-            label="Pace that new drills start with"
-            value={field.value}
-            onChange={field.onChange}
-            options={PACES.map(({ id, name }) => ({ value: id, label: name }))}
-          />
-        )}
+        label="Pace that new drills start with"
+        options={PACES.map(({ id, name }) => ({ value: id, label: name }))}
       />
-      <Controller
+      <ChoiceField
         control={control}
         name="faceShare"
-        render={({ field }) => (
-          <Choice
-            label="How much of the start line is the face’s; the rest is the path’s"
-            value={field.value ?? '0.92'}
-            onChange={field.onChange}
-            options={FACE_SHARES.map((value) => ({
-              value,
-              label: `${Math.round(Number(value) * 100)} %`,
-            }))}
-          />
-        )}
+        label="How much of the start line is the face’s; the rest is the path’s"
+        options={FACE_SHARES.map((value) => ({
+          value,
+          label: `${Math.round(Number(value) * 100)} %`,
+        }))}
       />
       <TextField
         label="Where your clocks are"

@@ -5,15 +5,16 @@ import { Controller, useForm, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
 import type { HomeworkValues } from '@/core/planning';
 import { Button } from '@/ui/button';
+import { PickField } from '@/ui/controlled';
 import { NotesField, TextField } from '@/ui/field';
-import { Pick, type PickOption } from '@/ui/pick';
+import type { PickOption } from '@/ui/pick';
 import { RungPick } from '../drills/rung-pick';
 import { showErrors } from '../shared/show-errors';
 import { give } from './homework-actions';
 import { homeworkForm } from './homework-form-schema';
 
 /** A drill that can be done at home. */
-export interface HomeDrill extends PickOption {
+interface HomeDrill extends PickOption {
   rungs: string[];
   /** The rung that teaches this student, from 0. */
   teaches: number | null;
@@ -45,22 +46,15 @@ export function HomeworkForm({
   });
   return (
     <form onSubmit={save} noValidate className="grid gap-5">
-      <Controller
+      <PickField
         control={control}
         name="drillId"
-        render={({ field }) => (
-          <Pick
-            label="Drill"
-            placeholder="What suits at home"
-            options={drills}
-            value={field.value}
-            onChange={(value) => {
-              field.onChange(value);
-              setValue('rung', drills.find((one) => one.value === value)?.teaches ?? null);
-            }}
-            error={errors.drillId?.message}
-          />
-        )}
+        label="Drill"
+        placeholder="What suits at home"
+        options={drills}
+        onChosen={(value) =>
+          setValue('rung', drills.find((one) => one.value === value)?.teaches ?? null)
+        }
       />
       {chosen && chosen.rungs.length > 0 && (
         <Controller

@@ -7,6 +7,7 @@ import { toast } from 'sonner';
 import { KIT, KIT_IDS, type StudentValues } from '@/core/people';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
+import { ChoiceField } from '@/ui/controlled';
 import { Choice } from '@/ui/choice';
 import { NotesField, TextField } from '@/ui/field';
 import { Several } from '@/ui/several';
@@ -48,20 +49,14 @@ export function StudentForm({
         error={errors.name?.message}
       />
       <div className="flex flex-wrap gap-x-10 gap-y-6">
-        <Controller
+        <ChoiceField
           control={control}
           name="hand"
-          render={({ field }) => (
-            <Choice
-              label="Plays"
-              value={field.value}
-              onChange={field.onChange}
-              options={[
-                { value: 'right', label: 'Right-handed' },
-                { value: 'left', label: 'Left-handed' },
-              ]}
-            />
-          )}
+          label="Plays"
+          options={[
+            { value: 'right', label: 'Right-handed' },
+            { value: 'left', label: 'Left-handed' },
+          ]}
         />
         <Controller
           control={control}
@@ -78,22 +73,16 @@ export function StudentForm({
             />
           )}
         />
-        <Controller
+        <ChoiceField
           control={control}
           name="level"
-          render={({ field }) => (
-            <Choice
-              label="Level"
-              value={field.value}
-              onChange={field.onChange}
-              options={[
-                { value: 'beginner', label: 'Beginner' },
-                { value: 'improving', label: 'Improving' },
-                { value: 'steady', label: 'Steady' },
-                { value: 'advanced', label: 'Advanced' },
-              ]}
-            />
-          )}
+          label="Level"
+          options={[
+            { value: 'beginner', label: 'Beginner' },
+            { value: 'improving', label: 'Improving' },
+            { value: 'steady', label: 'Steady' },
+            { value: 'advanced', label: 'Advanced' },
+          ]}
         />
       </div>
       <div className="grid gap-6 sm:grid-cols-3">
@@ -117,20 +106,14 @@ export function StudentForm({
           error={errors.putter?.lieAngle?.message}
         />
       </div>
-      <Controller
+      <ChoiceField
         control={control}
         name="school"
-        render={({ field }) => (
-          <Choice
-            label="Path they believe in"
-            value={field.value}
-            onChange={field.onChange}
-            options={[
-              { value: 'arc', label: 'slight arc' },
-              { value: 'straight', label: 'straight back and through' },
-            ]}
-          />
-        )}
+        label="Path they believe in"
+        options={[
+          { value: 'arc', label: 'slight arc' },
+          { value: 'straight', label: 'straight back and through' },
+        ]}
       />
       <Controller
         control={control}

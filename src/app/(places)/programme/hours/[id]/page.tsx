@@ -8,9 +8,17 @@ export const metadata: Metadata = { title: 'A plan' };
 export default async function HourPage({ params }: PageProps<'/programme/hours/[id]'>) {
   const { id } = await params;
   const { database, owner } = await coachContext();
-  const [{ frame, items, offers, own }, students] = await Promise.all([
+  const [{ plan, frame, items, suiting, own, reckoned }, students] = await Promise.all([
     orNotFound(loadPlan(id)),
     planStudents(database, owner),
   ]);
-  return <HourBuilder key={id} id={id} students={students} start={{ frame, items, offers, own }} />;
+  return (
+    <HourBuilder
+      key={id}
+      id={id}
+      archived={plan.archivedAt !== null}
+      students={students}
+      start={{ frame, items, offers: suiting().offers, own, reckoned }}
+    />
+  );
 }

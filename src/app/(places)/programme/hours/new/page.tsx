@@ -17,6 +17,10 @@ export default async function NewHourPage({ searchParams }: PageProps<'/programm
   const students = await planStudents(database, owner);
   const frame = emptyFrame(students, student ? [student] : [], minutes);
   return (
-    <HourBuilder id={null} students={students} start={{ frame, items: [], offers: [], own: {} }} />
+    <HourBuilder
+      id={null}
+      students={students}
+      start={{ frame, items: [], offers: [], own: {}, reckoned: '' }}
+    />
   );
 }

@@ -2,8 +2,7 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { dayAfter, dayIn } from '@/core/planning';
 import { getStudent, knownLink, listHomework } from '@/data';
-import { offersFor } from '@/features/programme/offers';
-import { plannedStudent } from '@/features/programme/players';
+import { planner } from '@/features/programme/offers';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
 import { HomeLink } from '@/features/students/home-link';
@@ -17,16 +16,15 @@ export const metadata: Metadata = { title: 'Homework' };
 const LASTS = 21;
 
 export default async function HomeworkPage({ params }: PageProps<'/students/[id]/homework'>) {
-  const { database, owner, coach, units } = await coachContext();
+  const { database, owner, coach } = await coachContext();
   const { zone } = coach.settings;
   const student = await orNotFound(getStudent(database, owner, (await params).id));
   const at = new Date();
   const today = dayIn(at, zone);
-  const planned = await plannedStudent(database, owner, student.id, at);
-  const [homework, { sessions, scores, faceShare }, { offers }, link] = await Promise.all([
+  const [homework, { sessions, scores, faceShare }, planning, link] = await Promise.all([
     listHomework(database, owner, student.id),
     studentHistory(student.id),
-    offersFor(database, owner, [planned], { place: 'home', kit: student.kit }, units),
+    planner(database, owner, { studentIds: [student.id], place: 'home', kit: student.kit }, at),
     knownLink(database, owner, student.id),
   ]);
   const given = student.name.split(' ')[0]!;
@@ -72,8 +70,9 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
           <h2 className="mb-4 text-[20px] num">Give something</h2>
           <HomeworkForm
             studentId={student.id}
-            drills={offers
-              .filter(({ phase }) => phase !== 'test')
+            drills={planning
+              .suiting()
+              .offers.filter(({ phase }) => phase !== 'test')
               .map(({ ref, name, rungs, players, span, trains }) => ({
                 value: ref,
                 label: name,
