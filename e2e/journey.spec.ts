@@ -108,6 +108,13 @@ test('a coach who reads metres sees metres, and the drill is the same', async ({
   await expect(page.getByLabel('Gap', { exact: true })).toHaveValue('60 mm');
   await page.goto('/records');
   await page.getByRole('radio', { name: 'feet and inches' }).click();
+  await page.getByRole('radio', { name: '83 %' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('radio', { name: '83 %' })).toBeChecked();
+  await expect(page.getByLabel('Where your clocks are')).toHaveValue('Europe/Amsterdam');
+  await page.getByRole('radio', { name: '92 %' }).click();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
 });

@@ -38,13 +38,26 @@ describe('studentForm', () => {
 });
 
 describe('settingsForm', () => {
+  const typed = {
+    name: ' Tilda ',
+    units: { ...INCHES, own: { step: '30', putter: '34 in', club: '1.1 m' } },
+    greenSpeed: '9 1/2',
+    pace: 'dies',
+    faceShare: '0.83',
+    zone: 'Europe/Amsterdam',
+  };
+
+  it.each(['faceShare', 'zone', 'pace'] as const)(
+    'puts nothing of its own in place of a %s that the page forgot',
+    (forgotten) => {
+      const { [forgotten]: _gone, ...rest } = typed;
+      const issues = settingsForm(DEFAULT_UNITS).safeParse(rest).error?.issues;
+      expect(issues?.map(({ path }) => path.join('.'))).toEqual([forgotten]);
+    },
+  );
+
   it('reads the green speed in the coach’s units', () => {
-    const values = settingsForm(DEFAULT_UNITS).parse({
-      name: ' Tilda ',
-      units: { ...INCHES, own: { step: '30', putter: '34 in', club: '1.1 m' } },
-      greenSpeed: '9 1/2',
-      pace: 'dies',
-    });
+    const values = settingsForm(DEFAULT_UNITS).parse(typed);
     expect(values).toMatchObject({ name: 'Tilda', pace: 'dies', units: { long: 'metric' } });
     expect(values.units.own.step).toBeCloseTo(0.762, 9);
     expect(values.units.own.club).toBeCloseTo(1.1, 9);

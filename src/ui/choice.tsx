@@ -9,6 +9,9 @@ export interface ChoiceOption<Value extends string> {
   label: string;
 }
 
+/** Letters that stand in one row on a phone. */
+const NARROW = 14;
+
 /** One of a few, all in sight. */
 export function Choice<Value extends string>({
   label,
@@ -22,6 +25,7 @@ export function Choice<Value extends string>({
   onChange: (value: Value) => void;
 }) {
   const id = useId();
+  const letters = options.reduce((sum, { label: one }) => sum + one.length, 0);
   return (
     <div className="grid gap-1.5">
       <span id={id} className="cap">
@@ -33,7 +37,7 @@ export function Choice<Value extends string>({
         onValueChange={(next) => onChange(next as Value)}
         className={clsx(
           'w-fit rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet',
-          options.length > 3 ? 'grid grid-cols-2 sm:flex' : 'flex',
+          options.length > 3 && letters > NARROW ? 'grid grid-cols-2 sm:flex' : 'flex',
         )}
       >
         {options.map((option) => (

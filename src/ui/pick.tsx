@@ -31,7 +31,7 @@ export function Pick({
 }) {
   const id = useId();
   return (
-    <div className="grid gap-1.5">
+    <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-1.5">
       <span id={id} className={quiet ? 'sr-only' : 'cap'}>
         {label}
       </span>

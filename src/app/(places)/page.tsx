@@ -54,26 +54,9 @@ export default async function TodayPage() {
           </Button>
         </Empty>
       ) : (
-        <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_380px] lg:divide-x lg:divide-y-0">
-          <section
-            aria-label="Start a session"
-            className="border-rule bg-sheet px-4 py-6 max-lg:border-b md:px-7 lg:order-2 lg:border-l"
-          >
-            <h2 className="mb-5 text-[20px] num">Start a session</h2>
-            {options.drills.length === 0 ? (
-              <div className="grid justify-items-start gap-4 text-[16px] text-ink2">
-                <p>
-                  Now set a gate: a putt, a gate and its gap, and you see at once how strict it is.
-                </p>
-                <Button asChild kind="primary">
-                  <Link href="/drills/new">Make a drill</Link>
-                </Button>
-              </div>
-            ) : (
-              <StartSession {...options} />
-            )}
-          </section>
-          <div className="lg:order-1">
+        <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_380px] lg:grid-rows-[auto_1fr] lg:divide-y-0">
+          {/* On a phone, who comes stands above the start of a session, the rest below it. */}
+          <div className="lg:col-start-1">
             {coming.length > 0 && (
               <Part title="Who comes">
                 <Coming dates={coming} nameOf={nameOf} />
@@ -100,6 +83,26 @@ export default async function TodayPage() {
                 ))}
               </Part>
             )}
+          </div>
+          <section
+            aria-label="Start a session"
+            className="border-rule bg-sheet px-4 py-6 md:px-7 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
+          >
+            <h2 className="mb-5 text-[20px] num">Start a session</h2>
+            {options.drills.length === 0 ? (
+              <div className="grid justify-items-start gap-4 text-[16px] text-ink2">
+                <p>
+                  Now set a gate: a putt, a gate and its gap, and you see at once how strict it is.
+                </p>
+                <Button asChild kind="primary">
+                  <Link href="/drills/new">Make a drill</Link>
+                </Button>
+              </div>
+            ) : (
+              <StartSession {...options} />
+            )}
+          </section>
+          <div className="lg:col-start-1">
             {overdue.length > 0 && (
               <Part title="Missed and changed">
                 <Reminders all={overdue} />
@@ -162,7 +165,10 @@ export default async function TodayPage() {
 /** A part of the day. */
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <section className="border-b border-rule px-4 py-4 last:border-0 md:px-7" aria-label={title}>
+    <section
+      className="border-b border-rule px-4 py-4 max-lg:last:border-0 md:px-7"
+      aria-label={title}
+    >
       <h2 className="mb-1.5 text-[20px] num">{title}</h2>
       {children}
     </section>

@@ -25,14 +25,14 @@ export function CalendarLink({ known }: { known: string | null }) {
         </a>
       </Button>
       {token === null ? (
-        <Button kind="quiet" className="px-0" disabled={busy} onClick={() => make(false)}>
+        <Button kind="quiet" className="-ml-2" disabled={busy} onClick={() => make(false)}>
           Make a link that another calendar can follow
         </Button>
       ) : (
         <>
           <Button
             kind="quiet"
-            className="px-0"
+            className="-ml-2"
             onClick={() =>
               void navigator.clipboard
                 .writeText(address())
@@ -41,7 +41,7 @@ export function CalendarLink({ known }: { known: string | null }) {
           >
             Copy the link for another calendar
           </Button>
-          <Button kind="quiet" className="px-0" disabled={busy} onClick={() => make(true)}>
+          <Button kind="quiet" className="-ml-2" disabled={busy} onClick={() => make(true)}>
             End that link and make another
           </Button>
         </>

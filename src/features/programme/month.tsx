@@ -23,7 +23,9 @@ const dayOf = (date: Date): string => format(date, 'yyyy-MM-dd');
 /** A day of the month: its number, and who comes. */
 function Day({ day, modifiers, ...button }: DayButtonProps) {
   const dates = useContext(DatesContext).get(dayOf(day.date)) ?? [];
-  const said = dates.map(({ name, kind }) => `${name}, ${KINDS[kind].name}`).join('; ');
+  const said = dates
+    .map(({ name, kind, missed }) => `${name}, ${KINDS[kind].name}${missed ? ', missed' : ''}`)
+    .join('; ');
   return (
     <button
       {...button}

@@ -97,9 +97,9 @@ export function PlanBlockRow({
           ▲ {words}
         </p>
       ))}
-      <div className="col-span-full flex items-center gap-2 md:col-start-2 md:col-end-4">
+      <div className="col-span-full flex flex-wrap items-center gap-2 md:col-start-2 md:col-end-4">
         {offer.rungs.length > 0 && offer.phase !== 'test' && (
-          <div className="min-w-0 flex-1 md:max-w-72">
+          <div className="min-w-0 flex-1 basis-full md:max-w-72 md:basis-0">
             <Pick
               quiet
               label={`Rung of ${offer.name}`}

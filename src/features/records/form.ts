@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { GREEN_SPEED_RANGE, PACES } from '@/core/green';
-import { DEFAULT_ZONE, FACE_SHARES, zoneSchema } from '@/core/people';
+import { FACE_SHARES, zoneSchema } from '@/core/people';
 import {
   OWN_RANGE,
   bareUnit,
@@ -29,8 +29,8 @@ export const settingsForm = (units: UnitPreferences) => {
       ...GREEN_SPEED_RANGE,
     }),
     pace: z.enum(PACES.map(({ id }) => id)),
-    faceShare: z.enum(FACE_SHARES).default('0.92'),
-    zone: zoneSchema.default(DEFAULT_ZONE),
+    faceShare: z.enum(FACE_SHARES),
+    zone: zoneSchema,
   });
 };
 

@@ -53,7 +53,7 @@ export function HomeLink({
           Copy its link
         </Button>
       </div>
-      <Button kind="quiet" className="px-0" disabled={busy} onClick={() => make(true)}>
+      <Button kind="quiet" className="-ml-2" disabled={busy} onClick={() => make(true)}>
         End that link and make another
       </Button>
       <p className="text-sm text-ink2">

@@ -39,6 +39,7 @@ export default async function RecordsPage() {
               },
               pace: coach.settings.pace,
               zone: coach.settings.zone,
+              faceShare: coach.settings.faceShare,
               greenSpeed: showLength(coach.settings.greenSpeed, 'speed', units),
             }}
           />
