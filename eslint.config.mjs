@@ -98,6 +98,20 @@ const config = [
     },
   },
   {
+    files: ['**/*.test.{ts,tsx}', 'tests/**', 'e2e/**'],
+    ignores: ['tests/arbitraries.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        ...['double', 'float'].map((property) => ({
+          object: 'fc',
+          property,
+          message: 'it draws the bits, nearly always next to nothing: between(min, max) of tests/arbitraries draws evenly',
+        })),
+      ],
+    },
+  },
+  {
     files: ['src/{app,features,data,ui}/**/*.{ts,tsx}', 'scripts/**', 'e2e/**', 'bench/**'],
     rules: {
       'no-restricted-imports': [

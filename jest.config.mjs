@@ -5,7 +5,7 @@ const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src', '<rootDir>/tests'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^tests/(.*)$': '<rootDir>/tests/$1' },
   transform: {
     '^.+\\.m?[tj]sx?$': [
       '@swc/jest',

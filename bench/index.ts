@@ -28,8 +28,8 @@ import { STANDARD_FITTING } from '@/core/people';
 import { chainOf, expectedPutts, timeDrill } from '@/core/planning';
 import {
   DEFAULT_FACE_SHARE,
-  carry,
-  cellsOf,
+  beliefLater,
+  findingsOf,
   observe,
   priorBelief,
   scoreHistory,
@@ -46,7 +46,7 @@ const gate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0, on: 'lin
 const layout = ballGateLayout(DEFAULT_PUTT, gate);
 const truth = startsAs({ bias: 0.004, spread: 0.016 });
 const putts = simulatePutts(truth, layout, 40, chance(1));
-const cells = cellsOf([{ layout, putts }]);
+const cells = findingsOf([{ layout, putts }]);
 const prior = priorBelief();
 const belief = observe(prior, cells, DEFAULT_FACE_SHARE);
 /** 2,000 putts that between them speak of everything, a third of them pointed at. */
@@ -192,11 +192,11 @@ bench
     sink += observe(prior, cells, DEFAULT_FACE_SHARE).mean[0]!;
   })
   .add('2,000 putts of mixed evidence, scored', () => {
-    const found = observe(prior, cellsOf(mixed), DEFAULT_FACE_SHARE);
+    const found = observe(prior, findingsOf(mixed), DEFAULT_FACE_SHARE);
     sink += scoresOf(found, DEFAULT_FACE_SHARE).start.window.middle;
   })
   .add('carry over a week', () => {
-    sink += carry(belief, 7).mean[0]!;
+    sink += beliefLater(belief, 7).mean[0]!;
   })
   .add('score from a posterior', () => {
     sink += scoresOf(belief, DEFAULT_FACE_SHARE).start.window.middle;

@@ -335,7 +335,14 @@ describe('putts', () => {
     const session = await getSession(database, owner, id);
     expect(session.runs[0]!.putts).toHaveLength(2);
     expect(counted(session.runs[0]!.putts)).toHaveLength(1);
-    expect(toLogged(session).runs[0]!.putts).toEqual([{ outcomes: { gate: 'clear' }, points: {} }]);
+    expect(toLogged(session).runs[0]!.putts).toEqual([
+      {
+        outcomes: { gate: 'clear' },
+        points: {},
+        place: { station: 0, again: 0, spot: { distance: 2.4384, bearing: 0 } },
+        manner: 'usual',
+      },
+    ]);
   });
 
   it('are refused for a finished session, but a repeated one is not', async () => {

@@ -79,11 +79,12 @@ function oneAtATime(begin: Database['atomically']): Database['atomically'] {
 
 async function migrate(sequelize: Sequelize, path: string): Promise<void> {
   const umzug = new Umzug({
-    migrations: MIGRATIONS.map(({ name, statements }) => ({
+    migrations: MIGRATIONS.map(({ name, statements, fill }) => ({
       name,
       up: () =>
         sequelize.transaction(async (transaction) => {
           for (const statement of statements) await sequelize.query(statement, { transaction });
+          await fill?.(sequelize, transaction);
         }),
     })),
     storage: new SequelizeStorage({ sequelize, modelName: 'migration', tableName: 'migration' }),

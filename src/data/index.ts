@@ -80,6 +80,7 @@ export {
   noteSession,
   reopenSession,
   toLogged,
+  toLoggedRuns,
   type MarkOfRun,
   type Putt,
   type Run,

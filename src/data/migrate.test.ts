@@ -128,7 +128,14 @@ describe('a book of the first version', () => {
     const session = await getSession(database, owner, ID.session);
     expect(session.runs[0]).toMatchObject({ rung: null, rule: { type: 'open' }, ladder: [] });
     const [run] = toLogged(session).runs;
-    expect(run!.putts).toEqual([{ outcomes: { gate: 'left' }, points: {} }]);
+    expect(run!.putts).toEqual([
+      {
+        outcomes: { gate: 'left' },
+        points: {},
+        place: { station: 0, again: 0, spot: { distance: 2.4384, bearing: 0 } },
+        manner: 'usual',
+      },
+    ]);
     expect(standing(run!.layout)[1]!.evidence('left')[0]).toMatchObject({
       quantity: 'start',
       lower: -Infinity,

@@ -99,6 +99,8 @@ export interface PuttRow extends Row<PuttRow> {
   guess: CreationOptional<object | null>;
   note: CreationOptional<string>;
   leftOut: CreationOptional<boolean>;
+  place: CreationOptional<object | null>;
+  manner: CreationOptional<string | null>;
 }
 
 export interface PuttChangeRow extends Row<PuttChangeRow> {
@@ -265,6 +267,8 @@ export function defineModels(sequelize: Sequelize): Models {
         guess: { type: JSON, allowNull: true },
         note: { ...required(TEXT), defaultValue: '' },
         leftOut: { ...required(BOOLEAN), defaultValue: false },
+        place: { type: JSON, allowNull: true },
+        manner: optionalText(),
       },
       TABLE,
     ),

@@ -4,36 +4,28 @@ import {
   layoutSchema,
   outcomesProblem,
   outcomesSchema,
+  placeSchema,
   pointsProblem,
   pointsSchema,
   type Layout,
   type Outcomes,
   type Points,
 } from '@/core/layout';
-import type { Guess, RunMark } from '@/core/drill';
+import { mannerSchema, type RunMark, type TimedPutt } from '@/core/drill';
 import type { Database } from './database';
 import { Problem, notFound } from './problem';
 import { changesOf, toMark, toPutt, type MarkOfRun, type Putt } from './sessions';
 import type { PuttRow } from './models';
+import { fillPlaces } from './places';
 
 /** What may be corrected of a putt; what is left out stays as it is. */
-export interface PuttCorrection {
-  outcomes?: Outcomes;
-  points?: Points;
-  note?: string;
-  leftOut?: boolean;
-}
+export type PuttCorrection = Partial<
+  Pick<Putt, 'outcomes' | 'points' | 'place' | 'manner' | 'note' | 'leftOut'>
+>;
 
 /** What a screen sends of a run. Every one may be sent again without harm. */
 export type RunEvent =
-  | {
-      type: 'putt';
-      id: string;
-      outcomes: Outcomes;
-      points?: Points;
-      guess?: Guess | null;
-      at: Date;
-    }
+  | ({ type: 'putt'; id: string } & TimedPutt)
   | { type: 'undo'; id: string; at: Date }
   | { type: 'change'; id: string; puttId: string; correction: PuttCorrection; at: Date }
   | { type: 'mark'; id: string; mark: RunMark; at: Date };
@@ -86,6 +78,10 @@ export async function recordEvents(
       transaction,
     };
     for (const event of events) await recordOne(database, recording, event);
+    // A screen that does not know where and how a putt was made leaves it to the rule.
+    if (events.some((event) => event.type === 'putt' && !(event.place && event.manner))) {
+      await fillPlaces(database.sequelize, transaction, [session.id]);
+    }
     const all = { where: { runId }, transaction };
     const putts = await models.putt.findAll({ ...all, order: [['position', 'ASC']] });
     const marks = await models.runMark.findAll({ ...all, order: [['position', 'ASC']] });
@@ -145,7 +141,7 @@ type EventOf<Type extends RunEvent['type']> = Extract<RunEvent, { type: Type }>;
 async function recordPutt(
   database: Database,
   recording: Recording,
-  { id, outcomes, points = {}, guess = null, at }: EventOf<'putt'>,
+  { id, outcomes, points = {}, guess = null, place, manner, at }: EventOf<'putt'>,
 ): Promise<void> {
   const { runId, now, transaction } = recording;
   if (await ownPutt(database, recording, id)) return;
@@ -153,7 +149,18 @@ async function recordPutt(
   checkPutt(recording, outcomes, points);
   const position = 1 + (await database.models.putt.count({ where: { runId }, transaction }));
   await database.models.putt.create(
-    { id, runId, position, outcomes, points, guess, at, savedAt: now },
+    {
+      id,
+      runId,
+      position,
+      outcomes,
+      points,
+      guess,
+      place: place ?? null,
+      manner: manner ?? null,
+      at,
+      savedAt: now,
+    },
     { transaction },
   );
 }
@@ -192,6 +199,8 @@ async function recordChange(
     points: pointsSchema.parse(putt.points),
     note: putt.note,
     leftOut: putt.leftOut,
+    place: placeSchema.nullable().catch(null).parse(putt.place),
+    manner: mannerSchema.nullable().catch(null).parse(putt.manner),
   };
   const next = { ...was, ...correction };
   checkPutt(recording, next.outcomes, next.points);

@@ -2,37 +2,37 @@ import type { Transaction } from 'sequelize';
 import {
   layoutSchema,
   outcomesSchema,
+  placeSchema,
   pointsSchema,
   type Ladder,
   type Layout,
-  type Outcomes,
-  type Points,
+  type PuttPlace,
 } from '@/core/layout';
 import {
   drillDetails,
   guessSchema,
+  mannerSchema,
   ruleSchema,
   runMarkSchema,
   type Cap,
-  type Guess,
+  type Course,
+  type Manner,
   type Rule,
   type RunMark,
+  type TimedPutt,
 } from '@/core/drill';
-import type { LoggedSession } from '@/core/scoring';
+import type { LoggedRun, LoggedSession } from '@/core/scoring';
 import type { Database } from './database';
+import { groupBy } from './group-by';
 import { notFound } from './problem';
 import type { PuttRow, RunMarkRow, RunRow, SessionRow } from './models';
 
-export interface Putt {
+/** A putt as it is kept: all that can be known of it, and what became of it since. */
+export interface Putt extends Required<TimedPutt> {
   id: string;
-  outcomes: Outcomes;
-  /** Where it was pointed at, element by element. */
-  points: Points;
-  guess: Guess | null;
   note: string;
   /** It took place, but counts neither for the rule nor for a score. */
   leftOut: boolean;
-  at: Date;
   undoneAt: Date | null;
   /** Ids of the corrections it has had. */
   changes: string[];
@@ -59,6 +59,9 @@ export interface Run {
   rule: Rule;
   cap: Cap;
   ladder: Ladder;
+  /** How each ball is struck, in turn, and whether the player chooses where from. */
+  manners: Manner[];
+  spots: Course['spots'];
   /** The block of a plan that it is; null outside of one. */
   planBlock: string | null;
   /** In the order in which they reached the server, undone ones too. */
@@ -81,11 +84,16 @@ export interface Session {
   runs: Run[];
 }
 
+/** A putt of which nothing tells where it was made. */
+const NOWHERE: PuttPlace = { station: 0, again: 0, spot: null };
+
 export const toPutt = (row: PuttRow, changes: string[]): Putt => ({
   id: row.id,
   outcomes: outcomesSchema.parse(row.outcomes),
   points: pointsSchema.parse(row.points),
   guess: guessSchema.nullable().parse(row.guess ?? null),
+  place: placeSchema.catch(NOWHERE).parse(row.place),
+  manner: mannerSchema.catch('usual').parse(row.manner),
   note: row.note,
   leftOut: row.leftOut,
   at: row.at,
@@ -141,8 +149,8 @@ async function withRuns(database: Database, rows: SessionRow[]): Promise<Session
   });
   const versionOf = new Map(
     versions.map(({ id, drillId, details }) => {
-      const { rule, cap, ladder } = drillDetails.parse(details);
-      return [id, { drillId, rule, cap, ladder }];
+      const { rule, cap, ladder, manners, spots } = drillDetails.parse(details);
+      return [id, { drillId, rule, cap, ladder, manners, spots }];
     }),
   );
   const puttsOf = groupBy(putts, ({ runId }) => runId);
@@ -173,16 +181,6 @@ async function withRuns(database: Database, rows: SessionRow[]): Promise<Session
     homeworkId: row.homeworkId,
     runs: (runsOf.get(row.id) ?? []).map(toRun),
   }));
-}
-
-function groupBy<T>(items: T[], key: (item: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const item of items) {
-    const group = groups.get(key(item));
-    if (group) group.push(item);
-    else groups.set(key(item), [item]);
-  }
-  return groups;
 }
 
 /** Sessions of a coach, or of one of their students, newest first. */
@@ -298,12 +296,21 @@ export async function reopenSession(
   if (changed === 0) throw notFound('session');
 }
 
-/** A session as scoring reads it: only the putts that count. */
+/** Runs as scoring reads them: only the putts that count. */
+export const toLoggedRuns = (runs: readonly Run[]): LoggedRun[] =>
+  runs.map(({ layout, putts }) => ({
+    layout,
+    putts: counted(putts).map(({ outcomes, points, place, manner }) => ({
+      outcomes,
+      points,
+      place,
+      manner,
+    })),
+  }));
+
+/** A session as scoring reads it. */
 export const toLogged = ({ id, startedAt, runs }: Session): LoggedSession => ({
   id,
   at: startedAt,
-  runs: runs.map(({ layout, putts }) => ({
-    layout,
-    putts: counted(putts).map(({ outcomes, points }) => ({ outcomes, points })),
-  })),
+  runs: toLoggedRuns(runs),
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import {
   gateFit,
   gateFitWords,
@@ -39,22 +40,17 @@ describe('the rate a player passes at', () => {
 
   it('is below nothing never and below one always, and falls with every pass', () => {
     fc.assert(
-      fc.property(
-        fc.nat(20),
-        fc.nat(20),
-        fc.double({ min: 0.01, max: 0.99, noNaN: true }),
-        (a, b, share) => {
-          const [passed, putts] = [Math.min(a, b), Math.max(a, b)];
-          expect(rateBelow(0, passed, putts)).toBe(0);
-          expect(rateBelow(1, passed, putts)).toBe(1);
-          const here = rateBelow(share, passed, putts);
-          expect(here).toBeGreaterThanOrEqual(0);
-          expect(here).toBeLessThanOrEqual(1);
-          if (passed < putts) {
-            expect(rateBelow(share, passed + 1, putts)).toBeLessThanOrEqual(here + 1e-12);
-          }
-        },
-      ),
+      fc.property(fc.nat(20), fc.nat(20), between(0.01, 0.99), (a, b, share) => {
+        const [passed, putts] = [Math.min(a, b), Math.max(a, b)];
+        expect(rateBelow(0, passed, putts)).toBe(0);
+        expect(rateBelow(1, passed, putts)).toBe(1);
+        const here = rateBelow(share, passed, putts);
+        expect(here).toBeGreaterThanOrEqual(0);
+        expect(here).toBeLessThanOrEqual(1);
+        if (passed < putts) {
+          expect(rateBelow(share, passed + 1, putts)).toBeLessThanOrEqual(here + 1e-12);
+        }
+      }),
     );
   });
 });

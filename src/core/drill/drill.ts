@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ladderSchema, layoutSchema } from '@/core/layout';
 import { LEVELS } from '@/core/people';
+import { mannerSchema } from './manner';
 import { capSchema, ruleSchema } from './rule';
 
 /** What a drill trains. */
@@ -73,6 +74,10 @@ export const drillDetails = z.object({
   judge: words(300).default(''),
   errors: list(10).default([]),
   cautions: list(10).default([]),
+  /** How each ball is struck, in turn; none when every one is struck as usual. */
+  manners: z.array(mannerSchema).max(24).default([]),
+  /** From the spots of the layout, or from wherever the player puts each ball. */
+  spots: z.enum(['set', 'chosen']).default('set'),
   rule: ruleSchema.default({ type: 'open' }),
   cap: capSchema.default({ putts: 60, minutes: 25 }),
   ladder: ladderSchema.default([]),

@@ -16,13 +16,17 @@ export {
 } from './drill';
 export { LIBRARY, libraryDrill, type LibraryDrill } from './library';
 export {
-  guessSchema,
-  ruleGround,
-  rulePutts,
-  type Guess,
-  type LoggedPutt,
-  type RunPutts,
-} from './rule-putts';
+  MANNERS,
+  MANNER_IDS,
+  isUsual,
+  mannerAt,
+  mannerSchema,
+  mannerWords,
+  type Manner,
+} from './manner';
+export { guessSchema, type Guess, type Putt, type TimedPutt } from './putt';
+export { replay, restSeen, type Course, type Made, type ReplayedPutt } from './replay';
+export { ruleGround, rulePutts, type RunPutts } from './rule-putts';
 export {
   paceOfPlay,
   runCourse,

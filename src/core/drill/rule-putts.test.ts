@@ -65,7 +65,7 @@ describe('a guess taken before looking', () => {
     const putt = (guess: string | null, actual: string) => ({
       outcomes: { paceZone1: actual },
       at: at(0),
-      guess: guess === null ? null : { outcomes: { paceZone1: guess } },
+      guess: guess === null ? null : { outcomes: { paceZone1: guess }, points: {} },
     });
     const putts = [putt('in', 'in'), putt('short', 'long'), putt(null, 'in')];
     expect(rulePutts([{ layout, putts }]).map(({ guessed }) => guessed)).toEqual([

@@ -1,20 +1,7 @@
-import { z } from 'zod';
-import {
-  judge,
-  loggedElements,
-  outcomesSchema,
-  pointsSchema,
-  type Layout,
-  type Outcomes,
-} from '@/core/layout';
+import { judge, loggedElements, stationCount, type Layout } from '@/core/layout';
 import { pausedWithin, type Pause } from './run-marks';
+import type { TimedPutt } from './putt';
 import type { RuleGround, RulePutt } from './rules';
-
-/** Spots that a layout is putted from. */
-function stationCount({ elements }: Layout): number {
-  const found = elements.find((piece) => piece.kind === 'stations');
-  return found?.kind === 'stations' ? found.params.count : 1;
-}
 
 /**
  * Where a rule is played: the stations of the layout, the rungs of the ladder.
@@ -31,22 +18,10 @@ export const ruleGround = (layout: Layout, rungs: number, rung: number | null): 
 
 const RESTS = ['short', 'in', 'long'] as const;
 
-/** What was guessed of a putt before it was looked at. */
-export const guessSchema = z.object({ outcomes: outcomesSchema, points: pointsSchema });
-export type Guess = z.infer<typeof guessSchema>;
-
-/** A putt as it was logged. */
-export interface LoggedPutt {
-  outcomes: Outcomes;
-  at: Date;
-  /** What was guessed before looking; left out or null when nothing was. */
-  guess?: Pick<Guess, 'outcomes'> | null;
-}
-
 /** Putts on one layout, those that count, in order. */
 export interface RunPutts {
   layout: Layout;
-  putts: readonly LoggedPutt[];
+  putts: readonly TimedPutt[];
 }
 
 /**

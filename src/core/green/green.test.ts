@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { Solver } from 'odex';
 import { chance } from '@/core/simulate';
 import { FOOT, INCH, toDegrees, toRadians } from '@/core/units';
@@ -42,12 +43,11 @@ const eightFeet: Putt = {
   tiers: [],
 };
 
-const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const anyPutt = fc.record({
-  distance: number(0.5, 12),
-  greenSpeed: number(2, 4),
-  past: number(0.05, 0.8),
-  slope: fc.record({ grade: number(0, 0.03), falls: number(-Math.PI, Math.PI) }),
+  distance: between(0.5, 12),
+  greenSpeed: between(2, 4),
+  past: between(0.05, 0.8),
+  slope: fc.record({ grade: between(0, 0.03), falls: between(-Math.PI, Math.PI) }),
   tiers: fc.constant<Putt['tiers']>([]),
 });
 
@@ -100,7 +100,7 @@ describe('the roll on a plane', () => {
 
   it('keeps the energy balance: what is lost is the deceleration times the way', () => {
     fc.assert(
-      fc.property(number(0, 0.03), number(-3, 3), number(-3, 3), (grade, falls, direction) => {
+      fc.property(between(0, 0.03), between(-3, 3), between(-3, 3), (grade, falls, direction) => {
         const plane = planeOf(3, { grade, falls });
         const track = trackOf(plane, { along: 0, across: 0, speed: 2, direction });
         const end = momentAt(track, 1);
@@ -171,7 +171,7 @@ describe('the roll on a plane', () => {
 
   it('comes to rest where the moments lead', () => {
     fc.assert(
-      fc.property(number(0, 0.02), number(-3, 3), number(-3, 3), (grade, falls, direction) => {
+      fc.property(between(0, 0.02), between(-3, 3), between(-3, 3), (grade, falls, direction) => {
         const track = trackOf(planeOf(3, { grade, falls }), {
           along: 1,
           across: 2,
@@ -189,7 +189,7 @@ describe('the roll on a plane', () => {
 
   it('finds where a line is crossed', () => {
     fc.assert(
-      fc.property(number(0, 0.03), number(-3, 3), number(0.1, 1), (grade, falls, line) => {
+      fc.property(between(0, 0.03), between(-3, 3), between(0.1, 1), (grade, falls, line) => {
         const track = trackOf(planeOf(3, { grade, falls }), {
           along: 0,
           across: 0,
@@ -208,7 +208,7 @@ describe('the roll on a plane', () => {
 
   it('finds the nearest point: no sampled one is nearer', () => {
     fc.assert(
-      fc.property(anyPutt, number(-0.05, 0.05), number(0.8, 1.4), (putt, turn, harder) => {
+      fc.property(anyPutt, between(-0.05, 0.05), between(0.8, 1.4), (putt, turn, harder) => {
         const aim = aimOrNull(putt);
         if (!aim) return;
         const plane = planeOf(putt.greenSpeed, putt.slope);
@@ -342,7 +342,7 @@ describe('the hole', () => {
 
   it('has offset and speed as inverses of each other', () => {
     fc.assert(
-      fc.property(number(0, HOLE_RADIUS), (offset) => {
+      fc.property(between(0, HOLE_RADIUS), (offset) => {
         expect(captureHalfWidth(captureSpeed(offset))).toBeCloseTo(offset, 8);
       }),
     );
@@ -385,7 +385,7 @@ describe('the make window', () => {
 
   it('shrinks with distance and with pace on the flat', () => {
     fc.assert(
-      fc.property(anyPutt, number(0.1, 0.4), (some, more) => {
+      fc.property(anyPutt, between(0.1, 0.4), (some, more) => {
         const putt = { ...some, slope: FLAT, tiers: [] };
         expect(makeWindow({ ...putt, distance: putt.distance + more }).right).toBeLessThan(
           makeWindow(putt).right,
@@ -526,7 +526,7 @@ describe('the make probability', () => {
 describe('two rolls of one release', () => {
   it('give back the green and the slope they were rolled on', () => {
     fc.assert(
-      fc.property(number(2, 4.5), number(0, 0.04), (greenSpeed, grade) => {
+      fc.property(between(2, 4.5), between(0, 0.04), (greenSpeed, grade) => {
         const { deceleration: a, pull: b } = planeOf(greenSpeed, { grade, falls: 0 });
         if (b > 0.9 * a) return;
         const roll = (slowing: number) => 1.83 ** 2 / (2 * slowing);

@@ -40,14 +40,17 @@ export function makeProbability(putt: Putt, skill: Skill, fineness = FINE): numb
   const { direction, startSpeed } = aimFor(putt);
   const spread = Math.hypot(skill.direction.spread, skill.read);
   const centre = direction + skill.direction.bias;
-  const reach = (2.5 * HOLE_RADIUS) / putt.distance;
+  // A slower ball breaks more and a faster one less: what is holed turns with the speed by up to about the break itself.
+  const still = Math.max((2.5 * HOLE_RADIUS) / putt.distance, 0.04);
+  const reach = still + Math.abs(direction);
+  const fine = Math.ceil((looks * reach) / still);
   let total = 0;
   for (let i = 0; i < speeds; i++) {
     const error = skill.speed.bias + skill.speed.spread * normalQuantile((i + 0.5) / speeds);
     const speed = startSpeed * (1 + error);
     if (speed <= 0 || speed > startSpeed + 2 * DROP_SPEED) continue;
     const margin = (angle: number) => drop(speed, angle);
-    for (const [from, to] of holedIntervals(margin, direction, Math.max(reach, 0.04), looks)) {
+    for (const [from, to] of holedIntervals(margin, direction, reach, fine)) {
       total += normalBelow((to - centre) / spread) - normalBelow((from - centre) / spread);
     }
   }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { chance } from '@/core/simulate';
 import { FOOT, INCH, toRadians } from '@/core/units';
 import {
@@ -70,9 +71,9 @@ describe('the slope for a break', () => {
   it('breaks as much as was said, to the side that was said', () => {
     fc.assert(
       fc.property(
-        fc.double({ min: 0.1, max: 3, noNaN: true }),
+        between(0.1, 3),
         fc.constantFrom('left' as const, 'right' as const),
-        fc.double({ min: 1.5, max: 6, noNaN: true }),
+        between(1.5, 6),
         (cups, towards, distance) => {
           const putt = { ...eightFeet, distance };
           const slope = slopeForBreak(putt, cups, towards);

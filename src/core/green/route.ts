@@ -27,8 +27,8 @@ export interface Route {
   rest: Moment | null;
 }
 
-/** A ball that crosses borders more often than this is no longer followed. */
-const MOST_LEGS = 12;
+/** A ball that crosses borders more often than this is trapped between two planes that face each other. */
+const MOST_LEGS = 40;
 /** λ after a border at which the ball is inside the next plane for certain. */
 const INSIDE = 1e-6;
 
@@ -62,7 +62,9 @@ export function routeOf(stretches: Stretch[], start: Motion): Route {
     motion = crossed;
     index += onward < backward ? 1 : -1;
   }
-  return { legs, rest: null };
+  // It goes to and fro over the border, each time less far, and comes to rest on it.
+  const { along, across, direction } = motion;
+  return { legs, rest: { along, across, direction, speed: 0, time } };
 }
 
 /** λ at which a track first crosses a line square to the putt, going forth (1) or back (-1); Infinity when never. */

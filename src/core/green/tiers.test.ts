@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { Solver } from 'odex';
 import { toRadians } from '@/core/units';
 import {
@@ -26,17 +27,16 @@ const slope = (percent: number, degrees: number) => ({
   grade: percent / 100,
   falls: toRadians(degrees),
 });
-const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
-const anySlope = fc.record({ grade: number(0, 0.03), falls: number(-Math.PI, Math.PI) });
+const anySlope = fc.record({ grade: between(0, 0.03), falls: between(-Math.PI, Math.PI) });
 /** Greens that a ball may cross without running away: at most 3 % on at most 3 m of speed. */
 const anyTiered: fc.Arbitrary<Putt> = fc
   .record({
-    distance: number(2, 9),
-    greenSpeed: number(2, 3),
-    past: number(0.1, 0.8),
+    distance: between(2, 9),
+    greenSpeed: between(2, 3),
+    past: between(0.1, 0.8),
     slope: anySlope,
-    first: number(0.2, 0.5),
-    second: number(0.55, 0.9),
+    first: between(0.2, 0.5),
+    second: between(0.55, 0.9),
     slopes: fc.array(anySlope, { minLength: 1, maxLength: 2 }),
   })
   .map(({ first, second, slopes, ...putt }) => ({

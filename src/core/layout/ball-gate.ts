@@ -2,7 +2,15 @@ import { z } from 'zod';
 import { BALL_DIAMETER, HOLE_RADIUS } from '@/core/green';
 import { INCH } from '@/core/units';
 import { CAUTIONS } from './cautions';
-import { defineElement, type Finding, type Outcome, type Tolerance } from './element';
+import {
+  defineElement,
+  type Evidence,
+  type Finding,
+  type Launch,
+  type Outcome,
+  type Tolerance,
+} from './element';
+import { openingEvidence, openingMet, openingTolerance, type Opening } from './opening';
 import type { Setting } from './setting';
 import { turned, type Spot } from './spot';
 
@@ -87,38 +95,31 @@ export function gateTolerance(gate: OnLine): Tolerance {
   return { quantity: 'start', left: side(-left.across), right: side(right.across) };
 }
 
-/** Turns farther than this from the aim are no putt, rad. */
-const WIDEST_TURN = 0.5;
+/** A standing gate as an opening: the ball's middle stays half a ball and half a shank from a tee's. */
+function opening(gate: BallGate, setting: Setting): Opening {
+  const reach = (BALL_DIAMETER + gate.shank) / 2;
+  const { left, right } = tees(gate, setting);
+  return { left: { at: left, beside: reach }, right: { at: right, beside: -reach } };
+}
 
 /**
- * Start directions that clear a gate where it stands: by the straight formula on the start line, by rolling the ball at
- * the intended speed on the curve.
+ * Start directions that clear a gate where it stands: by the straight formula on the level, on a slope by rolling the ball
+ * at the intended speed.
  *
  * @param gate a ball gate
  * @param setting the putt it stands on
  * @returns radians, left and right of the aim
  */
-export function standingTolerance(gate: BallGate, setting: Setting): Tolerance {
-  if (gate.on === 'line') return gateTolerance(gate);
-  const reach = (BALL_DIAMETER + gate.shank) / 2;
-  const { left, right } = tees(gate, setting);
-  return {
-    quantity: 'start',
-    left: -edge((turn) => setting.passes(turn, left) - reach),
-    right: edge((turn) => setting.passes(turn, right) + reach),
-  };
-}
+export const standingTolerance = (gate: BallGate, setting: Setting): Tolerance =>
+  openingTolerance(opening(gate, setting), setting);
 
-/** The turn at which a rising function of it is zero. */
-function edge(value: (turn: number) => number): number {
-  let [low, high] = [-WIDEST_TURN, WIDEST_TURN];
-  for (let step = 0; step < 40; step++) {
-    const middle = (low + high) / 2;
-    if (value(middle) < 0) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}
+/** What happened at a standing gate says of the start direction, and on a slope far away of the pace too. */
+export const standingEvidence = (outcome: string, gate: BallGate, setting: Setting): Evidence[] =>
+  openingEvidence(outcome, opening(gate, setting), setting);
+
+/** What a ball really meets at a standing gate. */
+export const standingMet = (launch: Launch, gate: BallGate, setting: Setting): string =>
+  openingMet(launch, opening(gate, setting), setting);
 
 /**
  * The gap whose tolerance is a given angle to each side: the inverse of {@link gateTolerance} for a centred ball.
@@ -283,17 +284,8 @@ export const ballGate = defineElement({
     const { left, right } = tees(gate, setting);
     return gateOutcomes(left, right);
   },
-  evidence: (outcome, gate, setting) => gateEvidence(outcome, standingTolerance(gate, setting)),
-  meets: ({ direction }, gate, setting) => {
-    const reach = (BALL_DIAMETER + gate.shank) / 2;
-    const straight = ({ along, across }: Spot) =>
-      along * Math.sin(direction) - across * Math.cos(direction);
-    const passes = (tee: Spot) =>
-      gate.on === 'line' ? straight(tee) : setting.passes(direction, tee);
-    const { left, right } = tees(gate, setting);
-    if (passes(right) > -reach) return 'right';
-    return passes(left) < reach ? 'left' : 'clear';
-  },
+  evidence: standingEvidence,
+  meets: standingMet,
   draw: (gate, setting) => {
     const { left, right } = tees(gate, setting);
     return [
@@ -331,6 +323,7 @@ export const ballGate = defineElement({
       kind: 'across',
       metres: gate.gap,
       error: ERRORS.gap,
+      decides: 'opening',
       as: (gap) => ({ ...gate, gap }),
     },
     {
@@ -339,6 +332,7 @@ export const ballGate = defineElement({
       kind: 'along',
       metres: gate.distance,
       error: ERRORS.distance,
+      decides: 'along',
       as: (distance) => ({ ...gate, distance }),
     },
     {
@@ -367,23 +361,6 @@ export const ballGate = defineElement({
   kit: () => [{ item: 'tee', count: 2 }],
   cautions: () => [...CAUTIONS.tees],
 });
-
-/** What a gate says of the start direction: inside its tolerance, or beyond it to one side. */
-export function gateEvidence(
-  outcome: string,
-  { left, right }: Tolerance,
-): { quantity: 'start'; lower: number; upper: number }[] {
-  switch (outcome) {
-    case 'clear':
-      return [{ quantity: 'start', lower: -left, upper: right }];
-    case 'left':
-      return [{ quantity: 'start', lower: -Infinity, upper: -left }];
-    case 'right':
-      return [{ quantity: 'start', lower: right, upper: Infinity }];
-    default:
-      return [];
-  }
-}
 
 /** A start tolerance as a wedge from the ball to the hole. */
 export const gateWedge = ({ left, right }: Tolerance, { putt }: Setting) => ({

@@ -12,7 +12,15 @@ import {
   type Setting,
   type Side,
 } from './element';
-import { HEAD_FIELDS, HEAD_LIMITS, headGapFindings } from './head-gap';
+import {
+  HEAD_FIELDS,
+  HEAD_LIMITS,
+  headEvidence,
+  headGapFindings,
+  headMet,
+  squareAir,
+  type Touch,
+} from './head-gap';
 import { headGap } from './putter-gate';
 import type { Spot } from './spot';
 
@@ -63,7 +71,8 @@ export interface StrokePoint {
 }
 
 /**
- * The region of strike and path that passes: with `u(y) = s + y tan p + arc(y)`, all with `|u| ≤ c` at every pair.
+ * The region of strike and path that passes: with `u(y) = s + y tan p + arc(y)`, all with `|u| ≤ c(y)` at every pair,
+ * where c(y) is the air that the head's own turn there leaves.
  * A strip for each pair, cut one after the other out of a field that holds them all.
  *
  * @param params a box gate
@@ -81,8 +90,9 @@ export function boxRegion(params: BoxGate, setting: Setting): StrokePoint[] {
   for (const { along } of pairsOf(params)) {
     const middle = ({ strike, slope }: StrokePoint) =>
       strike + along * slope + setting.arcAt(along);
-    region = cut(region, (point) => params.clearance - middle(point));
-    region = cut(region, (point) => params.clearance + middle(point));
+    const air = squareAir(params.clearance, along, setting);
+    region = cut(region, (point) => air - middle(point));
+    region = cut(region, (point) => air + middle(point));
   }
   return region;
 }
@@ -107,10 +117,8 @@ function pathTolerance(params: BoxGate, setting: Setting): { left: number; right
   for (const { along } of pairsOf(params)) {
     const inside = setting.arcAt(along);
     if (along === 0) continue;
-    const edges = [
-      (-params.clearance - inside) / along,
-      (params.clearance - inside) / along,
-    ] as const;
+    const air = squareAir(params.clearance, along, setting);
+    const edges = [(-air - inside) / along, (air - inside) / along] as const;
     lowest = Math.max(lowest, Math.min(...edges));
     highest = Math.min(highest, Math.max(...edges));
   }
@@ -118,72 +126,68 @@ function pathTolerance(params: BoxGate, setting: Setting): { left: number; right
   return { left: -Math.atan(lowest), right: Math.atan(highest) };
 }
 
-type Touch = Side | 'clear';
 const TOUCHES = ['clear', 'left', 'right'] as const;
 
-/** The two pairs that are logged, as one name: "clear", "front left", "back right, front left". */
-const outcomeId = (back: Touch, front: Touch): string =>
-  [back !== 'clear' && `back ${back}`, front !== 'clear' && `front ${front}`]
-    .filter(Boolean)
+/** What happened at each pair, in the order from back to front. */
+type Touches = { pair: Pair; touch: Touch }[];
+
+/** The touches of all pairs as one name: "clear", "front left", "back right, front left". */
+const outcomeId = (touches: Touches): string =>
+  touches
+    .filter(({ touch }) => touch !== 'clear')
+    .map(({ pair, touch }) => `${pair.id} ${touch}`)
     .join(', ') || 'clear';
 
-/** All that can happen, one tee before two. */
-const both = (): { back: Touch; front: Touch; id: string }[] => {
-  const touched = (one: { back: Touch; front: Touch }) =>
-    Number(one.back !== 'clear') + Number(one.front !== 'clear');
-  return TOUCHES.flatMap((front) =>
-    TOUCHES.map((back) => ({ back, front, id: outcomeId(back, front) })),
-  ).sort((a, b) => touched(a) - touched(b));
-};
+const touchedOf = (touches: Touches) =>
+  touches.flatMap(({ pair, touch }) => (touch === 'clear' ? [] : [{ pair, side: touch }]));
 
-/** What two touched tees say together. */
-function saying(back: Touch, front: Touch, setting: Setting): string {
-  if (back === 'clear' || front === 'clear') return '';
-  if (back === front) return `too far ${setting.end(back) === 'heel' ? 'in' : 'out'}`;
-  return setting.end(front) === 'heel' ? 'out-to-in' : 'in-to-out';
+/** All that can happen, one tee before two. */
+const happenings = (params: BoxGate): Touches[] =>
+  pairsOf(params)
+    .reduce<Touches[]>(
+      (all, pair) =>
+        TOUCHES.flatMap((touch) => all.map((touches) => [...touches, { pair, touch }])),
+      [[]],
+    )
+    .sort((a, b) => touchedOf(a).length - touchedOf(b).length);
+
+/** What two touched tees, the rearmost and the foremost, say together. */
+function saying(touched: { pair: Pair; side: Side }[], setting: Setting): string {
+  const [rear, fore] = [touched[0]?.side, touched.length > 1 ? touched.at(-1)!.side : undefined];
+  if (!rear || !fore) return '';
+  if (rear === fore) return `too far ${setting.end(rear) === 'heel' ? 'in' : 'out'}`;
+  return setting.end(fore) === 'heel' ? 'out-to-in' : 'in-to-out';
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 function outcomes(params: BoxGate, setting: Setting): Outcome[] {
-  const [back, front] = ['back', 'front'].map((id) =>
-    pairsOf(params).find((pair) => pair.id === id),
-  ) as [Pair, Pair];
-  return both().map((one): Outcome => {
-    const touched = [
-      ...(one.back === 'clear' ? [] : [{ pair: back, side: one.back }]),
-      ...(one.front === 'clear' ? [] : [{ pair: front, side: one.front }]),
-    ];
+  return happenings(params).map((touches): Outcome => {
+    const touched = touchedOf(touches);
     const single = touched.length === 1 ? touched[0]! : null;
     return {
-      id: one.id,
+      id: outcomeId(touches),
       label:
         touched.length === 0
           ? 'Clear'
           : capital(touched.map(({ pair, side }) => `${pair.id} ${setting.end(side)}`).join(', ')),
-      detail: touched.length === 0 ? 'through the box' : saying(one.back, one.front, setting),
+      detail: touched.length === 0 ? 'through the box' : saying(touched, setting),
       side: single?.side ?? 'middle',
       passes: touched.length === 0,
       at: single ? teeAt(params, setting, single.pair, single.side) : null,
       ...(single && { tee: `${single.pair.id} ${single.side}` }),
+      tees: touched.map(({ pair, side }) => `${pair.id} ${side}`),
     };
   });
 }
 
+/** Where any pair leaves the head no air, none of them tells anything: it would be told of the wide ones only. */
 function evidence(outcome: string, params: BoxGate, setting: Setting): Evidence[] {
-  const happened = both().find(({ id }) => id === outcome);
-  if (!happened) return [];
-  const bound = (along: number, touch: Touch): Evidence => {
-    const inside = setting.arcAt(along);
-    const [lower, upper] = [-params.clearance - inside, params.clearance - inside];
-    return {
-      quantity: 'head',
-      at: along,
-      lower: touch === 'clear' ? lower : touch === 'left' ? -Infinity : upper,
-      upper: touch === 'clear' ? upper : touch === 'left' ? lower : Infinity,
-    };
-  };
-  return [bound(-params.behind, happened.back), bound(params.ahead, happened.front)];
+  const happened = happenings(params).find((touches) => outcomeId(touches) === outcome) ?? [];
+  const said = happened.map(({ pair, touch }) =>
+    headEvidence(touch, params.clearance, pair.along, setting),
+  );
+  return said.some((one) => one.length === 0) ? [] : said.flat();
 }
 
 /** Putter gates in line: the region of strike and path that passes. */
@@ -247,14 +251,13 @@ export const boxGate = defineElement({
   tolerance: (params, setting) => ({ quantity: 'path', ...pathTolerance(params, setting) }),
   outcomes,
   evidence,
-  meets: ({ strike = 0, path = 0 }, params, setting) => {
-    const touch = (along: number): Touch => {
-      const middle = strike + along * Math.tan(path) + setting.arcAt(along);
-      if (middle > params.clearance) return 'right';
-      return middle < -params.clearance ? 'left' : 'clear';
-    };
-    return outcomeId(touch(-params.behind), touch(params.ahead));
-  },
+  meets: (launch, params, setting) =>
+    outcomeId(
+      pairsOf(params).map((pair) => ({
+        pair,
+        touch: headMet(launch, params.clearance, pair.along, setting),
+      })),
+    ),
   draw: (params, setting): Mark[] => [
     {
       type: 'head',
@@ -304,6 +307,7 @@ export const boxGate = defineElement({
       kind: 'across',
       metres: headGap(params.clearance, setting),
       error: 0.002,
+      decides: 'opening',
       as: (gap) => ({ ...params, clearance: (gap - setting.player.headLength) / 2 }),
     },
     {

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { BALL_DIAMETER } from '@/core/green';
-import { gateEvidence, gateTolerance, gateWedge, LEAST_AIR } from './ball-gate';
+import { gateWedge, LEAST_AIR } from './ball-gate';
 import { CAUTIONS } from './cautions';
-import { defineElement, finding, type Tolerance } from './element';
+import { defineElement, finding } from './element';
+import { openingEvidence, openingMet, openingTolerance, type Opening } from './opening';
 
 const LIMITS = {
   width: { min: BALL_DIAMETER + 0.0001, max: 0.3 },
@@ -18,9 +19,11 @@ const schema = z.object({
 
 type Corridor = z.infer<typeof schema>;
 
-/** The narrowest of it is its far end: a ball gate with posts of no thickness there. */
-const tolerance = ({ width, length }: Corridor): Tolerance =>
-  gateTolerance({ distance: length, gap: width, shank: 0, offset: 0 });
+/** The narrowest of it is its far end: a gate with posts of no thickness there. */
+const opening = ({ width, length }: Corridor): Opening => ({
+  left: { at: { along: length, across: -width / 2 }, beside: BALL_DIAMETER / 2 },
+  right: { at: { along: length, across: width / 2 }, beside: -BALL_DIAMETER / 2 },
+});
 
 /** Two rods beside the ball's way. */
 export const corridor = defineElement({
@@ -63,7 +66,7 @@ export const corridor = defineElement({
   checks: ({ width }) => [
     { name: 'between the rods, at both ends', between: ['left', 'right'], metres: width },
   ],
-  tolerance,
+  tolerance: (params, setting) => openingTolerance(opening(params), setting),
   outcomes: ({ width, length }) => [
     {
       id: 'clear',
@@ -90,16 +93,10 @@ export const corridor = defineElement({
       at: { along: length, across: width / 2 },
     },
   ],
-  evidence: (outcome, params) => gateEvidence(outcome, tolerance(params)),
-  meets: ({ direction }, { width, length }) => {
-    // The ball's edges at the far end of the rods.
-    const middle = length * Math.tan(direction);
-    const edge = BALL_DIAMETER / 2 / Math.cos(direction);
-    if (middle + edge > width / 2) return 'right';
-    return middle - edge < -width / 2 ? 'left' : 'clear';
-  },
+  evidence: (outcome, params, setting) => openingEvidence(outcome, opening(params), setting),
+  meets: (launch, params, setting) => openingMet(launch, opening(params), setting),
   draw: (params, setting) => [
-    gateWedge(tolerance(params), setting),
+    gateWedge(openingTolerance(opening(params), setting), setting),
     ...[-1, 1].map((side) => ({
       type: 'rod' as const,
       role: 'rod' as const,
@@ -129,6 +126,7 @@ export const corridor = defineElement({
       kind: 'across',
       metres: params.width,
       error: 0.002,
+      decides: 'opening',
       as: (width) => ({ ...params, width }),
     },
     {
@@ -137,6 +135,7 @@ export const corridor = defineElement({
       kind: 'along',
       metres: params.length,
       error: 0.01,
+      decides: 'along',
       as: (length) => ({ ...params, length }),
     },
   ],

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import {
   BALL_DIAMETER,
   DEFAULT_PUTT,
@@ -87,17 +88,13 @@ describe('a gate on the curve', () => {
 
   it('is the straight gate when the green is flat', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: 0.3, max: 3, noNaN: true }),
-        fc.double({ min: 0.05, max: 0.12, noNaN: true }),
-        (distance, gap) => {
-          const straight = { ...half, distance, gap };
-          const flat = { ...breaking, slope: FLAT };
-          const curved = ELEMENTS.ballGate.tolerance(straight, settingOf(flat))!;
-          expect(curved.right).toBeCloseTo(gateTolerance(straight).right, 6);
-          expect(curved.left).toBeCloseTo(gateTolerance(straight).left, 6);
-        },
-      ),
+      fc.property(between(0.3, 3), between(0.05, 0.12), (distance, gap) => {
+        const straight = { ...half, distance, gap };
+        const flat = { ...breaking, slope: FLAT };
+        const curved = ELEMENTS.ballGate.tolerance(straight, settingOf(flat))!;
+        expect(curved.right).toBeCloseTo(gateTolerance(straight).right, 6);
+        expect(curved.left).toBeCloseTo(gateTolerance(straight).left, 6);
+      }),
       { numRuns: 40 },
     );
   });

@@ -56,15 +56,24 @@ export interface Outcome {
   passes: boolean;
   /** Where to touch the drawing for it; null when it has no place. */
   at: Spot | null;
-  /** The place that was touched, when it is one tee. */
+  /** The place that was touched, when it is one tee; or all of them, when there were several. */
   tee?: string;
+  tees?: readonly string[];
+  /** Where the ball can have ended when this happened, if it tells. */
+  ends?: readonly End[];
 }
 
-/** What one outcome says of the player: a quantity lay between two bounds, infinite where unbounded. */
+/** Bounds, infinite where unbounded. */
+export type Interval = readonly [lower: number, upper: number];
+
+/** What one outcome says of the player: a quantity lay between two bounds. */
 export type Evidence =
   | {
-      /** Start and face in rad, right positive; pace in m of level run past the hole, short negative. */
-      quantity: 'start' | 'face' | 'pace';
+      /**
+       * Start and face in rad from the line, right positive; pace as a share of the way intended, less one; height on the
+       * face above its middle, m.
+       */
+      quantity: 'start' | 'face' | 'pace' | 'height';
       lower: number;
       upper: number;
     }
@@ -76,18 +85,21 @@ export type Evidence =
       upper: number;
     }
   | {
-      /** It was holed, or reached the hole and was not. Pace in m past, start in rad; what is holed lies in one of them. */
-      quantity: 'hole';
-      holed: boolean;
-      slices: { pace: [number, number]; start: [number, number] }[];
+      /** Start and pace together lay in one of these, which do not overlap: what passes depends on both. */
+      quantity: 'roll';
+      areas: { start: Interval; pace: Interval }[];
     };
+
+/** Where a ball can have ended: in the hole, short of it, or past it. */
+export type End = 'holed' | 'short' | 'past';
 
 /**
  * A value read off, with the error of reading it as one standard deviation. Strike as the head's middle right of the
- * ball's and height on the face above its middle, m; pace as m of run past the hole, short negative.
+ * ball's and height on the face above its middle, m; pace as m of run past the hole, short negative; start in rad from
+ * the line.
  */
 export interface Direct {
-  quantity: 'strike' | 'height' | 'pace';
+  quantity: 'strike' | 'height' | 'pace' | 'start';
   value: number;
   error: number;
 }
@@ -102,8 +114,12 @@ export interface Pointing<Params> {
   middle?(params: Params): Spot;
   /** The outcome that a spot is. */
   outcome(spot: Spot, params: Params, setting: Setting): string;
-  /** What it says of the player. */
+  /** Other outcomes that a spot may be pointed at for, because they tell what the spot does not. */
+  also?: readonly string[];
+  /** What it says of the player; the first is what a coach reads off. */
   says(spot: Spot, params: Params, setting: Setting): Direct[];
+  /** Half of the picture's width and height beyond which nothing can be pointed at, m. */
+  within(params: Params, setting: Setting): Spot;
   /** The spot that a putt really makes, for simulated players. */
   spotOf(launch: Launch, setting: Setting): Spot;
 }
@@ -203,6 +219,8 @@ export interface Measure<Params> {
   metres: number;
   /** What a careful coach is off by, m. */
   error: number;
+  /** What it decides of how a stand really is: the opening between tees, or how far along they are. */
+  decides?: 'opening' | 'along';
   /** The numbers as they are when it measures so. */
   as(metres: number): Params;
 }
@@ -220,14 +238,14 @@ export interface Harder<Params> {
 export interface Launch {
   /** Start direction from the line. */
   direction: number;
+  /** The distance it is sent for against the one intended, less one; as intended when left out. */
+  pace?: number;
   face?: number;
   path?: number;
   /** The head's middle against the ball's, m. */
   strike?: number;
   /** Where on the face the ball was met, above its middle, m. */
   height?: number;
-  /** How far it would run past the hole on the level, short negative, m; as intended when left out. */
-  past?: number;
 }
 
 /**

@@ -117,6 +117,7 @@ export const faceCheck = defineElement({
       kind: 'along',
       metres: params.distance,
       error: 0.01,
+      decides: 'along',
       as: (distance) => ({ ...params, distance }),
     },
   ],

@@ -12,6 +12,8 @@ const schema = z.object({
 
 type FaceMark = z.infer<typeof schema>;
 
+/** No face is higher than twice this, m. */
+const FACE_HALF = 0.03;
 /** How far off a mark is that is read off the face and touched on a picture, m. */
 const READ = 0.0015;
 
@@ -77,14 +79,21 @@ export const faceMark = defineElement({
     ];
   },
   // A ball met left of the face's middle is a head whose middle was right of the ball.
-  evidence: (outcome, { across }) => {
+  evidence: (outcome, { across, high }) => {
+    const heel = (lower: number, upper: number) =>
+      ({ quantity: 'head', at: 0, lower, upper }) as const;
+    const up = (lower: number, upper: number) => ({ quantity: 'height', lower, upper }) as const;
     switch (outcome) {
       case 'middle':
-        return [{ quantity: 'head', at: 0, lower: -across, upper: across }];
+        return [heel(-across, across), up(-high, high)];
       case 'left':
-        return [{ quantity: 'head', at: 0, lower: across, upper: Infinity }];
+        return [heel(across, Infinity)];
       case 'right':
-        return [{ quantity: 'head', at: 0, lower: -Infinity, upper: -across }];
+        return [heel(-Infinity, -across)];
+      case 'low':
+        return [up(-Infinity, -high)];
+      case 'high':
+        return [up(high, Infinity)];
       default:
         return [];
     }
@@ -97,6 +106,7 @@ export const faceMark = defineElement({
       { quantity: 'strike', value: -across, error: READ },
       { quantity: 'height', value: along, error: READ },
     ],
+    within: (_params, { player }) => ({ along: FACE_HALF, across: player.headLength / 2 }),
     spotOf: ({ strike = 0, height = 0 }) => ({ along: height, across: -strike }),
   },
   meets: ({ strike = 0, height = 0 }, params) =>

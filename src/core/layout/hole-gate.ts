@@ -3,18 +3,21 @@ import { BALL_DIAMETER, HOLE_RADIUS } from '@/core/green';
 import {
   ballGate,
   DEFAULT_SHANK,
-  gateEvidence,
   gateWedge,
   LEAST_AIR,
+  standingEvidence,
+  standingMet,
   standingTolerance,
   type BallGate,
 } from './ball-gate';
 import { CAUTIONS } from './cautions';
-import { defineElement, finding, type Setting } from './element';
+import { defineElement, finding, type Evidence, type Setting } from './element';
 
 const GAP = { min: BALL_DIAMETER + 0.0001, max: 0.2 };
 /** The tees stand this far before the front edge of the cup, m. */
 const BEFORE = 0.03;
+/** A ball that dies farther than this from the hole's middle has not been through, m. */
+const SHORT = HOLE_RADIUS + BEFORE;
 
 const schema = z.object({
   /** Inner gap between the tees, m. */
@@ -71,13 +74,29 @@ export const holeGate = defineElement({
   places: (params, setting) => ballGate.places(asBallGate(params, setting), setting),
   checks: ({ gap }) => [{ name: 'between the tees', between: ['left', 'right'], metres: gap }],
   tolerance: (params, setting) => standingTolerance(asBallGate(params, setting), setting),
-  outcomes: (params, setting) => ballGate.outcomes(asBallGate(params, setting), setting),
-  // On a slope the way to the cup depends on the pace as much as on the start: then it says nothing of the start alone.
-  evidence: (outcome, params, setting) =>
-    setting.putt.slope.grade === 0 && setting.putt.tiers.length === 0
-      ? gateEvidence(outcome, standingTolerance(asBallGate(params, setting), setting))
-      : [],
-  meets: (launch, params, setting) => ballGate.meets(launch, asBallGate(params, setting), setting),
+  outcomes: (params, setting) => [
+    ...ballGate.outcomes(asBallGate(params, setting), setting),
+    {
+      id: 'short',
+      label: 'Short',
+      detail: 'of the gate',
+      side: 'middle',
+      passes: false,
+      at: null,
+      ends: ['short'],
+    },
+  ],
+  evidence: (outcome, params, setting): Evidence[] => {
+    const gets = setting.paceOf(-SHORT);
+    if (outcome === 'short') return [{ quantity: 'pace', lower: -Infinity, upper: gets }];
+    const said = standingEvidence(outcome, asBallGate(params, setting), setting);
+    // What was seen at the gate also says that the ball got there.
+    return said.length > 0 ? [...said, { quantity: 'pace', lower: gets, upper: Infinity }] : [];
+  },
+  meets: (launch, params, setting) =>
+    setting.restOf(launch.pace ?? 0) < -SHORT
+      ? 'short'
+      : standingMet(launch, asBallGate(params, setting), setting),
   draw: (params, setting) => {
     const gate = asBallGate(params, setting);
     return [
@@ -100,6 +119,7 @@ export const holeGate = defineElement({
       kind: 'across',
       metres: params.gap,
       error: 0.002,
+      decides: 'opening',
       as: (gap) => ({ ...params, gap }),
     },
   ],

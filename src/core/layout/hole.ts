@@ -1,36 +1,77 @@
 import { z } from 'zod';
-import {
-  DROP_SPEED,
-  aimFor,
-  isLevel,
-  makeWindow,
-  paceRun,
-  rollPutt,
-  rollingDeceleration,
-} from '@/core/green';
-import { defineElement, type Evidence, type Setting } from './element';
+import { isLevel, rollPutt } from '@/core/green';
+import { cupOf, type Slice } from './cup';
+import { defineElement, type Evidence, type Interval, type Outcome, type Setting } from './element';
+import { REST_WITHIN, restOfLaunch, restSays } from './rest';
+import { turned, type Spot } from './spot';
 
 const schema = z.object({});
 
-/** Runs past the hole between which the make window is taken as one, m: finer on a slope, where it turns with the pace. */
-const SLICES = [0, 0.15, 0.35, 0.65, 1.1, 1.8, 3];
-const SLOPING = [0, 0.04, 0.09, 0.15, 0.22, 0.31, 0.42, 0.55, 0.72, 0.95, 1.3, 1.8, 3];
+/** Where a ball came to rest, seen from the hole along the line from the ball: beyond it and right of it, m. */
+function fromHole(spot: Spot, { hole, aim }: Setting): { past: number; aside: number } {
+  const { along, across } = turned(
+    { along: spot.along - hole.along, across: spot.across - hole.across },
+    aim.direction,
+  );
+  return { past: along, aside: across };
+}
 
-/**
- * What is holed, as slices of pace each with its window of start directions. A faster ball has less of the hole and
- * breaks less, so the window narrows and turns from slice to slice.
- */
-function slicesOf({ putt, aim }: Setting): Extract<Evidence, { quantity: 'hole' }>['slices'] {
-  const most = paceRun(DROP_SPEED, rollingDeceleration(putt.greenSpeed));
-  const slices = isLevel(putt) ? SLICES : SLOPING;
-  return slices.slice(1).flatMap((until, index) => {
-    const from = slices[index]!;
-    const to = Math.min(until, most);
-    if (to <= from) return [];
-    const { aim: own, left, right } = makeWindow({ ...putt, past: (from + to) / 2 });
-    const middle = own.direction - aim.direction;
-    return [{ pace: [from, to], start: [middle - left, middle + right] }];
+/** Beyond the hole or level with it the ball passed it: on which side is where it lies of the way it arrives. */
+function outcomeAt(spot: Spot, setting: Setting): string {
+  const { past, aside } = fromHole(spot, setting);
+  if (past < 0) return 'short';
+  const { arrivalDirection: way } = setting.aim;
+  return aside * Math.cos(way) - past * Math.sin(way) > 0 ? 'right' : 'left';
+}
+
+/** What of a slice passed the hole on a side, touched its rim, or did any of it. */
+function missing(outcome: string, { drops, touches, middle }: Slice): Interval[] {
+  const [left, right] = drops ?? [middle, middle];
+  switch (outcome) {
+    case 'left':
+      return [[-Infinity, left]];
+    case 'right':
+      return [[right, Infinity]];
+    case 'past':
+      return [
+        [-Infinity, left],
+        [right, Infinity],
+      ];
+    case 'lip':
+      return [
+        [touches[0], left],
+        [right, touches[1]],
+      ];
+    default:
+      return [];
+  }
+}
+
+function evidence(outcome: string, setting: Setting): Evidence[] {
+  const cup = cupOf(setting);
+  const first = cup[0];
+  if (!first) return [];
+  if (outcome === 'short') {
+    return [
+      { quantity: 'pace', lower: -Infinity, upper: Math.max(first.pace[0], setting.paceOf(0)) },
+    ];
+  }
+  const areas = cup.flatMap((slice) => {
+    const starts =
+      outcome === 'holed' ? (slice.drops ? [slice.drops] : []) : missing(outcome, slice);
+    return starts
+      .filter(([lower, upper]) => lower < upper)
+      .map((start) => ({ start, pace: slice.pace }));
   });
+  return areas.length > 0 ? [{ quantity: 'roll', areas }] : [];
+}
+
+/** On a slope the sides have names: high is where the ball would have come down to the hole from. */
+function sideWords(side: 'left' | 'right', { putt }: Setting): string {
+  if (isLevel(putt)) return 'of the hole';
+  const down = Math.sin(putt.slope.falls);
+  if (Math.abs(down) < 0.2) return 'of the hole';
+  return (side === 'right') === down > 0 ? 'low side' : 'high side';
 }
 
 /** The hole itself, when it counts. */
@@ -45,28 +86,61 @@ export const hole = defineElement({
   check: () => [],
   places: () => [],
   tolerance: () => null,
-  outcomes: (_params, { hole: at }) => [
-    { id: 'holed', label: 'Holed', detail: 'in', side: 'middle', passes: true, at },
-    { id: 'short', label: 'Short', detail: 'never there', side: 'middle', passes: false, at: null },
-    { id: 'past', label: 'Past', detail: 'missed', side: 'middle', passes: false, at: null },
-  ],
-  evidence: (outcome, _params, setting) => {
-    switch (outcome) {
-      case 'short':
-        return [{ quantity: 'pace', lower: -Infinity, upper: 0 }];
-      case 'holed':
-      case 'past':
-        return [{ quantity: 'hole', holed: outcome === 'holed', slices: slicesOf(setting) }];
-      default:
-        return [];
-    }
+  outcomes: (_params, setting) => {
+    const missed = { passes: false, at: null } as const;
+    const side = (id: 'left' | 'right', label: string): Outcome => ({
+      id,
+      label,
+      detail: sideWords(id, setting),
+      side: id,
+      ...missed,
+      ends: ['past'],
+    });
+    return [
+      {
+        id: 'holed',
+        label: 'Holed',
+        detail: 'in',
+        side: 'middle',
+        passes: true,
+        at: setting.hole,
+        ends: ['holed'],
+      },
+      side('left', 'Past left'),
+      side('right', 'Past right'),
+      { id: 'short', label: 'Short', detail: '', side: 'middle', ...missed, ends: ['short'] },
+      {
+        id: 'lip',
+        label: 'Lipped out',
+        detail: 'off the rim',
+        side: 'middle',
+        ...missed,
+        ends: ['past', 'short'],
+      },
+      {
+        id: 'past',
+        label: 'Past',
+        detail: 'side not seen',
+        side: 'middle',
+        ...missed,
+        ends: ['past'],
+      },
+    ];
   },
-  meets: ({ direction, past }, _params, { putt, aim }) => {
-    const run = past ?? putt.past;
-    if (run < 0) return 'short';
-    const { startSpeed } = aimFor({ ...putt, past: run });
-    const { result } = rollPutt(putt, startSpeed, aim.direction + direction);
-    return result === 'holed' || result === 'short' ? result : 'past';
+  evidence: (outcome, _params, setting) => evidence(outcome, setting),
+  pointing: {
+    on: 'green',
+    outcome: (spot, _params, setting) => outcomeAt(spot, setting),
+    also: ['lip', 'past'],
+    says: (spot, _params, setting) => restSays(spot, setting),
+    within: () => REST_WITHIN,
+    spotOf: restOfLaunch,
+  },
+  meets: ({ direction, pace = 0 }, _params, { putt, aim }) => {
+    const speed = aim.startSpeed * Math.sqrt(Math.max(1 + pace, 1e-4));
+    const { result, side } = rollPutt(putt, speed, aim.direction + direction);
+    if (result === 'holed' || result === 'short') return result;
+    return side === 'left' ? 'left' : 'right';
   },
   draw: () => [],
   kit: () => [],

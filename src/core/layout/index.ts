@@ -8,16 +8,18 @@ export {
   type BallGateInput,
 } from './ball-gate';
 export { asBuilt, asPlanned, isBuilt } from './as-built';
-export { ballGateLayout, ballGateOf } from './ball-gate-layout';
+export { ballGateLayout, ballGateOf, gateNowOf, type GateNow } from './ball-gate-layout';
 export { boxRegion, type BoxGate, type StrokePoint } from './box-gate';
 export type {
   Check,
   Direct,
   Element,
+  End,
   Evidence,
   Field,
   Finding,
   Grip,
+  Interval,
   KitItem,
   Launch,
   Mark,
@@ -49,10 +51,12 @@ export {
   COUNTS,
   elementOf,
   fitted,
+  isMeasured,
   layoutCautions,
   layoutChecklist,
   layoutKit,
   layoutSchema,
+  measuredOff,
   onReading,
   outcomesSchema,
   pointsSchema,
@@ -68,12 +72,25 @@ export {
   type Standing,
 } from './layout';
 export { breaks, drawLayout, midpointOf } from './draw-layout';
-export { judge, outcomesProblem, pointsProblem } from './judge';
+export { allAsIntended, judge, outcomesProblem, pointsProblem } from './judge';
 export { loggedElements, type LoggedElements } from './logged';
-export { airAtTurn, edgeLoss, type PutterGate } from './putter-gate';
+export { airAt, airAtTurn } from './head-gap';
+export { edgeLoss, type PutterGate } from './putter-gate';
+export {
+  layoutAt,
+  ownPlace,
+  placeAfter,
+  placeSchema,
+  spotKey,
+  stationCount,
+  stationInTurn,
+  stationPlace,
+  type PuttPlace,
+  type PuttSpot,
+} from './place';
 export { ELEMENTS, type ElementKind } from './register';
 export { settingOf } from './setting';
-export { stationPutts, type Stations } from './stations';
+export type { Stations } from './stations';
 export {
   sensitivityOf,
   strictnessOf,

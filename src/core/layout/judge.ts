@@ -1,21 +1,41 @@
-import { standing, type Layout, type Outcomes, type Points } from './layout';
+import type { End } from './element';
+import { standing, type Layout, type Outcomes, type Points, type Standing } from './layout';
+
+const named = (element: Standing): string => element.name.toLowerCase();
 
 /**
- * Checks what was logged against the layout: every element with outcomes has one of its own, and no other is named.
+ * Checks what was logged against the layout: what is named is there and can happen, something was seen, and all of it can
+ * be true of one putt. What nobody saw is left out.
  *
  * @returns a sentence saying what is wrong, or null
  */
 export function outcomesProblem(layout: Layout, outcomes: Outcomes): string | null {
   const elements = standing(layout);
-  for (const id of Object.keys(outcomes)) {
-    if (!elements.some((element) => element.id === id))
-      return `This layout has no element “${id}”.`;
+  const logged = elements.filter((element) => element.outcomes().length > 0);
+  for (const [id, outcome] of Object.entries(outcomes)) {
+    const element = elements.find((one) => one.id === id);
+    if (!element) return `This layout has no element “${id}”.`;
+    const allowed = element.outcomes().map((one) => one.id);
+    if (!allowed.includes(outcome)) {
+      return `“${outcome}” cannot happen at the ${named(element)}: ${allowed.join(', ') || 'nothing is logged there'}.`;
+    }
   }
+  if (logged.length > 0 && Object.keys(outcomes).length === 0) {
+    return `Nothing was logged of this putt: say what happened at the ${logged.map(named).join(', the ')}.`;
+  }
+  return contradiction(logged, outcomes);
+}
+
+/** Two things that cannot be true of one putt: holed and short of the zone. */
+function contradiction(elements: Standing[], outcomes: Outcomes): string | null {
+  let can: readonly End[] = ['holed', 'short', 'past'];
+  const said: string[] = [];
   for (const element of elements) {
-    const allowed = element.outcomes().map(({ id }) => id);
-    const logged = outcomes[element.id];
-    if (allowed.length === 0 ? logged === undefined : allowed.includes(logged ?? '')) continue;
-    return `“${logged ?? 'nothing'}” cannot happen at the ${element.name.toLowerCase()}: ${allowed.join(', ') || 'nothing is logged there'}.`;
+    const outcome = element.outcomes().find(({ id }) => id === outcomes[element.id]);
+    if (!outcome?.ends) continue;
+    said.push(`“${outcome.label}” at the ${named(element)}`);
+    can = can.filter((end) => outcome.ends!.includes(end));
+    if (can.length === 0) return `${said.join(' and ')} cannot both be true of one putt.`;
   }
   return null;
 }
@@ -30,9 +50,14 @@ export function pointsProblem(layout: Layout, outcomes: Outcomes, points: Points
   for (const [id, spot] of Object.entries(points)) {
     const element = elements.find((one) => one.id === id);
     if (!element?.pointing) return `Nothing can be pointed at for “${id}” on this layout.`;
-    const says = element.pointing.outcome(spot);
-    if (says !== outcomes[id]) {
-      return `What was pointed at says “${says}” at the ${element.name.toLowerCase()}, not “${outcomes[id]}”.`;
+    const { within, allows, outcome } = element.pointing;
+    const far = (['along', 'across'] as const).find((way) => Math.abs(spot[way]) > within[way]);
+    // On the green the reach is counted from the hole, which lies no farther from the ball than it.
+    if (far) {
+      return `${(1000 * Math.abs(spot[far])).toFixed(0)} mm ${far === 'along' ? 'along' : 'across'} is off the picture of the ${named(element)}: at most ${(1000 * within[far]).toFixed(0)} mm is allowed.`;
+    }
+    if (outcomes[id] === undefined || !allows(outcomes[id], spot)) {
+      return `What was pointed at says “${outcome(spot)}” at the ${named(element)}, not “${outcomes[id] ?? 'nothing'}”.`;
     }
   }
   return null;
@@ -58,11 +83,40 @@ function countedElements(layout: Layout) {
   return wanted.length > 0 ? wanted : logged;
 }
 
-/** A judge of putts on a layout: whether one did what counts. */
+/**
+ * A judge of putts on a layout: whether one did what counts. What nobody saw neither helps nor harms, but something that
+ * counts has to have been seen.
+ */
 export function judge(layout: Layout): (outcomes: Outcomes) => boolean {
   const asking = countedElements(layout);
-  return (happened) =>
-    asking.every(
-      ({ id, outcomes }) => outcomes.find((one) => one.id === happened[id])?.passes === true,
+  return (happened) => {
+    const seen = asking.filter(({ id }) => happened[id] !== undefined);
+    return (
+      seen.length > 0 &&
+      seen.every(
+        ({ id, outcomes }) => outcomes.find((one) => one.id === happened[id])?.passes === true,
+      )
     );
+  };
+}
+
+/**
+ * A putt on which all was as it should be: what passes at every element, so far as it can be true at once.
+ *
+ * @param layout what it was putted on
+ * @param seen what was touched already, and stays
+ */
+export function allAsIntended(layout: Layout, seen: Outcomes = {}): Outcomes {
+  const all: Outcomes = { ...seen };
+  for (const element of standing(layout)) {
+    if (all[element.id] !== undefined) continue;
+    const fits = element
+      .outcomes()
+      .find(
+        ({ id, passes }) =>
+          passes && outcomesProblem(layout, { ...all, [element.id]: id }) === null,
+      );
+    if (fits) all[element.id] = fits.id;
+  }
+  return all;
 }

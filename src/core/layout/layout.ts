@@ -131,12 +131,17 @@ export interface Standing {
   tolerance(): Tolerance | null;
   outcomes(): Outcome[];
   evidence(outcome: string): Evidence[];
+  /** The same, did it stand with other numbers. */
+  evidenceAs(outcome: string, params: Piece['params']): Evidence[];
   /** What can be pointed at for it, spots on the green or on the face; null when nothing can. */
   pointing: {
     on: Pointing<unknown>['on'];
     middle: Spot | null;
     outcome(spot: Spot): string;
+    /** Whether a spot can have been pointed at when this happened. */
+    allows(outcome: string, spot: Spot): boolean;
     says(spot: Spot): Direct[];
+    within: Spot;
     spotOf(launch: Launch): Spot;
   } | null;
   meets(launch: Launch): string | null;
@@ -203,6 +208,7 @@ export function standing(layout: Layout): Standing[] {
           outcome.tee ? { ...outcome, detail: `tee ${letters.get(outcome.tee)}` } : outcome,
         ),
       evidence: (outcome) => element.evidence(outcome, params, setting),
+      evidenceAs: (outcome, other) => element.evidence(outcome, other, setting),
       pointing: pointingOf(element.pointing, params, setting),
       meets: (launch) => element.meets(launch, params, setting),
       draw: () =>
@@ -230,6 +236,35 @@ export function standing(layout: Layout): Standing[] {
   });
 }
 
+/** How far off a stand really is, as one standard deviation, m: set by the plan, or measured once it stood. */
+const OFF = {
+  opening: { planned: 0.0015, measured: 0.0005 },
+  along: { planned: 0.01, measured: 0.002 },
+} as const;
+
+/**
+ * An element as it may really stand: each of the measures that decide what it lets through off by one standard deviation,
+ * wider, one at a time.
+ *
+ * @param element as it is thought to stand
+ * @param piece with what was measured of it
+ */
+export function measuredOff(
+  { measures, evidenceAs }: Standing,
+  { built = {} }: Piece,
+): { evidence(outcome: string): Evidence[] }[] {
+  return measures().flatMap(({ name, metres, decides, as }) => {
+    if (!decides) return [];
+    const off = OFF[decides][name in built ? 'measured' : 'planned'];
+    const params = as(metres + (decides === 'opening' ? off : -off));
+    return [{ evidence: (outcome: string) => evidenceAs(outcome, params) }];
+  });
+}
+
+/** Whether all that decides what an element lets through was measured once it stood; true where nothing does. */
+export const isMeasured = ({ measures }: Standing, { built = {} }: Piece): boolean =>
+  measures().every(({ name, decides }) => decides !== 'opening' || name in built);
+
 /** Elements reckon along the start line; what is pointed at on the green is turned to it. */
 function pointingOf<Params>(
   pointing: Pointing<Params> | undefined,
@@ -243,6 +278,9 @@ function pointingOf<Params>(
     on,
     middle: pointing.middle?.(params) ?? null,
     outcome: (spot) => pointing.outcome(own(spot), params, setting),
+    allows: (outcome, spot) =>
+      pointing.also?.includes(outcome) || pointing.outcome(own(spot), params, setting) === outcome,
+    within: pointing.within(params, setting),
     says: (spot) => pointing.says(own(spot), params, setting),
     spotOf: (launch) => {
       const spot = pointing.spotOf(launch, setting);

@@ -1,8 +1,18 @@
 import { z } from 'zod';
 import { INCH } from '@/core/units';
 import { CAUTIONS } from './cautions';
-import { defineElement, finding, type Mark, type Place, type Setting } from './element';
-import { turned, type Spot } from './spot';
+import { ANY, cupOf, isHoled } from './cup';
+import {
+  defineElement,
+  finding,
+  type Evidence,
+  type Interval,
+  type Mark,
+  type Place,
+  type Setting,
+} from './element';
+import { REST_WITHIN, restFromHole, restOfLaunch, restSays } from './rest';
+import type { Spot } from './spot';
 
 const LENGTH = { min: 0.05, max: 6 };
 
@@ -34,16 +44,6 @@ function beyond({ hole, aim }: Setting, metres: number, aside = 0): Spot {
   };
 }
 
-/** How far off a spot is that is touched on a picture after looking, m. */
-const SEEN = 0.06;
-
-/** Where a ball came to rest, seen from the hole the way it arrives: beyond it and right of it, m. */
-function restOf({ along, across }: Spot, { hole, aim }: Setting): { past: number; aside: number } {
-  const fromHole = { along: along - hole.along, across: across - hole.across };
-  const rest = turned(fromHole, aim.direction - aim.arrivalDirection);
-  return { past: rest.along, aside: rest.across };
-}
-
 function halfCircle({ depth }: PaceZone, setting: Setting): Spot[] {
   return Array.from({ length: HALF_CIRCLE }, (_, index) => {
     const angle = Math.PI * (index / (HALF_CIRCLE - 1) - 0.5);
@@ -72,6 +72,15 @@ function places(params: PaceZone, setting: Setting): Place[] {
       ];
   }
 }
+
+/** Where there is no cup in the way, it is the pace alone that tells. */
+const said = (areas: { pace: Interval; start: Interval }[]): Evidence[] => {
+  const [one] = areas;
+  if (areas.length === 1 && one) {
+    return [{ quantity: 'pace', lower: one.pace[0], upper: one.pace[1] }];
+  }
+  return areas.length > 0 ? [{ quantity: 'roll', areas }] : [];
+};
 
 /** Where the ball should come to rest. */
 export const paceZone = defineElement({
@@ -144,28 +153,56 @@ export const paceZone = defineElement({
   },
   outcomes: (params, setting) => {
     const { lower, upper } = limits(params);
+    const edge = params.shape === 'edge';
+    const missed = { side: 'middle', passes: false, at: null } as const;
     return [
       {
         id: 'in',
-        label: params.shape === 'edge' ? 'Died there' : 'In the zone',
-        detail: params.shape === 'edge' ? 'at the edge' : 'or holed',
+        label: edge ? 'Died there' : 'In the zone',
+        detail: edge ? 'at the edge' : 'or holed',
         side: 'middle',
         passes: true,
         at: beyond(setting, (lower + upper) / 2),
+        ends: edge ? ['short'] : ['holed', 'past'],
       },
-      { id: 'short', label: 'Short', detail: 'of it', side: 'middle', passes: false, at: null },
-      { id: 'long', label: 'Long', detail: 'beyond it', side: 'middle', passes: false, at: null },
+      { id: 'short', label: 'Short', detail: 'of it', ...missed, ends: ['short'] },
+      { id: 'long', label: 'Long', detail: 'beyond it', ...missed, ends: ['past'] },
     ];
   },
-  evidence: (outcome, params) => {
+  evidence: (outcome, params, setting) => {
     const { lower, upper } = limits(params);
+    const [from, to] = [setting.paceOf(lower), setting.paceOf(upper)];
+    const cup = params.shape === 'edge' ? [] : cupOf(setting);
+    /** What drops of the balls sent at a pace from here to there: it never comes to rest where it was sent. */
+    const dropping = (least: number, most: number) =>
+      cup.flatMap(({ pace, drops }) => {
+        const part: Interval = [Math.max(pace[0], least), Math.min(pace[1], most)];
+        return drops && part[0] < part[1] ? [{ pace: part, start: drops }] : [];
+      });
+    /** The rest of them, which does. */
+    const staying = (least: number, most: number) => {
+      const dropped = dropping(least, most);
+      const [first, last] = [dropped[0]?.pace[0] ?? most, dropped.at(-1)?.pace[1] ?? most];
+      return [
+        { pace: [least, first] as const, start: ANY },
+        ...dropped.flatMap(({ pace, start }) => [
+          { pace, start: [-Infinity, start[0]] as const },
+          { pace, start: [start[1], Infinity] as const },
+        ]),
+        { pace: [last, most] as const, start: ANY },
+      ].filter(({ pace }) => pace[0] < pace[1]);
+    };
     switch (outcome) {
       case 'in':
-        return [{ quantity: 'pace', lower, upper }];
+        return said([
+          ...dropping(-Infinity, from),
+          { pace: [from, to], start: ANY },
+          ...dropping(to, Infinity),
+        ]);
       case 'short':
-        return [{ quantity: 'pace', lower: -Infinity, upper: lower }];
+        return said(staying(-Infinity, from));
       case 'long':
-        return [{ quantity: 'pace', lower: upper, upper: Infinity }];
+        return said(staying(to, Infinity));
       default:
         return [];
     }
@@ -173,22 +210,22 @@ export const paceZone = defineElement({
   pointing: {
     on: 'green',
     outcome: (spot, params, setting) => {
-      const { past, aside } = restOf(spot, setting);
+      const { past, aside } = restFromHole(spot, setting);
       const { lower, upper } = limits(params);
       if (past < lower) return 'short';
       const far = params.shape === 'half circle' ? Math.hypot(past, aside) : past;
       return far > upper ? 'long' : 'in';
     },
-    says: (spot, _params, setting) => [
-      { quantity: 'pace', value: restOf(spot, setting).past, error: SEEN },
-    ],
-    spotOf: ({ past }, setting) => beyond(setting, past ?? setting.putt.past),
+    says: (spot, _params, setting) => restSays(spot, setting),
+    within: () => REST_WITHIN,
+    spotOf: restOfLaunch,
   },
-  meets: ({ past }, params, { putt }) => {
-    const rest = past ?? putt.past;
+  meets: ({ direction, pace = 0 }, params, setting) => {
     const { lower, upper } = limits(params);
+    const rest = setting.restOf(pace);
     if (rest < lower) return 'short';
-    return rest > upper ? 'long' : 'in';
+    if (rest <= upper) return 'in';
+    return params.shape !== 'edge' && isHoled(setting, direction, pace) ? 'in' : 'long';
   },
   draw: (params, setting): Mark[] => {
     const { distance } = setting.putt;
@@ -228,6 +265,7 @@ export const paceZone = defineElement({
       kind: 'along',
       metres: params.depth,
       error: 0.02,
+      decides: 'along',
       as: (depth) => ({ ...params, depth }),
     },
   ],

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { DEFAULT_PUTT } from '@/core/green';
 import { STANDARD_FITTING, type Hand } from '@/core/people';
 import { FOOT } from '@/core/units';
@@ -34,6 +35,8 @@ describe('pointing where the ball stopped', () => {
   it('says how far past, on the level the distance along the line', () => {
     expect(pointing(layoutOf('paceZone', band)).says(past(0.75, 0.1))).toEqual([
       { quantity: 'pace', value: expect.closeTo(0.75, 9), error: 0.06 },
+      // 0.1 m aside after 3.6576 + 0.75 m: asin(0.1 / 4.4076), and 6 cm over that way.
+      { quantity: 'start', value: expect.closeTo(0.02269, 5), error: expect.closeTo(0.01361, 5) },
     ]);
   });
 
@@ -86,7 +89,7 @@ describe('pointing at the mark on the face', () => {
     const layout = layoutOf('faceMark', params);
     const element = standing(layout)[1]!;
     fc.assert(
-      fc.property(fc.double({ min: -0.05, max: 0.05, noNaN: true }), (across) => {
+      fc.property(between(-0.05, 0.05), (across) => {
         const spot = { along: 0, across };
         const outcome = element.pointing!.outcome(spot);
         const [said] = element.evidence(outcome);

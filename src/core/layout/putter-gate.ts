@@ -4,7 +4,15 @@ import { INCH } from '@/core/units';
 import { DEFAULT_SHANK } from './ball-gate';
 import { CAUTIONS } from './cautions';
 import { defineElement, finding, type Finding, type Setting } from './element';
-import { HEAD_FIELDS, HEAD_LIMITS, headGapFindings } from './head-gap';
+import {
+  HEAD_FIELDS,
+  HEAD_LIMITS,
+  headEvidence,
+  headGapFindings,
+  headMet,
+  squareAir,
+  type Touch,
+} from './head-gap';
 import type { Spot } from './spot';
 
 const LIMITS = {
@@ -33,23 +41,8 @@ export const alongOf = ({ place, by }: Pick<PutterGate, 'place' | 'by'>): number
 export const headGap = (clearance: number, { player }: Setting): number =>
   player.headLength + 2 * clearance;
 
-/**
- * Free air on each side when the face is turned: a head of length P and depth T turned by α takes
- * `P cos α + T |sin α|` of the gap.
- *
- * @param clearance air each side of the square head, m
- * @param turn of the face, rad, either way
- * @param head length and depth, m
- * @returns m, below 0 when it no longer fits
- */
-export function airAtTurn(
-  clearance: number,
-  turn: number,
-  { headLength, headDepth }: { headLength: number; headDepth: number },
-): number {
-  const taken = headLength * Math.cos(turn) + headDepth * Math.abs(Math.sin(turn));
-  return (headLength + 2 * clearance - taken) / 2;
-}
+const isTouch = (outcome: string): outcome is Touch =>
+  outcome === 'clear' || outcome === 'left' || outcome === 'right';
 
 /** The two tees, seen from the start line. */
 function tees(params: PutterGate, setting: Setting): { left: Spot; right: Spot } {
@@ -114,11 +107,10 @@ export const putterGate = defineElement({
   checks: ({ clearance }, setting) => [
     { name: 'between the tees', between: ['left', 'right'], metres: headGap(clearance, setting) },
   ],
-  tolerance: ({ clearance }) => ({
-    quantity: 'strike',
-    left: Math.max(0, clearance),
-    right: Math.max(0, clearance),
-  }),
+  tolerance: (params, setting) => {
+    const air = Math.max(0, squareAir(params.clearance, alongOf(params), setting));
+    return { quantity: 'strike', left: air, right: air };
+  },
   outcomes: (params, setting) => {
     const { left, right } = tees(params, setting);
     const side = (id: 'left' | 'right', at: Spot) => {
@@ -139,27 +131,9 @@ export const putterGate = defineElement({
       side('right', right),
     ];
   },
-  evidence: (outcome, params, setting) => {
-    const at = alongOf(params);
-    const inside = setting.arcAt(at);
-    const [lower, upper] = [-params.clearance - inside, params.clearance - inside];
-    switch (outcome) {
-      case 'clear':
-        return [{ quantity: 'head', at, lower, upper }];
-      case 'left':
-        return [{ quantity: 'head', at, lower: -Infinity, upper: lower }];
-      case 'right':
-        return [{ quantity: 'head', at, lower: upper, upper: Infinity }];
-      default:
-        return [];
-    }
-  },
-  meets: ({ strike = 0, path = 0 }, params, setting) => {
-    const at = alongOf(params);
-    const middle = strike + at * Math.tan(path) + setting.arcAt(at);
-    if (middle > params.clearance) return 'right';
-    return middle < -params.clearance ? 'left' : 'clear';
-  },
+  evidence: (outcome, params, setting) =>
+    isTouch(outcome) ? headEvidence(outcome, params.clearance, alongOf(params), setting) : [],
+  meets: (launch, params, setting) => headMet(launch, params.clearance, alongOf(params), setting),
   draw: (params, setting) => {
     const { left, right } = tees(params, setting);
     const { headLength, headDepth } = setting.player;
@@ -204,6 +178,7 @@ export const putterGate = defineElement({
       kind: 'across',
       metres: headGap(params.clearance, setting),
       error: 0.002,
+      decides: 'opening',
       as: (gap) => ({ ...params, clearance: (gap - setting.player.headLength) / 2 }),
     },
   ],

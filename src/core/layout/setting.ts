@@ -1,6 +1,7 @@
 import {
   aimFor,
   besideOf,
+  isLevel,
   nearestOnRoute,
   routeAt,
   routeOf,
@@ -9,7 +10,7 @@ import {
   type Putt,
 } from '@/core/green';
 import { STANDARD_FITTING, headEnd, type Fitting } from '@/core/people';
-import { COMMON_ARC, arcInside } from '@/core/stroke';
+import { COMMON_ARC, arcInside, arcTurn } from '@/core/stroke';
 import { turned, type Spot } from './spot';
 
 /**
@@ -24,10 +25,22 @@ export interface Setting {
   hole: Spot;
   /** Where the intended roll is when it has gone this far along the start line, and its direction there; null beyond. */
   rollAt(along: number): { at: Spot; direction: number } | null;
-  /** How far right of a spot a ball passes that started this far right of the aim (rad) at the intended speed, m. */
-  passes(turn: number, spot: Spot): number;
+  /**
+   * How far right of a spot a ball passes that started this far right of the aim (rad), m: at the intended speed, or sent
+   * a share farther (of the way it would roll on the level) when a pace is told.
+   */
+  passes(turn: number, spot: Spot, pace?: number): number;
+  /**
+   * The pace, as a share of the way intended, less one, of a ball sent along the aim that comes to rest this far beyond
+   * the hole, m, short of it negative; on a slope by rolling.
+   */
+  paceOf(past: number): number;
+  /** Where a ball comes to rest that was sent along the aim at a pace, m beyond the hole, short negative. */
+  restOf(pace: number): number;
   /** How far right of the line the arc of this player's head takes it at a distance from the ball, m. */
   arcAt(y: number): number;
+  /** How far right the arc has turned a face there that stays square to it, rad. */
+  arcTurnAt(y: number): number;
   /** The end of the head on this side, in this player's hand. */
   end(side: 'left' | 'right'): 'heel' | 'toe';
 }
@@ -40,6 +53,20 @@ export interface Setting {
  * @throws RangeError when the slope cannot hold the putt's pace
  */
 export function settingOf(putt: Putt, player: Fitting = STANDARD_FITTING): Setting {
+  const key = JSON.stringify([putt, player]);
+  const known = settings.get(key);
+  if (known) return known;
+  const made = settingFor(putt, player);
+  if (settings.size >= MOST_KEPT) settings.delete(settings.keys().next().value!);
+  settings.set(key, made);
+  return made;
+}
+
+/** Settings asked for lately: every element of every putt asks for its own again. */
+const settings = new Map<string, Setting>();
+const MOST_KEPT = 300;
+
+function settingFor(putt: Putt, player: Fitting): Setting {
   const aim = aimFor(putt);
   const { direction, startSpeed } = aim;
   const stretches = stretchesOf(putt);
@@ -47,22 +74,59 @@ export function settingOf(putt: Putt, player: Fitting = STANDARD_FITTING): Setti
   const intended = routeOf(stretches, { ...start, direction });
   const { hand, lieAngle, school } = player;
   const inward = hand === 'right' ? -1 : 1;
+  const sent = (turn: number, pace: number) =>
+    routeOf(stretches, {
+      ...start,
+      speed: startSpeed * Math.sqrt(Math.max(1 + pace, LEAST_SENT)),
+      direction: direction + turn,
+    });
+  const level = isLevel(putt);
+  const { distance, past: meant } = putt;
+  const [c, s] = [Math.cos(aim.arrivalDirection), Math.sin(aim.arrivalDirection)];
+  const restOf = (pace: number): number => {
+    if (level) return (distance + meant) * (1 + pace) - distance;
+    const { rest } = sent(0, pace);
+    return rest ? (rest.along - distance) * c + rest.across * s : Infinity;
+  };
   return {
     putt,
     player,
     aim,
-    hole: turned({ along: putt.distance, across: 0 }, -direction),
+    hole: turned({ along: distance, across: 0 }, -direction),
     rollAt: (along) => {
       const moment = routeAt(intended, along, direction);
       return moment && { at: turned(moment, -direction), direction: moment.direction - direction };
     },
-    passes: (turn, spot) => {
+    passes: (turn, spot, pace = 0) => {
+      if (level) return spot.along * Math.sin(turn) - spot.across * Math.cos(turn);
       const point = turned(spot, direction);
-      const route = routeOf(stretches, { ...start, direction: direction + turn });
-      return besideOf(nearestOnRoute(route, point).moment, point);
+      return besideOf(nearestOnRoute(sent(turn, pace), point).moment, point);
+    },
+    restOf,
+    paceOf: (past) => {
+      if (level || !Number.isFinite(past)) return (distance + past) / (distance + meant) - 1;
+      return whereRising((pace) => restOf(pace) - past, -1, MOST_PACE);
     },
     arcAt: (y) =>
       school === 'straight' ? 0 : inward * arcInside(y, { radius: COMMON_ARC.radius, lieAngle }),
+    arcTurnAt: (y) =>
+      school === 'straight' ? 0 : inward * arcTurn(y, { radius: COMMON_ARC.radius, lieAngle }),
     end: (side) => headEnd(side, hand),
   };
+}
+
+/** A ball is sent with no less than this share of its energy: it hardly moves. */
+const LEAST_SENT = 1e-4;
+/** Nobody hits a putt farther than so many times its length more. */
+const MOST_PACE = 6;
+
+/** Where a rising function is zero, by halving; an end where it is not zero between them. */
+function whereRising(value: (at: number) => number, from: number, to: number): number {
+  let [low, high] = [from, to];
+  for (let step = 0; step < 44; step++) {
+    const middle = (low + high) / 2;
+    if (value(middle) < 0) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
 }

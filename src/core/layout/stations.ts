@@ -1,9 +1,12 @@
 import { z } from 'zod';
-import type { Putt } from '@/core/green';
 import { defineElement, finding, type Setting } from './element';
 import { turned, type Spot } from './spot';
 
-const LIMITS = { count: { min: 2, max: 12 }, step: { min: 0.1, max: 4 } } as const;
+const LIMITS = {
+  count: { min: 2, max: 12 },
+  step: { min: 0.1, max: 4 },
+  balls: { min: 1, max: 20 },
+} as const;
 
 const schema = z.object({
   /** Round the hole at one distance, or in a line, each farther away. */
@@ -11,26 +14,31 @@ const schema = z.object({
   count: z.number().int().min(LIMITS.count.min).max(LIMITS.count.max),
   /** From one to the next in a ladder, m. */
   step: z.number().min(LIMITS.step.min).max(LIMITS.step.max),
+  /** Putts from one before the next, where the drill's rule does not send the player on. */
+  balls: z.number().int().min(LIMITS.balls.min).max(LIMITS.balls.max).default(1),
 });
 
 export type Stations = z.infer<typeof schema>;
 
-const spread = (angle: number): number => Math.atan2(Math.sin(angle), Math.cos(angle));
-
 /**
- * The putts of the stations: round the hole the slope turns with the spot, in a ladder the distance grows.
+ * Where a station lies, seen from the putt of the first.
  *
  * @param params stations
- * @param putt the putt of the first
+ * @param distance of the first putt, m
+ * @param station from 0
  */
-export function stationPutts({ shape, count, step }: Stations, putt: Putt): Putt[] {
-  return Array.from({ length: count }, (_, index) => {
-    if (shape === 'ladder') return { ...putt, distance: putt.distance + index * step };
-    const turn = (2 * Math.PI * index) / count;
-    const fallen = ({ grade, falls }: Putt['slope']) => ({ grade, falls: spread(falls - turn) });
-    return { ...putt, slope: fallen(putt.slope), tiers: index === 0 ? putt.tiers : [] };
-  });
+export function stationSpot(
+  { shape, count, step }: Stations,
+  distance: number,
+  station: number,
+): { distance: number; bearing: number } {
+  const at = station % count;
+  if (shape === 'ladder') return { distance: distance + at * step, bearing: 0 };
+  return { distance, bearing: halfTurn((2 * Math.PI * at) / count) };
 }
+
+/** An angle from -π to π. */
+export const halfTurn = (angle: number): number => Math.atan2(Math.sin(angle), Math.cos(angle));
 
 /** Where the balls lie, on the line from the first ball to the hole. */
 function spots({ shape, count, step }: Stations, { putt }: Setting): Spot[] {
@@ -78,10 +86,18 @@ export const stations = defineElement({
       kind: 'along',
       ...LIMITS.step,
     },
+    {
+      type: 'number',
+      name: 'balls',
+      label: 'Putts from each',
+      what: 'A number of putts from each station',
+      ...LIMITS.balls,
+      step: 1,
+    },
   ],
-  defaults: (): Stations => ({ shape: 'round', count: 4, step: 0.3048 }),
+  defaults: (): Stations => ({ shape: 'round', count: 4, step: 0.3048, balls: 1 }),
   check: (params, { putt }) => {
-    const last = stationPutts(params, putt).at(-1)!;
+    const last = stationSpot(params, putt.distance, params.count - 1);
     return last.distance > 40
       ? [
           finding(

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { gateEvidence, gateWedge } from './ball-gate';
-import { defineElement, type Outcome, type Tolerance } from './element';
+import { gateWedge } from './ball-gate';
+import { defineElement, type Outcome } from './element';
+import { openingEvidence, openingMet, openingTolerance, type Opening } from './opening';
 import type { Spot } from './spot';
 
 const LIMITS = { distance: { min: 0.1, max: 40 }, diameter: { min: 0.01, max: 0.15 } } as const;
@@ -14,11 +15,11 @@ const schema = z.object({
 
 type TargetSpot = z.infer<typeof schema>;
 
-/** A start direction that meets something of this half-width at a distance, either side. */
-const tolerance = ({ distance, diameter }: TargetSpot): Tolerance => {
-  const side = Math.atan2(diameter / 2, distance);
-  return { quantity: 'start', left: side, right: side };
-};
+/** The ball's middle rolls over the coin: straight ahead of the ball it is ±atan(q/2 / d). */
+const opening = ({ distance, diameter }: TargetSpot): Opening => ({
+  left: { at: { along: distance, across: -diameter / 2 }, beside: 0 },
+  right: { at: { along: distance, across: diameter / 2 }, beside: 0 },
+});
 
 /** Hit it, or passed it on one side. */
 export const targetOutcomes = (at: Spot, what: string): Outcome[] => [
@@ -58,16 +59,12 @@ export const targetSpot = defineElement({
   }),
   check: () => [],
   places: ({ distance }) => [{ id: 'spot', name: 'coin', at: { along: distance, across: 0 } }],
-  tolerance,
+  tolerance: (params, setting) => openingTolerance(opening(params), setting),
   outcomes: ({ distance }) => targetOutcomes({ along: distance, across: 0 }, 'over the coin'),
-  evidence: (outcome, params) => gateEvidence(outcome, tolerance(params)),
-  meets: ({ direction }, params) => {
-    const { left, right } = tolerance(params);
-    if (direction > right) return 'right';
-    return direction < -left ? 'left' : 'clear';
-  },
+  evidence: (outcome, params, setting) => openingEvidence(outcome, opening(params), setting),
+  meets: (launch, params, setting) => openingMet(launch, opening(params), setting),
   draw: (params, setting) => [
-    gateWedge(tolerance(params), setting),
+    gateWedge(openingTolerance(opening(params), setting), setting),
     {
       type: 'coin',
       at: { along: params.distance, across: 0 },
@@ -91,6 +88,7 @@ export const targetSpot = defineElement({
       kind: 'along',
       metres: params.distance,
       error: 0.01,
+      decides: 'along',
       as: (distance) => ({ ...params, distance }),
     },
   ],

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { BALL_DIAMETER } from '@/core/green';
-import { DEFAULT_SHANK, gateEvidence, gateWedge } from './ball-gate';
+import { DEFAULT_SHANK, gateWedge } from './ball-gate';
 import { CAUTIONS } from './cautions';
-import { defineElement, type Tolerance } from './element';
+import { defineElement } from './element';
+import { openingEvidence, openingMet, openingTolerance, type Opening } from './opening';
 import { targetOutcomes } from './target-spot';
 
 const LIMITS = { distance: { min: 0.1, max: 40 }, shank: { min: 0.002, max: 0.012 } } as const;
@@ -17,10 +18,10 @@ const schema = z.object({
 type TargetTee = z.infer<typeof schema>;
 
 /** `±asin((D + τ)/2 / d)`: the ball's edge just touches the shank. */
-const tolerance = ({ distance, shank }: TargetTee): Tolerance => {
-  const side = Math.asin(Math.min(1, (BALL_DIAMETER + shank) / 2 / distance));
-  return { quantity: 'start', left: side, right: side };
-};
+function opening({ distance, shank }: TargetTee): Opening {
+  const [at, reach] = [{ along: distance, across: 0 }, (BALL_DIAMETER + shank) / 2];
+  return { left: { at, beside: -reach }, right: { at, beside: reach } };
+}
 
 /** A tee to knock; it stops the ball. */
 export const targetTee = defineElement({
@@ -60,17 +61,12 @@ export const targetTee = defineElement({
       at: { along: distance, across: 0 },
     },
   ],
-  tolerance,
+  tolerance: (params, setting) => openingTolerance(opening(params), setting),
   outcomes: ({ distance }) => targetOutcomes({ along: distance, across: 0 }, 'the tee'),
-  evidence: (outcome, params) => gateEvidence(outcome, tolerance(params)),
-  meets: ({ direction }, { distance, shank }) => {
-    // Where the ball's line passes the tee, without the closed form.
-    const passes = distance * Math.sin(direction);
-    if (Math.abs(passes) <= (BALL_DIAMETER + shank) / 2) return 'clear';
-    return passes > 0 ? 'right' : 'left';
-  },
+  evidence: (outcome, params, setting) => openingEvidence(outcome, opening(params), setting),
+  meets: (launch, params, setting) => openingMet(launch, opening(params), setting),
   draw: (params, setting) => [
-    gateWedge(tolerance(params), setting),
+    gateWedge(openingTolerance(opening(params), setting), setting),
     { type: 'tee', id: 'tee', label: '', side: 'right', at: { along: params.distance, across: 0 } },
   ],
   grips: (params) => [
@@ -89,6 +85,7 @@ export const targetTee = defineElement({
       kind: 'along',
       metres: params.distance,
       error: 0.01,
+      decides: 'along',
       as: (distance) => ({ ...params, distance }),
     },
   ],

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { bothBelow, bothDensity, normalBelow, rectangle } from '.';
 
 /** P(X < h, Y < k), by Simpson's rule on the density of X times what is left of Y given X. */
@@ -23,9 +24,9 @@ describe('two normals with a correlation', () => {
   });
 
   it('agree with an integral, whatever the correlation', () => {
-    const bound = fc.double({ min: -4, max: 4, noNaN: true });
+    const bound = between(-4, 4);
     fc.assert(
-      fc.property(bound, bound, fc.double({ min: -0.99, max: 0.99, noNaN: true }), (h, k, r) => {
+      fc.property(bound, bound, between(-0.99, 0.99), (h, k, r) => {
         expect(bothBelow(h, k, r)).toBeCloseTo(byIntegral(h, k, r), 9);
       }),
       { numRuns: 150 },
@@ -40,9 +41,9 @@ describe('two normals with a correlation', () => {
   });
 
   it('fill the plane, rectangle by rectangle', () => {
-    const edge = fc.double({ min: -3, max: 3, noNaN: true });
+    const edge = between(-3, 3);
     fc.assert(
-      fc.property(edge, edge, fc.double({ min: -0.98, max: 0.98, noNaN: true }), (x, y, r) => {
+      fc.property(edge, edge, between(-0.98, 0.98), (x, y, r) => {
         let sum = 0;
         for (const [a, b] of [
           [-Infinity, x],

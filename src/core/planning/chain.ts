@@ -5,8 +5,8 @@ export type Kind = Omit<RulePutt, 'minutes'>;
 
 /** Where a putt of a rule is played. */
 export interface PuttPlace {
-  /** From 0. */
-  station: number;
+  /** From 0; null where the rule sends nobody anywhere, and the stations are putted from in turn. */
+  station: number | null;
   rung: number;
   /** Putter lengths farther than the station. */
   again: number;
@@ -59,7 +59,7 @@ export function chainOf(rule: Rule, ground: RuleGround, kinds: readonly Kind[]):
   for (let at = 0; at < whole.length; at++) {
     const state = whole[at];
     const place: PuttPlace = {
-      station: machine.station?.(state, rule, ground) ?? 0,
+      station: machine.station?.(state, rule, ground) ?? null,
       rung: machine.rung?.(state) ?? ground.rung,
       again: machine.again?.(bareOf(state) as never) ?? 0,
     };

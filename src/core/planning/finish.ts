@@ -1,5 +1,5 @@
 import type { Cap, Rule, RuleGround } from '@/core/drill';
-import { chainOf, expectedPutts, goingOn, type Kind, type Shares } from './chain';
+import { chainOf, expectedPutts, goingOn, type Kind, type PuttPlace, type Shares } from './chain';
 
 /** How likely each kind of putt is, for values of the player's skills that are all equally likely. */
 export interface Odds {
@@ -7,7 +7,7 @@ export interface Odds {
   /** How many values. */
   points: number;
   /** Shares of the kinds from a place, at one value. */
-  at(place: { station: number; rung: number; again: number }, point: number): readonly number[];
+  at(place: PuttPlace, point: number): readonly number[];
 }
 
 /** How long a rule takes one player, in putts. */

@@ -108,14 +108,16 @@ describe('the odds of a drill', () => {
     expect(oddsOf(layout, { ladder: [], rung: null }, PRIOR, 0.92).assumed).toBe(true);
   });
 
-  it('fall with every putter length farther', () => {
-    const { layout } = libraryDrill('one-ball-new-spot')!;
+  it('are those of a short putt once the first has been missed, and rest where a missed one rests', () => {
+    const { layout } = libraryDrill('lag-and-farther')!;
     const odds = oddsOf(layout, { ladder: [], rung: null }, PRIOR, 0.92);
     const made = (again: number) =>
       odds
         .at({ station: 0, rung: 0, again }, 3)
         .reduce((sum, share, i) => sum + (odds.kinds[i]!.holed ? share : 0), 0);
-    expect(made(2)).toBeLessThan(made(0));
+    expect(made(0)).toBeLessThan(0.2);
+    expect(made(1)).toBeGreaterThan(made(0));
+    expect(made(2)).toBeGreaterThan(made(1));
   });
 });
 

@@ -1,13 +1,18 @@
 import { DEFAULT_OWN } from '@/core/units';
 import {
   judge,
+  layoutAt,
   onRung,
+  placeAfter,
+  spotKey,
   standing,
-  stationPutts,
+  stationCount,
+  stationPlace,
   type Ladder,
   type Launch,
   type Layout,
   type Outcomes,
+  type PuttPlace as LayoutPlace,
 } from '@/core/layout';
 import {
   LATENTS,
@@ -53,7 +58,6 @@ function targetOf(layout: Layout, kinds: readonly Kind[]) {
   const passes = judge(layout);
   const idOf = (kind: string) => elements.find((one) => one.kind === kind)?.id ?? '';
   const [hole, zone] = [idOf('hole'), idOf('paceZone')];
-  const { distance, past } = layout.putt;
   // What happened, in few words, is some kind of putt: looked up once.
   const known = new Map<string, number>();
   const kindOf = (outcomes: Outcomes): number => {
@@ -72,19 +76,10 @@ function targetOf(layout: Layout, kinds: readonly Kind[]) {
     return found;
   };
   /** Shares of the kinds at one value of the skills; `eye` is how often what only an eye tells is right. */
-  return ({ bias, spread, faceShare }: Truths[number], count: number, eye: number): number[] => {
+  return (truth: Truths[number], count: number, eye: number): number[] => {
     const shares = kinds.map(() => 0);
     for (const [index, z] of evenNormals(count, LATENTS.length).entries()) {
-      const at = (i: number) => bias[i]! + spread[i]! * z[i]!;
-      const [face, path] = [at(0), at(1)];
-      const launch: Launch = {
-        direction: faceShare * face + (1 - faceShare) * path,
-        face,
-        path,
-        strike: at(2),
-        height: at(4),
-        past: (distance + past) * (1 + at(3)) - distance,
-      };
+      const launch = launchOf(truth, z);
       const seen = (index * GOLDEN) % 1 < eye ? 'yes' : 'no';
       const outcomes: Outcomes = {};
       for (const element of elements) {
@@ -97,22 +92,57 @@ function targetOf(layout: Layout, kinds: readonly Kind[]) {
   };
 }
 
-/** The layout of a drill where one of its putts is played. */
-function layoutAt(
-  layout: Layout,
-  { ladder, rung: begun }: OnLadder,
-  { station, rung, again }: PuttPlace,
-): Layout {
+/** The layout of a drill on one of its rungs. */
+function rungLayout(layout: Layout, { ladder, rung: begun }: OnLadder, rung: number): Layout {
   const on = begun === null ? undefined : ladder[rung];
-  const stood = on ? onRung(layout, on) : layout;
-  const stations = stood.elements.find((piece) => piece.kind === 'stations');
-  const putt =
-    stations?.kind === 'stations'
-      ? (stationPutts(stations.params, stood.putt)[station] ?? stood.putt)
-      : stood.putt;
+  return on ? onRung(layout, on) : layout;
+}
+
+/** Places of second putts that stand for all: evenly picked from those that were thrown. */
+const SPOTS = 8;
+/** Putts thrown to see where they come to rest. */
+const RESTS_THROWN = 32;
+
+/** Some of many, evenly. */
+const picked = <T>(all: readonly T[], count: number): T[] =>
+  all.length <= count
+    ? [...all]
+    : Array.from({ length: count }, (_, i) => all[Math.floor(((i + 0.5) * all.length) / count)]!);
+
+/** Where balls of one player lie that were putted from somewhere and missed, each put a length farther from the hole. */
+function placesAfterMisses(
+  layout: Layout,
+  from: readonly LayoutPlace[],
+  truth: Truths[number],
+): LayoutPlace[] {
+  const thrown = Math.max(4, Math.round(RESTS_THROWN / from.length));
+  const next = from.flatMap((place) => {
+    const there = layoutAt(layout, place);
+    const cup = there && standing(there).find(({ kind }) => kind === 'hole');
+    if (!cup?.pointing) return [];
+    return evenNormals(thrown, LATENTS.length).flatMap((z) => {
+      const launch = launchOf(truth, z);
+      if (cup.meets(launch) === 'holed') return [];
+      return [placeAfter(place, cup.pointing!.spotOf(launch), DEFAULT_OWN.putter)];
+    });
+  });
+  return picked(
+    next.sort((a, b) => a.spot!.distance - b.spot!.distance),
+    SPOTS,
+  );
+}
+
+/** A putt of a player as it leaves the face. */
+function launchOf({ bias, spread, faceShare }: Truths[number], z: Float64Array): Launch {
+  const at = (i: number) => bias[i]! + spread[i]! * z[i]!;
+  const [face, path] = [at(0), at(1)];
   return {
-    ...stood,
-    putt: { ...putt, distance: putt.distance + again * DEFAULT_OWN.putter },
+    direction: faceShare * face + (1 - faceShare) * path,
+    face,
+    path,
+    strike: at(2),
+    height: at(4),
+    pace: at(3),
   };
 }
 
@@ -139,22 +169,64 @@ export function oddsOf(
     SEEN.least + ((SEEN.most - SEEN.least) * (point + 0.5)) / truths.length;
   const kinds = allKinds(layout);
   const targets = new Map<string, ReturnType<typeof targetOf>>();
+  const stood = new Map<number, Layout>();
+  const layoutOn = (rung: number): Layout => {
+    const known = stood.get(rung) ?? rungLayout(layout, on, rung);
+    stood.set(rung, known);
+    return known;
+  };
+  const spots = new Map<string, LayoutPlace[]>();
+  /** Places that stand for all from which a putt may be made. */
+  const spotsOf = ({ station, rung, again }: PuttPlace, point: number): LayoutPlace[] => {
+    const key = `${station} ${rung} ${again}${again > 0 ? ` ${point}` : ''}`;
+    const known = spots.get(key);
+    if (known) return known;
+    const here = layoutOn(rung);
+    const found =
+      again > 0
+        ? placesAfterMisses(
+            here,
+            spotsOf({ station, rung, again: again - 1 }, point),
+            truths[point]!,
+          )
+        : station === null
+          ? Array.from({ length: stationCount(here) }, (_, i) => stationPlace(here, i))
+          : [stationPlace(here, station)];
+    spots.set(key, found);
+    return found;
+  };
+  const targetAt = (rung: number, place: LayoutPlace) => {
+    const key = `${rung} ${spotKey(place)}`;
+    const known = targets.get(key);
+    if (known) return known;
+    const there = layoutAt(layoutOn(rung), place);
+    const made = there
+      ? targetOf(there, kinds)
+      : () => kinds.map((_, i) => Number(i === kinds.length - 1));
+    targets.set(key, made);
+    return made;
+  };
   const found = new Map<string, number[]>();
   const at = (place: PuttPlace, point: number): number[] => {
-    const where = `${place.station} ${place.rung} ${place.again}`;
-    const known = found.get(`${where} ${point}`);
+    const where = `${place.station} ${place.rung} ${place.again} ${point}`;
+    const known = found.get(where);
     if (known) return known;
-    const target = targets.get(where) ?? targetOf(layoutAt(layout, on, place), kinds);
-    targets.set(where, target);
-    const shares = target(truths[point]!, count, eyeAt(point)).map(
-      (share) => (1 - SLIP_SHARE) * share,
-    );
+    const places = spotsOf(place, point);
+    // Where nothing is ever missed there is no second putt: it is as the first.
+    const from = places.length > 0 ? places : spotsOf({ ...place, again: 0 }, point);
+    const each = Math.max(16, Math.round(count / Math.sqrt(from.length)));
+    const shares = kinds.map(() => 0);
+    for (const spot of from) {
+      targetAt(place.rung, spot)(truths[point]!, each, eyeAt(point)).forEach(
+        (share, i) => (shares[i]! += ((1 - SLIP_SHARE) * share) / from.length),
+      );
+    }
     // A slip does nothing that counts.
     shares[shares.length - 1]! += SLIP_SHARE;
-    found.set(`${where} ${point}`, shares);
+    found.set(where, shares);
     return shares;
   };
-  const first: PuttPlace = { station: 0, rung: on.rung ?? 0, again: 0 };
+  const first: PuttPlace = { station: null, rung: on.rung ?? 0, again: 0 };
   let passes = 0;
   for (let point = 0; point < truths.length; point++) {
     at(first, point).forEach((share, i) => {

@@ -1,197 +1,270 @@
+import { isUsual, type Putt } from '@/core/drill';
 import {
+  isMeasured,
+  layoutAt,
+  settingOf,
+  spotKey,
   standing,
   type Direct,
-  type Evidence,
   type Layout,
-  type Outcomes,
-  type Points,
+  type PuttPlace,
   type Standing,
 } from '@/core/layout';
-
-/** Bounds that a quantity lay between, infinite where unbounded. */
-export type Bounds = readonly [lower: number, upper: number];
-
-/** What is said of one putt, all of it true at once. */
-export interface Term {
-  start?: Bounds;
-  face?: Bounds;
-  /** The head's middle at distances from the ball: `s + y p`. */
-  heads: { at: number; bounds: Bounds }[];
-  /** Share of the distance intended, less one. */
-  pace?: Bounds;
-  /** Read off, with the error of reading. */
-  direct: Partial<Record<'strike' | 'height' | 'pace', { value: number; error: number }>>;
-}
+import { placedEvidence, type Placed } from './evidence';
+import { anywhere, areasOf, boundsOf, cut, open, within, type Said, type Term } from './terms';
 
 /**
- * Putts of which the same is said. What is said is a sum of terms: a putt that reached the hole and missed it is one that
- * reached it, less those that were holed.
+ * Putts of which the same is said. What is said is a sum of terms that exclude each other: a ball that was holed was sent
+ * at one of some paces, each with its own window of starts.
  */
 export interface Cell {
-  terms: { sign: 1 | -1; term: Term }[];
+  terms: Term[];
   count: number;
-}
-
-/** A putt as scoring takes it. */
-export interface LoggedPutt {
-  outcomes: Outcomes;
-  points?: Points;
 }
 
 /** Putts on one layout. */
 export interface LoggedRun {
   layout: Layout;
-  putts: readonly LoggedPutt[];
+  putts: readonly Putt[];
+  /** When it was set up: runs of one name share how their tees really stood. Each for itself when left out. */
+  stand?: string;
 }
 
-const cut = (a: Bounds | undefined, b: Bounds): Bounds =>
-  a ? [Math.max(a[0], b[0]), Math.min(a[1], b[1])] : b;
+/** A run, or some putts of one, that nothing can be said of, and why. */
+export interface Unscored {
+  /** Place of the run among those asked for. */
+  run: number;
+  putts: number;
+  reason: string;
+}
 
-/** Whether anything lies within. */
-const open = ([lower, upper]: Bounds): boolean => lower < upper;
+/** What some putts say: cells, the stands whose real measures they share, and what could not be scored. */
+export interface Findings {
+  cells: Cell[];
+  /** Whether the opening of each was measured once it stood. */
+  stands: { measured: boolean }[];
+  unscored: Unscored[];
+}
+
+/** Directions beyond this are no start of a putt, rad; nobody rolls a putt so many times its way. */
+const SANE = { start: 1.2, pace: 20, strike: 0.1, height: 0.05 } as const;
+
+/** Readings of one kind to half of their error: what is finer is hardly knowledge, and equal ones are counted together. */
+const settled = ({ value, error }: { value: number; error: number }) => {
+  const step = error / 2;
+  return { value: Math.round(value / step) * step, error };
+};
+
+/** One layout at one spot, with what is known of its elements. */
+interface Ground {
+  elements: Standing[];
+  paceOf(past: number): number;
+  said(element: Standing, outcome: string): Placed;
+  standOf(element: Standing): number;
+}
+
+const finite = (name: string, value: number): number => {
+  if (Number.isNaN(value)) throw new RangeError(`The ${name} of a putt came out as no number.`);
+  return value;
+};
+
+/** What was read off a picture, in the units of the latents; what is beyond belief is left out. */
+function readingsOf({ elements, paceOf }: Ground, { outcomes, points = {} }: Putt): Direct[] {
+  return elements.flatMap((element) => {
+    const spot = points[element.id];
+    const outcome = outcomes[element.id];
+    // A ball that hit the rim went on otherwise than it came.
+    if (!spot || !element.pointing || outcome === undefined || outcome === 'lip') return [];
+    const { within: reach } = element.pointing;
+    if (Math.abs(spot.along) > reach.along || Math.abs(spot.across) > reach.across) return [];
+    return element.pointing.says(spot).flatMap((read): Direct[] => {
+      const asShare =
+        read.quantity === 'pace'
+          ? {
+              quantity: read.quantity,
+              value: paceOf(read.value),
+              error: paceOf(read.value + read.error) - paceOf(read.value),
+            }
+          : read;
+      const { value, error } = asShare;
+      if (!(error > 0) || !(Math.abs(value) < SANE[read.quantity])) return [];
+      return [{ quantity: read.quantity, ...settled(asShare) }];
+    });
+  });
+}
 
 /**
  * What one putt says; null when nothing. Gates on one putt are true at once; a ball that a tee has turned can meet what its
  * start would not have, and then only the first thing it met counts.
  */
-function cellOf(
-  elements: Standing[],
-  { outcomes, points = {} }: LoggedPutt,
-  paceOf: (metres: number) => number,
-  evidenceOf: (element: Standing, outcome: string) => Evidence[],
-): Cell | null {
+function cellOf(ground: Ground, putt: Putt): Term[] | null {
   const term: Term = { heads: [], direct: {} };
-  let hole: Extract<Evidence, { quantity: 'hole' }> | null = null;
-  for (const element of elements) {
-    const outcome = outcomes[element.id];
+  const rolls: Said[] = [];
+  const readings = readingsOf(ground, putt);
+  let turned = false;
+  for (const element of ground.elements) {
+    const outcome = putt.outcomes[element.id];
     if (outcome === undefined) continue;
-    const spot = points[element.id];
-    const read = (spot && element.pointing ? element.pointing.says(spot) : []).map(settled);
-    for (const { quantity, value, error } of read) {
-      term.direct[quantity] =
-        quantity === 'pace'
-          ? { value: paceOf(value), error: paceOf(value + error) - paceOf(value) }
-          : { value, error };
-    }
-    for (const said of evidenceOf(element, outcome)) {
-      if (said.quantity === 'hole') hole = said;
-      else if (!isRead(said, read)) add(term, said, paceOf);
-    }
+    if (element.trains === 'start' && outcome !== 'clear') turned = true;
+    const { evidence, by } = ground.said(element, outcome);
+    const stand = ground.standOf(element);
+    evidence.forEach((one, i) => {
+      const said: Said = { evidence: one, by: by[i]!, stand };
+      if (one.quantity === 'roll') rolls.push(said);
+      else add(term, said, readings);
+    });
   }
-  if (hole) return withHole(term, hole, paceOf);
-  if (!says(term)) return null;
-  return { terms: [{ sign: 1, term }], count: 1 };
+  for (const { quantity, value, error } of readings) {
+    // What a tee has turned lies elsewhere than its start would have taken it; one who looks at the face has a better tale.
+    if (quantity === 'start' && (turned || term.face)) continue;
+    term.direct[quantity] = { value: finite(quantity, value), error };
+  }
+  const terms = withRolls(term, rolls);
+  return terms.some(says) ? terms : null;
 }
 
-/** A reading to half of its error: what is finer is hardly knowledge, and equal readings are counted together. */
-const settled = ({ quantity, value, error }: Direct): Direct => {
-  const step = error / 2;
-  return { quantity, value: Math.round(value / step) * step, error };
-};
-
 /** Whether an outcome only says roughly what was read off. */
-const isRead = (said: Evidence, read: Direct[]): boolean =>
-  read.some(({ quantity }) =>
-    said.quantity === 'head' ? quantity === 'strike' && said.at === 0 : quantity === said.quantity,
-  );
+const isRead = (quantity: 'pace' | 'strike' | 'height', readings: Direct[]): boolean =>
+  readings.some((read) => read.quantity === quantity);
 
-function add(
-  term: Term,
-  said: Exclude<Evidence, { quantity: 'hole' }>,
-  paceOf: (metres: number) => number,
-): void {
-  const bounds: Bounds = [said.lower, said.upper];
-  switch (said.quantity) {
+function add(term: Term, said: Said, readings: Direct[]): void {
+  const { evidence } = said;
+  if (evidence.quantity === 'roll') return;
+  finite(evidence.quantity, evidence.lower);
+  finite(evidence.quantity, evidence.upper);
+  const bounds = boundsOf(evidence, said);
+  switch (evidence.quantity) {
     case 'start':
     case 'face': {
-      const both = cut(term[said.quantity], bounds);
-      if (open(both)) term[said.quantity] = both;
+      const both = cut(term[evidence.quantity], bounds);
+      if (open(both)) term[evidence.quantity] = both;
       return;
     }
     case 'pace':
-      term.pace = cut(term.pace, [paceOf(said.lower), paceOf(said.upper)]);
+    case 'height': {
+      if (isRead(evidence.quantity, readings)) return;
+      const both = cut(term[evidence.quantity], bounds);
+      if (open(both)) term[evidence.quantity] = both;
       return;
+    }
     case 'head':
-      term.heads.push({ at: said.at, bounds });
+      if (open(bounds) && !(evidence.at === 0 && isRead('strike', readings))) {
+        term.heads.push({ at: evidence.at, bounds });
+      }
   }
 }
 
 /** Errors of a reading beyond which it is not doubted. */
 const BEYOND_DOUBT = 5;
 
-/** Holed is one of the slices; missed is at the hole or past it, and none of them. */
-function withHole(
-  term: Term,
-  { holed, slices }: Extract<Evidence, { quantity: 'hole' }>,
-  paceOf: (metres: number) => number,
-): Cell {
-  // A ball seen at rest elsewhere, by far more than the error of seeing, was not in that slice.
+/** Start and pace together lay in one of some areas, of each thing that the roll met. */
+function withRolls(term: Term, rolls: Said[]): Term[] {
   const seen = term.direct.pace;
-  const near = ([from, to]: [number, number]): boolean =>
-    !seen ||
-    (paceOf(from) < seen.value + BEYOND_DOUBT * seen.error &&
-      paceOf(to) > seen.value - BEYOND_DOUBT * seen.error);
-  const within = slices
-    .filter(({ pace }) => near(pace))
-    .map(({ pace, start }): Term => ({
-      ...term,
-      start: cut(term.start, start),
-      pace: cut(term.pace, [paceOf(pace[0]), paceOf(pace[1])]),
-    }))
-    .filter(({ start, pace }) => open(start!) && open(pace!))
-    .map((one) => ({ sign: holed ? (1 as const) : (-1 as const), term: one }));
-  if (holed && within.length > 0) return { terms: within, count: 1 };
-  // What the gate saw and the hole do not agree: luck, which says nothing of the start but that it reached the hole.
-  const reached = { ...term, pace: cut(term.pace, [paceOf(0), Infinity]) };
-  return { terms: [{ sign: 1, term: reached }, ...(holed ? [] : within)], count: 1 };
+  let terms = [term];
+  for (const said of rolls) {
+    const areas = areasOf(said).filter(
+      // A ball seen at rest elsewhere, by far more than the error of seeing, was not of that pace.
+      ({ pace }) =>
+        !seen ||
+        (pace.lower.at < seen.value + BEYOND_DOUBT * seen.error &&
+          pace.upper.at > seen.value - BEYOND_DOUBT * seen.error),
+    );
+    const met = terms.flatMap((one) =>
+      areas.flatMap(({ start, pace }): Term[] => {
+        const both = { start: cut(one.start, start), pace: cut(one.pace, pace) };
+        return open(both.start) && open(both.pace) ? [{ ...one, ...both }] : [];
+      }),
+    );
+    if (met.length > 0) terms = met;
+    else if (areas.length > 0) {
+      // What the gate saw and the hole do not agree: luck, which says nothing of the start but that it got there.
+      const slowest = Math.min(...areas.map(({ pace }) => pace.lower.at));
+      const there = cut(term.pace, within(slowest, Infinity));
+      if (open(there)) terms = terms.map((one) => ({ ...one, pace: there }));
+    }
+  }
+  return terms.map(({ start, pace, ...rest }) => ({
+    ...rest,
+    ...(start && start !== anywhere && { start }),
+    ...(pace && { pace }),
+  }));
 }
 
-const says = ({ start, face, heads, pace, direct }: Term): boolean =>
-  !!start || !!face || heads.length > 0 || !!pace || Object.keys(direct).length > 0;
+const says = ({ start, face, heads, pace, height, direct }: Term): boolean =>
+  !!start || !!face || heads.length > 0 || !!pace || !!height || Object.keys(direct).length > 0;
 
 /**
- * What the putts of some runs say, those that say the same counted together. Measured numbers of a layout stand in place
- * of the planned ones, since its elements know them.
+ * What the putts of some runs say, those that say the same counted together. Each putt is taken where it was made, and only
+ * when it was struck as usual. Measured numbers of a layout stand in place of the planned ones, since its elements know
+ * them. What cannot be scored is set aside with its reason; nothing of it harms the rest.
  *
  * @param runs layouts with what happened on each putt
+ * @param any takes putts of every manner, for comparing one with another
  */
-export function cellsOf(runs: readonly LoggedRun[]): Cell[] {
+export function findingsOf(runs: readonly LoggedRun[], any = false): Findings {
   const cells = new Map<string, Cell>();
-  for (const { layout, putts } of runs) {
-    const elements = standing(layout);
-    const { distance, past } = layout.putt;
-    // Bounds of a zone are metres past the hole; a player's pace is a share of the way.
-    const paceOf = (metres: number) => (distance + metres) / (distance + past) - 1;
+  const stands: Findings['stands'] = [];
+  const standAt = new Map<string, number>();
+  const unscored: Unscored[] = [];
+  runs.forEach(({ layout, putts, stand }, run) => {
+    const grounds = new Map<string, Ground>();
     const known = new Map<string, Cell | null>();
-    const evidence = new Map<string, Evidence[]>();
-    const evidenceOf = (element: Standing, outcome: string): Evidence[] => {
-      const key = `${element.id} ${outcome}`;
-      const found = evidence.get(key) ?? element.evidence(outcome);
-      evidence.set(key, found);
+    const groundAt = (place: PuttPlace | undefined): Ground => {
+      const key = place ? spotKey(place) : 'own';
+      const found = grounds.get(key) ?? groundOf(layout, place, `${stand ?? `run ${run}`} ${key}`);
+      grounds.set(key, found);
       return found;
     };
-    for (const putt of putts) {
-      const bare = !putt.points || Object.keys(putt.points).length === 0;
-      const outcomes = JSON.stringify(putt.outcomes);
-      let cell = bare ? known.get(outcomes) : undefined;
-      if (cell === undefined) {
-        cell = cellOf(elements, putt, paceOf, evidenceOf);
-        if (bare) known.set(outcomes, cell);
-        if (cell) {
-          const key = JSON.stringify(cell.terms, infinities);
-          cell = cells.get(key) ?? cell;
-          if (cells.get(key) === undefined) {
-            cell.count = 0;
-            cells.set(key, cell);
+    const groundOf = (at: Layout, place: PuttPlace | undefined, name: string): Ground => {
+      const there = place ? layoutAt(at, place) : at;
+      if (!there) throw new RangeError(UNKNOWN_PLACE);
+      const elements = standing(there);
+      return {
+        elements,
+        paceOf: settingOf(there.putt, there.player).paceOf,
+        said: (element, outcome) => placedEvidence(there, element, outcome),
+        standOf: (element) => {
+          const piece = there.elements.find(({ id }) => id === element.id)!;
+          const key = `${name} ${JSON.stringify(piece)}`;
+          const index = standAt.get(key) ?? stands.length;
+          if (index === stands.length) {
+            standAt.set(key, index);
+            stands.push({ measured: isMeasured(element, piece) });
           }
-          if (bare) known.set(outcomes, cell);
+          return index;
+        },
+      };
+    };
+    const refused = new Map<string, number>();
+    for (const putt of putts) {
+      if (!any && !isUsual(putt.manner)) continue;
+      const bare = !putt.points || Object.keys(putt.points).length === 0;
+      const key = `${putt.place ? spotKey(putt.place) : 'own'} ${JSON.stringify(putt.outcomes)}`;
+      let cell = bare ? known.get(key) : undefined;
+      if (cell === undefined) {
+        let terms: Term[] | null = null;
+        try {
+          terms = cellOf(groundAt(putt.place), putt);
+        } catch (error) {
+          const reason = error instanceof Error ? error.message : String(error);
+          refused.set(reason, (refused.get(reason) ?? 0) + 1);
+          continue;
         }
+        if (terms) {
+          const what = JSON.stringify(terms, infinities);
+          cell = cells.get(what) ?? { terms, count: 0 };
+          cells.set(what, cell);
+        } else cell = null;
+        if (bare) known.set(key, cell);
       }
       if (cell) cell.count += 1;
     }
-  }
-  return [...cells.values()];
+    for (const [reason, count] of refused) unscored.push({ run, putts: count, reason });
+  });
+  return { cells: [...cells.values()], stands, unscored };
 }
+
+const UNKNOWN_PLACE = 'Nobody noted where it was putted from, so it says nothing of the player.';
 
 /** JSON knows no infinity. */
 const infinities = (_key: string, value: unknown): unknown =>
@@ -207,19 +280,46 @@ export interface Basis {
   height: number;
 }
 
+export const noBasis = (): Basis => ({
+  start: 0,
+  face: 0,
+  path: 0,
+  strike: 0,
+  pace: 0,
+  height: 0,
+});
+
 /** How many putts of some cells say anything of each skill. */
 export function basisOf(cells: readonly Cell[]): Basis {
-  const basis: Basis = { start: 0, face: 0, path: 0, strike: 0, pace: 0, height: 0 };
+  const basis = noBasis();
   for (const { terms, count } of cells) {
-    const all = terms.map(({ term }) => term);
-    const some = (test: (term: Term) => unknown) => (all.some(test) ? count : 0);
-    const started = some(({ start }) => start);
-    basis.start += started;
-    basis.face += some(({ start, face }) => start ?? face);
+    const some = (test: (term: Term) => unknown) => (terms.some(test) ? count : 0);
+    const started = ({ start, direct }: Term) => start ?? direct.start;
+    basis.start += some(started);
+    basis.face += some((term) => started(term) ?? term.face);
     basis.path += some(({ heads }) => heads.some(({ at }) => at !== 0));
     basis.strike += some(({ heads, direct }) => heads.length > 0 || direct.strike);
     basis.pace += some(({ pace, direct }) => pace ?? direct.pace);
-    basis.height += some(({ direct }) => direct.height);
+    basis.height += some(({ height, direct }) => height ?? direct.height);
   }
   return basis;
+}
+
+/**
+ * Whether putts that missed are told of without their side, and none with it: holed or missed does not tell a player who
+ * pushes from one who pulls.
+ */
+export function hidesSide(cells: readonly Cell[]): boolean {
+  let hidden = false;
+  for (const { terms } of cells) {
+    if (terms.some(({ direct }) => direct.start)) return false;
+    const starts = terms.flatMap(({ start, face }) => start ?? face ?? []);
+    const left = starts.some(({ lower }) => lower.at === -Infinity);
+    const right = starts.some(({ upper }) => upper.at === Infinity);
+    if (left !== right) return false;
+    if (left && starts.every(({ lower, upper }) => lower.at > -Infinity || upper.at < Infinity)) {
+      hidden = true;
+    }
+  }
+  return hidden;
 }

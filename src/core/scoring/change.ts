@@ -1,111 +1,199 @@
-import { Matrix } from 'ml-matrix';
-import { marginal, rootOf } from './gaussian';
+import type { Findings } from './cells';
+import { marginal, priorBelief, rootOf, type Belief } from './gaussian';
 import type { SessionScore } from './history';
 import { normals } from './normals';
+import { observe } from './posterior';
 import {
   estimateOf,
   pointsAt,
+  pointsOf,
+  scoreOf,
   skillIndices,
   windowsOf,
   type Estimate,
   type SkillName,
 } from './skills';
+import { shifted } from './terms';
 
 const POINTS = 600;
 
-/** How a skill's window has changed from one session to the last. */
+/** How a skill's window has changed from some sessions to later ones. */
 export interface Change {
   /** The window now over the window then: below 1 is better. */
   ratio: Estimate;
   /** Probability that it has become smaller. */
   smaller: number;
+  /** It would be settled, were it known how the tees really stood: measuring the gap settles it. */
+  measure: boolean;
+  /** The windows themselves, each from its own putts, and how many those were. */
+  then: { window: Estimate; putts: number };
+  now: { window: Estimate; putts: number };
 }
 
 /**
- * Whether a window has really shrunk since an earlier session: both ends are known only so well, and share some of what
- * is known.
+ * Windows mostly stay as they are from one time to the next and now and then step: spreads of the log of the ratio, either
+ * as likely. A claim is held against that; the ratio itself is told as the putts have it.
+ */
+const STILL = 0.14;
+const STEPS = 0.6;
+const chanceOf = (log: number): number =>
+  Math.exp(-((log / STILL) ** 2) / 2) / STILL + Math.exp(-((log / STEPS) ** 2) / 2) / STEPS;
+
+/** A change is claimed, and settled, at this probability, and z standard deviations from none. */
+export const SETTLED = { probability: 0.9, z: 1.2816 } as const;
+
+/**
+ * Whether a window has really changed: before against after, each from the prior by its own putts, with what is not known of
+ * how the tees stood.
  *
- * @param then an earlier session
- * @param now the last session of the same history
+ * @param then earlier sessions
+ * @param now later ones
  * @param skill which
  * @param faceShare how much of the start direction is the face's
  */
 export function changeBetween(
-  then: SessionScore,
-  now: SessionScore,
+  then: readonly SessionScore[],
+  now: readonly SessionScore[],
   skill: SkillName,
   faceShare: number,
 ): Change {
-  const indices = skillIndices(skill);
-  const size = indices.length;
-  const [before, after] = [
-    marginal(then.belief.smoothed, indices),
-    marginal(now.belief.smoothed, indices),
-  ];
-  const shared = then.belief.withLast.selection(indices, indices);
-  const covariance = Matrix.zeros(2 * size, 2 * size);
-  covariance.setSubMatrix(before.covariance, 0, 0);
-  covariance.setSubMatrix(after.covariance, size, size);
-  covariance.setSubMatrix(shared, 0, size);
-  covariance.setSubMatrix(shared.transpose(), size, 0);
-  const mean = Float64Array.from([...before.mean, ...after.mean]);
-  const root = rootOf(covariance).to2DArray();
-  const draws = normals(POINTS, 2 * size).map((draw) =>
-    mean.map((value, j) => {
-      let sum = value;
-      for (let k = 0; k <= j; k++) sum += root[j]![k]! * draw[k]!;
-      return sum;
-    }),
-  );
-  const old = windowsOf(
-    pointsAt(
-      draws.map((draw) => draw.subarray(0, size)),
-      skill,
-      faceShare,
-    ),
-  );
-  const recent = windowsOf(
-    pointsAt(
-      draws.map((draw) => draw.subarray(size)),
-      skill,
-      faceShare,
-    ),
-  );
-  const ratios = recent.map((window, i) => window / old[i]!);
+  const sides = [pooled(then), pooled(now)] as const;
+  const beliefs = (some: readonly Findings[]) =>
+    some.map((findings) => observe(priorBelief(), findings, faceShare));
+  const [before, after] = beliefs(sides);
+  const found = compared(before!, after!, skill, faceShare);
+  const settled = (smaller: number) => Math.max(smaller, 1 - smaller) >= SETTLED.probability;
+  const exact = () => {
+    const [a, b] = beliefs(sides.map(withoutStands));
+    return compared(a!, b!, skill, faceShare).smaller;
+  };
+  const loose = sides.some(({ stands }) => stands.some(({ measured }) => !measured));
   return {
-    ratio: estimateOf(ratios),
-    smaller: ratios.reduce((sum, ratio) => sum + Number(ratio < 1), 0) / ratios.length,
+    ...found,
+    measure: loose && !settled(found.smaller) && settled(exact()),
+    then: {
+      window: scoreOf(pointsOf(before!, skill, faceShare)).window,
+      putts: puttsOf(then, skill),
+    },
+    now: { window: scoreOf(pointsOf(after!, skill, faceShare)).window, putts: puttsOf(now, skill) },
   };
 }
 
-/** A change is settled when it is this likely, and z standard deviations from none. */
-const SETTLED = { probability: 0.9, z: 1.2816 };
+/** Fewer putts than this are too few to judge a change by, where there are more. */
+const ENOUGH = 60;
+
+/**
+ * The first sessions and the last ones that say something of a skill: as many as make up enough putts at each end, and never
+ * one at both.
+ *
+ * @param scores in order of time
+ * @param skill which
+ * @returns null where fewer than two sessions say something
+ */
+export function endsOf(
+  scores: readonly SessionScore[],
+  skill: SkillName,
+): { then: SessionScore[]; now: SessionScore[] } | null {
+  const speaking = scores.filter(({ basis }) => basis[skill] > 0);
+  if (speaking.length < 2) return null;
+  const most = Math.floor(speaking.length / 2);
+  const until = (some: SessionScore[]) => {
+    let putts = 0;
+    const upTo = some.findIndex(({ basis }) => (putts += basis[skill]) >= ENOUGH);
+    return some.slice(0, Math.min(most, upTo === -1 ? most : upTo + 1));
+  };
+  return { then: until(speaking), now: until([...speaking].reverse()).reverse() };
+}
+
+const puttsOf = (sessions: readonly SessionScore[], skill: SkillName): number =>
+  sessions.reduce((sum, { basis }) => sum + basis[skill], 0);
+
+/** What some sessions say together; each keeps its own stands. */
+function pooled(sessions: readonly SessionScore[]): Findings {
+  const all: Findings = { cells: [], stands: [], unscored: [] };
+  for (const { findings } of sessions) {
+    const before = all.stands.length;
+    all.cells.push(...findings.cells.map((cell) => shifted(cell, (stand) => stand + before)));
+    all.stands.push(...findings.stands);
+  }
+  return all;
+}
+
+/** The same with every tee where it was meant to be. */
+const withoutStands = (findings: Findings): Findings => ({
+  ...findings,
+  cells: findings.cells.map((cell) => shifted(cell, () => -1)),
+});
+
+/** Two beliefs that know nothing of each other, compared at evenly likely players. */
+function compared(
+  before: Belief,
+  after: Belief,
+  skill: SkillName,
+  faceShare: number,
+): Pick<Change, 'ratio' | 'smaller'> {
+  const indices = skillIndices(skill);
+  const size = indices.length;
+  const draws = normals(POINTS, 2 * size);
+  const windows = (belief: Belief, from: number) => {
+    const { mean, covariance } = marginal(belief, indices);
+    const root = rootOf(covariance).to2DArray();
+    const at = draws.map((draw) =>
+      mean.map((value, j) => {
+        let sum = value;
+        for (let k = 0; k <= j; k++) sum += root[j]![k]! * draw[from + k]!;
+        return sum;
+      }),
+    );
+    return windowsOf(pointsAt(at, skill, faceShare));
+  };
+  const [old, recent] = [windows(before, 0), windows(after, size)];
+  const ratios = recent.map((window, i) => window / old[i]!);
+  const weights = ratios.map((ratio) => chanceOf(Math.log(ratio)));
+  let [smaller, all] = [0, 0];
+  ratios.forEach((ratio, i) => {
+    all += weights[i]!;
+    if (ratio < 1) smaller += weights[i]!;
+  });
+  return { ratio: estimateOf(ratios), smaller: smaller / all };
+}
+
 /** More putts than this are no plan. */
 const MOST = 2000;
+/** A change smaller than this share, either way, is as good as none: it is settled too when it is known to be so small. */
+const WORTH = 0.2;
 
 const logSpreadOf = ({ low, high }: Estimate): number => Math.log(high / low) / (2 * SETTLED.z);
 
+/** How many more putts would settle whether a window has changed. */
+export interface ToSettle {
+  putts: number;
+  /** Half of them at first, as a new beginning: what was putted then is too little ever to settle it. */
+  anew: boolean;
+}
+
 /**
- * How many more putts would settle whether a window has changed, were the change as it seems now.
+ * How many more putts would settle whether a window has changed, or else that it has changed by less than a fifth, were the
+ * change as it seems now and a putt as telling as they were.
  *
  * @param change as it seems
- * @param then the window then
- * @param now the window now
- * @param perSession the window from one session alone, and its putts: what a putt tells
- * @returns 0 when it is settled, null when no number of putts now would settle it
+ * @returns no putts when it is settled, null when it would take more than 2,000
  */
-export function puttsToSettle(
-  change: Change,
-  then: Estimate,
-  now: Estimate,
-  perSession: { window: Estimate; putts: number },
-): number | null {
-  if (Math.max(change.smaller, 1 - change.smaller) >= SETTLED.probability) return 0;
-  const seen = Math.abs(Math.log(change.ratio.middle));
-  const [before, after] = [logSpreadOf(then) ** 2, logSpreadOf(now) ** 2];
-  const allowed = (seen / SETTLED.z) ** 2 - before;
-  if (allowed <= 0 || perSession.putts === 0) return null;
-  const perPutt = 1 / (logSpreadOf(perSession.window) ** 2 * perSession.putts);
-  const putts = Math.ceil(Math.max(0, 1 / allowed - 1 / after) / perPutt);
-  return putts > MOST ? null : Math.max(1, putts);
+export function puttsToSettle({ ratio, smaller, then, now }: Change): ToSettle | null {
+  if (Math.max(smaller, 1 - smaller) >= SETTLED.probability) return { putts: 0, anew: false };
+  const seems = Math.abs(Math.log(ratio.middle));
+  const wanted = (Math.max(seems, WORTH) / SETTLED.z) ** 2;
+  const [before, after] = [logSpreadOf(then.window) ** 2, logSpreadOf(now.window) ** 2];
+  if (seems <= WORTH && before + after <= wanted) return { putts: 0, anew: false };
+  const perPutt = Math.max(1 / (before * then.putts), 1 / (after * now.putts));
+  const capped = (putts: number, anew: boolean): ToSettle | null => {
+    const whole = Math.max(1, Math.ceil(putts));
+    return whole > MOST ? null : { putts: whole, anew };
+  };
+  if (before < wanted) {
+    const more = (1 / (wanted - before) - 1 / after) / perPutt;
+    const fresh = 4 / wanted / perPutt;
+    if (more < fresh) return capped(more, false);
+  }
+  return capped(4 / wanted / perPutt, true);
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { DEFAULT_PUTT } from '@/core/green';
 import { ballGateLayout, gateTolerance } from '@/core/layout';
 import { chance, simulatePutts, startsAs } from '@/core/simulate';
@@ -38,17 +39,12 @@ describe('the share that clears a gate', () => {
 
   it('gives the gap back that it is asked for, wider for more of them', () => {
     fc.assert(
-      fc.property(
-        fc.double({ min: -0.8, max: 0.8, noNaN: true }),
-        fc.double({ min: 0.3, max: 2, noNaN: true }),
-        fc.double({ min: 0.3, max: 0.9, noNaN: true }),
-        (bias, spread, share) => {
-          const known = score(bias, spread);
-          const gap = gapForShare(known, share, gate);
-          expect(clearShare(known, gateTolerance({ ...gate, gap }))).toBeCloseTo(share, 6);
-          expect(gapForShare(known, share + 0.05, gate)).toBeGreaterThan(gap);
-        },
-      ),
+      fc.property(between(-0.8, 0.8), between(0.3, 2), between(0.3, 0.9), (bias, spread, share) => {
+        const known = score(bias, spread);
+        const gap = gapForShare(known, share, gate);
+        expect(clearShare(known, gateTolerance({ ...gate, gap }))).toBeCloseTo(share, 6);
+        expect(gapForShare(known, share + 0.05, gate)).toBeGreaterThan(gap);
+      }),
     );
   });
 });

@@ -1,10 +1,12 @@
 import { CholeskyDecomposition, Matrix, inverse } from 'ml-matrix';
-import { DIMENSION, KNOWN, LATENTS } from './latents';
+import { DIMENSION, KNOWN, LATENTS, biasAt } from './latents';
 
 /** What is known of a player's parameters: a normal distribution over biases and log spreads. */
 export interface Belief {
   mean: Float64Array;
   covariance: Matrix;
+  /** Nothing told right from left: the biases of the start line may as well have the other sign. */
+  side?: 'unknown';
 }
 
 /** What is known before any putt. */
@@ -23,16 +25,37 @@ export function priorBelief(): Belief {
  * The belief some days later: a random walk has widened it.
  *
  * @param days 0 or more
+ * @param variances of a day's step of every parameter
  */
-export function carry({ mean, covariance }: Belief, days: number): Belief {
+export function carry(
+  { mean, covariance, side }: Belief,
+  days: number,
+  variances: ArrayLike<number>,
+): Belief {
   const widened = covariance.clone();
-  LATENTS.forEach((latent, index) => {
-    const { bias, logSpread } = KNOWN[latent].step;
-    const at = 2 * index;
-    widened.set(at, at, widened.get(at, at) + days * bias * bias);
-    widened.set(at + 1, at + 1, widened.get(at + 1, at + 1) + days * logSpread * logSpread);
-  });
-  return { mean, covariance: widened };
+  for (let at = 0; at < DIMENSION; at++) {
+    widened.set(at, at, widened.get(at, at) + days * variances[at]!);
+  }
+  return { mean, covariance: widened, ...(side && { side }) };
+}
+
+/**
+ * A belief of an unknown side as one normal over both: what comes next may tell which it was.
+ *
+ * @param belief whose biases of the start line may have either sign
+ */
+export function unfolded({ mean, covariance }: Belief): Belief {
+  const at = biasAt('face');
+  const flat = Float64Array.from(mean);
+  const wide = covariance.clone();
+  flat[at] = 0;
+  for (let j = 0; j < DIMENSION; j++) {
+    if (j === at) continue;
+    wide.set(at, j, 0);
+    wide.set(j, at, 0);
+  }
+  wide.set(at, at, covariance.get(at, at) + mean[at]! ** 2);
+  return { mean: flat, covariance: wide };
 }
 
 /** A symmetric matrix as it must be: rounding makes it crooked. */

@@ -1,9 +1,19 @@
 import { Matrix, inverse } from 'ml-matrix';
-import { basisOf, cellsOf, type Basis, type Cell, type LoggedRun } from './cells';
-import { carry, priorBelief, straightened, type Belief } from './gaussian';
+import {
+  basisOf,
+  findingsOf,
+  hidesSide,
+  noBasis,
+  type Basis,
+  type Findings,
+  type LoggedRun,
+  type Unscored,
+} from './cells';
+import { carry, priorBelief, straightened, unfolded, type Belief } from './gaussian';
 import { DEFAULT_FACE_SHARE } from './latents';
 import { observe } from './posterior';
 import { scoresOf, type Scores } from './skills';
+import { learnWander, unknownWander, variancesOf } from './wander';
 
 /** What was putted at one time. */
 export interface LoggedSession {
@@ -23,8 +33,10 @@ export interface SessionScore {
   carried: Scores;
   /** With later sessions too: smoothed backwards. */
   smoothed: Scores;
-  /** What the scores are read from; the covariance with the last session's parameters tells what both share. */
-  belief: { carried: Belief; smoothed: Belief; withLast: Matrix };
+  /** What the scores are read from. */
+  belief: { alone: Belief; carried: Belief; smoothed: Belief };
+  /** What its putts say, for comparing it with others. */
+  findings: Findings;
 }
 
 const DAY = 86_400_000;
@@ -33,7 +45,9 @@ const daysBetween = (from: Date, to: Date): number => (to.getTime() - from.getTi
 /** A belief at each session. */
 interface Step {
   session: LoggedSession;
-  cells: Cell[];
+  findings: Findings;
+  /** From its own putts only. */
+  alone: Belief;
   /** Before its putts and after them. */
   before: Belief;
   after: Belief;
@@ -41,46 +55,54 @@ interface Step {
 
 /** Runs the filter over a player's sessions in order of time; those that say nothing are left out. */
 function filtered(sessions: readonly LoggedSession[], faceShare: number): Step[] {
+  const prior = priorBelief();
   let last: Step | undefined;
+  let wander = unknownWander();
   return sessions
-    .map((session) => ({ session, cells: cellsOf(session.runs) }))
-    .filter(({ cells }) => cells.length > 0)
+    .map((session) => ({ session, findings: findingsOf(named(session)) }))
+    .filter(({ findings }) => findings.cells.length > 0)
     .sort((a, b) => a.session.at.getTime() - b.session.at.getTime())
-    .map(({ session, cells }) => {
-      const before = last
-        ? carry(last.after, daysBetween(last.session.at, session.at))
-        : priorBelief();
-      last = { session, cells, before, after: observe(before, cells, faceShare) };
+    .map(({ session, findings }) => {
+      const alone = observe(prior, findings, faceShare);
+      let before = prior;
+      if (last) {
+        const days = daysBetween(last.session.at, session.at);
+        const known = hidesSide(findings.cells) ? last.after : sided(last.after);
+        wander = learnWander(wander, known, days, alone, prior);
+        before = carry(known, days, variancesOf(wander));
+      }
+      last = { session, findings, alone, before, after: observe(before, findings, faceShare) };
       return last;
     });
 }
 
-/**
- * What all sessions together say of each: the Gaussian recursion backwards (Rauch, Tung and Striebel 1965), and how each
- * goes with the last.
- */
-function smoothed(steps: Step[]): { belief: Belief; withLast: Matrix }[] {
-  const all: { belief: Belief; withLast: Matrix }[] = [];
+/** Runs of one session were set up at one time: alike layouts of it share how their tees really stood. */
+const named = ({ id, runs }: LoggedSession): LoggedRun[] =>
+  runs.map((run) => ({ ...run, stand: run.stand ?? id }));
+
+const sided = (belief: Belief): Belief => (belief.side === 'unknown' ? unfolded(belief) : belief);
+
+/** What all sessions together say of each: the Gaussian recursion backwards (Rauch, Tung and Striebel 1965). */
+function smoothed(steps: Step[]): Belief[] {
+  const all: Belief[] = [];
   const last = steps.at(-1);
   if (!last) return all;
-  all[steps.length - 1] = { belief: last.after, withLast: last.after.covariance };
+  all[steps.length - 1] = last.after;
   for (let t = steps.length - 2; t >= 0; t--) {
     const { after } = steps[t]!;
     const { before } = steps[t + 1]!;
     const next = all[t + 1]!;
     const gain = after.covariance.mmul(inverse(before.covariance));
     const shift = gain.mmul(
-      Matrix.columnVector(Array.from(next.belief.mean, (value, j) => value - before.mean[j]!)),
+      Matrix.columnVector(Array.from(next.mean, (value, j) => value - before.mean[j]!)),
     );
-    const change = next.belief.covariance.clone().sub(before.covariance);
+    const change = next.covariance.clone().sub(before.covariance);
     all[t] = {
-      belief: {
-        mean: Float64Array.from(after.mean, (value, j) => value + shift.get(j, 0)),
-        covariance: straightened(
-          after.covariance.clone().add(gain.mmul(change).mmul(gain.transpose())),
-        ),
-      },
-      withLast: gain.mmul(next.withLast),
+      mean: Float64Array.from(after.mean, (value, j) => value + shift.get(j, 0)),
+      covariance: straightened(
+        after.covariance.clone().add(gain.mmul(change).mmul(gain.transpose())),
+      ),
+      ...(after.side && next.side && { side: after.side }),
     };
   }
   return all;
@@ -100,15 +122,15 @@ export function scoreHistory(
 ): SessionScore[] {
   const steps = filtered(sessions, faceShare);
   const back = smoothed(steps);
-  const prior = priorBelief();
-  return steps.map(({ session: { id, at }, cells, after }, t) => ({
+  return steps.map(({ session: { id, at }, findings, alone, after }, t) => ({
     id,
     at,
-    basis: basisOf(cells),
-    alone: scoresOf(observe(prior, cells, faceShare), faceShare),
+    basis: basisOf(findings.cells),
+    alone: scoresOf(alone, faceShare),
     carried: scoresOf(after, faceShare),
-    smoothed: scoresOf(back[t]!.belief, faceShare),
-    belief: { carried: after, smoothed: back[t]!.belief, withLast: back[t]!.withLast },
+    smoothed: scoresOf(back[t]!, faceShare),
+    belief: { alone, carried: after, smoothed: back[t]! },
+    findings,
   }));
 }
 
@@ -117,13 +139,15 @@ export function scoreHistory(
  *
  * @param runs of one player
  * @param faceShare how much of the start direction is the face's
+ * @param any takes putts of every manner
  */
 export function beliefOfRuns(
   runs: readonly LoggedRun[],
   faceShare = DEFAULT_FACE_SHARE,
+  any = false,
 ): { belief: Belief; basis: Basis } {
-  const cells = cellsOf(runs);
-  return { belief: observe(priorBelief(), cells, faceShare), basis: basisOf(cells) };
+  const findings = findingsOf(runs, any);
+  return { belief: observe(priorBelief(), findings, faceShare), basis: basisOf(findings.cells) };
 }
 
 /**
@@ -140,11 +164,21 @@ export function currentScores(
   const steps = filtered(sessions, faceShare);
   const last = steps.at(-1);
   if (!last) return null;
-  const basis = steps
-    .map(({ cells }) => basisOf(cells))
-    .reduce((sum, one) => {
-      for (const skill of Object.keys(sum) as (keyof Basis)[]) sum[skill] += one[skill];
-      return sum;
-    });
+  const basis = steps.reduce((sum, { findings }) => {
+    const one = basisOf(findings.cells);
+    for (const skill of Object.keys(sum) as (keyof Basis)[]) sum[skill] += one[skill];
+    return sum;
+  }, noBasis());
   return { at: last.session.at, scores: scoresOf(last.after, faceShare), basis };
 }
+
+/**
+ * Runs that cannot be scored, or some putts of them, with the reason; each is told on the run itself and nowhere else.
+ *
+ * @param sessions of one player
+ * @returns by session and place of the run in it
+ */
+export const unscoredOf = (sessions: readonly LoggedSession[]): (Unscored & { id: string })[] =>
+  sessions.flatMap((session) =>
+    findingsOf(session.runs).unscored.map((one) => ({ ...one, id: session.id })),
+  );

@@ -1,16 +1,33 @@
-export { basisOf, cellsOf, type Basis, type Cell, type LoggedPutt, type LoggedRun } from './cells';
+export {
+  basisOf,
+  findingsOf,
+  noBasis,
+  type Basis,
+  type Cell,
+  type Findings,
+  type LoggedRun,
+  type Unscored,
+} from './cells';
 export { clearShare, gapForShare } from './clear-share';
 export { feelOf, type Feel } from './feel';
-export { carry, priorBelief, type Belief } from './gaussian';
-export { changeBetween, puttsToSettle, type Change } from './change';
+export { priorBelief, type Belief } from './gaussian';
+export {
+  SETTLED,
+  changeBetween,
+  endsOf,
+  puttsToSettle,
+  type Change,
+  type ToSettle,
+} from './change';
 export {
   beliefOfRuns,
   currentScores,
   scoreHistory,
+  unscoredOf,
   type LoggedSession,
   type SessionScore,
 } from './history';
-export { nextGate, passShare, type NextGate } from './next-gate';
+export { nextGate, passShare, type NextGate, type Settable } from './next-gate';
 export { DEFAULT_FACE_SHARE, KNOWN, LATENTS, SLIP_SHARE, type Latent } from './latents';
 export { normals as evenNormals } from './normals';
 export { observe } from './posterior';
@@ -29,12 +46,15 @@ export {
   type SkillName,
   type SkillPoints,
 } from './skills';
+export { beliefLater } from './wander';
 export { WINDOW_SHARE, eightInTenWindow } from './window';
 export {
   biasIntervalWords,
   biasWords,
   gateOfWindow,
   missWord,
+  scoreBias,
+  scoreBiasInterval,
   scoreWords,
   type GateOfWindow,
 } from './words';

@@ -1,6 +1,8 @@
 import { bothDensity, normalBelow, rectangle } from '@/core/numbers';
-import type { Bounds, Cell, Term } from './cells';
+import type { Cell } from './cells';
 import { DIMENSION, KNOWN, LATENTS, SLIP_SHARE, biasAt, logSpreadAt, type Latent } from './latents';
+import { regionOf, type Region } from './region';
+import { cut, type Bound, type Bounds, type Term } from './terms';
 
 // Taken once: a look-up of the global in the innermost loop costs more than the arithmetic.
 const { exp, log, max, min, sqrt, hypot } = Math;
@@ -8,10 +10,23 @@ const below = normalBelow;
 const both = rectangle;
 const bothAt = bothDensity;
 const SIZE = DIMENSION;
-const SLIPPED = SLIP_SHARE;
 
-/** Biases and log spreads of all latents, in turn. */
+/**
+ * Biases and log spreads of all latents in turn, then how many more slips than usual there are, and then how each stand was
+ * really set, both in standard deviations.
+ */
 export type Parameters = Float64Array;
+
+/** Where the share of slips is; stands follow it. */
+export const SLIPS_AT = SIZE;
+export const standIndex = (stand: number): number => SIZE + 1 + stand;
+
+/** Share of putts that are anything-goes slips until a player's putts tell, and how far the log of its odds may be off. */
+const SLIP_LOGIT = log(SLIP_SHARE / (1 - SLIP_SHARE));
+const SLIP_SPREAD = 1;
+
+const slipsAt = (at: Parameters): number =>
+  1 / (1 + exp(-(SLIP_LOGIT + SLIP_SPREAD * at[SLIPS_AT]!)));
 
 const ROOT = sqrt(2 * Math.PI);
 const density = (z: number): number => (z > 38 || z < -38 ? 0 : exp((-z * z) / 2) / ROOT);
@@ -33,49 +48,52 @@ interface Blend {
   b: number;
 }
 
-/** One thing that a term asks: that a blend lay within bounds, or that two did. */
+/** One thing that a term asks: that a blend lay within bounds, that two did, or three places of a head. */
 type Question =
   | { type: 'one'; blend: Blend; bounds: Bounds }
   | { type: 'two'; blends: [Blend, Blend]; bounds: [Bounds, Bounds] }
-  | { type: 'read'; latent: Latent; reading: Reading; bounds: Bounds };
+  | { type: 'region'; region: Region }
+  | { type: 'read'; blend: Blend; reading: Reading; bounds: Bounds | null };
 
 /** A term as factors that are taken as independent: their latents differ, or nearly so. */
-interface Factored {
-  sign: 1 | -1;
-  questions: Question[];
-}
+type Factored = Question[];
 
-const EVERYWHERE: Bounds = [-Infinity, Infinity];
 const alone = (latent: Latent): Blend => ({ first: latent, a: 1, second: latent, b: 0 });
 
 /** Bounds at the same distance from the ball, cut to one. */
 function headsOf(heads: Term['heads']): Term['heads'] {
   const found = new Map<number, Bounds>();
-  for (const { at, bounds } of heads) {
-    const known = found.get(at) ?? EVERYWHERE;
-    found.set(at, [max(known[0], bounds[0]), min(known[1], bounds[1])]);
-  }
+  for (const { at, bounds } of heads) found.set(at, cut(found.get(at), bounds));
   return [...found].map(([at, bounds]) => ({ at, bounds })).sort((x, y) => x.at - y.at);
 }
 
-/**
- * The questions that a term asks. Of three or more places of the head the outermost two are asked: what lies between
- * follows from them all but wholly.
- */
-function questionsOf({ start, face, heads, pace, direct }: Term, faceShare: number): Question[] {
+/** The questions that a term asks. */
+function questionsOf(
+  { start, face, heads, pace, height, direct }: Term,
+  faceShare: number,
+): Question[] {
   const questions: Question[] = [];
   const line: Blend = { first: 'face', a: faceShare, second: 'path', b: 1 - faceShare };
-  if (start && face) {
+  if (direct.start) {
+    questions.push({ type: 'read', blend: line, reading: direct.start, bounds: start ?? null });
+  } else if (start && face) {
     questions.push({ type: 'two', blends: [alone('face'), line], bounds: [face, start] });
   } else if (start) questions.push({ type: 'one', blend: line, bounds: start });
   else if (face) questions.push({ type: 'one', blend: alone('face'), bounds: face });
 
   const places = headsOf(heads);
-  const [near, far] = [places[0], places.length > 1 ? places.at(-1) : undefined];
   const headAt = (at: number): Blend => ({ first: 'strike', a: 1, second: 'path', b: at });
+  const [near, far] = [places[0], places[1]];
   if (direct.strike) {
-    const level = places.find(({ at }) => at === 0)?.bounds ?? EVERYWHERE;
-    questions.push({ type: 'read', latent: 'strike', reading: direct.strike, bounds: level });
+    const level = places.find(({ at }) => at === 0)?.bounds ?? null;
+    questions.push({
+      type: 'read',
+      blend: alone('strike'),
+      reading: direct.strike,
+      bounds: level,
+    });
+  } else if (places.length > 2) {
+    questions.push({ type: 'region', region: regionOf(places) });
   } else if (near && far) {
     questions.push({
       type: 'two',
@@ -87,19 +105,14 @@ function questionsOf({ start, face, heads, pace, direct }: Term, faceShare: numb
   if (direct.pace) {
     questions.push({
       type: 'read',
-      latent: 'pace',
+      blend: alone('pace'),
       reading: direct.pace,
-      bounds: pace ?? EVERYWHERE,
+      bounds: pace ?? null,
     });
   } else if (pace) questions.push({ type: 'one', blend: alone('pace'), bounds: pace });
   if (direct.height) {
-    questions.push({
-      type: 'read',
-      latent: 'height',
-      reading: direct.height,
-      bounds: EVERYWHERE,
-    });
-  }
+    questions.push({ type: 'read', blend: alone('height'), reading: direct.height, bounds: null });
+  } else if (height) questions.push({ type: 'one', blend: alone('height'), bounds: height });
   return questions;
 }
 
@@ -118,6 +131,15 @@ function meanOf({ first, a, second, b }: Blend, at: Parameters): number {
 function spreadOf({ first, a, second, b }: Blend, at: Parameters): number {
   const one = a * exp(at[logSpreadAt(first)]!);
   return b === 0 ? one : hypot(one, b * exp(at[logSpreadAt(second)]!));
+}
+
+/** Where a bound really is, with its stand set so. */
+const edgeAt = ({ at: planned, by, stand }: Bound, at: Parameters): number =>
+  stand < 0 ? planned : planned + by * at[standIndex(stand)]!;
+
+/** How a probability that grows so with a bound moves with its stand. */
+function boundSlope({ by, stand }: Bound, grows: number, slopes: Float64Array): void {
+  if (stand >= 0 && grows !== 0) slopes[standIndex(stand)]! += by * grows;
 }
 
 /** Adds slopes by a blend's mean and log spread to those of its parameters. */
@@ -174,30 +196,41 @@ function answer(question: Question, at: Parameters): number {
     case 'one': {
       const { blend, bounds } = question;
       const [mean, spread] = [meanOf(blend, at), spreadOf(blend, at)];
-      return mass((bounds[0] - mean) / spread, (bounds[1] - mean) / spread);
+      return mass(
+        (edgeAt(bounds.lower, at) - mean) / spread,
+        (edgeAt(bounds.upper, at) - mean) / spread,
+      );
     }
     case 'two': {
       const { blends, bounds } = question;
       const [m1, m2] = [meanOf(blends[0], at), meanOf(blends[1], at)];
       const [s1, s2] = [spreadOf(blends[0], at), spreadOf(blends[1], at)];
-      return both(
-        {
-          lower: [(bounds[0][0] - m1) / s1, (bounds[1][0] - m2) / s2],
-          upper: [(bounds[0][1] - m1) / s1, (bounds[1][1] - m2) / s2],
-        },
-        tieOf(blends, at, s1, s2),
-      );
+      const [a, b] = [
+        (edgeAt(bounds[0].lower, at) - m1) / s1,
+        (edgeAt(bounds[0].upper, at) - m1) / s1,
+      ];
+      const [c, d] = [
+        (edgeAt(bounds[1].lower, at) - m2) / s2,
+        (edgeAt(bounds[1].upper, at) - m2) / s2,
+      ];
+      if (a >= b || c >= d) return 0;
+      return both({ lower: [a, c], upper: [b, d] }, tieOf(blends, at, s1, s2));
     }
+    case 'region':
+      return question.region.chance(at, null);
     case 'read': {
-      const { latent, reading, bounds } = question;
-      const [bias, spread] = [at[biasAt(latent)]!, exp(at[logSpreadAt(latent)]!)];
+      const { blend, reading, bounds } = question;
+      const [bias, spread] = [meanOf(blend, at), spreadOf(blend, at)];
       const variance = spread * spread + reading.error * reading.error;
       const off = reading.value - bias;
       const seen = exp((-off * off) / (2 * variance)) / sqrt(variance);
-      if (bounds === EVERYWHERE) return seen;
+      if (!bounds) return seen;
       const share = (spread * spread) / variance;
       const [middle, left] = [bias + share * off, sqrt(share) * reading.error];
-      return seen * mass((bounds[0] - middle) / left, (bounds[1] - middle) / left);
+      return (
+        seen *
+        mass((edgeAt(bounds.lower, at) - middle) / left, (edgeAt(bounds.upper, at) - middle) / left)
+      );
     }
   }
 }
@@ -208,39 +241,51 @@ function answerSloped(question: Question, at: Parameters, slopes: Float64Array):
     case 'one': {
       const { blend, bounds } = question;
       const [mean, spread] = [meanOf(blend, at), spreadOf(blend, at)];
-      const [l, u] = [(bounds[0] - mean) / spread, (bounds[1] - mean) / spread];
-      const byMean = (density(l) - density(u)) / spread;
-      spreadSlopes(blend, at, spread, byMean, pulled(l) - pulled(u), slopes);
+      const [l, u] = [
+        (edgeAt(bounds.lower, at) - mean) / spread,
+        (edgeAt(bounds.upper, at) - mean) / spread,
+      ];
+      if (l >= u) return 0;
+      const [dl, du] = [density(l) / spread, density(u) / spread];
+      spreadSlopes(blend, at, spread, dl - du, pulled(l) - pulled(u), slopes);
+      boundSlope(bounds.lower, -dl, slopes);
+      boundSlope(bounds.upper, du, slopes);
       return mass(l, u);
     }
     case 'two':
       return twoSloped(question, at, slopes);
+    case 'region':
+      return question.region.chance(at, slopes);
     case 'read': {
-      const { latent, reading, bounds } = question;
-      const spread = exp(at[logSpreadAt(latent)]!);
+      const { blend, reading, bounds } = question;
+      const spread = spreadOf(blend, at);
       const variance = spread * spread + reading.error * reading.error;
-      const off = reading.value - at[biasAt(latent)]!;
+      const bias = meanOf(blend, at);
+      const off = reading.value - bias;
       const value = answer(question, at);
       const seen = exp((-off * off) / (2 * variance)) / sqrt(variance);
       const inside = seen > 0 ? value / seen : 0;
-      let byBias = off / variance;
-      let byLogSpread = ((off * off) / (variance * variance) - 1 / variance) * spread * spread;
-      byBias *= value;
-      byLogSpread *= value;
-      if (bounds !== EVERYWHERE && inside > 0) {
+      let byBias = (off / variance) * value;
+      let byLogSpread =
+        ((off * off) / (variance * variance) - 1 / variance) * spread * spread * value;
+      if (bounds && inside > 0) {
         // What is left of the latent, given the reading: its middle and its width move too.
         const share = (spread * spread) / variance;
         const left = sqrt(share) * reading.error;
-        const middle = at[biasAt(latent)]! + share * off;
-        const [l, u] = [(bounds[0] - middle) / left, (bounds[1] - middle) / left];
+        const middle = bias + share * off;
+        const [l, u] = [
+          (edgeAt(bounds.lower, at) - middle) / left,
+          (edgeAt(bounds.upper, at) - middle) / left,
+        ];
         const error2 = reading.error * reading.error;
-        const byMiddle = (seen * (density(l) - density(u))) / left;
-        byBias += byMiddle * (1 - share);
-        byLogSpread += byMiddle * ((2 * share * error2 * off) / variance);
+        const [dl, du] = [(seen * density(l)) / left, (seen * density(u)) / left];
+        byBias += (dl - du) * (1 - share);
+        byLogSpread += (dl - du) * ((2 * share * error2 * off) / variance);
         byLogSpread += (seen * (pulled(l) - pulled(u)) * error2) / variance;
+        boundSlope(bounds.lower, -dl, slopes);
+        boundSlope(bounds.upper, du, slopes);
       }
-      slopes[biasAt(latent)]! += byBias;
-      slopes[logSpreadAt(latent)]! += byLogSpread;
+      spreadSlopes(blend, at, spread, byBias, byLogSpread, slopes);
       return value;
     }
   }
@@ -254,7 +299,11 @@ function twoSloped(
   const spreads = [spreadOf(blends[0], at), spreadOf(blends[1], at)] as const;
   const edges = blends.map((blend, i) => {
     const mean = meanOf(blend, at);
-    return bounds[i]!.map((bound) => (bound - mean) / spreads[i]!) as [number, number];
+    const { lower, upper } = bounds[i]!;
+    return [lower, upper].map((bound) => (edgeAt(bound, at) - mean) / spreads[i]!) as [
+      number,
+      number,
+    ];
   }) as [[number, number], [number, number]];
   const [[a, b], [c, d]] = edges;
   if (a >= b || c >= d) return 0;
@@ -275,6 +324,8 @@ function twoSloped(
     const byMean = (low - high) / spreads[i]!;
     const byLogSpread = times(edges[i]![0], low) - times(edges[i]![1], high);
     spreadSlopes(blend, at, spreads[i]!, byMean, byLogSpread, slopes);
+    boundSlope(bounds[i]!.lower, -low / spreads[i]!, slopes);
+    boundSlope(bounds[i]!.upper, high / spreads[i]!, slopes);
   });
   const byTie = bothAt(b, d, r) - bothAt(a, d, r) - bothAt(b, c, r) + bothAt(a, c, r);
   if (byTie !== 0) tieSlopes(blends, at, spreads, r, byTie, slopes);
@@ -301,78 +352,110 @@ function tieSlopes(
   }
 }
 
-/** The parameters of anything-goes slips. */
-const SLIPS: Parameters = Float64Array.from(
-  LATENTS.flatMap((latent) => [0, log(KNOWN[latent].slip)]),
-);
+/** The parameters of anything-goes slips, on stands as planned. */
+function slipsOn(stands: number): Parameters {
+  const at = new Float64Array(standIndex(stands));
+  LATENTS.forEach((latent) => (at[logSpreadAt(latent)] = log(KNOWN[latent].slip)));
+  return at;
+}
+
+/** Parameters that a bound moves with. */
+const standsOf = ({ lower, upper }: Bounds): number[] =>
+  [lower, upper].flatMap(({ stand }) => (stand < 0 ? [] : [stand]));
+
+const boundsIn = (question: Question): Bounds[] => {
+  switch (question.type) {
+    case 'one':
+      return [question.bounds];
+    case 'two':
+      return question.bounds;
+    case 'region':
+      return [];
+    case 'read':
+      return question.bounds ? [question.bounds] : [];
+  }
+};
+
+const latentsIn = (question: Question): Latent[] => {
+  const inBlend = ({ first, second, b }: Blend): Latent[] => (b === 0 ? [first] : [first, second]);
+  switch (question.type) {
+    case 'one':
+    case 'read':
+      return inBlend(question.blend);
+    case 'two':
+      return question.blends.flatMap(inBlend);
+    case 'region':
+      return ['strike', 'path'];
+  }
+};
 
 /**
- * The model: the probability of what was said of a putt, given a player. All of it is in closed form: what a ball gate, a
- * held finish or a head's place asks is whether a sum of normals lay within bounds, and what a box gate asks is whether
- * two such sums did.
+ * The model: the probability of what was said of a putt, given a player. All of it is in closed form but for three places of
+ * the head: what a ball gate, a held finish or a head's place asks is whether a sum of normals lay within bounds, and what
+ * a box gate asks is whether two such sums did.
  *
  * @param faceShare how much of the start direction is the face's: `start = w f + (1-w) p`
+ * @param stands how many there are whose real measures are not known
  */
-export function model(faceShare: number) {
-  const own = new Float64Array(SIZE);
+export function model(faceShare: number, stands: number) {
+  const size = standIndex(stands);
+  const own = new Float64Array(size);
+  const slips = slipsOn(stands);
 
   function bare({ terms }: Pick<Ready, 'terms'>, at: Parameters): number {
     let sum = 0;
-    for (const { sign, questions } of terms) {
-      let value = sign as number;
+    for (const questions of terms) {
+      let value = 1;
       for (const question of questions) value *= answer(question, at);
       sum += value;
     }
-    return max(sum, 0);
+    return sum;
   }
 
   /** The probability of a cell, slips included. */
-  const chance = (cell: Ready, at: Parameters): number =>
-    max((1 - SLIPPED) * bare(cell, at) + SLIPPED * cell.slip, 1e-300);
+  function chance(cell: Ready, at: Parameters): number {
+    const slipped = slipsAt(at);
+    return max((1 - slipped) * bare(cell, at) + slipped * cell.slip, 1e-300);
+  }
 
   /** The same with its slopes by all parameters in `gradient`, which is emptied first. */
   function chanceSloped({ terms, slip }: Ready, at: Parameters, gradient: Float64Array): number {
     gradient.fill(0);
+    const slipped = slipsAt(at);
     let sum = 0;
-    for (const { sign, questions } of terms) {
+    for (const questions of terms) {
       const values = questions.map((question) => answer(question, at));
-      const product = values.reduce((all, one) => all * one, 1);
-      sum += sign * product;
+      sum += values.reduce((all, one) => all * one, 1);
       questions.forEach((question, i) => {
         const others = values.reduce((all, one, j) => (j === i ? all : all * one), 1);
         if (others === 0) return;
         own.fill(0);
         answerSloped(question, at, own);
-        for (let j = 0; j < SIZE; j++) gradient[j]! += (1 - SLIPPED) * sign * others * own[j]!;
+        for (let j = 0; j < size; j++) gradient[j]! += (1 - slipped) * others * own[j]!;
       });
     }
-    return max((1 - SLIPPED) * max(sum, 0) + SLIPPED * slip, 1e-300);
+    gradient[SLIPS_AT]! += SLIP_SPREAD * slipped * (1 - slipped) * (slip - sum);
+    return max((1 - slipped) * sum + slipped * slip, 1e-300);
   }
 
   return {
+    size,
     ready: ({ terms, count }: Cell): Ready => {
-      const factored = terms.map(({ sign, term }): Factored => ({
-        sign,
-        questions: questionsOf(term, faceShare),
-      }));
-      const latents = new Set(
-        factored.flatMap(({ questions }) =>
-          questions.flatMap((question) =>
-            question.type === 'read'
-              ? [question.latent]
-              : (question.type === 'one' ? [question.blend] : question.blends).flatMap(
-                  ({ first, second, b }) => (b === 0 ? [first] : [first, second]),
-                ),
-          ),
-        ),
-      );
+      const factored = terms.map((term) => questionsOf(term, faceShare));
+      const questions = factored.flat();
+      const latents = new Set(questions.flatMap(latentsIn));
+      const moving = new Set(questions.flatMap(boundsIn).flatMap(standsOf));
       return {
         terms: factored,
         count,
-        active: LATENTS.flatMap((latent) =>
-          latents.has(latent) ? [biasAt(latent), logSpreadAt(latent)] : [],
-        ),
-        slip: bare({ terms: factored }, SLIPS),
+        active: [
+          ...LATENTS.flatMap((latent) =>
+            latents.has(latent) ? [biasAt(latent), logSpreadAt(latent)] : [],
+          ),
+          SLIPS_AT,
+          ...[...moving].map(standIndex),
+        ],
+        slip: bare({ terms: factored }, slips),
       };
     },
     chance,

@@ -1,5 +1,5 @@
 import { BALL_DIAMETER } from '@/core/green';
-import { DEFAULT_SHANK, gapForTolerance, gateTolerance, LEAST_AIR } from '@/core/layout';
+import { DEFAULT_SHANK, gateTolerance, LEAST_AIR, type GateNow } from '@/core/layout';
 import { normalBelow } from '@/core/numbers';
 import type { SkillPoints } from './skills';
 
@@ -39,53 +39,81 @@ export interface NextGate {
 /** Success rates that a coach may choose. */
 export const SUCCESS = { least: 0.5, most: 0.9, usual: 0.7 } as const;
 
-/** The narrowest gap: two millimetres of air in all. */
+/** The narrowest gap: two millimetres of air in all; and the widest and farthest that a gate may have. */
 const LEAST = BALL_DIAMETER + LEAST_AIR;
+const WIDEST = 0.5;
 const FARTHEST = 3;
 
-/** The largest tolerance, alike to both sides, that this share of putts does not exceed. */
-function toleranceFor(points: SkillPoints, share: number): number {
-  let [low, high] = [0, 0.6];
+/** Lengths that the coach can set, m: the nearest to one that is reckoned. */
+export interface Settable {
+  across(metres: number): number;
+  along(metres: number): number;
+}
+
+/** Where a falling function comes down to a value, by halving. */
+function whereFalling(value: (at: number) => number, wanted: number, from: number, to: number) {
+  let [low, high] = [from, to];
   for (let step = 0; step < 50; step++) {
     const middle = (low + high) / 2;
-    if (passShare(points, { left: middle, right: middle }) < share) low = middle;
+    if (value(middle) > wanted) low = middle;
     else high = middle;
   }
   return high;
 }
 
 /**
- * The ball gate whose share of clear putts is the one chosen. Where its gap would be less than the least, the gate is moved
- * out instead.
+ * The ball gate whose share of clear putts is the one chosen, in lengths that a coach can set. Where its gap would be less
+ * than the least, the gate is moved out instead, as far as the putt allows.
  *
  * @param start what is known of the player's start line
  * @param share of putts to let through, 0.5 to 0.9
- * @param gate where it stands, m, and its tee shank
- * @param settable rounds a gap to what the coach can set, m
+ * @param gate that is played now
+ * @param settable rounds to what the coach can set
  * @throws RangeError when the share is beyond its limits
  */
 export function nextGate(
   start: SkillPoints,
   share: number,
-  { distance, shank = DEFAULT_SHANK }: { distance: number; shank?: number },
-  settable: (gap: number) => number,
+  gate: { distance: number; shank?: number } & Partial<Pick<GateNow, 'putt' | 'toleranceOf'>>,
+  settable: Settable,
 ): NextGate {
   if (!(share >= SUCCESS.least && share <= SUCCESS.most)) {
     throw new RangeError(
       `A success rate of ${share} teaches little: ${SUCCESS.least} to ${SUCCESS.most} is allowed.`,
     );
   }
-  const tolerance = toleranceFor(start, share);
-  const shareOf = (gap: number, at: number) =>
-    passShare(start, gateTolerance({ gap, distance: at, shank, offset: 0 }));
-  const gap = settable(gapForTolerance(tolerance, distance, shank));
-  if (gap >= LEAST) return { gap, distance, share: shareOf(gap, distance), farther: false };
-  const least = settable(LEAST) < LEAST ? LEAST : settable(LEAST);
-  let [near, far] = [distance, FARTHEST];
-  for (let step = 0; step < 50; step++) {
-    const middle = (near + far) / 2;
-    if (shareOf(least, middle) > share) near = middle;
-    else far = middle;
+  const { distance, shank = DEFAULT_SHANK, putt = FARTHEST } = gate;
+  const toleranceOf =
+    gate.toleranceOf ??
+    ((gap: number, at: number) => gateTolerance({ gap, distance: at, shank, offset: 0 }));
+  const shareOf = (gap: number, at: number) => passShare(start, toleranceOf(gap, at));
+  /** The nearest length that can be set and is allowed: rounding must not step over a limit. */
+  const within = (
+    metres: number,
+    round: (metres: number) => number,
+    least: number,
+    most: number,
+  ) => {
+    const near = round(Math.min(Math.max(metres, least), most));
+    if (near < least) return [round(least + (least - near)), least].find((one) => one >= least)!;
+    return near > most ? [round(most - (near - most)), most].find((one) => one <= most)! : near;
+  };
+  const least = within(LEAST, settable.across, LEAST, WIDEST);
+  if (shareOf(least, distance) <= share) {
+    const gap = within(
+      whereFalling((one) => -shareOf(one, distance), -share, least, WIDEST),
+      settable.across,
+      LEAST,
+      WIDEST,
+    );
+    return { gap, distance, share: shareOf(gap, distance), farther: false };
   }
-  return { gap: least, distance: far, share: shareOf(least, far), farther: true };
+  const most = Math.max(distance, Math.min(FARTHEST, putt));
+  const far = within(
+    whereFalling((at) => shareOf(least, at), share, distance, most),
+    settable.along,
+    distance,
+    most,
+  );
+  return { gap: least, distance: far, share: shareOf(least, far), farther: far > distance };
 }

@@ -1,7 +1,7 @@
 import { CholeskyDecomposition, Matrix, inverse } from 'ml-matrix';
-import type { Cell } from './cells';
+import { hidesSide, type Findings } from './cells';
 import { marginal, rootOf, straightened, withMarginal, type Belief } from './gaussian';
-import { DIMENSION } from './latents';
+import { DIMENSION, biasAt } from './latents';
 import { model, type Model, type Ready } from './likelihood';
 import { normals } from './normals';
 
@@ -19,21 +19,64 @@ const MANY_CELLS = 120;
  *
  * The mode of the posterior is found by Newton steps and its curvature gives a normal around it (Laplace); samples from
  * that normal, weighted by the posterior itself, then give mean and covariance, so that few or all-clear putts keep
- * their skew. Parameters that no putt speaks of follow by what ties them to the others.
+ * their skew. How each stand was really set, and how many slips there were, is found along with the player and left out of
+ * the answer: it widens it. Parameters that no putt speaks of follow by what ties them to the others.
  *
  * @param before what was known before
- * @param cells what the putts say, in any order
+ * @param findings what the putts say, in any order
  * @param faceShare how much of the start direction is the face's, 0 to 1
  */
-export function observe(before: Belief, cells: readonly Cell[], faceShare: number): Belief {
-  const { ready, ...chances } = model(faceShare);
+export function observe(
+  before: Belief,
+  { cells, stands }: Pick<Findings, 'cells' | 'stands'>,
+  faceShare: number,
+): Belief {
+  const { ready, size, ...chances } = model(faceShare, stands.length);
   const all = cells.map(ready);
-  const indices = [...new Set(all.flatMap(({ active }) => active))].sort((a, b) => a - b);
-  if (indices.length === 0) return before;
-  const target = posterior(chances, all, before, indices);
-  const mode = climb(target);
-  const found = all.length > MANY_CELLS ? mode : reweighed(mode, target.logDensity, indices.length);
-  return withMarginal(before, indices, found);
+  const active = [...new Set(all.flatMap((cell) => cell.active))].sort((a, b) => a - b);
+  const own = active.filter((index) => index < DIMENSION);
+  if (own.length === 0) return before;
+  const hidden = hidesSide(cells);
+  const start = hidden ? leaning(before) : before;
+  const target = posterior(chances, all, size, start, own, active.slice(own.length));
+  const joint = climb(target);
+  const player = Array.from(own, (_, index) => index);
+  const mode = marginal(joint, player);
+  const found =
+    all.length > MANY_CELLS
+      ? mode
+      : reweighed(mode, profile(target, joint, own.length), own.length);
+  return { ...withMarginal(before, own, found), ...(hidden && { side: 'unknown' as const }) };
+}
+
+/** Begins on one side, where right and left are told apart by nothing: in the middle no way leads downhill. */
+function leaning({ mean, covariance }: Belief): Belief {
+  const moved = Float64Array.from(mean);
+  const at = biasAt('face');
+  moved[at] = mean[at]! + 0.5 * Math.sqrt(covariance.get(at, at));
+  return { mean: moved, covariance };
+}
+
+/** The log density along the player's parameters, all else where it is likeliest for them. */
+function profile({ logDensity }: Target, { mean, covariance }: Belief, count: number) {
+  const rest = Array.from({ length: mean.length - count }, (_, i) => count + i);
+  if (rest.length === 0) return logDensity;
+  const own = Array.from({ length: count }, (_, i) => i);
+  const gain = covariance
+    .selection(rest, own)
+    .mmul(inverse(covariance.selection(own, own)))
+    .to2DArray();
+  return (point: Float64Array): number => {
+    const whole = new Float64Array(mean.length);
+    whole.set(point);
+    gain.forEach((row, i) => {
+      whole[count + i] = row.reduce(
+        (sum, by, j) => sum + by * (point[j]! - mean[j]!),
+        mean[count + i]!,
+      );
+    });
+    return logDensity(whole);
+  };
 }
 
 interface Target {
@@ -45,18 +88,22 @@ interface Target {
   curvature(at: Float64Array): Matrix;
 }
 
-/** The log posterior of the parameters that the putts speak of. */
+/** The log posterior of the parameters that the putts speak of: the player's, then those of slips and stands. */
 function posterior(
   { chance, chanceSloped }: Pick<Model, 'chance' | 'chanceSloped'>,
   cells: Ready[],
+  parameters: number,
   before: Belief,
-  indices: number[],
+  player: number[],
+  others: number[],
 ): Target {
-  const own = marginal(before, indices);
+  const indices = [...player, ...others];
+  const own = withOthers(marginal(before, player), others.length);
   const precision = inverse(own.covariance);
-  const full = Float64Array.from(before.mean);
+  const full = new Float64Array(parameters);
+  full.set(before.mean);
   const place = (at: Float64Array) => indices.forEach((index, j) => (full[index] = at[j]!));
-  const gradient = new Float64Array(DIMENSION);
+  const gradient = new Float64Array(parameters);
   const size = indices.length;
   /** Cells that each parameter moves. */
   const movedBy = indices.map((index) => cells.filter(({ active }) => active.includes(index)));
@@ -124,6 +171,16 @@ function posterior(
       return straightened(found.add(precision));
     },
   };
+}
+
+/** A belief with as many more parameters, each standard normal and tied to none. */
+function withOthers({ mean, covariance }: Belief, count: number): Belief {
+  const size = mean.length + count;
+  const wide = Matrix.eye(size);
+  wide.setSubMatrix(covariance, 0, 0);
+  const all = new Float64Array(size);
+  all.set(mean);
+  return { mean: all, covariance: wide };
 }
 
 /** The mode, and the normal that its curvature makes. */

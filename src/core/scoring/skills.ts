@@ -24,6 +24,8 @@ export interface Score {
   spread: Estimate;
   /** Half-width, centred on the target, that holds eight putts in ten. */
   window: Estimate;
+  /** Nothing told right from left: the bias may have either sign. */
+  side?: 'unknown';
 }
 
 export type Scores = Record<SkillName, Score>;
@@ -81,7 +83,9 @@ export function pointsOf(belief: Belief, skill: SkillName, faceShare: number): S
       return sum;
     }),
   );
-  return pointsAt(points, skill, faceShare);
+  const found = pointsAt(points, skill, faceShare);
+  if (belief.side !== 'unknown' || (skill !== 'start' && skill !== 'face')) return found;
+  return { ...found, bias: found.bias.map((bias, i) => (i % 2 === 0 ? bias : -bias)) };
 }
 
 /** Median and 80 % interval of some values, all equally likely. */
@@ -128,6 +132,10 @@ export function scoreOf(points: SkillPoints): Score {
 /** All skills, summed up. */
 export function scoresOf(belief: Belief, faceShare: number): Scores {
   return Object.fromEntries(
-    SKILLS.map((skill) => [skill, scoreOf(pointsOf(belief, skill, faceShare))]),
+    SKILLS.map((skill) => {
+      const score = scoreOf(pointsOf(belief, skill, faceShare));
+      const sided = belief.side !== 'unknown' || (skill !== 'start' && skill !== 'face');
+      return [skill, sided ? score : { ...score, side: 'unknown' as const }];
+    }),
   ) as Scores;
 }

@@ -34,6 +34,26 @@ export function biasIntervalWords({ low, high }: Estimate, hand: Hand): string {
   return `${biasWords(near, hand)} to ${biasWords(far, hand)}`;
 }
 
+/**
+ * The bias of a score in words; where nothing told right from left, that the side is not known.
+ *
+ * @param score the start line
+ * @param hand the player's
+ * @example scoreBias(score, 'right') // "0.3° push"
+ */
+export function scoreBias({ bias, side }: Pick<Score, 'bias' | 'side'>, hand: Hand): string {
+  return side === 'unknown' ? 'side unknown' : biasWords(bias.middle, hand);
+}
+
+/** The interval of a score's bias in words: "0.1° to 0.5° push", or "up to 0.6° either way". */
+export function scoreBiasInterval(
+  { bias, side }: Pick<Score, 'bias' | 'side'>,
+  hand: Hand,
+): string {
+  if (side !== 'unknown') return biasIntervalWords(bias, hand);
+  return `up to ${showDegrees(Math.max(Math.abs(bias.low), Math.abs(bias.high)), 1)} either way`;
+}
+
 /** The gate that this window clears eight times in ten. */
 export interface GateOfWindow {
   /** Gate distance from the ball, m. */
@@ -72,5 +92,5 @@ export function scoreWords(
 ): string {
   const { distance, gap } = gateOfWindow(result.window, gate);
   const width = showLength(settable(gap.middle, units, 'up'), 'across', units);
-  return `clears a ${width} gate at ${showLength(distance, 'along', units)} eight times in ten; ${biasWords(result.bias.middle, hand)}`;
+  return `clears a ${width} gate at ${showLength(distance, 'along', units)} eight times in ten; ${scoreBias(result, hand)}`;
 }

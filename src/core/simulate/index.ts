@@ -9,4 +9,5 @@ export {
   type Truth,
   type Wander,
 } from './player';
+export { simulateRun, type PlacedPutt } from './run';
 export { chance, type Chance } from './random';

@@ -1,4 +1,12 @@
-import { standing, type Launch, type Layout, type Outcomes, type Points } from '@/core/layout';
+import {
+  outcomesProblem,
+  standing,
+  type Launch,
+  type Layout,
+  type Outcomes,
+  type Points,
+  type Spot,
+} from '@/core/layout';
 import type { Chance } from './random';
 
 /** Mean and standard deviation of one quantity from putt to putt. */
@@ -96,30 +104,39 @@ export function simulatePutt(
   const draw = ({ bias, spread }: Wander) => bias + spread * chance.normal();
   const [face, path, strike] = [draw(truth.face), draw(truth.path), draw(truth.strike)];
   const [pace, height] = [draw(truth.pace), draw(truth.height)];
-  const { distance, past } = layout.putt;
   const launch: Launch = {
     direction: truth.faceShare * face + (1 - truth.faceShare) * path,
     face,
     path,
     strike,
     height,
-    past: (distance + past) * (1 + pace) - distance,
+    pace,
   };
   const outcomes: Outcomes = {};
   const points: Points = {};
+  // One look at the green tells every element that asks where the ball lies.
+  let seen: Spot | null = null;
   for (const element of standing(layout)) {
     const met = element.meets(launch);
     if (met === null) continue;
     outcomes[element.id] = met;
     const spot = pointed && element.pointing && element.pointing.spotOf(launch);
-    if (!spot || !element.pointing) continue;
-    const error = element.pointing.says(spot)[0]!.error;
-    const read = {
+    // A ball in the hole lies nowhere.
+    if (!spot || !element.pointing || !element.pointing.allows(met, spot)) continue;
+    const { error } = element.pointing.says(spot)[0]!;
+    const read: Spot = (element.pointing.on === 'green' && seen) || {
       along: spot.along + error * chance.normal(),
       across: spot.across + error * chance.normal(),
     };
+    if (element.pointing.on === 'green') seen = read;
     points[element.id] = read;
     outcomes[element.id] = element.pointing.outcome(read);
+  }
+  // What was read a little off must still be true of one putt.
+  for (const id of Object.keys(points)) {
+    if (outcomesProblem(layout, outcomes) === null) break;
+    delete points[id];
+    delete outcomes[id];
   }
   return { outcomes, points };
 }

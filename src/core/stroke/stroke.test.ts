@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { toDegrees } from '@/core/units';
 import { arcInside, arcTurn, backstrokeFor, strikeLoss, strikeSpeed, strokeConstant } from '.';
 
@@ -12,7 +13,7 @@ describe('the arc of a head', () => {
 
   it('turns as its path does, and is alike on both sides of the ball', () => {
     fc.assert(
-      fc.property(fc.double({ min: -0.6, max: 0.6, noNaN: true }), (y) => {
+      fc.property(between(-0.6, 0.6), (y) => {
         const slope = (arcInside(y + 1e-6) - arcInside(y - 1e-6)) / 2e-6;
         expect(Math.tan(arcTurn(y))).toBeCloseTo(slope, 6);
         expect(arcInside(-y)).toBe(arcInside(y));

@@ -23,6 +23,7 @@ export {
   bareUnit,
   roughLength,
   settable,
+  settableAlong,
   showLength,
   unitPreferences,
   type LengthKind,

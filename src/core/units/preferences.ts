@@ -112,6 +112,17 @@ export function settable(
   return round(metres / step) * step;
 }
 
+/**
+ * The nearest length this coach can set with a tape along the line: 1 cm or half an inch.
+ *
+ * @param metres length in metres, 0 or more
+ * @param units the coach's systems
+ */
+export function settableAlong(metres: number, units: UnitPreferences): number {
+  const step = units.long === 'imperial' ? INCH / 2 : 0.01;
+  return Math.round(metres / step) * step;
+}
+
 /** The finest step a tape shows across the line, in metres: 1 mm or 1/16 in. */
 export function acrossStep(units: UnitPreferences): number {
   return units.short === 'imperial' ? 0.0254 / 16 : 0.001;

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import {
   DEFAULT_UNITS,
   formatLength,
@@ -121,7 +122,7 @@ describe('formatLength', () => {
     };
     fc.assert(
       fc.property(
-        fc.double({ min: 0.001, max: 40, noNaN: true }),
+        between(0.001, 40),
         fc.constantFrom<TapeUnit>('ft', 'in', 'm', 'cm', 'mm'),
         (metres, unit) => {
           const back = parseLength(formatLength(metres, unit), 'ft');

@@ -10,10 +10,10 @@ import {
   onReading,
   type Layout,
 } from '@/core/layout';
-import { bareDetails, libraryDrill, type DrillDetails } from '@/core/drill';
+import { bareDetails, libraryDrill, ruleGround, type DrillDetails } from '@/core/drill';
 import { coachSettings, fittingOf, type Fitting } from '@/core/people';
-import { DEGREE } from '@/core/units';
-import { chance, simulatePutts, truthOn, type Chance, type Truth } from '@/core/simulate';
+import { DEFAULT_OWN, DEGREE } from '@/core/units';
+import { chance, simulateRun, truthOn, type Chance, type Truth } from '@/core/simulate';
 import { ensureCoach, saveCoach } from '../coaches';
 import type { Database } from '../database';
 import type { PuttRow, RunRow } from '../models';
@@ -22,10 +22,12 @@ import { addGreen, addReading, getGreen, readOf } from '../greens';
 import { addStudent } from '../students';
 import { Problem } from '../problem';
 import { DONE_AT_HOME, addDemoHomework, addDemoPlans } from './plans';
-import { BESIDE, COACH, DRILLS, GREENS, STUDENTS, TAKEN, truePath } from './world';
+import { BESIDE, COACH, DRILLS, GREENS, STUDENTS, TAKEN, struckAs, truePath } from './world';
 
 /** Days of the demo's story. */
 const DAYS = 70;
+/** Ten putts, each once. */
+const COLD_RULE = { type: 'assessment' as const, putts: 10 };
 /** Seconds between two putts, about. */
 const PACE = 24;
 
@@ -238,7 +240,22 @@ async function addSession(database: Database, owner: string, plan: DemoSession):
     const own = cold
       ? { ...truth, face: { ...truth.face, spread: 1.15 * truth.face.spread } }
       : truth;
-    const putts = simulatePutts(own, layout, count, random, true);
+    const { rule, manners, spots, ladder } = drill.details;
+    const course = {
+      rule: cold ? COLD_RULE : rule,
+      manners: cold ? [] : manners,
+      spots,
+      farther: DEFAULT_OWN.putter,
+    };
+    const putts = simulateRun(
+      (manner) => struckAs(own, manner),
+      layout,
+      course,
+      ruleGround(layout, ladder.length, null),
+      count,
+      random,
+      true,
+    );
     at = addSeconds(at, 90);
     runs.push({
       row: {
@@ -250,7 +267,7 @@ async function addSession(database: Database, owner: string, plan: DemoSession):
         position: index + 1,
         block: index + 1,
         cold,
-        rule: cold ? { type: 'assessment' as const, putts: 10 } : null,
+        rule: cold ? COLD_RULE : null,
       },
       putts: putts.map((putt, number) => {
         at = addSeconds(at, Math.max(8, Math.round(PACE + 5 * random.normal())));

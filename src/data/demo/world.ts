@@ -1,6 +1,7 @@
 import { DEGREE, FOOT, INCH } from '@/core/units';
 import { COMMON_KIT, type StudentValues } from '@/core/people';
-import type { TruePath } from '@/core/simulate';
+import { isUsual, type Manner } from '@/core/drill';
+import type { TruePath, Truth } from '@/core/simulate';
 
 /** The demo's own world: a nine-hole course on a canal wharf, its coach and her students. All of it is made up. */
 export const COACH = 'Tilda Vrane';
@@ -108,6 +109,10 @@ export const TAKEN = [
   'marked-face',
   'limit-line',
   'held-finish',
+  'two-three-four',
+  'look-feel-blind',
+  'lag-and-farther',
+  'lead-hand-only',
 ];
 
 /** What is putted beside the gate, visit by visit, and how many putts of it. */
@@ -118,6 +123,10 @@ export const BESIDE: [key: string, putts: number][] = [
   ['marked-face', 10],
   ['held-finish', 10],
   ['three-in-one', 12],
+  ['two-three-four', 15],
+  ['look-feel-blind', 16],
+  ['lag-and-farther', 14],
+  ['lead-hand-only', 10],
 ];
 
 interface Stroke {
@@ -324,3 +333,20 @@ export const truePath = ({ truth, stroke }: DemoStudent): TruePath => {
     };
   });
 };
+
+/** How a stroke that is not the usual one comes off: wilder, and with one hand it pulls the face with it. */
+export function struckAs(truth: Truth, manner: Manner): Truth {
+  if (isUsual(manner)) return truth;
+  const wilder = (of: keyof Omit<Truth, 'faceShare'>, by: number, bias = 0) => ({
+    bias: truth[of].bias + bias,
+    spread: by * truth[of].spread,
+  });
+  const oneHand = manner === 'lead hand' || manner === 'trail hand';
+  return {
+    ...truth,
+    face: wilder('face', oneHand ? 1.9 : 1.25, oneHand ? -0.8 * DEGREE : 0),
+    path: wilder('path', 1.3),
+    strike: wilder('strike', oneHand ? 1.6 : 1.2),
+    pace: wilder('pace', 1.35, oneHand ? -0.06 : 0),
+  };
+}

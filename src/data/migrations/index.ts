@@ -1,15 +1,19 @@
+import type { Sequelize, Transaction } from 'sequelize';
 import { first } from './001-first';
 import { greens } from './002-greens';
 import { drills } from './003-drills';
 import { sessions } from './004-sessions';
 import { planning } from './005-planning';
+import { places } from './006-places';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
   name: string;
   /** SQL, one statement each. */
   statements: string[];
+  /** What is to be reckoned once they have run, within the same transaction. */
+  fill?(sequelize: Sequelize, transaction: Transaction): Promise<void>;
 }
 
 /** All migrations, oldest first. */
-export const MIGRATIONS: Migration[] = [first, greens, drills, sessions, planning];
+export const MIGRATIONS: Migration[] = [first, greens, drills, sessions, planning, places];

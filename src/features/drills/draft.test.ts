@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { ELEMENTS, checkLayout, standing, type ElementKind } from '@/core/layout';
 import { DEFAULT_UNITS, INCH } from '@/core/units';
 import {
@@ -87,8 +88,8 @@ describe('moving', () => {
     expect(snapped(0.0601, 'across', imperial, true) / INCH).toBeCloseTo(38 / 16, 5);
     fc.assert(
       fc.property(
-        fc.double({ min: -2, max: 6, noNaN: true }),
-        fc.double({ min: -1, max: 1, noNaN: true }),
+        between(-2, 6),
+        between(-1, 1),
         fc.constantFrom('gate', 'left', 'right'),
         (along, across, grip) => {
           const { distance, gap } = gateOf(

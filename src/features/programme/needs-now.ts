@@ -1,7 +1,7 @@
 import 'server-only';
 import { differenceInCalendarDays } from 'date-fns';
 import { needsOf, type Need } from '@/core/planning';
-import { carry, priorBelief, scoresOf, type Belief, type SessionScore } from '@/core/scoring';
+import { beliefLater, priorBelief, scoresOf, type Belief, type SessionScore } from '@/core/scoring';
 import { listProgrammes, refreshProgramme, type Database, type Programme } from '@/data';
 import { studentHistory } from '../shared/server';
 import { basisOfAll } from '../students/reading';
@@ -10,7 +10,7 @@ import { basisOfAll } from '../students/reading';
 export function beliefAt(scores: readonly SessionScore[], at: Date): Belief {
   const last = scores.at(-1);
   if (!last) return priorBelief();
-  return carry(last.belief.carried, Math.max(0, differenceInCalendarDays(at, last.at)));
+  return beliefLater(last.belief.carried, Math.max(0, differenceInCalendarDays(at, last.at)));
 }
 
 /** What a student needs, as it is known at a time. */

@@ -2,11 +2,13 @@ import type { WireEvent, WirePutt, WireRun } from './wire';
 
 type EventOf<Type extends WireEvent['type']> = Extract<WireEvent, { type: Type }>;
 
-const asPutt = ({ id, outcomes, points, guess, at }: EventOf<'putt'>): WirePutt => ({
+const asPutt = ({ id, outcomes, points, guess, place, manner, at }: EventOf<'putt'>): WirePutt => ({
   id,
   outcomes,
   points: points ?? {},
   guess: guess ?? null,
+  place: place ?? { station: 0, again: 0, spot: null },
+  manner: manner ?? 'usual',
   note: '',
   leftOut: false,
   at,

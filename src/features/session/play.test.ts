@@ -1,5 +1,5 @@
 import { libraryDrill } from '@/core/drill';
-import { nearestRung, standing } from '@/core/layout';
+import { nearestRung, ownPlace, standing } from '@/core/layout';
 import { askedOf, type Asking } from './asking';
 import { playOf, proposedRung, standsAs, type PlayerRun } from './play';
 import type { WireMark, WirePutt } from './wire';
@@ -17,6 +17,9 @@ const player = (more: Partial<PlayerRun> = {}): PlayerRun => ({
   run: { putts: [], marks: [] },
   rule: { type: 'row', length: 3 },
   cap: { putts: 60, minutes: 25 },
+  manners: [],
+  spots: 'set',
+  farther: 0.9,
   cold: false,
   ladder: drill.ladder.map((_, index) => `rung ${index}`),
   rung: 2,
@@ -33,6 +36,8 @@ const putts = (letters: string): WirePutt[] =>
     outcomes: { ballGate1: letter.toUpperCase() === 'C' ? 'clear' : 'left' },
     points: {},
     guess: null,
+    place: ownPlace(drill.layout),
+    manner: 'usual',
     note: '',
     leftOut: letter !== letter.toUpperCase(),
     at: at(20 * index),

@@ -2,26 +2,29 @@ import { gateFit, type GateFit } from '@/core/coaching';
 import {
   paceOfPlay,
   playRule,
+  replay,
   ruleGround,
   rulePutts,
   runCourse,
   tallyRuns,
   type Cap,
-  type Guess,
+  type Course,
+  type Made,
   type Progress,
   type Rule,
   type RunCourse,
   type RunMark,
   type Tally,
+  type TimedPutt,
 } from '@/core/drill';
-import { judge, layoutKit, tapeList, type Layout, type Outcomes } from '@/core/layout';
+import { judge, layoutKit, tapeList, type Layout } from '@/core/layout';
 import type { RunView } from './run-store';
 import type { WireRun } from './wire';
 
 /** An earlier run of the same going at a drill. */
 export interface EarlierRun {
   layout: Layout;
-  putts: { outcomes: Outcomes; guess: Guess | null; at: Date }[];
+  putts: TimedPutt[];
   marks: { mark: RunMark; at: Date }[];
 }
 
@@ -36,6 +39,10 @@ export interface PlayerRun {
   run: WireRun;
   rule: Rule;
   cap: Cap;
+  /** How each ball is struck in turn, whether the player chooses where from, and how far a missed one is put back, m. */
+  manners: Course['manners'];
+  spots: Course['spots'];
+  farther: number;
   cold: boolean;
   /** The rungs of the drill's ladder in words, the one played on, and the one begun on, from 0. */
   ladder: string[];
@@ -53,6 +60,8 @@ export interface Play {
   counts: Tally;
   progress: Progress;
   course: RunCourse;
+  /** Where the next putt is made, and how. */
+  next: Made;
   /** The rung that the rule asks for, when it is another than the one that stands. */
   nextRung: number | null;
   /** Whether what stands is too hard or too easy, from the putts of this run. */
@@ -76,14 +85,11 @@ export function playOf(player: PlayerRun, view: Pick<RunView, 'putts' | 'marks'>
   const course = runCourse(marks);
   const here = view.putts
     .filter(({ leftOut }) => !leftOut)
-    .map(({ outcomes, guess, at }) => ({ outcomes, guess, at: new Date(at) }));
+    .map((putt): TimedPutt => ({ ...putt, at: new Date(putt.at) }));
   const runs = [...earlier, { layout, putts: here }];
-  const progress = playRule(
-    rule,
-    cap,
-    ruleGround(layout, ladder.length, begunOn),
-    rulePutts(runs, course.pauses),
-  );
+  const ground = ruleGround(layout, ladder.length, begunOn);
+  const progress = playRule(rule, cap, ground, rulePutts(runs, course.pauses));
+  const { next } = replay(player, ground, runs);
   const moves = progress.ended === null && progress.rung !== null && progress.rung !== (rung ?? 0);
   return {
     counts: tallyRuns(
@@ -91,6 +97,8 @@ export function playOf(player: PlayerRun, view: Pick<RunView, 'putts' | 'marks'>
     ),
     progress,
     course,
+    // There is always a run to go on with: the last.
+    next: next!,
     nextRung: moves ? progress.rung : null,
     fit: gateFit(here.map(({ outcomes }) => judge(layout)(outcomes))),
     pace: paceOfPlay(

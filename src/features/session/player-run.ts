@@ -28,6 +28,9 @@ export async function playerRun(
     run: toWire(run),
     rule: run.rule,
     cap: run.cap,
+    manners: run.cold ? [] : run.manners,
+    spots: run.spots,
+    farther: units.own.putter,
     cold: run.cold,
     ladder: run.ladder.map((rung) => rungWords(rung, units)),
     rung: run.rung,
@@ -36,7 +39,14 @@ export async function playerRun(
     plan: await planOf(database, owner, session),
     earlier: block.slice(0, -1).map(({ layout, putts, marks }) => ({
       layout,
-      putts: counted(putts).map(({ outcomes, guess, at }) => ({ outcomes, guess, at })),
+      putts: counted(putts).map(({ outcomes, points, guess, place, manner, at }) => ({
+        outcomes,
+        points,
+        guess,
+        place,
+        manner,
+        at,
+      })),
       marks: marks.map(({ mark, at }) => ({ mark, at })),
     })),
   };

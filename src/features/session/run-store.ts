@@ -1,5 +1,4 @@
-import type { Guess, RunMark } from '@/core/drill';
-import type { Outcomes, Points } from '@/core/layout';
+import type { Putt, RunMark } from '@/core/drill';
 import { merge, together, unacknowledged } from './merge';
 import type { Correction, RunAnswer, WireEvent, WireMark, WirePutt, WireRun } from './wire';
 
@@ -37,13 +36,6 @@ export interface RunPorts {
   now(): string;
 }
 
-/** What a screen logs of one putt. */
-export interface Logged {
-  outcomes: Outcomes;
-  points?: Points;
-  guess?: Guess | null;
-}
-
 export interface RunStore {
   runId: string;
   subscribe(listener: () => void): () => void;
@@ -52,7 +44,7 @@ export interface RunStore {
   open(): Promise<void>;
   /** Sends what is pending; true when all of it is on the server. */
   flush(): Promise<boolean>;
-  log(putt: Logged): void;
+  log(putt: Putt): void;
   /** Takes the last putt back. */
   undo(): void;
   correct(puttId: string, correction: Correction): void;

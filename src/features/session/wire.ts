@@ -1,24 +1,34 @@
 import { z } from 'zod';
-import { guessSchema, runMarkSchema } from '@/core/drill';
-import { outcomesSchema, pointsSchema } from '@/core/layout';
+import { guessSchema, mannerSchema, runMarkSchema } from '@/core/drill';
+import { outcomesSchema, placeSchema, pointsSchema } from '@/core/layout';
 
 /** What may be corrected of a putt. */
 const correctionSchema = z.object({
   outcomes: outcomesSchema.optional(),
   points: pointsSchema.optional(),
+  place: placeSchema.optional(),
+  manner: mannerSchema.optional(),
   note: z.string().trim().max(300, 'A note may have at most 300 letters.').optional(),
   leftOut: z.boolean().optional(),
 });
 export type Correction = z.infer<typeof correctionSchema>;
 
+/** A putt as it goes from a screen to the server and back. */
+const puttShape = {
+  id: z.uuid(),
+  outcomes: outcomesSchema,
+  points: pointsSchema.default({}),
+  guess: guessSchema.nullable().default(null),
+};
+
 /** What the logging screen sends for a run. */
 const runEvent = z.discriminatedUnion('type', [
   z.object({
     type: z.literal('putt'),
-    id: z.uuid(),
-    outcomes: outcomesSchema,
-    points: pointsSchema.default({}),
-    guess: guessSchema.nullable().default(null),
+    ...puttShape,
+    // A screen of an earlier version does not know: the rule, played again, does.
+    place: placeSchema.optional(),
+    manner: mannerSchema.optional(),
     at: z.coerce.date(),
   }),
   z.object({ type: z.literal('undo'), id: z.uuid(), at: z.coerce.date() }),
@@ -38,10 +48,11 @@ export type WireEvent = z.input<typeof runEvent> & { at: string };
 
 /** A putt as the server tells it. */
 const wirePutt = z.object({
+  ...puttShape,
   id: z.string(),
-  outcomes: outcomesSchema,
-  points: pointsSchema,
-  guess: guessSchema.nullable(),
+  // What an earlier version kept on the device has neither; the server's next word has both.
+  place: placeSchema.default({ station: 0, again: 0, spot: null }),
+  manner: mannerSchema.default('usual'),
   note: z.string(),
   leftOut: z.boolean(),
   at: z.iso.datetime(),

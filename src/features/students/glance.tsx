@@ -1,14 +1,10 @@
 import type { Layout } from '@/core/layout';
-import { changeBetween, type SessionScore } from '@/core/scoring';
+import { changeBetween, endsOf, type SessionScore } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import { basisOfAll } from './reading';
 import { SkillRuler } from './skill-ruler';
-import { RULED, type Ruled } from './skill-words';
-
-/** The first session that said anything of a skill, to compare the last with. */
-const firstOf = (scores: SessionScore[], skill: Ruled) =>
-  scores.find(({ basis }) => basis[skill] > 0);
+import { RULED } from './skill-words';
 
 /** The five rulers below each other. */
 export function Glance({
@@ -31,14 +27,14 @@ export function Glance({
   return (
     <div className="divide-y divide-hair">
       {RULED.map((skill) => {
-        const first = firstOf(scores, skill);
+        const ends = endsOf(scores, skill);
         return (
           <SkillRuler
             key={skill}
             skill={skill}
             score={last.carried[skill]}
             putts={basis[skill]}
-            change={first && first !== last ? changeBetween(first, last, skill, faceShare) : null}
+            change={ends && changeBetween(ends.then, ends.now, skill, faceShare)}
             hand={student.hand}
             layout={layout}
             units={units}

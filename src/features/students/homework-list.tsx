@@ -82,6 +82,5 @@ function effectWords(
   const last = scores.at(-1);
   const name = SKILL_NAMES[skill];
   if (!before || !last || before === last) return `${name}: nothing to compare with yet.`;
-  const { ratio, smaller } = changeBetween(before, last, skill, faceShare);
-  return `${name} since then: ${changeWords(ratio.middle, smaller)}.`;
+  return `${name} since then: ${changeWords(changeBetween([before], [last], skill, faceShare))}.`;
 }

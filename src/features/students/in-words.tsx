@@ -1,8 +1,9 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
-import { ballGateOf, type Layout } from '@/core/layout';
+import { gateNowOf, type GateNow, type Layout } from '@/core/layout';
 import {
   changeBetween,
+  endsOf,
   feelOf,
   gateOfWindow,
   nextGate,
@@ -10,11 +11,12 @@ import {
   scoreWords,
   type Feel,
   type SessionScore,
+  type ToSettle,
 } from '@/core/scoring';
 import { roughLength, settable, showDegrees, showLength, type UnitPreferences } from '@/core/units';
 import { counted, type Session, type Student } from '@/data';
 import { coldAgainstWarm, pointsNow } from './reading';
-import { changeWords } from './skill-words';
+import { byTape, changeWords } from './skill-words';
 
 /** Success rates to choose from. */
 const RATES = [0.5, 0.6, 0.7, 0.8, 0.9] as const;
@@ -40,18 +42,14 @@ export function InWords({
   /** Share of putts that the next gate should let through. */
   rate: number;
 }) {
-  const [first, last] = [scores[0]!, scores.at(-1)!];
+  const last = scores.at(-1)!;
   const { start } = last.carried;
-  const gate = ballGateOf(layout) ?? undefined;
+  const gate = gateNowOf(layout) ?? undefined;
   const across = (metres: number) => showLength(settable(metres, units, 'up'), 'across', units);
   const { low, high } = gateOfWindow(start.window, gate).gap;
-  const change = first === last ? null : changeBetween(first, last, 'start', faceShare);
-  const more =
-    change &&
-    puttsToSettle(change, first.smoothed.start.window, start.window, {
-      window: last.alone.start.window,
-      putts: last.basis.start,
-    });
+  const ends = endsOf(scores, 'start');
+  const change = ends && changeBetween(ends.then, ends.now, 'start', faceShare);
+  const more = change && !change.measure ? puttsToSettle(change) : null;
   const cold = coldAgainstWarm(sessions, faceShare);
   const feel = feelOf(
     sessions.flatMap(({ runs }) =>
@@ -72,10 +70,9 @@ export function InWords({
         </p>
         {change && (
           <p className="mt-2">
-            Since {format(first.at, 'd MMMM')}, when it was ±
-            {showDegrees(first.smoothed.start.window.middle)}, the window is{' '}
-            {changeWords(change.ratio.middle, change.smaller)}.
-            {more !== null && more > 0 && ` Some ${more} putts more would settle it.`}{' '}
+            Since {format(ends.then[0]!.at, 'd MMMM')}, when it was ±
+            {showDegrees(change.then.window.middle)} over {change.then.putts} putts, the window is{' '}
+            {changeWords(change)}. {more && more.putts > 0 && settleWords(more)}{' '}
             <Link
               href={`/students/compare?student=${student.id}`}
               className="underline underline-offset-4"
@@ -112,6 +109,12 @@ export function InWords({
   );
 }
 
+/** What more would settle whether it has changed. */
+const settleWords = ({ putts, anew }: ToSettle): string =>
+  anew
+    ? `About ${putts} more putts would settle it, half of them as a new start.`
+    : `About ${putts} more ${putts === 1 ? 'putt' : 'putts'} would settle it.`;
+
 /** Guesses against what came true, in a sentence or two. */
 function feelWords({ guesses, right, distance }: Feel, units: UnitPreferences): string {
   const counted = `${right} of ${guesses} guesses came true.`;
@@ -132,13 +135,13 @@ function NextGateWords({
   href,
 }: {
   given: string;
-  gate: NonNullable<ReturnType<typeof ballGateOf>>;
+  gate: GateNow;
   points: Parameters<typeof nextGate>[0];
   units: UnitPreferences;
   rate: number;
   href: string;
 }) {
-  const found = nextGate(points, rate, gate, (gap) => settable(gap, units));
+  const found = nextGate(points, rate, gate, byTape(units));
   const width = showLength(found.gap, 'across', units);
   const away = showLength(found.distance, 'along', units);
   const now = showLength(gate.gap, 'across', units);

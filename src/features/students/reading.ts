@@ -5,6 +5,7 @@ import {
   SKILLS,
   beliefOfRuns,
   changeBetween,
+  endsOf,
   pointsOf,
   windowsOf,
   type Basis,
@@ -15,7 +16,7 @@ import {
   type SkillPoints,
 } from '@/core/scoring';
 import type { Rule } from '@/core/drill';
-import { counted, type Run, type Session, type Student } from '@/data';
+import { toLoggedRuns, type Run, type Session, type Student } from '@/data';
 
 /** Sessions that say what a player is now. */
 const LATELY = 4;
@@ -97,13 +98,10 @@ const PRESSING: Rule['type'][] = [
 export const presses = ({ rule, cold }: Pick<Run, 'rule' | 'cold'>): boolean =>
   !cold && PRESSING.includes(rule.type);
 
-/** Runs of some sessions as scoring takes them, of one kind. */
+/** Runs of some sessions as scoring takes them, of one kind; those of a session were set up together. */
 export const loggedRuns = (sessions: Session[], kind: (run: Run) => boolean): LoggedRun[] =>
-  sessions.flatMap(({ runs }) =>
-    runs.filter(kind).map(({ layout, putts }) => ({
-      layout,
-      putts: counted(putts).map(({ outcomes, points }) => ({ outcomes, points })),
-    })),
+  sessions.flatMap(({ id, runs }) =>
+    toLoggedRuns(runs.filter(kind)).map((run) => ({ ...run, stand: id })),
   );
 
 /** Cold putts against those putted warm. */
@@ -138,7 +136,8 @@ export function readPlayer(
   const lately = new Set(scores.slice(-LATELY).map(({ id }) => id));
   const basis = basisOfAll(scores);
   const strike = first !== last && basis.strike >= 2 * ENOUGH;
-  const changed = strike ? changeBetween(first, last, 'strike', faceShare) : null;
+  const ends = strike ? endsOf(scores, 'strike') : null;
+  const changed = ends && changeBetween(ends.then, ends.now, 'strike', faceShare);
   return readMisses({
     hand: student.hand,
     school: student.school,

@@ -2,12 +2,13 @@ import { ArrowLeft } from 'lucide-react';
 import { format } from 'date-fns';
 import Link from 'next/link';
 import type { Finding } from '@/core/coaching';
-import { ballGateOf, type Layout } from '@/core/layout';
+import { gateNowOf, type Layout } from '@/core/layout';
 import { nextGate, pointsOf, type SessionScore } from '@/core/scoring';
-import { settable, showLength, type UnitPreferences } from '@/core/units';
+import { showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import { Glance } from './glance';
 import { PrintButton } from './print-button';
+import { byTape } from './skill-words';
 import { WorthPart } from './worth-part';
 
 /** The share that a gate of today should let through. */
@@ -38,12 +39,10 @@ export function Report({
   faceShare: number;
 }) {
   const [first, last] = [scores[0]!, scores.at(-1)!];
-  const gate = ballGateOf(layout);
+  const gate = gateNowOf(layout);
   const next =
     gate &&
-    nextGate(pointsOf(last.belief.carried, 'start', faceShare), TEACHES, gate, (gap) =>
-      settable(gap, units),
-    );
+    nextGate(pointsOf(last.belief.carried, 'start', faceShare), TEACHES, gate, byTape(units));
   return (
     <main className="min-h-dvh bg-sheet">
       <style>{`@page{size:A4;margin:12mm 10mm}@media print{section{break-inside:avoid}}`}</style>

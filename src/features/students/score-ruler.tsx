@@ -1,7 +1,7 @@
 import { makeWindow } from '@/core/green';
 import type { Layout } from '@/core/layout';
 import type { Hand } from '@/core/people';
-import { biasIntervalWords, biasWords, missWord, type Score } from '@/core/scoring';
+import { missWord, scoreBias, scoreBiasInterval, type Score } from '@/core/scoring';
 import { showDegrees, showLength, type UnitPreferences } from '@/core/units';
 import { Ruler } from '@/ui/ruler';
 
@@ -37,7 +37,7 @@ export function ScoreRuler({
       ends={{ left: missWord('left', hand), right: missWord('right', hand) }}
       value={`±${showDegrees(window.middle)}`}
       interval={`${showDegrees(window.low)} to ${showDegrees(window.high)}`}
-      words={`${biasWords(score.bias.middle, hand)} (${biasIntervalWords(score.bias, hand)})`}
+      words={`${scoreBias(score, hand)} (${scoreBiasInterval(score, hand)})`}
     />
   );
 }

@@ -7,13 +7,12 @@ import { showLength, type UnitPreferences } from '@/core/units';
 import { Ruler } from '@/ui/ruler';
 import {
   SKILL_NAMES,
+  biasOf,
   changeWords,
   endsOf,
   ruledBias,
   showAmount,
   showInterval,
-  skillBias,
-  skillBiasInterval,
   type Ruled,
 } from './skill-words';
 
@@ -70,7 +69,7 @@ export function SkillRuler({
       </section>
     );
   }
-  const bias = ruledBias(skill, score.bias);
+  const told = biasOf(skill, score, hand);
   const { left, right } = makeWindow(layout.putt);
   return (
     <Ruler
@@ -79,17 +78,14 @@ export function SkillRuler({
       reach={reach}
       basis={`${putts} putts`}
       window={score.window}
-      bias={bias}
+      bias={ruledBias(skill, score.bias)}
       {...(skill === 'start' && {
         allowed: { left, right, label: `${showLength(layout.putt.distance, 'putt', units)} hole` },
       })}
       ends={endsOf(skill, hand)}
       value={`±${showAmount(skill, score.window.middle)}`}
       interval={showInterval(skill, score.window)}
-      words={[
-        `${skillBias(skill, bias.middle, hand)} (${skillBiasInterval(skill, bias, hand)})`,
-        change && changeWords(change.ratio.middle, change.smaller),
-      ]
+      words={[`${told.words} (${told.interval})`, change && changeWords(change)]
         .filter(Boolean)
         .join('; ')}
     />

@@ -1,15 +1,7 @@
 import Link from 'next/link';
 import type { Hand } from '@/core/people';
 import type { Estimate, Score } from '@/core/scoring';
-import {
-  SKILL_NAMES,
-  ruledBias,
-  showAmount,
-  showInterval,
-  skillBias,
-  skillBiasInterval,
-  type Ruled,
-} from './skill-words';
+import { SKILL_NAMES, biasOf, showAmount, showInterval, type Ruled } from './skill-words';
 
 /** Scores of one skill below each other, every number with the interval that holds it eight times in ten. */
 export function SkillTable({
@@ -55,7 +47,7 @@ export function SkillTable({
         </thead>
         <tbody>
           {rows.map(({ name, href, putts, score }) => {
-            const bias = ruledBias(skill, score.bias);
+            const bias = biasOf(skill, score, hand);
             return (
               <tr key={name} className="border-b border-hair align-baseline">
                 <td className="py-1.5 pr-4">
@@ -70,10 +62,8 @@ export function SkillTable({
                 <td className="py-1.5 pr-4 text-right num">{putts ?? ''}</td>
                 <td className="py-1.5 pr-4">±{amount(score.window)}</td>
                 <td className="py-1.5 pr-4">
-                  <span className="num">{skillBias(skill, bias.middle, hand)}</span>{' '}
-                  <span className="text-sm whitespace-nowrap text-ink2">
-                    {skillBiasInterval(skill, bias, hand)}
-                  </span>
+                  <span className="num">{bias.words}</span>{' '}
+                  <span className="text-sm whitespace-nowrap text-ink2">{bias.interval}</span>
                 </td>
                 <td className="py-1.5">{amount(score.spread)}</td>
               </tr>

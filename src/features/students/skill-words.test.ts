@@ -46,8 +46,11 @@ describe('the words of a skill', () => {
   });
 
   it('say a change only when it is likelier than not', () => {
-    expect(changeWords(0.72, 0.97)).toBe('28 % smaller, 97 % sure that it is');
-    expect(changeWords(1.31, 0.02)).toBe('31 % wider, 98 % sure that it is');
-    expect(changeWords(0.95, 0.6)).toBe('as it was, so far as can be told');
+    const change = (middle: number, smaller: number, measure = false) =>
+      changeWords({ ratio: { low: 0.9 * middle, middle, high: 1.1 * middle }, smaller, measure });
+    expect(change(0.72, 0.97)).toBe('28 % smaller (97 % sure)');
+    expect(change(1.31, 0.02)).toBe('31 % wider (98 % sure)');
+    expect(change(0.9, 0.85)).toBe('not clearly changed');
+    expect(change(0.8, 0.85, true)).toContain('Measure the gap');
   });
 });

@@ -1,6 +1,13 @@
 import { headEnd, type Hand } from '@/core/people';
-import type { Estimate, SkillName } from '@/core/scoring';
-import { showDegrees } from '@/core/units';
+import {
+  SETTLED,
+  type Change,
+  type Estimate,
+  type Score,
+  type Settable,
+  type SkillName,
+} from '@/core/scoring';
+import { settable, settableAlong, showDegrees, type UnitPreferences } from '@/core/units';
 
 /** The skills of the five rulers, in the order in which a putt is made of them. */
 export const RULED = ['start', 'face', 'path', 'strike', 'pace'] as const;
@@ -95,12 +102,46 @@ export function skillBiasInterval(skill: Ruled, { low, high }: Estimate, hand: H
   return `${skillBias(skill, near, hand)} to ${skillBias(skill, far, hand)}`;
 }
 
-/** How a window has changed, with how sure it is: "0.8 of what it was (94 % sure it is smaller)". */
-export function changeWords(ratio: number, smaller: number): string {
-  const sure = Math.max(smaller, 1 - smaller);
-  if (sure < 0.7) return 'as it was, so far as can be told';
-  const percent = Math.min(99, Math.round(sure * 100));
-  return smaller > 0.5
-    ? `${Math.round((1 - ratio) * 100)} % smaller, ${percent} % sure that it is`
-    : `${Math.round((ratio - 1) * 100)} % wider, ${percent} % sure that it is`;
+/** A score's bias in words and its interval: "side unknown" where nothing told right from left. */
+export function biasOf(
+  skill: Ruled,
+  { bias, side }: Pick<Score, 'bias' | 'side'>,
+  hand: Hand,
+): { words: string; interval: string } {
+  const ruled = ruledBias(skill, bias);
+  if (side !== 'unknown') {
+    return {
+      words: skillBias(skill, ruled.middle, hand),
+      interval: skillBiasInterval(skill, ruled, hand),
+    };
+  }
+  const most = Math.max(Math.abs(bias.low), Math.abs(bias.high));
+  return { words: 'side unknown', interval: `up to ${showAmount(skill, most, 1)} either way` };
 }
+
+/**
+ * How a window has changed, with how sure it is: "34 % smaller (99 % sure)". Where only the tees are in doubt, it says what
+ * would settle it.
+ */
+export function changeWords({
+  ratio,
+  smaller,
+  measure,
+}: Pick<Change, 'ratio' | 'smaller' | 'measure'>): string {
+  const sure = Math.max(smaller, 1 - smaller);
+  const percent = Math.min(99, Math.round(sure * 100));
+  const size =
+    smaller > 0.5
+      ? `${Math.round((1 - ratio.middle) * 100)} % smaller`
+      : `${Math.round((ratio.middle - 1) * 100)} % wider`;
+  if (measure) {
+    return `not settled: it looks ${size}, but nobody knows just how the tees stood. Measure the gap`;
+  }
+  return sure < SETTLED.probability ? 'not clearly changed' : `${size} (${percent} % sure)`;
+}
+
+/** Lengths of a gate that this coach can set. */
+export const byTape = (units: UnitPreferences): Settable => ({
+  across: (metres) => settable(metres, units),
+  along: (metres) => settableAlong(metres, units),
+});

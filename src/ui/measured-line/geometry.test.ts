@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { drawLayout, ballGateLayout } from '@/core/layout';
 import { LIBRARY } from '@/core/drill';
 import { DEFAULT_PUTT } from '@/core/green';
@@ -85,13 +86,12 @@ describe('fit', () => {
   });
 
   it('keeps order along the line and sides across it, whatever the putt and the room', () => {
-    const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
     fc.assert(
       fc.property(
-        number(0.6, 40),
-        number(0.1, 0.9),
-        number(300, 1600),
-        number(220, 900),
+        between(0.6, 40),
+        between(0.1, 0.9),
+        between(300, 1600),
+        between(220, 900),
         fc.constantFrom('along' as const, 'up' as const),
         (distance, share, width, height, lie) => {
           const gate = Math.max(0.15, (distance - 0.1) * share);

@@ -1,7 +1,7 @@
 import { formatDistance } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { biasWords } from '@/core/scoring';
+import { scoreBias } from '@/core/scoring';
 import { showDegrees, showLength } from '@/core/units';
 import { listSessions, listStudents, toLogged } from '@/data';
 import { Empty, PlaceHead } from '@/features/shared/place';
@@ -104,7 +104,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
                     )}
                   </td>
                   <td className="py-3 pr-4 max-sm:hidden">
-                    {last && biasWords(last.scores.start.bias.middle, student.hand)}
+                    {last && scoreBias(last.scores.start, student.hand)}
                   </td>
                   <td className="py-3 whitespace-nowrap text-ink2 max-sm:hidden">
                     {last ? formatDistance(last.at, now, { addSuffix: true }) : '–'}

@@ -87,7 +87,7 @@ export const ASSESSMENT: LibraryDrill[] = [
     rule: { type: 'assessment', putts: 10 },
     putt: 5 * FOOT,
     slope: { grade: 0.01, falls: Math.PI / 2 },
-    parts: [{ kind: 'stations', params: { shape: 'round', count: 5 } }, hole],
+    parts: [{ kind: 'stations', params: { shape: 'round', count: 5, balls: 2 } }, hole],
     counts: 'hole',
     ladder: 'putt',
   }),

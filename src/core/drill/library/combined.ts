@@ -181,6 +181,7 @@ export const COMBINED: LibraryDrill[] = [
     ],
     judge: 'By the hole, and by whether the routine was whole.',
     errors: ['A second ball dropped “just to see”.'],
+    spots: 'chosen',
     rule: { type: 'cost', holes: 18 },
     putt: 10 * FOOT,
     parts: [hole],

@@ -10,6 +10,7 @@ import {
   type LadderBy,
 } from '@/core/layout';
 import { drillDetails, type DrillDetails, type DrillValues } from '../drill';
+import type { Manner } from '../manner';
 import type { z } from 'zod';
 
 /** A built-in drill, under a name that never changes. */
@@ -112,3 +113,5 @@ export const zone = (shape: 'band' | 'limit' | 'half circle' | 'edge', depth: nu
   params: { shape, depth },
 });
 export const hole: Part = { kind: 'hole' };
+/** The same manner for so many balls in a row. */
+export const inRow = (count: number, manner: Manner): Manner[] => Array<Manner>(count).fill(manner);

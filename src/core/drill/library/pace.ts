@@ -1,5 +1,5 @@
 import { FOOT, INCH } from '@/core/units';
-import { aid, entry, hole, watch, zone, type LibraryDrill } from './entry';
+import { aid, entry, hole, inRow, watch, zone, type LibraryDrill } from './entry';
 
 /** Drills for how far it rolls. */
 export const PACE: LibraryDrill[] = [
@@ -62,10 +62,11 @@ export const PACE: LibraryDrill[] = [
     ],
     judge: 'In the zone.',
     errors: ['Ball four worst: the routine has lost the feel of the first three.'],
+    manners: ['at the hole', 'usual', 'eyes closed', 'routine'],
     rule: { type: 'putts', putts: 24 },
     putt: 12 * FOOT,
     parts: [
-      { kind: 'stations', params: { shape: 'ladder', count: 2, step: 12 * FOOT } },
+      { kind: 'stations', params: { shape: 'ladder', count: 2, step: 12 * FOOT, balls: 4 } },
       zone('band', 2 * FOOT),
     ],
     counts: 'zone',
@@ -86,10 +87,10 @@ export const PACE: LibraryDrill[] = [
     judge: 'Stopped short of the edge and within the zone.',
     errors: ['The first ball of each distance long: the eye was still at the last one.'],
     rule: { type: 'zone', length: 3 },
-    putt: 8 * FOOT,
+    putt: 4 * FOOT,
     past: 0,
     parts: [
-      { kind: 'stations', params: { shape: 'ladder', count: 2, step: 4 * FOOT } },
+      { kind: 'stations', params: { shape: 'ladder', count: 3, step: 4 * FOOT, balls: 3 } },
       zone('edge', 1 * FOOT),
     ],
     counts: 'zone',
@@ -153,6 +154,7 @@ export const PACE: LibraryDrill[] = [
     ],
     judge: 'The heavy ball reached the mark.',
     errors: ['Hitting harder instead of through.'],
+    manners: [...inRow(8, 'heavy ball'), ...inRow(8, 'usual')],
     rule: { type: 'putts', putts: 16 },
     cap: { putts: 20, minutes: 10 },
     putt: 2 * FOOT,
@@ -206,7 +208,7 @@ export const PACE: LibraryDrill[] = [
     rule: { type: 'putts', putts: 15 },
     putt: 10 * FOOT,
     parts: [
-      { kind: 'stations', params: { shape: 'ladder', count: 3, step: 10 * FOOT } },
+      { kind: 'stations', params: { shape: 'ladder', count: 3, step: 10 * FOOT, balls: 5 } },
       watch('The count was even', 'Even', 'Rushed'),
       zone('band', 2 * FOOT),
     ],

@@ -167,10 +167,10 @@ export const START_LINE: LibraryDrill[] = [
     judge: 'Holed, with the ball under the string as far as it can be seen.',
     errors: ['A straight string that looks bent: the eyes are not over it. Write it down.'],
     rule: { type: 'putts', putts: 30 },
-    putt: 9 * FOOT,
+    putt: 3 * FOOT,
     parts: [
-      { kind: 'line', params: { what: 'string', length: 9 * FOOT } },
-      { kind: 'stations', params: { shape: 'ladder', count: 4, step: 3 * FOOT } },
+      { kind: 'line', params: { what: 'string', length: 3 * FOOT } },
+      { kind: 'stations', params: { shape: 'ladder', count: 6, step: 3 * FOOT, balls: 5 } },
       hole,
     ],
     counts: 'hole',

@@ -158,6 +158,7 @@ export const STRIKE: LibraryDrill[] = [
     steps: ['Ball on the coin.', 'Ball and coin both leave, the coin a hand’s width, low finish.'],
     judge: 'The coin moved along the line.',
     errors: ['The coin stays: the head rises into the ball.'],
+    manners: ['coin'],
     rule: { type: 'putts', putts: 20 },
     putt: 6 * FOOT,
     parts: [
@@ -185,6 +186,7 @@ export const STRIKE: LibraryDrill[] = [
     ],
     judge: 'The player can say which side of the coin was up.',
     errors: ['Holding the breath: shoulders rise.'],
+    manners: ['hovering'],
     rule: { type: 'putts', putts: 15 },
     putt: 6 * FOOT,
     parts: [
@@ -214,6 +216,7 @@ export const STRIKE: LibraryDrill[] = [
     ],
     judge: 'It rolls at once.',
     errors: ['A hop or a thin click.'],
+    manners: ['wedge'],
     rule: { type: 'putts', putts: 10 },
     putt: 10 * FOOT,
     parts: [
@@ -242,6 +245,7 @@ export const STRIKE: LibraryDrill[] = [
     ],
     judge: 'Tees stand and the ball got there.',
     errors: ['Stabbing: the face closes. Softer hands.'],
+    manners: ['stopped'],
     rule: { type: 'putts', putts: 20 },
     putt: 8 * FOOT,
     parts: [{ kind: 'followStop', params: { ahead: 6 * INCH, gap: 0.07 } }, zone('band', 2 * FOOT)],

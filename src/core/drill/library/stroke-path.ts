@@ -18,6 +18,7 @@ export const PATH: LibraryDrill[] = [
     steps: ['Rod along the toe.', 'Slide back and through, the head never leaves it.'],
     judge: 'The head stayed on the rod.',
     errors: ['Leaning on it: a light touch is enough.'],
+    manners: ['guided'],
     rule: { type: 'putts', putts: 20 },
     putt: 5 * FOOT,
     parts: [
@@ -92,6 +93,7 @@ export const PATH: LibraryDrill[] = [
     steps: ['Rod from breastbone to grip, lightly.', 'Back and through with one angle.'],
     judge: 'The rod kept its angle.',
     errors: ['Pressing: the shoulders tighten.'],
+    manners: ['guided'],
     rule: { type: 'putts', putts: 16 },
     putt: 6 * FOOT,
     parts: [
@@ -120,6 +122,7 @@ export const PATH: LibraryDrill[] = [
     ],
     judge: 'The rod came back to the line at the strike.',
     errors: ['The rod points off the line at address: the shoulders were open.'],
+    manners: ['guided'],
     rule: { type: 'putts', putts: 16 },
     putt: 6 * FOOT,
     parts: [
@@ -174,6 +177,7 @@ export const PATH: LibraryDrill[] = [
     steps: ['Board at the lean of the shaft.', 'Heel rests lightly on it from back to through.'],
     judge: 'The head stayed on the board.',
     errors: ['Forcing a bigger arc than the board gives.'],
+    manners: ['guided'],
     rule: { type: 'putts', putts: 20 },
     putt: 5 * FOOT,
     parts: [
@@ -199,6 +203,7 @@ export const PATH: LibraryDrill[] = [
     steps: ['Lead hand away.', 'Short putts through a roomy gate; the wrist keeps its bend.'],
     judge: 'By the gate.',
     errors: ['The wrist unbends: it becomes a slap.'],
+    manners: ['trail hand'],
     rule: { type: 'sets', sets: 3, of: 5, restart: 'at the end' },
     putt: 4 * FOOT,
     parts: [aid('trail hand'), ballGate(18 * INCH, 0.07)],

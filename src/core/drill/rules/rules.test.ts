@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { capSchema, ruleSchema, type Cap, type Rule } from '../rule';
 import type { RuleGround, RulePutt } from './machine';
 import { endedWords, playRule } from './play';
@@ -57,7 +58,7 @@ describe.each(RULES.map((rule) => [rule.type, rule] as const))('every rule: %s',
       holed: fc.constantFrom(true, false, null),
       rest: fc.constantFrom('short' as const, 'in' as const, 'long' as const, null),
       guessed: fc.constantFrom(true, false, null),
-      step: fc.double({ min: 0, max: 0.6, noNaN: true }),
+      step: between(0, 0.6),
     }),
     { maxLength: 60 },
   );

@@ -1,0 +1,139 @@
+import { isLevel } from '@/core/green';
+import type { Evidence, Interval, Setting, Tolerance } from './element';
+import type { Spot } from './spot';
+
+/** An edge of what lets a ball through: a spot, and how far right of it the ball passes that just touches, m. */
+interface Edge {
+  at: Spot;
+  beside: number;
+}
+
+/** Where a ball may pass: between a left edge and a right one, seen from the start line. */
+export interface Opening {
+  left: Edge;
+  right: Edge;
+}
+
+/** Turns farther than this from the aim are no putt, rad. */
+const WIDEST_TURN = 1.2;
+
+/**
+ * The turn from the aim at which a ball passes an edge: by the straight line on the level, on a slope by rolling, widening
+ * from where it would be straight, since a ball that falls short passes nothing.
+ */
+function turnAt({ at, beside }: Edge, setting: Setting, pace: number): number {
+  const straight =
+    Math.atan2(at.across, at.along) +
+    Math.asin(Math.max(-1, Math.min(1, beside / Math.hypot(at.along, at.across))));
+  if (isLevel(setting.putt)) return straight;
+  const off = (turn: number) => setting.passes(turn, at, pace) - beside;
+  let [from, here] = [straight, off(straight)];
+  const way = here < 0 ? 1 : -1;
+  let step = Math.max(Math.abs(here) / Math.hypot(at.along, at.across), 1e-5);
+  for (;;) {
+    const to = from + way * step;
+    const there = off(to);
+    if (there * here <= 0) return between(off, from, here, to, there);
+    if (Math.abs(to) > WIDEST_TURN) return way * WIDEST_TURN;
+    [from, here] = [to, there];
+    step *= 2;
+  }
+}
+
+/** Where a function is zero between two places of unlike sign: the chord's foot, halving what it leaves too wide. */
+function between(value: (at: number) => number, a: number, fa: number, b: number, fb: number) {
+  let [x0, f0, x1, f1] = [a, fa, b, fb];
+  for (let step = 0; step < 60 && Math.abs(x1 - x0) > 1e-12; step++) {
+    const chord = f0 === f1 ? (x0 + x1) / 2 : x0 - (f0 * (x1 - x0)) / (f1 - f0);
+    const x = step % 3 === 2 ? (x0 + x1) / 2 : chord;
+    const f = value(x);
+    if (f === 0) return x;
+    if (f * f0 < 0) [x1, f1] = [x, f];
+    else [x0, f0] = [x, f];
+  }
+  return Math.abs(f0) < Math.abs(f1) ? x0 : x1;
+}
+
+const windowOf = ({ left, right }: Opening, setting: Setting, pace: number): Interval => [
+  turnAt(left, setting, pace),
+  turnAt(right, setting, pace),
+];
+
+/**
+ * Start directions that an opening lets through at the intended pace.
+ *
+ * @param opening seen from the start line
+ * @param setting the putt it stands on
+ * @returns rad left and right of the aim; a negative side means that even the intended putt touches there
+ */
+export function openingTolerance(opening: Opening, setting: Setting): Tolerance {
+  const [lower, upper] = windowOf(opening, setting, 0);
+  return { quantity: 'start', left: -lower, right: upper };
+}
+
+/** Paces between which an opening on a slope is taken to be the same, as shares of the way intended, less one. */
+const PACES = [
+  -0.6,
+  -0.45,
+  -0.36,
+  ...Array.from({ length: 15 }, (_, i) => -0.3 + 0.05 * i),
+  0.5,
+  0.7,
+  1.2,
+];
+/** A pace within which most putts lie, and how far an edge may move with it, in tolerances, to be taken as still. */
+const USUAL_PACE = 0.12;
+const STILL = 0.04;
+
+/**
+ * What an opening says of the start direction. Where the way to it depends on the pace (far away on a slope), it speaks of
+ * both together.
+ *
+ * @param outcome `clear`, `left` or `right`; others say nothing
+ */
+export function openingEvidence(outcome: string, opening: Opening, setting: Setting): Evidence[] {
+  const within = (at: Interval): Interval[] => {
+    switch (outcome) {
+      case 'clear':
+        return [at];
+      case 'left':
+        return [[-Infinity, at[0]]];
+      case 'right':
+        return [[at[1], Infinity]];
+      default:
+        return [];
+    }
+  };
+  const meant = windowOf(opening, setting, 0);
+  if (!moves(opening, setting, meant)) {
+    return within(meant).map(([lower, upper]) => ({ quantity: 'start', lower, upper }));
+  }
+  const far = Math.max(opening.left.at.along, opening.right.at.along);
+  const areas = PACES.slice(1).flatMap((upper, index) => {
+    const pace: Interval = [PACES[index]!, upper];
+    const middle = (pace[0] + pace[1]) / 2;
+    // A ball that does not get there says nothing of the way.
+    const { hole } = setting;
+    if (hole.along + setting.restOf(middle) < far) return [];
+    return within(windowOf(opening, setting, middle)).map((start) => ({ start, pace }));
+  });
+  return areas.length > 0 ? [{ quantity: 'roll', areas }] : [];
+}
+
+function moves(opening: Opening, setting: Setting, meant: Interval): boolean {
+  if (isLevel(setting.putt)) return false;
+  const allowed = STILL * Math.max(meant[1] - meant[0], 1e-4);
+  return [-USUAL_PACE, USUAL_PACE].some((pace) =>
+    windowOf(opening, setting, pace).some((edge, i) => Math.abs(edge - meant[i]!) > allowed),
+  );
+}
+
+/** What a ball meets at an opening: it touches a side, or passes. */
+export function openingMet(
+  { direction, pace = 0 }: { direction: number; pace?: number },
+  { left, right }: Opening,
+  setting: Setting,
+): 'clear' | 'left' | 'right' {
+  if (setting.passes(direction, right.at, pace) > right.beside) return 'right';
+  return setting.passes(direction, left.at, pace) < left.beside ? 'left' : 'clear';
+}

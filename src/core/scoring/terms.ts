@@ -1,0 +1,107 @@
+import type { Evidence, Interval } from '@/core/layout';
+
+/** A bound that moves with how a stand was really set: by `by` for each standard deviation of it. */
+export interface Bound {
+  at: number;
+  by: number;
+  /** Which stand, from 0; -1 when it does not move. */
+  stand: number;
+}
+
+/** Bounds that a quantity lay between, infinite where unbounded. */
+export interface Bounds {
+  lower: Bound;
+  upper: Bound;
+}
+
+export type ReadQuantity = 'strike' | 'height' | 'pace' | 'start';
+
+/** What is said of one putt, all of it true at once. */
+export interface Term {
+  start?: Bounds;
+  face?: Bounds;
+  /** The head's middle at distances from the ball: `s + y p`. */
+  heads: { at: number; bounds: Bounds }[];
+  /** Share of the distance intended, less one. */
+  pace?: Bounds;
+  /** On the face, above its middle. */
+  height?: Bounds;
+  /** Read off, with the error of reading. */
+  direct: Partial<Record<ReadQuantity, { value: number; error: number }>>;
+}
+
+/** An outcome's evidence with how each of its bounds moves, in the order of {@link edgesOf}. */
+export interface Said {
+  evidence: Evidence;
+  by: number[];
+  stand: number;
+}
+
+/** The bounds of an evidence in a row. */
+export const edgesOf = (evidence: Evidence): number[] =>
+  evidence.quantity === 'roll'
+    ? evidence.areas.flatMap(({ start, pace }) => [...start, ...pace])
+    : [evidence.lower, evidence.upper];
+
+const still = (at: number): Bound => ({ at, by: 0, stand: -1 });
+const fixed = ([lower, upper]: Interval): Bounds => ({ lower: still(lower), upper: still(upper) });
+
+const moved = (
+  [lower, upper]: Interval,
+  byLower: number,
+  byUpper: number,
+  stand: number,
+): Bounds => ({
+  lower: Number.isFinite(lower) && byLower !== 0 ? { at: lower, by: byLower, stand } : still(lower),
+  upper: Number.isFinite(upper) && byUpper !== 0 ? { at: upper, by: byUpper, stand } : still(upper),
+});
+
+/** What both bounds allow. */
+export const cut = (a: Bounds | undefined, b: Bounds): Bounds =>
+  a
+    ? {
+        lower: a.lower.at >= b.lower.at ? a.lower : b.lower,
+        upper: a.upper.at <= b.upper.at ? a.upper : b.upper,
+      }
+    : b;
+
+/** Whether anything lies within. */
+export const open = ({ lower, upper }: Bounds): boolean => lower.at < upper.at;
+
+/** Bounds of an evidence that has just two. */
+export const boundsOf = (
+  { lower, upper }: { lower: number; upper: number },
+  { by, stand }: Pick<Said, 'by' | 'stand'>,
+): Bounds => moved([lower, upper], by[0] ?? 0, by[1] ?? 0, stand);
+
+/** Areas of start and pace with how they move. */
+export const areasOf = ({ evidence, by, stand }: Said): { start: Bounds; pace: Bounds }[] =>
+  evidence.quantity !== 'roll'
+    ? []
+    : evidence.areas.map(({ start, pace }, i) => ({
+        start: moved(start, by[4 * i] ?? 0, by[4 * i + 1] ?? 0, stand),
+        pace: moved(pace, by[4 * i + 2] ?? 0, by[4 * i + 3] ?? 0, stand),
+      }));
+
+export const anywhere: Bounds = fixed([-Infinity, Infinity]);
+export const within = (lower: number, upper: number): Bounds => fixed([lower, upper]);
+
+/** A cell whose bounds move with other stands. */
+export function shifted<Cell extends { terms: Term[] }>(
+  cell: Cell,
+  to: (stand: number) => number,
+): Cell {
+  const bound = (one: Bound): Bound => (one.stand < 0 ? one : { ...one, stand: to(one.stand) });
+  const both = ({ lower, upper }: Bounds): Bounds => ({ lower: bound(lower), upper: bound(upper) });
+  return {
+    ...cell,
+    terms: cell.terms.map(({ start, face, pace, height, heads, direct }) => ({
+      direct,
+      heads: heads.map(({ at, bounds }) => ({ at, bounds: both(bounds) })),
+      ...(start && { start: both(start) }),
+      ...(face && { face: both(face) }),
+      ...(pace && { pace: both(pace) }),
+      ...(height && { height: both(height) }),
+    })),
+  };
+}

@@ -1,0 +1,323 @@
+import {
+  BALL_RADIUS,
+  CUP_RADIUS,
+  drops,
+  nearest,
+  roll,
+  shoot,
+  type Green,
+  type Step,
+} from './green';
+
+/** A layout's numbers as the book keeps them: read as data, judged here by plain geometry. */
+export interface Piece {
+  id: string;
+  kind: string;
+  params: Record<string, unknown>;
+}
+
+export interface Fitting {
+  hand: 'left' | 'right';
+  headLength: number;
+  headDepth: number;
+  lieAngle: number;
+  school: 'arc' | 'straight';
+}
+
+/** A player's truth: bias and spread of each, right and long positive; rad, m, and pace as a share of the way. */
+export interface Truth {
+  face: [bias: number, spread: number];
+  path: [bias: number, spread: number];
+  strike: [bias: number, spread: number];
+  pace: [bias: number, spread: number];
+  height: [bias: number, spread: number];
+  faceShare: number;
+  /** Correlation of face and path. */
+  tie?: number;
+  /** Degrees of freedom of Student's t in place of the normal. */
+  tails?: number;
+  /** Share of putts that are topped: a third of the way, low on the face, off line. */
+  topped?: number;
+}
+
+/** What one putt was. */
+export interface Struck {
+  start: number;
+  face: number;
+  path: number;
+  strike: number;
+  pace: number;
+  height: number;
+}
+
+/** How the tees really stand against what the tape was meant to say, m. */
+export interface Placement {
+  gap: number;
+  distance: number;
+}
+export const EXACT: Placement = { gap: 0, distance: 0 };
+
+/** A source of chance: standard normal and uniform. */
+export interface Dice {
+  normal(): number;
+  uniform(): number;
+}
+
+/** Normal and uniform numbers from a seed (mulberry32 and Box-Muller). */
+export function dice(seed: number): Dice {
+  let state = seed >>> 0;
+  const uniform = () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = state;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+  return {
+    uniform,
+    normal: () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform()),
+  };
+}
+
+/** One stroke. */
+export function strike(truth: Truth, random: Dice): Struck {
+  const { tie = 0, tails = 0, topped = 0 } = truth;
+  const wide = () => {
+    if (tails === 0) return 1;
+    let sum = 0;
+    for (let i = 0; i < tails; i++) sum += random.normal() ** 2;
+    return Math.sqrt(tails / sum);
+  };
+  const [zf, zp] = [random.normal(), random.normal()];
+  const at = ([bias, spread]: [number, number], z: number) => bias + spread * z * wide();
+  const shared = wide();
+  const face = truth.face[0] + truth.face[1] * zf * shared;
+  const path = truth.path[0] + truth.path[1] * (tie * zf + Math.sqrt(1 - tie * tie) * zp) * shared;
+  const one: Struck = {
+    face,
+    path,
+    start: truth.faceShare * face + (1 - truth.faceShare) * path,
+    strike: at(truth.strike, random.normal()),
+    pace: Math.max(-0.9, at(truth.pace, random.normal())),
+    height: at(truth.height, random.normal()),
+  };
+  if (random.uniform() >= topped) return one;
+  return { ...one, pace: -0.35 - 0.4 * random.uniform(), height: one.height - 0.01 };
+}
+
+/** What a putt came to: what happened at each piece, and where the ball came to rest. */
+export interface Met {
+  outcomes: Record<string, string>;
+  holed: boolean;
+  rest: { x: number; y: number };
+  side: 'left' | 'right';
+  reached: boolean;
+}
+
+interface Stand {
+  green: Green;
+  aim: { direction: number; speed: number };
+  intended: Step[];
+}
+
+const stands = new Map<string, Stand>();
+function standOf(green: Green): Stand {
+  const key = JSON.stringify(green);
+  const found = stands.get(key) ?? { green, aim: shoot(green), intended: [] };
+  if (found.intended.length === 0)
+    found.intended = roll(green, found.aim.speed, found.aim.direction);
+  stands.set(key, found);
+  return found;
+}
+
+const num = (params: Record<string, unknown>, name: string): number => params[name] as number;
+
+/** Where the head's middle is at y from the ball, and how it is turned there. */
+function head(y: number, struck: Struck, who: Fitting): { across: number; turn: number } {
+  const inward = who.hand === 'right' ? -1 : 1;
+  const radius = 1.2;
+  const lean = who.school === 'arc' ? Math.cos(who.lieAngle) : 0;
+  const left = Math.sqrt(radius * radius - y * y);
+  return {
+    across: struck.strike + y * Math.tan(struck.path) + inward * (radius - left) * lean,
+    turn: struck.face + inward * Math.atan2(y * lean, left),
+  };
+}
+
+/** Which of two tees a head touches that passes between them at y; the far one when both. */
+function pair(y: number, gap: number, struck: Struck, who: Fitting): 'left' | 'right' | 'clear' {
+  const { across, turn } = head(y, struck, who);
+  const corners = [-1, 1].flatMap((a) =>
+    [-1, 1].map(
+      (b) =>
+        across +
+        (a * who.headLength * Math.cos(turn)) / 2 +
+        (b * who.headDepth * Math.sin(turn)) / 2,
+    ),
+  );
+  const [right, left] = [Math.max(...corners) - gap / 2, -Math.min(...corners) - gap / 2];
+  if (right <= 0 && left <= 0) return 'clear';
+  return right > left ? 'right' : 'left';
+}
+
+/**
+ * What one stroke meets on a green.
+ *
+ * @param struck the stroke
+ * @param pieces what stands, as planned
+ * @param green the putt from where it is made
+ * @param who hand and head
+ * @param off how the tees really stand
+ */
+export function putt(
+  struck: Struck,
+  pieces: readonly Piece[],
+  green: Green,
+  who: Fitting,
+  off: Placement = EXACT,
+): Met {
+  const { aim, intended } = standOf(green);
+  const direction = aim.direction + struck.start;
+  const steps = roll(green, aim.speed * Math.sqrt(1 + struck.pace), direction);
+  const holed = drops(steps, green.distance);
+  const last = steps.at(-1)!;
+  const cup = nearest(steps, green.distance, 0);
+  const outcomes: Record<string, string> = {};
+  const meets = ({ kind, params }: Piece): string | null => {
+    switch (kind) {
+      case 'ballGate':
+      case 'holeGate': {
+        const atCup = kind === 'holeGate';
+        const gap = num(params, 'gap') + off.gap;
+        const shank = num(params, 'shank');
+        const onCurve = atCup || params.on === 'curve';
+        // A tape is laid along the start line.
+        const cupAlong = green.distance * Math.cos(aim.direction);
+        const along =
+          (atCup ? Math.max(0.1, cupAlong - CUP_RADIUS - 0.03) : num(params, 'distance')) +
+          off.distance;
+        const [c, s] = [Math.cos(aim.direction), Math.sin(aim.direction)];
+        let [mx, my, facing] = [along * c, along * s, aim.direction];
+        if (onCurve) {
+          const at = intended.find(({ x, y }) => x * c + y * s >= along);
+          if (at) [mx, my, facing] = [at.x, at.y, Math.atan2(at.vy, at.vx)];
+          if (at) {
+            const over = at.x * c + at.y * s - along;
+            mx -= over * Math.cos(facing);
+            my -= over * Math.sin(facing);
+          }
+        }
+        const offset = (params.offset as number | undefined) ?? 0;
+        const tee = (side: number) => {
+          const across = (side * (gap + shank)) / 2 - offset;
+          return nearest(steps, mx - across * Math.sin(facing), my + across * Math.cos(facing));
+        };
+        if (atCup && last.x < green.distance - CUP_RADIUS - 0.03) return 'short';
+        const reach = BALL_RADIUS + shank / 2;
+        const [left, right] = [tee(-1), tee(1)];
+        if (right.beside > -reach) return 'right';
+        return left.beside < reach ? 'left' : 'clear';
+      }
+      case 'targetSpot':
+      case 'targetTee': {
+        const along = num(params, 'distance') + off.distance;
+        const half =
+          kind === 'targetSpot'
+            ? num(params, 'diameter') / 2
+            : BALL_RADIUS + num(params, 'shank') / 2;
+        const { beside } = nearest(
+          steps,
+          along * Math.cos(aim.direction),
+          along * Math.sin(aim.direction),
+        );
+        if (Math.abs(beside) <= half) return 'clear';
+        return beside > 0 ? 'right' : 'left';
+      }
+      case 'corridor': {
+        const half = (num(params, 'width') + off.gap) / 2;
+        const [c, s] = [Math.cos(aim.direction), Math.sin(aim.direction)];
+        for (const { x, y } of steps) {
+          const [along, across] = [x * c + y * s, -x * s + y * c];
+          if (along > num(params, 'length') + off.distance) break;
+          if (across + BALL_RADIUS > half) return 'right';
+          if (across - BALL_RADIUS < -half) return 'left';
+        }
+        return 'clear';
+      }
+      case 'putterGate': {
+        const by = num(params, 'by');
+        const y = params.place === 'level' ? 0 : params.place === 'behind' ? -by : by;
+        return pair(y, who.headLength + 2 * num(params, 'clearance') + off.gap, struck, who);
+      }
+      case 'boxGate': {
+        const gap = who.headLength + 2 * num(params, 'clearance') + off.gap;
+        const at = {
+          back: pair(-num(params, 'behind'), gap, struck, who),
+          level: params.pairs === 'three' ? pair(0, gap, struck, who) : ('clear' as const),
+          front: pair(num(params, 'ahead'), gap, struck, who),
+        };
+        const said = Object.entries(at).filter(([, touch]) => touch !== 'clear');
+        return said.map(([name, touch]) => `${name} ${touch}`).join(', ') || 'clear';
+      }
+      case 'faceCheck': {
+        const points = num(params, 'distance') * Math.tan(struck.face);
+        if (Math.abs(points) <= num(params, 'width') / 2) return 'square';
+        return points > 0 ? 'right' : 'left';
+      }
+      case 'faceMark': {
+        // The ball is met as far left of the face's middle as the head's middle was right of the ball.
+        const [aside, up] = [
+          Math.abs(struck.strike) / num(params, 'across'),
+          Math.abs(struck.height) / num(params, 'high'),
+        ];
+        if (Math.max(aside, up) <= 1) return 'middle';
+        if (aside >= up) return struck.strike > 0 ? 'left' : 'right';
+        return struck.height < 0 ? 'low' : 'high';
+      }
+      case 'paceZone': {
+        if (holed && params.shape !== 'edge') return 'in';
+        const before = nearest(intended, green.distance, 0);
+        const there = intended[before.index]!;
+        const way = Math.atan2(there.vy, there.vx);
+        const [dx, dy] = [last.x - green.distance, last.y];
+        const past = dx * Math.cos(way) + dy * Math.sin(way);
+        const depth = num(params, 'depth');
+        const [from, to] = params.shape === 'edge' ? [-depth, 0] : [0, depth];
+        if (past < from) return 'short';
+        const far = params.shape === 'half circle' ? Math.hypot(dx, dy) : past;
+        return far > to ? 'long' : 'in';
+      }
+      case 'hole':
+        if (holed) return 'holed';
+        if (last.x < green.distance) return 'short';
+        return cup.beside > 0 ? 'right' : 'left';
+      case 'rail':
+        return 'clear';
+      case 'followStop':
+        return 'short';
+      case 'strokeStops':
+        return 'within';
+      case 'watch':
+        return 'yes';
+      default:
+        return null;
+    }
+  };
+  for (const piece of pieces) {
+    const met = meets(piece);
+    if (met !== null) outcomes[piece.id] = met;
+  }
+  return {
+    outcomes,
+    holed,
+    rest: { x: last.x, y: last.y },
+    side: cup.beside > 0 ? 'right' : 'left',
+    reached: last.x >= green.distance || holed,
+  };
+}
+
+/** The half-width round nothing that holds a share of some values. */
+export function holding(values: readonly number[], share = 0.8): number {
+  const sorted = values.map(Math.abs).sort((a, b) => a - b);
+  return sorted[Math.round(share * (sorted.length - 1))]!;
+}
