@@ -1,6 +1,7 @@
 import { addHours, format } from 'date-fns';
 import type { Transaction } from 'sequelize';
 import {
+  layoutAt,
   layoutSchema,
   outcomesProblem,
   outcomesSchema,
@@ -8,8 +9,7 @@ import {
   pointsProblem,
   pointsSchema,
   type Layout,
-  type Outcomes,
-  type Points,
+  type PuttPlace,
 } from '@/core/layout';
 import { mannerSchema, type RunMark, type TimedPutt } from '@/core/drill';
 import type { Database } from './database';
@@ -131,8 +131,14 @@ async function ownPutt(
   return putt;
 }
 
-function checkPutt({ layout }: Recording, outcomes: Outcomes, points: Points): void {
-  const wrong = outcomesProblem(layout, outcomes) ?? pointsProblem(layout, outcomes, points);
+/** Checks what was logged against the layout where the putt was made; a screen that did not say where is taken at its word. */
+function checkPutt(
+  { layout }: Recording,
+  { outcomes, points, place }: Pick<Putt, 'outcomes' | 'points'> & { place: PuttPlace | null },
+): void {
+  const there = (place && layoutAt(layout, place)) ?? layout;
+  const wrong =
+    outcomesProblem(there, outcomes) ?? pointsProblem(there, outcomes, points, !!place?.spot);
   if (wrong) throw new Problem('invalid', wrong);
 }
 
@@ -146,7 +152,7 @@ async function recordPutt(
   const { runId, now, transaction } = recording;
   if (await ownPutt(database, recording, id)) return;
   refuseFinished(recording);
-  checkPutt(recording, outcomes, points);
+  checkPutt(recording, { outcomes, points, place: place ?? null });
   const position = 1 + (await database.models.putt.count({ where: { runId }, transaction }));
   await database.models.putt.create(
     {
@@ -203,7 +209,9 @@ async function recordChange(
     manner: mannerSchema.nullable().catch(null).parse(putt.manner),
   };
   const next = { ...was, ...correction };
-  checkPutt(recording, next.outcomes, next.points);
+  // What was logged before it was refused at the border can still be noted, left out or set right.
+  const restated = correction.outcomes ?? correction.points ?? correction.place;
+  if (restated) checkPutt(recording, next);
   await puttChange.create({ id, puttId, was, at, savedAt: now }, { transaction });
   await putt.update(next, { transaction });
 }

@@ -13,7 +13,7 @@ export { aimFor, type Aim } from './aim';
 export { captureHalfWidth, captureSpeed } from './capture';
 export { makeMap, type MakeMap, type MapRange } from './make-map';
 export { makeProbability, type Skill } from './make-probability';
-export { makeWindow, type MakeWindow } from './make-window';
+export { makeWindow, refuseTooFirm, type MakeWindow } from './make-window';
 export { dropMarginOf, dropMarginOn, marginOf, type DropMargin } from './drop-margin';
 export { breakWords, parseBreak, type Break } from './break-words';
 export { expectedPutts, type ExpectedPutts } from './expected-putts';

@@ -48,15 +48,15 @@ function edgeFrom(margin: (distance: number) => number, step: number, most: numb
  * speeds holed on the intended start line. Not symmetric on a slope.
  *
  * @param putt distance 0.3 to 40 m, green speed 1.2 to 5 m, slope to 8 %, run past the hole 0 to 3 m
- * @throws RangeError when the pace is too firm for the ball to drop at all, or the slope cannot hold it
+ * @returns nothing on either side where the pace is too firm for the ball to drop at all ({@link refuseTooFirm})
+ * @throws RangeError when the slope cannot hold the pace
  */
 export function makeWindow(putt: Putt): MakeWindow {
   const aim = aimFor(putt);
   const { direction, startSpeed, arrivalSpeed } = aim;
   if (arrivalSpeed >= DROP_SPEED) {
-    throw new RangeError(
-      `At ${putt.past.toFixed(2)} m past on a ${putt.greenSpeed.toFixed(2)} m green the ball arrives at ${arrivalSpeed.toFixed(2)} m/s and cannot drop: below ${DROP_SPEED} m/s is needed.`,
-    );
+    const none = { shareOfHole: 0, left: 0, right: 0 };
+    return { aim, ...none, slowest: startSpeed, fastest: startSpeed };
   }
   const margin = dropMarginOf(putt);
   const turned = (by: number) => margin(startSpeed, direction + by);
@@ -70,4 +70,18 @@ export function makeWindow(putt: Putt): MakeWindow {
     slowest: startSpeed - edgeFrom((by) => paced(-by), startSpeed / 200, 0.99 * startSpeed),
     fastest: startSpeed + edgeFrom(paced, startSpeed / 200, 4 * startSpeed),
   };
+}
+
+/**
+ * Refuses a putt whose pace is too firm for the ball to drop at all.
+ *
+ * @param putt as for {@link makeWindow}
+ * @throws RangeError that names the pace and what is needed, or when the slope cannot hold it
+ */
+export function refuseTooFirm(putt: Putt): void {
+  const { arrivalSpeed } = aimFor(putt);
+  if (arrivalSpeed < DROP_SPEED) return;
+  throw new RangeError(
+    `At ${putt.past.toFixed(2)} m past on a ${putt.greenSpeed.toFixed(2)} m green the ball arrives at ${arrivalSpeed.toFixed(2)} m/s and cannot drop: below ${DROP_SPEED} m/s is needed.`,
+  );
 }

@@ -86,11 +86,10 @@ export {
   stationInTurn,
   stationPlace,
   type PuttPlace,
-  type PuttSpot,
 } from './place';
 export { ELEMENTS, type ElementKind } from './register';
 export { settingOf } from './setting';
-export type { Stations } from './stations';
+export type { PuttSpot, Stations } from './stations';
 export {
   sensitivityOf,
   strictnessOf,

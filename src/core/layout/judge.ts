@@ -43,13 +43,24 @@ function contradiction(elements: Standing[], outcomes: Outcomes): string | null 
 /**
  * Checks what was pointed at against the layout and against what was logged there.
  *
+ * @param layout where the putt was made, or as it stands
+ * @param outcomes what was logged
+ * @param points what was pointed at
+ * @param placeKnown whether that is where the putt was made
  * @returns a sentence saying what is wrong, or null
  */
-export function pointsProblem(layout: Layout, outcomes: Outcomes, points: Points): string | null {
+export function pointsProblem(
+  layout: Layout,
+  outcomes: Outcomes,
+  points: Points,
+  placeKnown = true,
+): string | null {
   const elements = standing(layout);
   for (const [id, spot] of Object.entries(points)) {
     const element = elements.find((one) => one.id === id);
     if (!element?.pointing) return `Nothing can be pointed at for “${id}” on this layout.`;
+    // A spot on the green is told from the ball: without its place it can be compared with nothing.
+    if (element.pointing.on === 'green' && !placeKnown) continue;
     const { within, allows, outcome } = element.pointing;
     const far = (['along', 'across'] as const).find((way) => Math.abs(spot[way]) > within[way]);
     // On the green the reach is counted from the hole, which lies no farther from the ball than it.

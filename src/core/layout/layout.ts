@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { makeWindow, puttSchema, type Slope } from '@/core/green';
+import { puttSchema, refuseTooFirm, type Slope } from '@/core/green';
 import type {
   Check,
   Direct,
@@ -104,7 +104,7 @@ export function onReading(
     read,
     putt: { ...putt, greenSpeed, ...(slope && { slope, tiers: [] }) },
   };
-  makeWindow(moved.putt);
+  refuseTooFirm(moved.putt);
   return moved;
 }
 

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { PUTT_RANGE, type Putt, type Tier } from '@/core/green';
+import { PUTT_RANGE } from '@/core/green';
 import type { Layout } from './layout';
 import type { Spot } from './spot';
-import { halfTurn, stationSpot, type Stations } from './stations';
+import { canBeAimed, halfTurn, puttFrom, stationSpot, type Stations } from './stations';
 
 /** Where one putt was made from: which station, how often that ball had been missed, and where it lay. */
 export const placeSchema = z.object({
@@ -22,9 +22,6 @@ export const placeSchema = z.object({
 });
 
 export type PuttPlace = z.infer<typeof placeSchema>;
-
-/** Where the ball lies of a putt whose place is known. */
-export type PuttSpot = NonNullable<PuttPlace['spot']>;
 
 /** The ball mark of the layout itself. */
 export const ownPlace = ({ putt }: Layout): PuttPlace => ({
@@ -88,44 +85,18 @@ export function placeAfter(place: PuttPlace, rest: Spot | null, farther: number)
   };
 }
 
-/** A putt's planes seen from a ball that lies farther back, or nearer, on the same line. */
-function tiersFrom({ slope, tiers }: Putt, back: number, distance: number) {
-  const moved = tiers.map((tier): Tier => ({ ...tier, from: tier.from + back }));
-  const under = moved.filter(({ from }) => from <= 0).at(-1);
-  return {
-    slope: under ? under.slope : slope,
-    tiers: moved.filter(({ from }) => from > 0 && from < distance),
-  };
-}
-
 /**
- * A layout where one of its putts was made: the same elements before another ball. Round the hole the fall turns with the
- * spot; on the same line the planes stay where they are.
+ * A layout where one of its putts was made: the same elements before another ball.
  *
  * @param layout as it stands at its ball mark
  * @param place of the putt
- * @returns null when nobody can tell where the putt was made
+ * @returns null when nobody can tell where the putt was made, or no aim gets there from it
  */
 export function layoutAt(layout: Layout, { spot }: PuttPlace): Layout | null {
   if (!spot) return null;
-  const { putt } = layout;
-  const { distance, bearing } = spot;
-  if (bearing === 0 && distance === putt.distance) return layout;
-  if (bearing === 0) {
-    const there = tiersFrom(putt, distance - putt.distance, distance);
-    return { ...layout, putt: { ...putt, distance, ...there } };
-  }
-  // Which plane lies under a ball elsewhere round the hole is not known but for the one at the hole.
-  const slope = putt.tiers.at(-1)?.slope ?? putt.slope;
-  return {
-    ...layout,
-    putt: {
-      ...putt,
-      distance,
-      slope: { ...slope, falls: halfTurn(slope.falls - bearing) },
-      tiers: [],
-    },
-  };
+  const putt = puttFrom(layout.putt, spot);
+  if (putt === layout.putt) return layout;
+  return canBeAimed(putt) ? { ...layout, putt } : null;
 }
 
 /** Places as something to group by: where the ball lay. */

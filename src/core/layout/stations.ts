@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { aimFor, type Putt, type Tier } from '@/core/green';
 import { defineElement, finding, type Setting } from './element';
 import { turned, type Spot } from './spot';
 
@@ -31,7 +32,7 @@ export function stationSpot(
   { shape, count, step }: Stations,
   distance: number,
   station: number,
-): { distance: number; bearing: number } {
+): PuttSpot {
   const at = station % count;
   if (shape === 'ladder') return { distance: distance + at * step, bearing: 0 };
   return { distance, bearing: halfTurn((2 * Math.PI * at) / count) };
@@ -39,6 +40,48 @@ export function stationSpot(
 
 /** An angle from -π to π. */
 export const halfTurn = (angle: number): number => Math.atan2(Math.sin(angle), Math.cos(angle));
+
+/** Where a ball lies: how far from the hole, m, and how far round it from the ball mark, rad. */
+export interface PuttSpot {
+  distance: number;
+  bearing: number;
+}
+
+/** A putt's planes seen from a ball that lies farther back, or nearer, on the same line. */
+function tiersFrom({ slope, tiers }: Putt, back: number, distance: number) {
+  const moved = tiers.map((tier): Tier => ({ ...tier, from: tier.from + back }));
+  const under = moved.filter(({ from }) => from <= 0).at(-1);
+  return {
+    slope: under ? under.slope : slope,
+    tiers: moved.filter(({ from }) => from > 0 && from < distance),
+  };
+}
+
+/** The putt from a spot: round the hole the fall turns, on the same line the planes stay where they are. */
+export function puttFrom(putt: Putt, { distance, bearing }: PuttSpot): Putt {
+  if (bearing === 0 && distance === putt.distance) return putt;
+  if (bearing === 0) {
+    return { ...putt, distance, ...tiersFrom(putt, distance - putt.distance, distance) };
+  }
+  // Which plane lies under a ball elsewhere round the hole is not known but for the one at the hole.
+  const slope = putt.tiers.at(-1)?.slope ?? putt.slope;
+  return {
+    ...putt,
+    distance,
+    slope: { ...slope, falls: halfTurn(slope.falls - bearing) },
+    tiers: [],
+  };
+}
+
+/** Whether any start gets there at the putt's pace: a steep slope cannot hold every one. */
+export function canBeAimed(putt: Putt): boolean {
+  try {
+    aimFor(putt);
+    return true;
+  } catch {
+    return false;
+  }
+}
 
 /** Where the balls lie, on the line from the first ball to the hole. */
 function spots({ shape, count, step }: Stations, { putt }: Setting): Spot[] {
@@ -98,6 +141,18 @@ export const stations = defineElement({
   defaults: (): Stations => ({ shape: 'round', count: 4, step: 0.3048, balls: 1 }),
   check: (params, { putt }) => {
     const last = stationSpot(params, putt.distance, params.count - 1);
+    const held = Array.from({ length: params.count }, (_, at) =>
+      canBeAimed(puttFrom(putt, stationSpot(params, putt.distance, at))),
+    ).indexOf(false);
+    if (last.distance <= 40 && held >= 0) {
+      return [
+        finding(
+          'error',
+          'count',
+          `From station ${held + 1} no putt stops at the hole: the slope there cannot hold the pace. Choose a gentler slope or a shorter putt.`,
+        ),
+      ];
+    }
     return last.distance > 40
       ? [
           finding(

@@ -1,4 +1,4 @@
-import { DEFAULT_PUTT, FLAT, PACES, makeWindow, type PaceId, type Slope } from '@/core/green';
+import { DEFAULT_PUTT, FLAT, PACES, refuseTooFirm, type PaceId, type Slope } from '@/core/green';
 import { bareDetails, type DrillDetails } from '@/core/drill';
 import {
   ELEMENTS,
@@ -31,7 +31,7 @@ export function refusal(layout: Layout, units: UnitPreferences): string | null {
   const parsed = layoutSchema.safeParse(layout);
   if (!parsed.success) return parsed.error.issues[0]!.message;
   try {
-    makeWindow(layout.putt);
+    refuseTooFirm(layout.putt);
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     return 'This slope cannot hold the pace: a ball does not stop there as asked.';

@@ -46,6 +46,10 @@ interface FinishPictureProps {
   rests?: readonly Rest[];
   /** What was pointed at a moment ago, or guessed. */
   chosen?: Spot;
+  /** It was touched in the hole. */
+  holed?: boolean;
+  /** Which way the ball comes: from the left, or from below; by the room there is when left out. */
+  lie?: 'along' | 'up';
   onPoint?: (spot: Spot, at: number) => void;
   className?: string;
 }
@@ -66,18 +70,23 @@ export function FinishPicture({
   );
 }
 
+/** A touch this near to the middle of the hole means the hole, px. */
+const HOLE_TOUCHED = 22;
+
 function Finish({
   layout,
   units,
   rests = [],
   chosen,
+  holed = false,
+  lie,
   onPoint,
   size,
 }: FinishPictureProps & { size: { width: number; height: number } }) {
   const marks = drawLayout(layout);
   const { short, past, aside } = reachOf(layout, marks, rests);
   const { distance } = layout.putt;
-  const up = size.height > size.width * 0.8;
+  const up = lie ? lie === 'up' : size.height > size.width * 0.8;
   const [length, breadth] = up ? [size.height, size.width] : [size.width, size.height];
   const scale = Math.min(length / (short + past), breadth / (2 * aside));
   // Where the room is narrower than the reach needs, the hole stays where the reach puts it.
@@ -115,7 +124,9 @@ function Finish({
       onClick={(event) => {
         if (!onPoint) return;
         const box = event.currentTarget.getBoundingClientRect();
-        onPoint(spotAt(event.clientX - box.left, event.clientY - box.top), event.timeStamp);
+        const [x, y] = [event.clientX - box.left, event.clientY - box.top];
+        const inTheHole = Math.hypot(x - centre.x, y - centre.y) < HOLE_TOUCHED;
+        onPoint(inTheHole ? { along: distance, across: 0 } : spotAt(x, y), event.timeStamp);
       }}
     >
       {marks.map((mark, index) => {
@@ -138,8 +149,19 @@ function Finish({
         }
         if (mark.type !== 'peg' && mark.type !== 'hole') return null;
         const { x, y } = pixel(mark.at);
-        const radius = mark.type === 'peg' ? 4 : Math.max(5, scale * mark.radius);
-        return <circle key={index} cx={x} cy={y} r={radius} className="fill-ink" />;
+        const radius = mark.type === 'peg' ? 4 : Math.max(onPoint ? 11 : 5, scale * mark.radius);
+        return (
+          <circle
+            key={index}
+            cx={x}
+            cy={y}
+            r={radius}
+            className={
+              mark.type === 'hole' && holed ? 'fill-line stroke-ink' : 'fill-ink stroke-none'
+            }
+            strokeWidth={3}
+          />
+        );
       })}
       <path
         d={`M${from.x} ${from.y}L${up ? centre.x : centre.x - 16} ${up ? centre.y + 16 : centre.y}`}

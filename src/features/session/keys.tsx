@@ -72,7 +72,7 @@ export function SmallKey({
       className={clsx(
         'min-h-12 rounded-[4px] border-2 border-ink px-1 leading-tight [font-stretch:88%] active:translate-y-px',
         outcome.passes
-          ? 'col-span-4 bg-ink text-[24px] font-[720] text-sheet'
+          ? 'col-span-full bg-ink text-[24px] font-[720] text-sheet'
           : 'bg-sheet text-[14px] font-[640]',
       )}
     >

@@ -6,12 +6,7 @@ import type { UnitPreferences } from '@/core/units';
 import { releaseFocus } from '@/ui/release-focus';
 import { FacePicture } from './face-picture';
 import { FinishPicture } from './finish-picture';
-
-/** What was touched for one element: what happened, and where on its picture. */
-export interface Touched {
-  outcome: string;
-  spot?: Spot;
-}
+import { pointAt, touchOutcome, type Seen } from './seen';
 
 /** The picture of an element that can be pointed at. */
 export function PointPicture({
@@ -44,26 +39,35 @@ export function PointPicture({
   }
 }
 
-/** The other elements of a drill: what passes is taken unless another is touched before the putt is logged. */
+/** What is asked of an element, as a coach would say it. */
+const question = (element: Standing): string =>
+  element.kind === 'watch' ? element.outcomes()[0]!.detail : element.name;
+
+/**
+ * What can have happened at some elements, each a row of keys; nothing is pressed beforehand, and what is pressed again is
+ * taken back.
+ */
 export function MoreTouch({
   elements,
   layout,
   units,
-  chosen,
-  onChoose,
+  seen,
+  pictures = false,
+  onSeen,
 }: {
-  elements: Standing[];
+  elements: readonly Standing[];
   layout: Layout;
   units: UnitPreferences;
-  chosen: Record<string, Touched>;
-  onChoose: (element: string, touched: Touched) => void;
+  seen: Seen;
+  /** With the pictures that can be pointed at, where no larger one stands beside them. */
+  pictures?: boolean;
+  onSeen: (seen: Seen) => void;
 }) {
   return (
     <div className="grid gap-1.5">
       {elements.map((element) => {
         const outcomes = element.outcomes();
-        const now = chosen[element.id];
-        const outcome = now?.outcome ?? outcomes[0]!.id;
+        const now = seen[element.id];
         return (
           <div key={element.id} className="grid gap-1.5">
             <div
@@ -71,9 +75,7 @@ export function MoreTouch({
               aria-label={element.name}
               className="grid grid-cols-[72px_minmax(0,1fr)] items-center gap-2"
             >
-              <span className="cap leading-tight">
-                {element.kind === 'watch' ? outcomes[0]!.detail : element.name}
-              </span>
+              <span className="cap leading-tight">{question(element)}</span>
               <span
                 className={clsx(
                   'grid gap-1.5',
@@ -84,14 +86,14 @@ export function MoreTouch({
                   <button
                     key={one.id}
                     type="button"
-                    aria-pressed={one.id === outcome}
+                    aria-pressed={one.id === now?.outcome}
                     onClick={(event) => {
                       releaseFocus(event);
-                      onChoose(element.id, { outcome: one.id });
+                      onSeen(touchOutcome(layout, seen, element, one.id));
                     }}
                     className={clsx(
-                      'min-h-11 rounded-[3px] border-[length:var(--stroke)] border-ink px-1.5 text-[14.5px] leading-tight font-[620] [font-stretch:90%]',
-                      one.id === outcome ? 'bg-ink text-sheet' : 'bg-sheet',
+                      'min-h-11 rounded-[3px] border-[length:var(--stroke)] border-ink px-1 text-[14.5px] leading-tight font-[620] [font-stretch:90%]',
+                      one.id === now?.outcome ? 'bg-ink text-sheet' : 'bg-sheet',
                     )}
                   >
                     {one.label}
@@ -99,15 +101,13 @@ export function MoreTouch({
                 ))}
               </span>
             </div>
-            {element.pointing && (
+            {pictures && element.pointing && (
               <PointPicture
                 element={element}
                 layout={layout}
                 units={units}
                 chosen={now?.spot}
-                onPoint={(spot) =>
-                  onChoose(element.id, { outcome: element.pointing!.outcome(spot), spot })
-                }
+                onPoint={(spot) => onSeen(pointAt(layout, seen, element, spot))}
               />
             )}
           </div>

@@ -1,5 +1,6 @@
 import {
   loggedElements,
+  standing,
   type Layout,
   type Outcome,
   type Outcomes,
@@ -19,12 +20,20 @@ export function primaryOutcomes(layout: Layout, putts: Outcomes[]): Outcome[] {
 /** How often each thing happened, element by element: "1 at the left tee, 2 at the right". */
 export function outcomeWords(layout: Layout, putts: Outcomes[]): string[] {
   const { primary, others } = loggedElements(layout);
+  const gates = standing(layout).filter(({ kind }) => kind === 'ballGate' || kind === 'holeGate');
   return [...(primary ? [primary] : []), ...others].map((element) => {
     const count = (outcome: Outcome) =>
       putts.filter((putt) => putt[element.id] === outcome.id).length;
     if (element.kind === 'ballGate' || element.kind === 'holeGate') {
-      const [, left, right] = element.outcomes() as [Outcome, Outcome, Outcome];
-      return `${count(left)} at the left tee, ${count(right)} at the right`;
+      const [, left, right, ...rest] = element.outcomes() as [Outcome, Outcome, Outcome];
+      const tees =
+        gates.length > 1
+          ? `${count(left)} at ${left.detail}, ${count(right)} at ${right.detail}`
+          : `${count(left)} at the left tee, ${count(right)} at the right`;
+      const more = rest.filter((one: Outcome) => count(one) > 0);
+      return [tees, ...more.map((one: Outcome) => `${count(one)} ${one.label.toLowerCase()}`)].join(
+        ', ',
+      );
     }
     return element
       .outcomes()
@@ -58,7 +67,8 @@ export function puttWords(
     const read = spot && element.pointing?.says(spot)[0];
     if (read?.quantity === 'pace') {
       const far = roughLength(Math.abs(read.value), units);
-      return `${outcome.label}, ${far} ${read.value < 0 ? 'short' : 'past'}`;
+      const told = /^(Short|Long|Past)/.test(outcome.label);
+      return `${outcome.label}, ${far}${told && !/^Long/.test(outcome.label) ? '' : read.value < 0 ? ' short' : ' past'}`;
     }
     if (read?.quantity === 'strike') {
       const off = Math.abs(read.value) * 1000;

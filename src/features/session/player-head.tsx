@@ -1,5 +1,6 @@
 'use client';
 
+import clsx from 'clsx';
 import { X } from 'lucide-react';
 import Link from 'next/link';
 import { Button } from '@/ui/button';
@@ -12,22 +13,26 @@ export function PlayerHead({
   player: { student, drillName, layout, rule, rung, cold, plan },
   play: { counts, progress, pace },
   busy,
+  shape,
   onNext,
   onFinish,
 }: {
   player: PlayerRun;
   play: Play;
   busy: boolean;
+  /** Above the picture, in one row where there is little height, or beside the picture with room to spare. */
+  shape: 'above' | 'row' | 'beside';
   /** On to the next drill of the plan. */
   onNext: () => void;
   onFinish: () => void;
 }) {
   const ways = useWays();
   const open = rule.type === 'open';
+  const row = shape === 'row';
   return (
-    <div className="flex items-start justify-between gap-3">
-      <div className="min-w-0">
-        <p className="truncate text-[16px]">
+    <div className={clsx('flex justify-between gap-3', row ? 'items-center' : 'items-start')}>
+      <div className={clsx('min-w-0', row && 'flex items-baseline gap-4')}>
+        <p className={clsx('text-[16px]', shape === 'beside' ? '' : 'truncate')}>
           <strong>{student.name}</strong>
           <span className="text-ink2">
             {' '}
@@ -38,23 +43,31 @@ export function PlayerHead({
           </span>
         </p>
         <p
-          className="mt-1 flex flex-wrap items-baseline gap-x-2 leading-none"
+          className={clsx(
+            'flex items-baseline gap-x-2 leading-none',
+            row ? 'shrink-0' : 'mt-1 flex-wrap',
+          )}
           role="status"
           aria-label="count"
         >
-          <span className="text-[44px] font-[760] tracking-tight [font-stretch:84%]">
+          <span
+            className={clsx(
+              'font-[760] tracking-tight [font-stretch:84%]',
+              { above: 'text-[44px]', row: 'text-[30px]', beside: 'text-[88px]' }[shape],
+            )}
+          >
             {open ? counts.clear : progress.words.count}
           </span>
           <span className="text-[19px] font-[560] text-ink2">
             {open ? `of ${counts.putts} ${passWord(layout)}` : progress.words.of}
           </span>
         </p>
-        <p className="mt-1.5 text-[15px] text-ink2">
+        <p className={clsx('text-[15px] text-ink2', row ? 'hidden' : 'mt-1.5')}>
           {open ? `${counts.streak} in a row · best ${counts.best}` : progress.words.line}
           {pace !== null && ` · ${Math.round(pace)} s a putt`}
         </p>
       </div>
-      <div className="flex shrink-0 flex-col items-end gap-2">
+      <div className={clsx('flex shrink-0 gap-2', row ? 'flex-row-reverse' : 'flex-col items-end')}>
         <Button kind="plain" onClick={onFinish} disabled={busy}>
           Finish
         </Button>

@@ -2,12 +2,13 @@
 
 import { Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useMemo, useRef, useState, useTransition, type ReactNode } from 'react';
+import clsx from 'clsx';
+import { useMemo, useState, useTransition, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
-import { endedWords, type Guess } from '@/core/drill';
-import { judge, loggedElements, type Outcome, type Spot } from '@/core/layout';
-import { showLength, type UnitPreferences } from '@/core/units';
+import { endedWords, restSeen } from '@/core/drill';
+import { judge, spotKey, type Outcome, type Spot } from '@/core/layout';
+import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { releaseFocus } from '@/ui/release-focus';
 import { LayoutDrawing } from '../drills/layout-drawing';
@@ -18,20 +19,23 @@ import { askedOf } from './asking';
 import { useCues } from './cues';
 import { FinishPicture } from './finish-picture';
 import { keysOf } from './keys';
+import { LoggingKeys } from './logging-keys';
 import { MoreMenu, type SwapTo } from './more-menu';
-import { MoreTouch, PointPicture, type Touched } from './more-touch';
 import type { DrillOption } from './options';
 import { primaryOutcomes } from './outcome-words';
+import { PlaceLine } from './place-line';
 import type { Play, PlayerRun } from './play';
 import { PlayerHead } from './player-head';
 import { PuttsSheet } from './putts-sheet';
 import type { RunStore, RunView } from './run-store';
 import { Refusal, SavingSign } from './saving-sign';
+import { pointAt, touchOutcome, touchParts } from './seen';
 import { SetUp } from './set-up';
 import { Strip } from './strip';
-import { ThumbKeys } from './thumb-keys';
+import { TouchBoard } from './touch-board';
+import { usePutt } from './use-putt';
 import { useWays } from './ways';
-import { useWide } from './use-wide';
+import { useBeside, useWide } from './use-wide';
 
 const SIDE_OF_KEY: Record<string, Outcome['side']> = {
   ArrowLeft: 'left',
@@ -39,8 +43,6 @@ const SIDE_OF_KEY: Record<string, Outcome['side']> = {
   Space: 'middle',
 };
 
-/** Two touches nearer than this are one, ms: nobody putts so fast. */
-const ONE_TOUCH = 250;
 /** A proposal that was refused is not made again for so many putts. */
 const PATIENCE = 10;
 
@@ -80,65 +82,49 @@ export function PlayerScreen({
   const router = useRouter();
   const ways = useWays();
   const wide = useWide();
+  const beside = useBeside();
   const cues = useCues();
   const [moving, work] = useTransition();
   const busy = moving || finishing;
-  const { layout, rule, ladder, rung } = player;
+  const { layout, ladder, rung } = player;
   const { progress, course, nextRung } = play;
-  const { primary, others } = useMemo(() => loggedElements(layout), [layout]);
-  const outcomes = useMemo(() => primary?.outcomes() ?? [], [primary]);
-  const passes = useMemo(() => judge(layout), [layout]);
-  const [also, setAlso] = useState<Record<string, Touched>>({});
-  const [guess, setGuess] = useState<Guess | null>(null);
   const [listed, setListed] = useState(false);
   // The coach may go on when the rule has ended; the putts are kept and scored, the rule counts no more.
   const [goesOn, setGoesOn] = useState(false);
   const [refusedAt, setRefusedAt] = useState(-Infinity);
 
-  const guesses = rule.type === 'guess' && guess === null;
   const ended = endedWords(progress, player.cap);
   const paused = course.pausedSince;
   const asks = !goesOn && (ended !== null || nextRung !== null || won !== null);
   const shut = asks || paused !== null;
+  const putt = usePutt({ player, play, store, shut, cue: cues.cue, onLogged });
+  const { there, primary, several, guesses } = putt;
+  const outcomes = useMemo(() => primary?.outcomes() ?? [], [primary]);
+  const passes = useMemo(() => judge(layout), [layout]);
 
-  const touched = useRef(-Infinity);
-  const log = (outcome: string, at?: number, spot?: Spot) => {
-    if (!primary || shut) return;
-    if (at !== undefined) {
-      if (at - touched.current < ONE_TOUCH) return;
-      touched.current = at;
-    }
-    const points = spot ? { [primary.id]: spot } : {};
-    if (guesses) {
-      setGuess({ outcomes: { [primary.id]: outcome }, points });
-      return;
-    }
-    const rest = others.map(({ id, outcomes: of }) => [id, also[id]?.outcome ?? of()[0]!.id]);
-    const pointed = others.flatMap(({ id }) => (also[id]?.spot ? [[id, also[id].spot]] : []));
-    const putt = { [primary.id]: outcome, ...Object.fromEntries(rest) };
-    store.log({
-      outcomes: putt,
-      points: { ...points, ...Object.fromEntries(pointed) },
-      guess,
-    });
-    cues.cue(passes(putt));
-    setAlso({});
-    setGuess(null);
-    onLogged();
-  };
   const keys = keysOf(outcomes);
-  const by = (side: Outcome['side']) => keys?.find((key) => key?.place === side)?.outcome;
+  const by = (side: Outcome['side']) =>
+    outcomes.length <= 3
+      ? keys?.find((key) => key?.place === side)?.outcome
+      : outcomes.find((one) => one.side === side && (side !== 'middle' || one.passes));
   const elsewhere = (event: KeyboardEvent) =>
     event.repeat ||
     (event.target instanceof Element && event.target.closest('button, a, [role=dialog]'));
   useHotkeys('space, left, right', (event) => {
-    if (elsewhere(event)) return;
+    if (elsewhere(event) || !primary) return;
     event.preventDefault();
     const side = SIDE_OF_KEY[event.code] ?? 'middle';
+    if (side === 'middle' && !guesses) {
+      putt.rest();
+      return;
+    }
     const outcome = by(side) ?? (side === 'middle' ? outcomes[0] : undefined);
-    if (outcome) log(outcome.id);
+    if (outcome) putt.take(touchOutcome(there, putt.seen, primary, outcome.id));
   });
-  const undo = guess ? () => setGuess(null) : view.putts.length > 0 ? store.undo : undefined;
+  useHotkeys('n, enter', (event) => {
+    if (!elsewhere(event)) putt.onward();
+  });
+  const undo = putt.back ?? (view.putts.length > 0 ? store.undo : undefined);
   useHotkeys('u, backspace', (event) => {
     if (!event.repeat) undo?.();
   });
@@ -172,165 +158,192 @@ export function PlayerScreen({
     next: goOnInPlan,
   });
 
-  const pictured = primary?.pointing ?? null;
+  const lie = beside ? 'along' : 'up';
+  const rests = view.putts.flatMap((one) => {
+    // Where earlier putts of this place lie: those from elsewhere lay on another line.
+    const spot = spotKey(one.place) === spotKey(putt.made.place) && restSeen(there, one);
+    return spot && !one.leftOut ? [{ spot, passes: passes(one.outcomes) }] : [];
+  });
+  const head = (
+    <>
+      {rotation}
+      <PlayerHead
+        player={player}
+        play={play}
+        busy={busy}
+        shape={wide ? 'beside' : beside ? 'row' : 'above'}
+        onNext={goOnInPlan}
+        onFinish={onFinish}
+      />
+    </>
+  );
+  // Where there is little height the tees of a drawn putt would lie over each other.
+  const board = several || (beside && !wide && touchParts(there).gates.length > 0);
   return (
-    <main className="grid h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] overflow-hidden bg-sheet">
-      <header className="grid grid-cols-[minmax(0,1fr)] gap-2 border-b-[length:var(--stroke)] border-ink px-4 pt-3 pb-2.5">
-        {rotation}
-        <PlayerHead
-          player={player}
-          play={play}
-          busy={busy}
-          onNext={goOnInPlan}
-          onFinish={onFinish}
-        />
-      </header>
-      <div className="min-h-0">
-        {pictured?.on === 'green' && primary ? (
-          <FinishPicture
-            layout={layout}
-            units={units}
-            rests={view.putts.flatMap(({ points, outcomes: what, leftOut }) => {
-              const spot = points[primary.id];
-              return spot && !leftOut ? [{ spot, passes: passes(what) }] : [];
-            })}
-            chosen={guess?.points[primary.id]}
-            {...(!shut && {
-              onPoint: (spot: Spot, at: number) => log(pictured.outcome(spot), at, spot),
-            })}
-            className="h-full"
-          />
-        ) : (
-          <LayoutDrawing
-            layout={layout}
-            units={units}
-            lie={wide ? 'along' : 'up'}
-            brief={!wide}
-            targets={outcomes.flatMap(({ at, side, tee, ...outcome }) =>
-              at && tee && side !== 'middle'
-                ? [
-                    {
-                      id: `${primary!.id}/${outcome.id}`,
-                      name: `${outcome.label}, ${outcome.detail}`,
-                      label: outcome.detail.replace('tee ', ''),
-                      side,
-                      at,
-                    },
-                  ]
-                : [],
-            )}
-            onTouch={(id, at) => {
-              const outcome = outcomes.find((one) => `${primary!.id}/${one.id}` === id);
-              if (outcome) log(outcome.id, at);
-            }}
-          />
+    <main
+      className={clsx(
+        'grid h-dvh grid-cols-[minmax(0,1fr)] overflow-hidden bg-sheet',
+        !wide && 'grid-rows-[auto_minmax(0,1fr)]',
+      )}
+    >
+      {!wide && (
+        <header className="grid grid-cols-[minmax(0,1fr)] gap-2 border-b-[length:var(--stroke)] border-ink px-4 pt-3 pb-2.5 [@media(max-height:500px)]:py-1">
+          {head}
+        </header>
+      )}
+      <div
+        className={clsx(
+          'grid min-h-0',
+          beside
+            ? 'grid-cols-[minmax(0,1fr)_minmax(304px,36%)]'
+            : 'grid-cols-[minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto]',
         )}
-      </div>
-      <footer className="grid grid-cols-[minmax(0,1fr)] gap-2.5 border-t-[length:var(--stroke)] border-ink bg-paper px-3.5 pt-2.5 pb-4">
-        <div className="flex min-h-7 items-center justify-between gap-3">
-          <button
-            type="button"
-            aria-label="Look at the putts and correct one"
-            disabled={view.putts.length === 0}
-            onClick={() => setListed(true)}
-            className="flex min-h-8 min-w-0 justify-end overflow-hidden"
-          >
-            <Strip
-              outcomes={primaryOutcomes(
-                layout,
-                view.putts.filter(({ leftOut }) => !leftOut).map((putt) => putt.outcomes),
-              ).slice(-(wide ? 40 : 10))}
-              breaks={Infinity}
-            />
-          </button>
-          <SavingSign saving={view.saving} unsaved={view.unsaved} entering={view.entering} />
-        </div>
-        <Refusal
-          saving={view.saving}
-          unsaved={view.unsaved}
-          finished={view.finished}
-          onReopen={() =>
-            work(async () => {
-              if (showErrors(await ways.reopen(sessionId))) await store.flush();
-            })
-          }
-          onDiscard={() => void store.discard()}
-          sessionId={sessionId}
-        />
-        {asked && <Ask asked={asked} busy={busy} />}
-        {!shut && (
-          <>
-            {rule.type === 'guess' && (
-              <p className="text-[17px] font-[640]" role="status" aria-label="the guess">
-                {guesses
-                  ? 'Guess first: where did it go?'
-                  : `Guessed ${outcomes.find(({ id }) => id === guess!.outcomes[primary!.id])?.label.toLowerCase()}. Now look.`}
-              </p>
-            )}
-            {!guesses && others.length > 0 && (
-              <MoreTouch
-                elements={others}
-                layout={layout}
-                units={units}
-                chosen={also}
-                onChoose={(element, what) => setAlso((old) => ({ ...old, [element]: what }))}
-              />
-            )}
-            {pictured?.on === 'face' && primary && (
-              <PointPicture
-                element={primary}
-                layout={layout}
-                units={units}
-                chosen={guesses ? undefined : guess?.points[primary.id]}
-                onPoint={(spot, at) => log(pictured.outcome(spot), at, spot)}
-              />
-            )}
-            <ThumbKeys
-              outcomes={outcomes}
-              low={pictured?.on === 'face'}
-              onPress={(outcome, at) => log(outcome.id, at)}
-            />
-          </>
-        )}
-        <div className="flex items-center justify-between gap-3">
-          <p className="min-w-0 text-sm text-ink2">
-            {wide ? 'space clear · ← → the tee · U undo' : gapWords(primary?.checks()[0], units)}
-          </p>
-          <div className="flex shrink-0 gap-2.5">
-            <MoreMenu
-              drillId={player.drillId}
-              drills={drills}
-              ladder={ladder}
-              rung={rung}
-              cues={cues}
-              busy={busy}
-              grouped={grouped}
-              onPause={() => store.mark({ type: 'pause' })}
-              onRung={climb}
-              onSwap={goTo}
-              onRotate={() => rotate && onServer(() => rotate(sessionId))}
-            />
-            <SetUp
-              runId={player.runId}
+      >
+        <div className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)]">
+          <div className="flex min-w-0 border-b border-rule px-4">
+            <PlaceLine
               layout={layout}
+              next={putt.made}
+              manners={player.manners}
               units={units}
-              ready={view.saving.state !== 'opening'}
-              stands={stands}
-              onStands={(out) => store.mark({ type: 'set up', out })}
+              onPlace={(place) => putt.tell({ place })}
+              onManner={(manner) => putt.tell({ manner })}
             />
-            <Button
-              className="min-h-12"
-              disabled={!undo}
-              onClick={(event) => {
-                releaseFocus(event);
-                undo?.();
-              }}
-            >
-              <Undo2 size={18} aria-hidden /> Undo
-            </Button>
+          </div>
+          <div className="min-h-0 min-w-0">
+            {board ? (
+              <TouchBoard
+                layout={there}
+                units={units}
+                seen={putt.seen}
+                rests={rests}
+                lie={lie}
+                onSeen={putt.take}
+              />
+            ) : primary?.pointing?.on === 'green' ? (
+              <FinishPicture
+                layout={there}
+                units={units}
+                rests={rests}
+                chosen={putt.guess?.points[primary.id]}
+                lie={lie}
+                {...(!shut && {
+                  onPoint: (spot: Spot, at: number) =>
+                    putt.take(pointAt(there, {}, primary, spot), at),
+                })}
+                className="h-full"
+              />
+            ) : (
+              <LayoutDrawing
+                layout={there}
+                units={units}
+                lie={lie}
+                brief={!wide}
+                targets={outcomes.flatMap(({ at, side, tee, ...outcome }) =>
+                  at && tee && side !== 'middle'
+                    ? [
+                        {
+                          id: `${primary!.id}/${outcome.id}`,
+                          name: `${outcome.label}, ${outcome.detail}`,
+                          label: outcome.detail.replace('tee ', ''),
+                          side,
+                          at,
+                        },
+                      ]
+                    : [],
+                )}
+                onTouch={(id, at) => {
+                  const outcome = outcomes.find((one) => `${primary!.id}/${one.id}` === id);
+                  if (outcome) putt.take(touchOutcome(there, {}, primary!, outcome.id), at);
+                }}
+              />
+            )}
           </div>
         </div>
-      </footer>
+        <footer
+          className={clsx(
+            'grid min-h-0 grid-cols-[minmax(0,1fr)] content-end gap-2.5 overflow-y-auto border-ink bg-paper px-3.5 pt-2.5 pb-4 [@media(max-height:500px)]:gap-1.5 [@media(max-height:500px)]:pb-2',
+            beside ? 'border-l-[length:var(--stroke)]' : 'border-t-[length:var(--stroke)]',
+            wide && 'grid-rows-[1fr]',
+          )}
+        >
+          {wide && <div className="grid content-start gap-3 pt-2">{head}</div>}
+          <div className="flex min-h-7 items-center justify-between gap-3">
+            <button
+              type="button"
+              aria-label="Look at the putts and correct one"
+              disabled={view.putts.length === 0}
+              onClick={() => setListed(true)}
+              className="flex min-h-8 min-w-0 justify-end overflow-hidden"
+            >
+              <Strip
+                outcomes={primaryOutcomes(
+                  layout,
+                  view.putts.filter(({ leftOut }) => !leftOut).map((one) => one.outcomes),
+                ).slice(-10)}
+                breaks={Infinity}
+              />
+            </button>
+            <SavingSign saving={view.saving} unsaved={view.unsaved} entering={view.entering} />
+          </div>
+          <Refusal
+            saving={view.saving}
+            unsaved={view.unsaved}
+            finished={view.finished}
+            onReopen={() =>
+              work(async () => {
+                if (showErrors(await ways.reopen(sessionId))) await store.flush();
+              })
+            }
+            onDiscard={() => void store.discard()}
+            sessionId={sessionId}
+          />
+          {asked && <Ask asked={asked} busy={busy} />}
+          {!shut && <LoggingKeys putt={putt} units={units} low={beside && !wide} />}
+          <div className="flex items-center justify-between gap-3">
+            <p className="min-w-0 text-sm text-ink2 [@media(max-height:500px)]:hidden">
+              {wide
+                ? several
+                  ? 'space all as it should be · N next · U undo'
+                  : 'space passed · ← → the side · U undo'
+                : ''}
+            </p>
+            <div className="flex shrink-0 gap-2.5">
+              <MoreMenu
+                drillId={player.drillId}
+                drills={drills}
+                ladder={ladder}
+                rung={rung}
+                cues={cues}
+                busy={busy}
+                grouped={grouped}
+                onPause={() => store.mark({ type: 'pause' })}
+                onRung={climb}
+                onSwap={goTo}
+                onRotate={() => rotate && onServer(() => rotate(sessionId))}
+              />
+              <SetUp
+                runId={player.runId}
+                layout={layout}
+                units={units}
+                ready={view.saving.state !== 'opening'}
+                stands={stands}
+                onStands={(out) => store.mark({ type: 'set up', out })}
+              />
+              <Button
+                className="min-h-12"
+                disabled={!undo}
+                onClick={(event) => {
+                  releaseFocus(event);
+                  undo?.();
+                }}
+              >
+                <Undo2 size={18} aria-hidden /> Undo
+              </Button>
+            </div>
+          </div>
+        </footer>
+      </div>
       <PuttsSheet
         layout={layout}
         units={units}
@@ -342,9 +355,3 @@ export function PlayerScreen({
     </main>
   );
 }
-
-/** The one gap to have in mind. */
-const gapWords = (
-  check: { name: string; metres: number } | undefined,
-  units: UnitPreferences,
-): string => (check ? showLength(check.metres, 'across', units) : '');

@@ -3,12 +3,16 @@
 import clsx from 'clsx';
 import { format } from 'date-fns';
 import { useState } from 'react';
-import { judge, loggedElements, standing, type Layout } from '@/core/layout';
+import { MANNERS } from '@/core/drill';
+import { judge, layoutAt, loggedElements, type Layout } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { NotesField } from '@/ui/field';
-import { MoreTouch, type Touched } from './more-touch';
+import { MoreTouch } from './more-touch';
 import { puttWords } from './outcome-words';
+import { PlaceFields } from './place-line';
+import { placeWords } from './place-words';
+import { puttOf, type Seen } from './seen';
 import { SheetDialog } from '@/ui/sheet-dialog';
 import type { Correction, WirePutt } from './wire';
 
@@ -131,15 +135,17 @@ function Correcting({
   putt: WirePutt;
   onCorrect: (correction: Correction) => void;
 }) {
-  const { primary, others } = loggedElements(layout);
+  const [place, setPlace] = useState(putt.place);
+  const [manner, setManner] = useState(putt.manner);
+  const there = layoutAt(layout, place) ?? layout;
+  const { primary, others } = loggedElements(there);
   const elements = [...(primary ? [primary] : []), ...others];
-  const [touched, setTouched] = useState<Record<string, Touched>>(() =>
+  const [seen, setSeen] = useState<Seen>(() =>
     Object.fromEntries(
-      standing(layout).flatMap(({ id }) =>
-        putt.outcomes[id] === undefined
-          ? []
-          : [[id, { outcome: putt.outcomes[id], spot: putt.points[id] }] as const],
-      ),
+      Object.entries(putt.outcomes).map(([id, outcome]) => [
+        id,
+        { outcome, ...(putt.points[id] && { spot: putt.points[id] }) },
+      ]),
     ),
   );
   const [note, setNote] = useState(putt.note);
@@ -147,11 +153,25 @@ function Correcting({
     <div className="mb-3 grid gap-3 border-l-[3px] border-ink py-1 pl-3">
       <MoreTouch
         elements={elements}
-        layout={layout}
+        layout={there}
         units={units}
-        chosen={touched}
-        onChoose={(element, what) => setTouched((old) => ({ ...old, [element]: what }))}
+        seen={seen}
+        pictures
+        onSeen={setSeen}
       />
+      <details>
+        <summary className="min-h-9 cursor-pointer text-[15px] underline underline-offset-4">
+          {placeWords(layout, place, units) ?? 'From the ball mark'} · {MANNERS[manner].label}
+        </summary>
+        <PlaceFields
+          layout={layout}
+          units={units}
+          place={place}
+          manner={manner}
+          onPlace={setPlace}
+          onManner={setManner}
+        />
+      </details>
       <NotesField
         label="Note"
         rows={2}
@@ -165,17 +185,8 @@ function Correcting({
         </Button>
         <Button
           kind="primary"
-          onClick={() =>
-            onCorrect({
-              outcomes: Object.fromEntries(
-                Object.entries(touched).map(([id, { outcome }]) => [id, outcome]),
-              ),
-              points: Object.fromEntries(
-                Object.entries(touched).flatMap(([id, { spot }]) => (spot ? [[id, spot]] : [])),
-              ),
-              note,
-            })
-          }
+          onClick={() => onCorrect({ ...puttOf(seen), place, manner, note })}
+          disabled={Object.keys(seen).length === 0}
         >
           Keep the correction
         </Button>

@@ -2,11 +2,28 @@ import Link from 'next/link';
 import { differenceInHours, format } from 'date-fns';
 import { whatIsNew } from '@/core/coaching';
 import { endedWords, ruleWords, paceOfPlay } from '@/core/drill';
-import { ballGateOf, isBuilt, judge, standing, tallyMarks } from '@/core/layout';
+import {
+  ballGateOf,
+  isBuilt,
+  judge,
+  layoutAt,
+  spotKey,
+  standing,
+  tallyMarks,
+  type PuttPlace,
+} from '@/core/layout';
 import { KIT, type KitId } from '@/core/people';
-import { scoreWords, type SessionScore } from '@/core/scoring';
+import { findingsOf, scoreWords, type SessionScore } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';
-import { CORRECTABLE, counted, type Run, type Session, type Student } from '@/data';
+import {
+  CORRECTABLE,
+  counted,
+  toLoggedRuns,
+  type Putt,
+  type Run,
+  type Session,
+  type Student,
+} from '@/data';
 import { Button } from '@/ui/button';
 import { groundWords, readWords } from '../drills/ground-words';
 import { LayoutDrawing } from '../drills/layout-drawing';
@@ -19,6 +36,8 @@ import { blockFacts, factsBefore, type BlockFacts } from './facts';
 import { FinishPicture } from './finish-picture';
 import { outcomeWords, passWord, primaryOutcomes } from './outcome-words';
 import { ReopenButton } from './reopen-button';
+import { byManner, byPlace, type Counted } from './by-place';
+import { PracticeButton } from './practice-button';
 import { ReviewPutts } from './review-putts';
 import { SessionNote } from './session-note';
 import { Strip } from './strip';
@@ -274,10 +293,15 @@ function RunPicture({
   const { layout, rung } = run;
   const outcomes = outcomesOf(run);
   const passes = judge(layout);
-  const pointed = (id: string) =>
-    counted(run.putts).flatMap((putt) => {
-      const spot = putt.points[id];
-      return spot ? [{ spot, passes: passes(putt.outcomes) }] : [];
+  const { unscored } = findingsOf(toLoggedRuns([run]));
+  const most = commonestSpot(counted(run.putts));
+  const there = (most && layoutAt(layout, most)) ?? layout;
+  /** Where it was pointed at; on the green only from the commonest place, since each has a line of its own. */
+  const pointed = (id: string, on: 'face' | 'green') =>
+    counted(run.putts).flatMap(({ points, outcomes: what, place }) => {
+      const spot = points[id];
+      const shown = on === 'face' || (most && spotKey(place) === spotKey(most));
+      return spot && shown ? [{ spot, passes: passes(what) }] : [];
     });
   return (
     <div className="grid gap-2 pb-4">
@@ -292,8 +316,9 @@ function RunPicture({
       </div>
       <div className="grid gap-2 px-4 md:px-7">
         {standing(layout).map((element) => {
-          const marks = pointed(element.id);
-          if (!element.pointing || marks.length === 0) return null;
+          if (!element.pointing) return null;
+          const marks = pointed(element.id, element.pointing.on);
+          if (marks.length === 0) return null;
           return element.pointing.on === 'face' ? (
             <FacePicture
               key={element.id}
@@ -305,7 +330,7 @@ function RunPicture({
           ) : (
             <FinishPicture
               key={element.id}
-              layout={layout}
+              layout={there}
               units={units}
               rests={marks}
               className="h-[190px]"
@@ -313,6 +338,13 @@ function RunPicture({
           );
         })}
         <Strip outcomes={primaryOutcomes(layout, outcomes)} />
+        <CountedList title="By place" rows={byPlace(layout, counted(run.putts), units)} />
+        <CountedList title="By stroke" rows={byManner(layout, counted(run.putts))} />
+        {unscored.map(({ reason, putts }) => (
+          <p key={reason} role="note" className="border-l-[3px] border-warn pl-3 text-[15px]">
+            {putts === 1 ? 'One putt is' : `${putts} putts are`} not scored: {reason}
+          </p>
+        ))}
         <p className="text-ink2">
           {[readWords(layout), groundWords(layout, units)].filter(Boolean).join(': ')}
           {rung !== null && ` · rung ${rung + 1}, ${rungWords(run.ladder[rung]!, units)}`}
@@ -326,7 +358,42 @@ function RunPicture({
           putts={toWire(run).putts.filter(({ undone }) => !undone)}
           correctable={fresh}
         />
+        {fresh && <PracticeButton runId={run.id} putts={counted(run.putts)} />}
       </div>
+    </div>
+  );
+}
+
+/** The place that most putts were made from. */
+function commonestSpot(putts: readonly Putt[]): PuttPlace | null {
+  const times = new Map<string, { place: PuttPlace; count: number }>();
+  for (const { place } of putts) {
+    const known = times.get(spotKey(place)) ?? { place, count: 0 };
+    times.set(spotKey(place), { ...known, count: known.count + 1 });
+  }
+  return [...times.values()].sort((a, b) => b.count - a.count)[0]?.place ?? null;
+}
+
+/** Putts by where or how they were made, each with what stands out. */
+function CountedList({ title, rows }: { title: string; rows: Counted[] }) {
+  if (rows.length === 0) return null;
+  return (
+    <div className="max-w-xl">
+      <h3 className="mb-1 cap">{title}</h3>
+      <ul>
+        {rows.map(({ name, putts, passed, note }) => (
+          <li
+            key={name}
+            className="flex items-baseline gap-3 border-b border-hair py-1 text-[16px]"
+          >
+            <span className="min-w-0 flex-1">{name}</span>
+            <span className="num">
+              {passed} of {putts}
+            </span>
+            <span className="w-[112px] text-[15px] font-[640]">{note}</span>
+          </li>
+        ))}
+      </ul>
     </div>
   );
 }

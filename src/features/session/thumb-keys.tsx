@@ -17,7 +17,12 @@ export function ThumbKeys({
   const keys = keysOf(outcomes);
   if (!keys) {
     return (
-      <div className="grid grid-cols-4 gap-1.5">
+      <div
+        className="grid gap-1.5"
+        style={{
+          gridTemplateColumns: `repeat(${outcomes.length > 6 ? 4 : outcomes.length - 1}, minmax(0, 1fr))`,
+        }}
+      >
         {outcomes.map((outcome) => (
           <SmallKey key={outcome.id} outcome={outcome} onPress={(at) => onPress(outcome, at)} />
         ))}

@@ -10,6 +10,7 @@ import { setArchived } from '@/features/students/actions';
 import { Glance } from '@/features/students/glance';
 import { InDepth } from '@/features/students/in-depth';
 import { InWords } from '@/features/students/in-words';
+import { OtherStrokes } from '@/features/students/other-strokes';
 import { LastSessions } from '@/features/students/last-sessions';
 import { readPlayer } from '@/features/students/reading';
 import { Findings } from '@/features/students/findings';
@@ -130,6 +131,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
             layout={layout}
             units={units}
           />
+          <OtherStrokes student={student} sessions={sessions} faceShare={faceShare} />
           <WorthPart scores={scores} layout={layout} units={units} faceShare={faceShare} />
         </>
       )}

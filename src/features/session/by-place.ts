@@ -1,0 +1,97 @@
+import { MANNERS, isUsual, type Manner, type Putt } from '@/core/drill';
+import { judge, layoutAt, spotKey, type Layout, type PuttPlace } from '@/core/layout';
+import type { UnitPreferences } from '@/core/units';
+import { placeWords } from './place-words';
+
+/** Putts of one kind, counted. */
+export interface Counted {
+  name: string;
+  putts: number;
+  passed: number;
+  /** What stands out: "always missed". */
+  note: string | null;
+}
+
+type PlacedPutt = Pick<Putt, 'outcomes' | 'manner'> & { place: PuttPlace };
+
+/** Fewer putts than this say nothing of a place. */
+const ENOUGH = 3;
+
+const noteOf = (putts: number, passed: number, others: number): string | null => {
+  if (putts < ENOUGH) return null;
+  if (passed === 0) return 'always missed';
+  if (passed === putts && others < 1) return 'never missed';
+  return null;
+};
+
+function counted<Key>(
+  putts: readonly PlacedPutt[],
+  keyOf: (putt: PlacedPutt) => Key,
+  nameOf: (key: Key, first: PlacedPutt) => string,
+  passes: (putt: PlacedPutt) => boolean,
+): Counted[] {
+  const groups = new Map<Key, PlacedPutt[]>();
+  for (const putt of putts) {
+    const key = keyOf(putt);
+    groups.set(key, [...(groups.get(key) ?? []), putt]);
+  }
+  const all = putts.filter(passes).length / Math.max(1, putts.length);
+  return [...groups].map(([key, some]) => {
+    const passed = some.filter(passes).length;
+    return {
+      name: nameOf(key, some[0]!),
+      putts: some.length,
+      passed,
+      note: noteOf(some.length, passed, all),
+    };
+  });
+}
+
+const passing = (layout: Layout) => {
+  const here = judge(layout);
+  return ({ outcomes }: PlacedPutt) => here(outcomes);
+};
+
+/**
+ * Putts of a run by where they were made, in the order in which they were first putted from; none where all were made from
+ * one place.
+ *
+ * @param layout as it stands at its ball mark
+ * @param putts that count
+ */
+export function byPlace(
+  layout: Layout,
+  putts: readonly PlacedPutt[],
+  units: UnitPreferences,
+): Counted[] {
+  const stationOrSpot = ({ place }: PlacedPutt) =>
+    place.again > 0 ? `again ${place.again}` : `${place.station} ${spotKey(place)}`;
+  const rows = counted(
+    putts,
+    stationOrSpot,
+    (_key, { place }) =>
+      place.again > 0
+        ? 'from farther, after a miss'
+        : layoutAt(layout, place) === null
+          ? 'from where nobody noted'
+          : (placeWords(layout, place, units) ?? 'from the ball mark'),
+    passing(layout),
+  );
+  return rows.length > 1 ? rows : [];
+}
+
+/**
+ * Putts of a run by how they were struck; none where all were struck as usual.
+ *
+ * @param layout as it stands
+ * @param putts that count
+ */
+export function byManner(layout: Layout, putts: readonly PlacedPutt[]): Counted[] {
+  if (putts.every(({ manner }) => isUsual(manner))) return [];
+  return counted(
+    putts,
+    ({ manner = 'usual' }) => manner,
+    (manner: Manner) => MANNERS[manner].label,
+    passing(layout),
+  );
+}

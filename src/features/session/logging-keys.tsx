@@ -1,0 +1,115 @@
+'use client';
+
+import type { Layout } from '@/core/layout';
+import type { UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import { releaseFocus } from '@/ui/release-focus';
+import { MoreTouch, PointPicture } from './more-touch';
+import { puttWords } from './outcome-words';
+import { pointAt, puttOf, touchOutcome, touchParts } from './seen';
+import { ThumbKeys } from './thumb-keys';
+import type { PuttInHand } from './use-putt';
+
+/** The keys of the putt in hand: below the picture, or beside it. */
+export function LoggingKeys({
+  putt,
+  units,
+  low,
+}: {
+  putt: PuttInHand;
+  units: UnitPreferences;
+  /** There is little height. */
+  low: boolean;
+}) {
+  const { there, primary, several, guess, guesses } = putt;
+  if (!primary) return null;
+  const outcomes = primary.outcomes();
+  const guessed = outcomes.find(({ id }) => id === guess?.outcomes[primary.id]);
+  return (
+    <>
+      {(guesses || guessed) && (
+        <p className="text-[17px] font-[640]" role="status" aria-label="the guess">
+          {guesses
+            ? 'Guess first: where did it go?'
+            : `Guessed ${guessed!.label.toLowerCase()}. Now look.`}
+        </p>
+      )}
+      {several ? (
+        <Several putt={putt} layout={there} units={units} />
+      ) : (
+        <>
+          {primary.pointing?.on === 'face' && (
+            <PointPicture
+              element={primary}
+              layout={there}
+              units={units}
+              chosen={guesses ? undefined : guess?.points[primary.id]}
+              onPoint={(spot, at) => putt.take(pointAt(there, {}, primary, spot), at)}
+            />
+          )}
+          <ThumbKeys
+            outcomes={outcomes}
+            low={low || primary.pointing?.on === 'face'}
+            onPress={({ id }, at) => putt.take(touchOutcome(there, {}, primary, id), at)}
+          />
+        </>
+      )}
+    </>
+  );
+}
+
+/** Of several things: keys for what has no place on the picture, and the two that end a putt. */
+function Several({
+  putt: { seen, take, onward, rest },
+  layout,
+  units,
+}: {
+  putt: PuttInHand;
+  layout: Layout;
+  units: UnitPreferences;
+}) {
+  const parts = touchParts(layout);
+  const some = Object.keys(seen).length > 0;
+  return (
+    <>
+      <p
+        role="status"
+        aria-label="seen so far"
+        className="min-h-6 text-[16px] text-ink2 [@media(max-height:500px)]:hidden"
+      >
+        {some
+          ? `Seen: ${puttWords(layout, { ...puttOf(seen), guess: null }, units)}`
+          : 'Touch what you saw, or say that all was as it should be.'}
+      </p>
+      <MoreTouch
+        elements={[...parts.keys, ...parts.rest]}
+        layout={layout}
+        units={units}
+        seen={seen}
+        onSeen={(what) => take(what)}
+      />
+      <div className="grid grid-cols-[1fr_1.5fr] gap-2.5">
+        <Button
+          className="min-h-[60px] text-[19px]"
+          disabled={!some}
+          onClick={(event) => {
+            releaseFocus(event);
+            onward();
+          }}
+        >
+          Next
+        </Button>
+        <Button
+          kind="primary"
+          className="min-h-[60px] px-2 text-[18px] leading-tight whitespace-normal"
+          onClick={(event) => {
+            releaseFocus(event);
+            rest();
+          }}
+        >
+          {some ? 'The rest as it should be' : 'All as it should be'}
+        </Button>
+      </div>
+    </>
+  );
+}

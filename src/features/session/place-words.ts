@@ -1,0 +1,50 @@
+import { aimFor, breakWords, isLevel } from '@/core/green';
+import { layoutAt, stationCount, type Layout, type PuttPlace } from '@/core/layout';
+import { roughLength, showLength, type UnitPreferences } from '@/core/units';
+
+const plural = new Intl.PluralRules('en', { type: 'ordinal' });
+const ENDINGS: Record<string, string> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
+
+/** "4th". */
+export const ordinal = (count: number): string => `${count}${ENDINGS[plural.select(count)]}`;
+
+/** How it breaks from there: "a cup right to left", "uphill"; null on the level, or where the slope cannot hold it. */
+function breakThere({ putt }: Layout): string | null {
+  if (isLevel(putt)) return null;
+  try {
+    const words = breakWords(aimFor(putt).cups);
+    const climb = Math.cos(putt.slope.falls);
+    const way = climb > 0.35 ? 'downhill' : climb < -0.35 ? 'uphill' : null;
+    return [words === 'straight' ? null : words, way].filter(Boolean).join(', ') || 'straight';
+  } catch {
+    return null;
+  }
+}
+
+/**
+ * Where a putt is made: "9 ft, 4th of 6 spots, a cup right to left"; null where there is but one place and all of it stands
+ * in the title block.
+ *
+ * @param layout as it stands at its ball mark
+ * @param place of the putt
+ * @param units the coach's
+ */
+export function placeWords(
+  layout: Layout,
+  place: PuttPlace,
+  units: UnitPreferences,
+): string | null {
+  const count = stationCount(layout);
+  const there = layoutAt(layout, place);
+  const moved = place.again > 0 || count > 1;
+  if (there && !moved && there === layout) return null;
+  const spot = count > 1 ? `${ordinal((place.station % count) + 1)} of ${count} spots` : null;
+  const again = place.again > 0 ? `${ordinal(place.again + 1)} putt` : null;
+  const far =
+    there === null
+      ? 'where from?'
+      : place.again > 0
+        ? roughLength(there.putt.distance, units)
+        : showLength(there.putt.distance, 'putt', units);
+  return [far, spot, again, there && breakThere(there)].filter(Boolean).join(', ');
+}

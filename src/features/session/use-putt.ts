@@ -1,0 +1,98 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import type { Guess, Manner, Rule } from '@/core/drill';
+import { allAsIntended, judge, layoutAt, loggedElements, type PuttPlace } from '@/core/layout';
+import type { Play, PlayerRun } from './play';
+import type { RunStore } from './run-store';
+import { asksSeveral, puttOf, type Seen } from './seen';
+
+/** Two touches nearer than this are one, ms: nobody putts so fast. */
+const ONE_TOUCH = 250;
+
+/** Whether a rule asks for a guess before the actual is looked at. */
+const guessesFirst = (rule: Rule): boolean => rule.type === 'guess';
+
+/**
+ * The putt that is being logged: what was seen of it so far, where it is made and how, and what was guessed. A drill that
+ * asks one thing logs with the first touch; one that asks several gathers them.
+ */
+export function usePutt({
+  player: { layout, rule },
+  play: { next },
+  store,
+  shut,
+  cue,
+  onLogged,
+}: {
+  player: PlayerRun;
+  play: Play;
+  store: RunStore;
+  /** Nothing is taken now. */
+  shut: boolean;
+  cue: (passed: boolean) => void;
+  onLogged: () => void;
+}) {
+  const [seen, setSeen] = useState<Seen>({});
+  const [guess, setGuess] = useState<Guess | null>(null);
+  const [told, setTold] = useState<{ place?: PuttPlace; manner?: Manner }>({});
+  const touched = useRef(-Infinity);
+  const made = { ...next, ...told };
+  const there = layoutAt(layout, made.place) ?? layout;
+  const { primary } = loggedElements(there);
+  const several = asksSeveral(there);
+  const guesses = guessesFirst(rule) && guess === null;
+
+  const log = (what: Seen) => {
+    const { outcomes, points } = puttOf(what);
+    if (shut || Object.keys(outcomes).length === 0) return;
+    store.log({ outcomes, points, guess, place: made.place, manner: made.manner });
+    cue(judge(there)(outcomes));
+    setSeen({});
+    setGuess(null);
+    setTold({});
+    onLogged();
+  };
+  /** What a touch makes of what was seen; the first of them logs where one thing is asked. */
+  const take = (what: Seen, at?: number) => {
+    if (shut) return;
+    if (at !== undefined) {
+      if (at - touched.current < ONE_TOUCH) return;
+      touched.current = at;
+    }
+    if (guesses && primary && what[primary.id]) {
+      setGuess(puttOf({ [primary.id]: what[primary.id]! }));
+      setSeen({});
+      return;
+    }
+    if (several) setSeen(what);
+    else log(what);
+  };
+  return {
+    there,
+    made,
+    primary,
+    several,
+    seen,
+    guess,
+    guesses,
+    take,
+    /** All that was seen so far, and no more. */
+    onward: () => log(seen),
+    /** What was not touched was as it should be: said on purpose. */
+    rest: () => {
+      const outcomes = allAsIntended(there, puttOf(seen).outcomes);
+      const all = Object.entries(outcomes).map(([id, outcome]) => [id, seen[id] ?? { outcome }]);
+      log(Object.fromEntries(all) as Seen);
+    },
+    back:
+      guess !== null
+        ? () => setGuess(null)
+        : Object.keys(seen).length > 0
+          ? () => setSeen({})
+          : undefined,
+    tell: (what: { place?: PuttPlace; manner?: Manner }) => setTold((old) => ({ ...old, ...what })),
+  };
+}
+
+export type PuttInHand = ReturnType<typeof usePutt>;
