@@ -63,7 +63,7 @@ test('a ladder moves up and down in the middle of a session, each rung scored as
   await page.getByRole('button', { name: 'It stands' }).click();
   await expect(page.getByText('Gate ladder, rung 3')).toBeVisible();
   await expect(count).toHaveText('3of 6 rungs');
-  await expect(page.getByText('space clear')).toBeVisible();
+  await expect(page.getByText('space passed')).toBeVisible();
   await expect(page.getByText('all saved')).toBeVisible();
   await logByKeys(page, 'LRL');
   await expect(page.getByText('Down to rung 2: gap 62 mm.')).toBeVisible();

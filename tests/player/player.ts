@@ -9,6 +9,9 @@ import {
   type Step,
 } from './green';
 
+// Taken once: where the tests run, a look-up of the global costs more than the arithmetic.
+const { abs, atan2, cos, hypot, imul, log, max, min, round, sin, sqrt, tan } = Math;
+
 /** A layout's numbers as the book keeps them: read as data, judged here by plain geometry. */
 export interface Piece {
   id: string;
@@ -69,13 +72,13 @@ export function dice(seed: number): Dice {
   const uniform = () => {
     state = (state + 0x6d2b79f5) >>> 0;
     let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    t = imul(t ^ (t >>> 15), t | 1);
+    t ^= t + imul(t ^ (t >>> 7), t | 61);
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };
   return {
     uniform,
-    normal: () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform()),
+    normal: () => sqrt(-2 * log(1 - uniform())) * cos(2 * Math.PI * uniform()),
   };
 }
 
@@ -86,19 +89,19 @@ export function strike(truth: Truth, random: Dice): Struck {
     if (tails === 0) return 1;
     let sum = 0;
     for (let i = 0; i < tails; i++) sum += random.normal() ** 2;
-    return Math.sqrt(tails / sum);
+    return sqrt(tails / sum);
   };
   const [zf, zp] = [random.normal(), random.normal()];
   const at = ([bias, spread]: [number, number], z: number) => bias + spread * z * wide();
   const shared = wide();
   const face = truth.face[0] + truth.face[1] * zf * shared;
-  const path = truth.path[0] + truth.path[1] * (tie * zf + Math.sqrt(1 - tie * tie) * zp) * shared;
+  const path = truth.path[0] + truth.path[1] * (tie * zf + sqrt(1 - tie * tie) * zp) * shared;
   const one: Struck = {
     face,
     path,
     start: truth.faceShare * face + (1 - truth.faceShare) * path,
     strike: at(truth.strike, random.normal()),
-    pace: Math.max(-0.9, at(truth.pace, random.normal())),
+    pace: max(-0.9, at(truth.pace, random.normal())),
     height: at(truth.height, random.normal()),
   };
   if (random.uniform() >= topped) return one;
@@ -136,11 +139,11 @@ const num = (params: Record<string, unknown>, name: string): number => params[na
 function head(y: number, struck: Struck, who: Fitting): { across: number; turn: number } {
   const inward = who.hand === 'right' ? -1 : 1;
   const radius = 1.2;
-  const lean = who.school === 'arc' ? Math.cos(who.lieAngle) : 0;
-  const left = Math.sqrt(radius * radius - y * y);
+  const lean = who.school === 'arc' ? cos(who.lieAngle) : 0;
+  const left = sqrt(radius * radius - y * y);
   return {
-    across: struck.strike + y * Math.tan(struck.path) + inward * (radius - left) * lean,
-    turn: struck.face + inward * Math.atan2(y * lean, left),
+    across: struck.strike + y * tan(struck.path) + inward * (radius - left) * lean,
+    turn: struck.face + inward * atan2(y * lean, left),
   };
 }
 
@@ -149,13 +152,10 @@ function pair(y: number, gap: number, struck: Struck, who: Fitting): 'left' | 'r
   const { across, turn } = head(y, struck, who);
   const corners = [-1, 1].flatMap((a) =>
     [-1, 1].map(
-      (b) =>
-        across +
-        (a * who.headLength * Math.cos(turn)) / 2 +
-        (b * who.headDepth * Math.sin(turn)) / 2,
+      (b) => across + (a * who.headLength * cos(turn)) / 2 + (b * who.headDepth * sin(turn)) / 2,
     ),
   );
-  const [right, left] = [Math.max(...corners) - gap / 2, -Math.min(...corners) - gap / 2];
+  const [right, left] = [max(...corners) - gap / 2, -min(...corners) - gap / 2];
   if (right <= 0 && left <= 0) return 'clear';
   return right > left ? 'right' : 'left';
 }
@@ -178,7 +178,7 @@ export function putt(
 ): Met {
   const { aim, intended } = standOf(green);
   const direction = aim.direction + struck.start;
-  const steps = roll(green, aim.speed * Math.sqrt(1 + struck.pace), direction);
+  const steps = roll(green, aim.speed * sqrt(1 + struck.pace), direction);
   const holed = drops(steps, green.distance);
   const last = steps.at(-1)!;
   const cup = nearest(steps, green.distance, 0);
@@ -192,25 +192,24 @@ export function putt(
         const shank = num(params, 'shank');
         const onCurve = atCup || params.on === 'curve';
         // A tape is laid along the start line.
-        const cupAlong = green.distance * Math.cos(aim.direction);
+        const cupAlong = green.distance * cos(aim.direction);
         const along =
-          (atCup ? Math.max(0.1, cupAlong - CUP_RADIUS - 0.03) : num(params, 'distance')) +
-          off.distance;
-        const [c, s] = [Math.cos(aim.direction), Math.sin(aim.direction)];
+          (atCup ? max(0.1, cupAlong - CUP_RADIUS - 0.03) : num(params, 'distance')) + off.distance;
+        const [c, s] = [cos(aim.direction), sin(aim.direction)];
         let [mx, my, facing] = [along * c, along * s, aim.direction];
         if (onCurve) {
           const at = intended.find(({ x, y }) => x * c + y * s >= along);
-          if (at) [mx, my, facing] = [at.x, at.y, Math.atan2(at.vy, at.vx)];
+          if (at) [mx, my, facing] = [at.x, at.y, atan2(at.vy, at.vx)];
           if (at) {
             const over = at.x * c + at.y * s - along;
-            mx -= over * Math.cos(facing);
-            my -= over * Math.sin(facing);
+            mx -= over * cos(facing);
+            my -= over * sin(facing);
           }
         }
         const offset = (params.offset as number | undefined) ?? 0;
         const tee = (side: number) => {
           const across = (side * (gap + shank)) / 2 - offset;
-          return nearest(steps, mx - across * Math.sin(facing), my + across * Math.cos(facing));
+          return nearest(steps, mx - across * sin(facing), my + across * cos(facing));
         };
         if (atCup && last.x < green.distance - CUP_RADIUS - 0.03) return 'short';
         const reach = BALL_RADIUS + shank / 2;
@@ -225,17 +224,13 @@ export function putt(
           kind === 'targetSpot'
             ? num(params, 'diameter') / 2
             : BALL_RADIUS + num(params, 'shank') / 2;
-        const { beside } = nearest(
-          steps,
-          along * Math.cos(aim.direction),
-          along * Math.sin(aim.direction),
-        );
-        if (Math.abs(beside) <= half) return 'clear';
+        const { beside } = nearest(steps, along * cos(aim.direction), along * sin(aim.direction));
+        if (abs(beside) <= half) return 'clear';
         return beside > 0 ? 'right' : 'left';
       }
       case 'corridor': {
         const half = (num(params, 'width') + off.gap) / 2;
-        const [c, s] = [Math.cos(aim.direction), Math.sin(aim.direction)];
+        const [c, s] = [cos(aim.direction), sin(aim.direction)];
         for (const { x, y } of steps) {
           const [along, across] = [x * c + y * s, -x * s + y * c];
           if (along > num(params, 'length') + off.distance) break;
@@ -260,17 +255,17 @@ export function putt(
         return said.map(([name, touch]) => `${name} ${touch}`).join(', ') || 'clear';
       }
       case 'faceCheck': {
-        const points = num(params, 'distance') * Math.tan(struck.face);
-        if (Math.abs(points) <= num(params, 'width') / 2) return 'square';
+        const points = num(params, 'distance') * tan(struck.face);
+        if (abs(points) <= num(params, 'width') / 2) return 'square';
         return points > 0 ? 'right' : 'left';
       }
       case 'faceMark': {
         // The ball is met as far left of the face's middle as the head's middle was right of the ball.
         const [aside, up] = [
-          Math.abs(struck.strike) / num(params, 'across'),
-          Math.abs(struck.height) / num(params, 'high'),
+          abs(struck.strike) / num(params, 'across'),
+          abs(struck.height) / num(params, 'high'),
         ];
-        if (Math.max(aside, up) <= 1) return 'middle';
+        if (max(aside, up) <= 1) return 'middle';
         if (aside >= up) return struck.strike > 0 ? 'left' : 'right';
         return struck.height < 0 ? 'low' : 'high';
       }
@@ -278,13 +273,13 @@ export function putt(
         if (holed && params.shape !== 'edge') return 'in';
         const before = nearest(intended, green.distance, 0);
         const there = intended[before.index]!;
-        const way = Math.atan2(there.vy, there.vx);
+        const way = atan2(there.vy, there.vx);
         const [dx, dy] = [last.x - green.distance, last.y];
-        const past = dx * Math.cos(way) + dy * Math.sin(way);
+        const past = dx * cos(way) + dy * sin(way);
         const depth = num(params, 'depth');
         const [from, to] = params.shape === 'edge' ? [-depth, 0] : [0, depth];
         if (past < from) return 'short';
-        const far = params.shape === 'half circle' ? Math.hypot(dx, dy) : past;
+        const far = params.shape === 'half circle' ? hypot(dx, dy) : past;
         return far > to ? 'long' : 'in';
       }
       case 'hole':
@@ -318,6 +313,6 @@ export function putt(
 
 /** The half-width round nothing that holds a share of some values. */
 export function holding(values: readonly number[], share = 0.8): number {
-  const sorted = values.map(Math.abs).sort((a, b) => a - b);
-  return sorted[Math.round(share * (sorted.length - 1))]!;
+  const sorted = values.map(abs).sort((a, b) => a - b);
+  return sorted[round(share * (sorted.length - 1))]!;
 }

@@ -40,14 +40,17 @@ function turnAt({ at, beside }: Edge, setting: Setting, pace: number): number {
   }
 }
 
+/** Nearer than this is there: a tenth of a micrometre aside, m, or a ten-millionth of a radian. */
+const CLOSE = 1e-7;
+
 /** Where a function is zero between two places of unlike sign: the chord's foot, halving what it leaves too wide. */
 function between(value: (at: number) => number, a: number, fa: number, b: number, fb: number) {
   let [x0, f0, x1, f1] = [a, fa, b, fb];
-  for (let step = 0; step < 60 && Math.abs(x1 - x0) > 1e-12; step++) {
+  for (let step = 0; step < 60 && Math.abs(x1 - x0) > CLOSE; step++) {
     const chord = f0 === f1 ? (x0 + x1) / 2 : x0 - (f0 * (x1 - x0)) / (f1 - f0);
     const x = step % 3 === 2 ? (x0 + x1) / 2 : chord;
     const f = value(x);
-    if (f === 0) return x;
+    if (Math.abs(f) < CLOSE) return x;
     if (f * f0 < 0) [x1, f1] = [x, f];
     else [x0, f0] = [x, f];
   }
@@ -74,11 +77,12 @@ export function openingTolerance(opening: Opening, setting: Setting): Tolerance 
 /** Paces between which an opening on a slope is taken to be the same, as shares of the way intended, less one. */
 const PACES = [
   -0.6,
-  -0.45,
-  -0.36,
-  ...Array.from({ length: 15 }, (_, i) => -0.3 + 0.05 * i),
-  0.5,
-  0.7,
+  -0.42,
+  -0.3,
+  ...Array.from({ length: 11 }, (_, i) => -0.22 + 0.05 * i),
+  0.38,
+  0.55,
+  0.8,
   1.2,
 ];
 /** A pace within which most putts lie, and how far an edge may move with it, in tolerances, to be taken as still. */

@@ -64,7 +64,7 @@ export function settingOf(putt: Putt, player: Fitting = STANDARD_FITTING): Setti
 
 /** Settings asked for lately: every element of every putt asks for its own again. */
 const settings = new Map<string, Setting>();
-const MOST_KEPT = 300;
+const MOST_KEPT = 1000;
 
 function settingFor(putt: Putt, player: Fitting): Setting {
   const aim = aimFor(putt);

@@ -75,13 +75,23 @@ export function puttFrom(putt: Putt, { distance, bearing }: PuttSpot): Putt {
 
 /** Whether any start gets there at the putt's pace: a steep slope cannot hold every one. */
 export function canBeAimed(putt: Putt): boolean {
+  const key = JSON.stringify(putt);
+  const known = aimed.get(key);
+  if (known !== undefined) return known;
+  let can = true;
   try {
     aimFor(putt);
-    return true;
   } catch {
-    return false;
+    can = false;
   }
+  if (aimed.size >= MOST_KEPT) aimed.clear();
+  aimed.set(key, can);
+  return can;
 }
+
+/** What was found lately: every putt asks again where it was made. */
+const aimed = new Map<string, boolean>();
+const MOST_KEPT = 5000;
 
 /** Where the balls lie, on the line from the first ball to the hole. */
 function spots({ shape, count, step }: Stations, { putt }: Setting): Spot[] {

@@ -1,4 +1,5 @@
 import { isUsual, type Putt } from '@/core/drill';
+import { PUTT_RANGE } from '@/core/green';
 import {
   isMeasured,
   layoutAt,
@@ -209,7 +210,8 @@ export function findingsOf(runs: readonly LoggedRun[], any = false): Findings {
   runs.forEach(({ layout, putts, stand }, run) => {
     const grounds = new Map<string, Ground>();
     const known = new Map<string, Cell | null>();
-    const groundAt = (place: PuttPlace | undefined): Ground => {
+    const groundAt = (exact: PuttPlace | undefined): Ground => {
+      const place = exact && roughly(exact);
       const key = place ? spotKey(place) : 'own';
       const found = grounds.get(key) ?? groundOf(layout, place, `${stand ?? `run ${run}`} ${key}`);
       grounds.set(key, found);
@@ -262,6 +264,17 @@ export function findingsOf(runs: readonly LoggedRun[], any = false): Findings {
     for (const [reason, count] of refused) unscored.push({ run, putts: count, reason });
   });
   return { cells: [...cells.values()], stands, unscored };
+}
+
+/** How near two spots have to lie that were told by touching a picture to be taken as one, m and rad. */
+const ALIKE = { distance: 0.05, bearing: 0.05 } as const;
+
+/** A place as it is scored: one that was touched on a picture is not known to the last centimetre. */
+function roughly(place: PuttPlace): PuttPlace {
+  if (place.again === 0 || !place.spot) return place;
+  const to = (value: number, step: number) => Math.round(value / step) * step;
+  const distance = Math.max(PUTT_RANGE.min, to(place.spot.distance, ALIKE.distance));
+  return { ...place, spot: { distance, bearing: to(place.spot.bearing, ALIKE.bearing) } };
 }
 
 const UNKNOWN_PLACE = 'Nobody noted where it was putted from, so it says nothing of the player.';

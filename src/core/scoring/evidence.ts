@@ -9,7 +9,7 @@ export interface Placed {
 
 const known = new Map<string, Map<string, Placed>>();
 /** Elements on putts asked for lately: rolling them on a slope is dear. */
-const MOST_KEPT = 600;
+const MOST_KEPT = 3000;
 
 function keptFor(layout: Layout, piece: Piece): Map<string, Placed> {
   const key = JSON.stringify([layout.putt, layout.player, piece.kind, piece.params, piece.built]);

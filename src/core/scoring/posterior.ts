@@ -32,7 +32,8 @@ export function observe(
   faceShare: number,
 ): Belief {
   const { ready, size, ...chances } = model(faceShare, stands.length);
-  const all = cells.map(ready);
+  // What not even a slip could do says nothing: the tees of a lane, say, that no head can touch at once.
+  const all = cells.map(ready).filter(({ slip }) => slip > IMPOSSIBLE);
   const active = [...new Set(all.flatMap((cell) => cell.active))].sort((a, b) => a - b);
   const own = active.filter((index) => index < DIMENSION);
   if (own.length === 0) return before;
@@ -78,6 +79,9 @@ function profile({ logDensity }: Target, { mean, covariance }: Belief, count: nu
     return logDensity(whole);
   };
 }
+
+/** Less likely than this is not likely at all. */
+const IMPOSSIBLE = 1e-100;
 
 interface Target {
   start: Float64Array;

@@ -1,7 +1,7 @@
 import { MANNERS, isUsual, type Manner, type Putt } from '@/core/drill';
 import { judge, layoutAt, spotKey, type Layout, type PuttPlace } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
-import { placeWords } from './place-words';
+import { ordinal, placeWords } from './place-words';
 
 /** Putts of one kind, counted. */
 export interface Counted {
@@ -71,7 +71,7 @@ export function byPlace(
     stationOrSpot,
     (_key, { place }) =>
       place.again > 0
-        ? 'from farther, after a miss'
+        ? `${ordinal(place.again + 1)} putt, from where the one before stopped`
         : layoutAt(layout, place) === null
           ? 'from where nobody noted'
           : (placeWords(layout, place, units) ?? 'from the ball mark'),

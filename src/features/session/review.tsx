@@ -264,7 +264,7 @@ function Going({
             `Paused ${course.pauses.length === 1 ? 'once' : `${course.pauses.length} times`}. `}
         </p>
       </div>
-      <div className="min-w-0 divide-y divide-rule lg:order-1">
+      <div className="min-w-0 divide-y divide-rule overflow-hidden lg:order-1">
         {runs.map((run) => (
           <RunPicture
             key={run.id}

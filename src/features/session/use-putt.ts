@@ -13,6 +13,12 @@ const ONE_TOUCH = 250;
 /** Whether a rule asks for a guess before the actual is looked at. */
 const guessesFirst = (rule: Rule): boolean => rule.type === 'guess';
 
+/** The elements of which something else was seen before. */
+const changedIn = (before: Seen, now: Seen): string =>
+  [...new Set([...Object.keys(before), ...Object.keys(now)])]
+    .filter((id) => before[id] !== now[id])
+    .join();
+
 /**
  * The putt that is being logged: what was seen of it so far, where it is made and how, and what was guessed. A drill that
  * asks one thing logs with the first touch; one that asks several gathers them.
@@ -36,7 +42,7 @@ export function usePutt({
   const [seen, setSeen] = useState<Seen>({});
   const [guess, setGuess] = useState<Guess | null>(null);
   const [told, setTold] = useState<{ place?: PuttPlace; manner?: Manner }>({});
-  const touched = useRef(-Infinity);
+  const touched = useRef({ at: -Infinity, where: '' });
   const made = { ...next, ...told };
   const there = layoutAt(layout, made.place) ?? layout;
   const { primary } = loggedElements(there);
@@ -48,6 +54,8 @@ export function usePutt({
     if (shut || Object.keys(outcomes).length === 0) return;
     store.log({ outcomes, points, guess, place: made.place, manner: made.manner });
     cue(judge(there)(outcomes));
+    // The first touch of the next putt is no second one of the last.
+    if (several) touched.current = { at: -Infinity, where: '' };
     setSeen({});
     setGuess(null);
     setTold({});
@@ -57,8 +65,11 @@ export function usePutt({
   const take = (what: Seen, at?: number) => {
     if (shut) return;
     if (at !== undefined) {
-      if (at - touched.current < ONE_TOUCH) return;
-      touched.current = at;
+      // Of several things the next may be touched at once; the same one twice is one touch.
+      const where = several ? changedIn(seen, what) : '';
+      const { at: before, where: there } = touched.current;
+      if (at - before < ONE_TOUCH && where === there) return;
+      touched.current = { at, where };
     }
     if (guesses && primary && what[primary.id]) {
       setGuess(puttOf({ [primary.id]: what[primary.id]! }));

@@ -1,0 +1,150 @@
+import { expect, test, type Page } from './test';
+import { addStudent, finish, setUp } from './coach';
+
+const where = (page: Page) => page.getByRole('button', { name: /^The next putt: / });
+const count = (page: Page) => page.getByRole('status', { name: 'count' });
+
+async function start(page: Page, drill: string, student: string) {
+  await addStudent(page, student);
+  await page.goto(`/drills/${drill}`);
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await page.getByRole('combobox', { name: 'Student', exact: true }).click();
+  await page.getByRole('option', { name: student }).click();
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await setUp(page);
+}
+
+/** Touches the green round the hole, at shares of its width and height. */
+async function rest(page: Page, across: number, down: number) {
+  await page.waitForTimeout(300);
+  const box = (await page.getByRole('img', { name: /touch where it stopped/ }).boundingBox())!;
+  await page.mouse.click(box.x + across * box.width, box.y + down * box.height);
+}
+
+test('each putt says where it is made from: round the hole, and a length farther than where the last one stopped', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await start(page, 'four-round', 'Quill Mast');
+  await expect(where(page)).toContainText('3 ft, 1st of 4 spots, downhill');
+  await page.keyboard.press('Space');
+  await expect(where(page)).toContainText(/3 ft, 2nd of 4 spots, .* cups/);
+  await page.keyboard.press('Space');
+  await expect(where(page)).toContainText('3 ft, 3rd of 4 spots, uphill');
+  await page.keyboard.press('u');
+  await expect(where(page)).toContainText('2nd of 4 spots');
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Past left' }).click();
+  await expect(page.getByText(/^Done in 4 putts/)).toBeVisible();
+  await finish(page);
+  await test.step('the review counts by place', async () => {
+    const list = page.getByRole('listitem').filter({ hasText: '4th of 4 spots' });
+    await expect(list.first()).toContainText('0 of 1');
+  });
+});
+
+test('a long putt is followed by one from where it stopped; where nobody looked, the coach says', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await start(page, 'lag-and-farther', 'Rilla Spar');
+  await expect(where(page)).toContainText('30 ft');
+  await rest(page, 0.5, 0.25);
+  await expect(where(page)).toContainText(/^\d+ ft.*, 2nd putt$/);
+  // Two touches within a quarter of a second are one.
+  await page.waitForTimeout(300);
+  await page.getByRole('button', { name: 'Holed' }).click();
+  await expect(where(page)).toContainText('30 ft');
+  await page.waitForTimeout(300);
+  await page.getByRole('button', { name: 'Short' }).click();
+  await expect(where(page)).toContainText('where from?');
+  await where(page).click();
+  await page.getByLabel('From the hole').fill('6 ft');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(where(page)).toContainText('6 ft, 2nd putt');
+  await page.getByRole('button', { name: 'Holed' }).click();
+  await expect(count(page)).toContainText('4');
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: 'Look at the putts and correct one' }).click();
+  const last = page.getByRole('dialog').getByRole('listitem').first();
+  await last.getByRole('button').first().click();
+  await expect(last.getByText('6 ft, 2nd putt')).toBeVisible();
+});
+
+test('a ball struck otherwise is told, kept apart, and a run can be marked as practice strokes', async ({
+  page,
+}) => {
+  await start(page, 'look-feel-blind', 'Sabe Loft');
+  await expect(where(page)).toContainText(
+    '12 ft, 1st of 2 spots · ball 1 of 4: looking at the hole',
+  );
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Space');
+  await expect(where(page)).toContainText('ball 3 of 4: eyes closed');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Space');
+  await expect(where(page)).toContainText('24 ft, 2nd of 2 spots · ball 1 of 4');
+  await finish(page);
+  await expect(page.getByRole('listitem').filter({ hasText: 'eyes closed' }).first()).toContainText(
+    '0 of 1',
+  );
+  await page.getByRole('button', { name: 'Mark all as practice strokes' }).click();
+  await expect(page.getByRole('button', { name: 'Count as struck as usual' })).toBeVisible();
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'practice stroke' }).first(),
+  ).toContainText('3 of 4');
+});
+
+test('one picture to touch: nothing under 44 px, nothing over another, at three sizes', async ({
+  page,
+}) => {
+  await start(page, 'three-in-one', 'Tove Rig');
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+    [844, 390],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await expect(page.getByRole('button', { name: 'All as it should be' })).toBeInViewport();
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeInViewport();
+    const boxes = await page
+      .getByRole('group', { name: /^(Putter gate|Ball gate)$/ })
+      .getByRole('button')
+      .evaluateAll((buttons) =>
+        buttons.map((button) => {
+          const { x, y, width, height } = button.getBoundingClientRect();
+          return { x, y, width, height };
+        }),
+      );
+    expect(boxes).toHaveLength(6);
+    for (const [index, one] of boxes.entries()) {
+      expect(Math.min(one.width, one.height)).toBeGreaterThanOrEqual(44);
+      expect(one.x).toBeGreaterThanOrEqual(0);
+      expect(one.x + one.width).toBeLessThanOrEqual(width);
+      expect(one.y + one.height).toBeLessThanOrEqual(height);
+      for (const other of boxes.slice(0, index)) {
+        const apart =
+          one.x + one.width <= other.x ||
+          other.x + other.width <= one.x ||
+          one.y + one.height <= other.y ||
+          other.y + other.height <= one.y;
+        expect(apart).toBe(true);
+      }
+    }
+  }
+  await test.step('what was seen is taken back by touching it again; nothing is assumed', async () => {
+    const heel = page.getByRole('button', { name: /Putter gate: tee A/ });
+    await heel.click();
+    await expect(heel).toHaveAttribute('aria-pressed', 'true');
+    await page.waitForTimeout(300);
+    await heel.click();
+    await expect(heel).toHaveAttribute('aria-pressed', 'false');
+    await expect(page.getByRole('button', { name: 'Next', exact: true })).toBeDisabled();
+    await page.waitForTimeout(300);
+    await page.getByRole('button', { name: /Ball gate: tee C/ }).click();
+    await page.getByRole('button', { name: 'Next', exact: true }).click();
+    await expect(count(page)).toHaveText('0of 8 passed');
+  });
+});
