@@ -31,8 +31,7 @@ import {
   type Outcomes,
   type Points,
 } from '@/core/layout';
-import { finishOf } from '@/core/planning';
-import { oddsOf } from '@/core/planning/odds';
+import { finishOf, oddsOf } from '@/core/planning';
 import { DEFAULT_FACE_SHARE, findingsOf, priorBelief, scoreHistory } from '@/core/scoring';
 import { model } from '@/core/scoring/likelihood';
 import { DEFAULT_UNITS, DEGREE } from '@/core/units';

@@ -19,6 +19,7 @@ export {
   type Wish,
 } from './hour';
 export { GOOD, needsOf, needsOfGroup, TRAINED, type Need, type Trained } from './needs';
+export { oddsOf, teachingRung, type DrillOdds } from './odds';
 export { inOrder, PHASES, PHASE_WORDS, phaseOf, type Phase } from './phase';
 export { missesMet, unsuited, unsuitedToAny, type ForWhom, type Ground } from './suits';
 export { lowerRungs, setUpOf, timeDrill, type Paced, type RungWish } from './timed';

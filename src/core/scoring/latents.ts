@@ -69,7 +69,7 @@ export const KNOWN: Record<Latent, Known> = {
 };
 
 /** Share of putts that are anything-goes slips. */
-export const SLIP_SHARE = 0.01;
+export const SLIP_SHARE = 0.004;
 
 /** How much of the start direction is taken to be the face's unless a coach's school says otherwise. */
 export const DEFAULT_FACE_SHARE = 0.92;

@@ -245,19 +245,60 @@ function reweighed(near: Belief, logDensity: (at: Float64Array) => number, size:
     logs.push(logDensity(point) - proposal);
   }
   const top = Math.max(...logs);
-  const weights = logs.map((one) => Math.exp(one - top));
-  const total = weights.reduce((sum, one) => sum + one, 0);
+  const raw = logs.map((one) => Math.exp(one - top));
+  const total = raw.reduce((sum, one) => sum + one, 0);
+  const weights = raw.map((one) => one / total);
   const mean = new Float64Array(size);
   points.forEach((point, i) => {
-    for (let j = 0; j < size; j++) mean[j]! += (weights[i]! / total) * point[j]!;
+    for (let j = 0; j < size; j++) mean[j]! += weights[i]! * point[j]!;
   });
   const sums = Array.from({ length: size }, () => new Float64Array(size));
   points.forEach((point, i) => {
-    const weight = weights[i]! / total;
     for (let j = 0; j < size; j++) {
-      const off = weight * (point[j]! - mean[j]!);
+      const off = weights[i]! * (point[j]! - mean[j]!);
       for (let k = 0; k < size; k++) sums[j]![k]! += off * (point[k]! - mean[k]!);
     }
   });
-  return { mean, covariance: straightened(new Matrix(sums.map((row) => Array.from(row)))) };
+  // What is told is an interval: a normal that has it, rather than one that has the variance of a long tail.
+  const ends = mean.map((_, j) => Math.sqrt(sums[j]![j]!));
+  const told = Array.from(ends, (deviation, j) => {
+    const at = (share: number) => quantile(points, weights, j, share);
+    const [low, high] = [at(TAIL), at(1 - TAIL)];
+    return { middle: (low + high) / 2, scale: (high - low) / (2 * TAIL_AT) / deviation };
+  });
+  return {
+    mean: Float64Array.from(told, ({ middle }) => middle),
+    covariance: straightened(
+      new Matrix(
+        sums.map((row, j) => Array.from(row, (one, k) => one * told[j]!.scale * told[k]!.scale)),
+      ),
+    ),
+  };
+}
+
+/** The tails that an 80 % interval leaves, and where they begin on a standard normal. */
+const TAIL = 0.1;
+const TAIL_AT = 1.2815515655446004;
+
+/** A quantile of one parameter over weighted points. */
+function quantile(
+  points: readonly Float64Array[],
+  weights: readonly number[],
+  at: number,
+  share: number,
+): number {
+  const order = points.map((_, i) => i).sort((a, b) => points[a]![at]! - points[b]![at]!);
+  let passed = 0;
+  let before: { value: number; share: number } | null = null;
+  for (const i of order) {
+    const [value, middle] = [points[i]![at]!, passed + weights[i]! / 2];
+    if (middle >= share) {
+      if (!before) return value;
+      const part = (share - before.share) / (middle - before.share);
+      return before.value + part * (value - before.value);
+    }
+    before = { value, share: middle };
+    passed += weights[i]!;
+  }
+  return before!.value;
 }
