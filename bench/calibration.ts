@@ -1,20 +1,25 @@
-import { libraryDrill } from '@/core/drill';
+import { LIBRARY, libraryDrill, replay, ruleGround, type LibraryDrill } from '@/core/drill';
+import { fitted, layoutAt, type Layout } from '@/core/layout';
+import { STANDARD_FITTING } from '@/core/people';
 import {
   DEFAULT_FACE_SHARE,
-  KNOWN,
   SKILLS,
   beliefOfRuns,
-  eightInTenWindow,
   scoresOf,
-  type Estimate,
-  type Latent,
+  type LoggedRun,
+  type SkillName,
 } from '@/core/scoring';
-import { chance, simulatePutts, startOf, type Chance, type Truth } from '@/core/simulate';
+import { dice, holding, strike, type Dice, type Truth } from '../tests/player/player';
+import { holds, logged, loosely, many, percent, somebody, startOf, windowOf } from './players';
 
-const PLAYERS = 500;
-/** How wide the players' population is against the prior. */
-const NARROW = 0.9;
-/** Drills that between them speak of everything; strikes and finishes of every other one are pointed at. */
+/**
+ * How often the 80 % intervals hold the truth of players that share no code with the program, as the tables of
+ * docs/scoring.md: by putts, by drill, and for players of whom the model knows nothing. `PLAYERS` sets how many.
+ */
+const PLAYERS = Number(process.env.PLAYERS ?? 200);
+const W = DEFAULT_FACE_SHARE;
+
+/** Drills that between them speak of everything but the height on the face. */
 const MIXED = [
   'straight-gate',
   'putter-gate-level',
@@ -23,57 +28,113 @@ const MIXED = [
   'four-round',
   'limit-line',
   'held-finish',
-  'marked-face',
+  'breaking-start-gate',
 ];
 
-function somebody(random: Chance): Truth {
-  const draw = (latent: Latent) => ({
-    bias: NARROW * KNOWN[latent].biasSpread * random.normal(),
-    spread:
-      KNOWN[latent].middleSpread *
-      Math.exp(NARROW * KNOWN[latent].logSpreadSpread * random.normal()),
-  });
-  return {
-    face: draw('face'),
-    path: draw('path'),
-    strike: draw('strike'),
-    pace: draw('pace'),
-    height: draw('height'),
-    faceShare: DEFAULT_FACE_SHARE,
-  };
+/** A run of a drill as its rule sends the player round, on tees that a coach has set by the tape. */
+function runOf(drill: LibraryDrill, layout: Layout, putts: number, truth: Truth, random: Dice) {
+  const ground = ruleGround(layout, drill.ladder.length, null);
+  const off = loosely(random);
+  const course = { ...drill, farther: 0.9 };
+  const run: LoggedRun['putts'][number][] = [];
+  for (let index = 0; index < putts; index++) {
+    const at = run.map((putt, i) => ({ ...putt, at: new Date(20_000 * i) }));
+    const { place } = replay(course, ground, [{ layout, putts: at }]).next!;
+    if (layoutAt(layout, place) === null) break;
+    run.push(logged(truth, layout, place, random, off).putt);
+  }
+  return { layout, putts: run };
 }
 
-const holds = ({ low, high }: Estimate, truth: number) => Number(truth >= low && truth <= high);
-const percent = (count: number) => `${Math.round((100 * count) / PLAYERS)} %`;
+type Real = Record<SkillName, { bias: number; spread: number; window: number }>;
 
-/** How often the 80 % intervals hold the truth of simulated players, as the table of docs/scoring.md. */
-for (const putts of [30, 100, 300]) {
-  const held = new Map(SKILLS.map((skill) => [skill, { bias: 0, spread: 0, window: 0, off: 0 }]));
-  let milliseconds = 0;
-  for (let seed = 20_000; seed < 20_000 + PLAYERS; seed++) {
-    const random = chance(seed);
-    const truth = somebody(random);
-    const runs = MIXED.map((key, i) => {
-      const { layout } = libraryDrill(key)!;
-      const count = Math.round(putts / MIXED.length);
-      return { layout, putts: simulatePutts(truth, layout, count, random, i % 2 === 1) };
-    });
-    const began = performance.now();
-    const found = scoresOf(beliefOfRuns(runs).belief, DEFAULT_FACE_SHARE);
-    milliseconds += performance.now() - began;
-    for (const skill of SKILLS) {
-      const { bias, spread } = skill === 'start' ? startOf(truth) : truth[skill];
+/** A player's truth; where putts are not normal the window is that which holds 80 % of very many of them. */
+function realOf(truth: Truth): Real {
+  const own: Record<SkillName, [number, number]> = { ...truth, start: startOf(truth) } as never;
+  const seen =
+    truth.tails || truth.topped
+      ? many(
+          6000,
+          (
+            (random) => () =>
+              strike(truth, random)
+          )(dice(5)),
+        )
+      : null;
+  return Object.fromEntries(
+    SKILLS.map((skill) => {
+      const [bias, spread] = own[skill];
+      // Of topped putts the window of those that were struck is meant.
+      const struck = seen?.filter(({ pace }) => !truth.topped || pace > -0.34);
+      const window = struck ? holding(struck.map((one) => one[skill])) : windowOf([bias, spread]);
+      return [skill, { bias, spread, window }];
+    }),
+  ) as Real;
+}
+
+const TOLD = ['start', 'face', 'path', 'strike', 'pace'] as const;
+
+/** Shares of truths inside the intervals of bias, spread and window, skill by skill. */
+function covered(
+  seed: number,
+  putted: (truth: Truth, random: Dice) => LoggedRun[],
+  who: (truth: Truth) => Truth = (truth) => truth,
+) {
+  const held = new Map(TOLD.map((skill) => [skill, { bias: 0, spread: 0, window: 0, of: 0 }]));
+  for (let player = 0; player < PLAYERS; player++) {
+    const random = dice(seed + player);
+    const truth = who(somebody(random));
+    const { belief, basis } = beliefOfRuns(putted(truth, random), W);
+    const found = scoresOf(belief, W);
+    const real = realOf(truth);
+    for (const skill of TOLD) {
+      if (basis[skill] === 0) continue;
       const counts = held.get(skill)!;
-      counts.bias += holds(found[skill].bias, bias);
-      counts.spread += holds(found[skill].spread, spread);
-      counts.window += holds(found[skill].window, eightInTenWindow(bias, spread));
-      counts.off += (found[skill].bias.middle - bias) / spread;
+      counts.of += 1;
+      counts.bias += holds(found[skill].bias, real[skill].bias);
+      counts.spread += holds(found[skill].spread, real[skill].spread);
+      counts.window += holds(found[skill].window, real[skill].window);
     }
   }
-  for (const [skill, { bias, spread, window, off }] of held) {
-    console.log(
-      `| ${putts} | ${skill} | ${percent(bias)} | ${percent(spread)} | ${percent(window)} | ${(off / PLAYERS).toFixed(3)} |`,
-    );
+  return held;
+}
+
+const mixed =
+  (each: number, layoutFor: (layout: Layout) => Layout = (one) => one) =>
+  (truth: Truth, random: Dice) =>
+    MIXED.map((key) => {
+      const drill = libraryDrill(key)!;
+      return runOf(drill, layoutFor(drill.layout), each, truth, random);
+    });
+
+console.log('\n| putts | skill | bias | spread | window |\n| --- | --- | --- | --- | --- |');
+for (const putts of [32, 96, 304]) {
+  for (const [skill, { of, bias, spread, window }] of covered(20_000, mixed(putts / 8))) {
+    const row = [putts, skill, percent(bias / of), percent(spread / of), percent(window / of)];
+    console.log(`| ${row.join(' | ')} |`);
   }
-  console.log(`${(milliseconds / PLAYERS).toFixed(0)} ms a player.`);
+}
+
+const lefty = (layout: Layout) => fitted(layout, { ...STANDARD_FITTING, hand: 'left' });
+console.log(`\n| players, 96 putts | ${TOLD.join(' | ')} |\n| --- | --- | --- | --- | --- | --- |`);
+for (const [name, who, layoutFor] of [
+  ['as the model has them', (truth: Truth) => truth],
+  ['left-handed', (truth: Truth) => truth, lefty],
+  ['face and path tied by -0.6', (truth: Truth) => ({ ...truth, tie: -0.6 })],
+  ['heavy tails (t, 4 degrees of freedom)', (truth: Truth) => ({ ...truth, tails: 4 })],
+  ['5 % topped', (truth: Truth) => ({ ...truth, topped: 0.05 })],
+] as const) {
+  const held = covered(30_000, mixed(12, layoutFor), who);
+  const cells = TOLD.map((skill) => percent(held.get(skill)!.window / held.get(skill)!.of));
+  console.log(`| ${name} | ${cells.join(' | ')} |`);
+}
+
+console.log(`\n| drill, 60 putts | ${TOLD.join(' | ')} |\n| --- | --- | --- | --- | --- | --- |`);
+for (const drill of LIBRARY) {
+  const held = covered(40_000, (truth, random) => [runOf(drill, drill.layout, 60, truth, random)]);
+  const cells = TOLD.map((skill) => {
+    const { of, window } = held.get(skill)!;
+    return of === 0 ? '' : percent(window / of);
+  });
+  console.log(`| ${drill.key} | ${cells.join(' | ')} |`);
 }

@@ -68,7 +68,10 @@ export interface Dice {
 
 /** Normal and uniform numbers from a seed (mulberry32 and Box-Muller). */
 export function dice(seed: number): Dice {
-  let state = seed >>> 0;
+  // Seeds next to each other must not give numbers that go together (the finaliser of MurmurHash3).
+  let state = imul(seed ^ (seed >>> 16), 0x85ebca6b);
+  state = imul(state ^ (state >>> 13), 0xc2b2ae35);
+  state = (state ^ (state >>> 16)) >>> 0;
   const uniform = () => {
     state = (state + 0x6d2b79f5) >>> 0;
     let t = state;

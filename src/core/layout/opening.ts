@@ -87,7 +87,7 @@ const PACES = [
 ];
 /** A pace within which most putts lie, and how far an edge may move with it, in tolerances, to be taken as still. */
 const USUAL_PACE = 0.12;
-const STILL = 0.04;
+const STILL = 0.015;
 
 /**
  * What an opening says of the start direction. Where the way to it depends on the pace (far away on a slope), it speaks of

@@ -37,25 +37,69 @@ export function observe(
   const active = [...new Set(all.flatMap((cell) => cell.active))].sort((a, b) => a - b);
   const own = active.filter((index) => index < DIMENSION);
   if (own.length === 0) return before;
-  const hidden = hidesSide(cells);
-  const start = hidden ? leaning(before) : before;
-  const target = posterior(chances, all, size, start, own, active.slice(own.length));
+  const rest = active.slice(own.length);
+  const from = (start: Belief) => posterior(chances, all, size, start, own, rest);
+  if (hidesSide(cells)) {
+    const found = overSides(before, from, own);
+    return { ...withMarginal(before, own, found), side: 'unknown' };
+  }
+  const target = from(before);
   const joint = climb(target);
-  const player = Array.from(own, (_, index) => index);
-  const mode = marginal(joint, player);
+  const mode = marginal(joint, firstOf(own.length));
   const found =
     all.length > MANY_CELLS
       ? mode
       : reweighed(mode, profile(target, joint, own.length), own.length);
-  return { ...withMarginal(before, own, found), ...(hidden && { side: 'unknown' as const }) };
+  return withMarginal(before, own, found);
 }
 
-/** Begins on one side, where right and left are told apart by nothing: in the middle no way leads downhill. */
-function leaning({ mean, covariance }: Belief): Belief {
-  const moved = Float64Array.from(mean);
+const firstOf = (count: number): number[] => Array.from({ length: count }, (_, i) => i);
+
+/** Biases that are tried where nothing tells right from left, in prior standard deviations, to one side. */
+const TRIED = Array.from({ length: 9 }, (_, i) => 0.15 + 0.3 * i);
+
+/**
+ * What is known where nothing tells right from left: a player who is far off and steady misses as often as one who is on
+ * line and wild, so the posterior is a ridge. The prior of the face's bias is cut into narrow ones, each of which has its
+ * mode and its evidence (Laplace); together they make one normal, to one side.
+ */
+function overSides(before: Belief, from: (start: Belief) => Target, own: number[]): Belief {
   const at = biasAt('face');
-  moved[at] = mean[at]! + 0.5 * Math.sqrt(covariance.get(at, at));
-  return { mean: moved, covariance };
+  const deviation = Math.sqrt(before.covariance.get(at, at));
+  const step = deviation * (TRIED[1]! - TRIED[0]!);
+  const tried = TRIED.map((by) => {
+    const mean = Float64Array.from(before.mean);
+    mean[at] = by * deviation;
+    const covariance = before.covariance.clone();
+    for (let j = 0; j < DIMENSION; j++) {
+      covariance.set(at, j, 0);
+      covariance.set(j, at, 0);
+    }
+    covariance.set(at, at, step * step);
+    const target = from({ mean, covariance });
+    const joint = climb(target);
+    const root = rootOf(joint.covariance);
+    const logVolume = firstOf(joint.mean.length).reduce(
+      (sum, j) => sum + Math.log(root.get(j, j)),
+      0,
+    );
+    const evidence = target.logDensity(joint.mean) + logVolume - (by * by) / 2;
+    return { belief: marginal(joint, firstOf(own.length)), evidence };
+  });
+  const top = Math.max(...tried.map(({ evidence }) => evidence));
+  const raw = tried.map(({ evidence }) => Math.exp(evidence - top));
+  const total = raw.reduce((sum, one) => sum + one, 0);
+  const mean = new Float64Array(own.length);
+  tried.forEach(({ belief }, i) =>
+    belief.mean.forEach((value, j) => (mean[j]! += (raw[i]! / total) * value)),
+  );
+  const covariance = Matrix.zeros(own.length, own.length);
+  tried.forEach(({ belief }, i) => {
+    const off = Matrix.columnVector(Array.from(belief.mean, (value, j) => value - mean[j]!));
+    const around = belief.covariance.clone().add(off.mmul(off.transpose()));
+    covariance.add(around.mul(raw[i]! / total));
+  });
+  return { mean, covariance: straightened(covariance) };
 }
 
 /** The log density along the player's parameters, all else where it is likeliest for them. */
