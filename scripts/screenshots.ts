@@ -97,7 +97,16 @@ async function main(): Promise<void> {
       },
     },
     { name: 'green', path: `/greens/${green?.id}` },
-    { name: 'logging', path: `/sessions/${open?.id}` },
+    {
+      name: 'logging',
+      path: `/drills/${three?.id}`,
+      before: async (page) => {
+        await begin(page, ['Oona Brandt']);
+        await page.getByRole('button', { name: /Putter gate: tee A/ }).click();
+        await page.getByRole('button', { name: 'Ball gate: Clear' }).click();
+        await point(page, 0.56, 0.44);
+      },
+    },
     { name: 'logging-glare', path: `/sessions/${open?.id}`, size: PHONE, theme: 'glare' },
     {
       name: 'logging-group',

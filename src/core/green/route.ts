@@ -1,3 +1,4 @@
+import type { Plane } from './plane';
 import type { Stretch } from './tier';
 import {
   endOf,
@@ -29,6 +30,8 @@ export interface Route {
 
 /** A ball that crosses borders more often than this is trapped between two planes that face each other. */
 const MOST_LEGS = 40;
+/** A ball slower than this on a border that it has crossed again and again, m/s, stays there. */
+const TRAPPED = 1e-3;
 /** λ after a border at which the ball is inside the next plane for certain. */
 const INSIDE = 1e-6;
 
@@ -46,7 +49,7 @@ export function routeOf(stretches: Stretch[], start: Motion): Route {
   let index = stretches.findIndex(({ until }) => start.along < until);
   while (legs.length < MOST_LEGS) {
     const { from, until, plane } = stretches[index]!;
-    const track = trackOf(plane, motion);
+    const track = trackOf(plane, aslant(plane, motion));
     const begun = legs.length === 0 ? 0 : INSIDE;
     const onward = crossing(track, until, 1, begun);
     const backward = crossing(track, from, -1, begun);
@@ -54,6 +57,10 @@ export function routeOf(stretches: Stretch[], start: Motion): Route {
     if (end === Infinity) {
       legs.push({ track, end: endOf(track) });
       const rest = restOf(track);
+      // Too slow to be followed over the border again, between two planes that both send it back there.
+      if (!rest && legs.length > 2 && motion.speed < TRAPPED) {
+        return { legs, rest: { ...motion, speed: 0, time } };
+      }
       return { legs, rest: rest && { ...rest, time: rest.time + time } };
     }
     legs.push({ track, end });
@@ -66,6 +73,13 @@ export function routeOf(stretches: Stretch[], start: Motion): Route {
   const { along, across, direction } = motion;
   return { legs, rest: { along, across, direction, speed: 0, time } };
 }
+
+/** Straight up a plane too steep to stop on a ball would stand for ever on its way back: nothing is that straight. */
+const aslant = ({ pull, deceleration, falls }: Plane, motion: Motion): Motion =>
+  pull >= deceleration && Math.abs(Math.sin(motion.direction - falls)) < ASLANT
+    ? { ...motion, direction: motion.direction + ASLANT }
+    : motion;
+const ASLANT = 1e-3;
 
 /** λ at which a track first crosses a line square to the putt, going forth (1) or back (-1); Infinity when never. */
 function crossing(track: Track, along: number, way: 1 | -1, from: number): number {

@@ -19,7 +19,7 @@ const WIDEST_TURN = 1.2;
 
 /**
  * The turn from the aim at which a ball passes an edge: by the straight line on the level, on a slope by rolling, widening
- * from where it would be straight, since a ball that falls short passes nothing.
+ * from the intended one, since it does not go on rising once the ball falls short.
  */
 function turnAt({ at, beside }: Edge, setting: Setting, pace: number): number {
   const straight =
@@ -27,17 +27,34 @@ function turnAt({ at, beside }: Edge, setting: Setting, pace: number): number {
     Math.asin(Math.max(-1, Math.min(1, beside / Math.hypot(at.along, at.across))));
   if (isLevel(setting.putt)) return straight;
   const off = (turn: number) => setting.passes(turn, at, pace) - beside;
-  let [from, here] = [straight, off(straight)];
+  let [from, here] = [0, off(0)];
   const way = here < 0 ? 1 : -1;
-  let step = Math.max(Math.abs(here) / Math.hypot(at.along, at.across), 1e-5);
+  let step = Math.max(Math.abs(here) / (2 * Math.hypot(at.along, at.across)), 1e-5);
   for (;;) {
     const to = from + way * step;
     const there = off(to);
     if (there * here <= 0) return between(off, from, here, to, there);
+    // Farther out the ball no longer gets there: what lies beyond is short, whatever it would have passed.
+    if (Math.abs(to) > NEAR && !setting.gets(to, at, pace))
+      return lastToGet(setting, at, pace, from, to);
     if (Math.abs(to) > WIDEST_TURN) return way * WIDEST_TURN;
     [from, here] = [to, there];
-    step *= 2;
+    step *= 1.5;
   }
+}
+
+/** Turns within this of the intended one are not asked whether the ball gets there, rad. */
+const NEAR = 0.05;
+
+/** The turn at which a ball just gets as far as a spot, between one that does and one that does not. */
+function lastToGet(setting: Setting, at: Spot, pace: number, gets: number, fails: number): number {
+  let [into, out] = [gets, fails];
+  for (let step = 0; step < 24; step++) {
+    const middle = (into + out) / 2;
+    if (setting.gets(middle, at, pace)) into = middle;
+    else out = middle;
+  }
+  return into;
 }
 
 /** Nearer than this is there: a tenth of a micrometre aside, m, or a ten-millionth of a radian. */

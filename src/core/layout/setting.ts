@@ -30,6 +30,8 @@ export interface Setting {
    * a share farther (of the way it would roll on the level) when a pace is told.
    */
   passes(turn: number, spot: Spot, pace?: number): number;
+  /** Whether such a ball gets as far along the start line as a spot. */
+  gets(turn: number, spot: Spot, pace?: number): boolean;
   /**
    * The pace, as a share of the way intended, less one, of a ball sent along the aim that comes to rest this far beyond
    * the hole, m, short of it negative; on a slope by rolling.
@@ -102,6 +104,10 @@ function settingFor(putt: Putt, player: Fitting): Setting {
       const point = turned(spot, direction);
       return besideOf(nearestOnRoute(sent(turn, pace), point).moment, point);
     },
+    gets: (turn, spot, pace = 0) =>
+      level
+        ? (distance + meant) * (1 + pace) * Math.cos(turn) >= spot.along
+        : routeAt(sent(turn, pace), spot.along, direction) !== null,
     restOf,
     paceOf: (past) => {
       if (level || !Number.isFinite(past)) return (distance + past) / (distance + meant) - 1;

@@ -44,6 +44,10 @@ const LEAST = BALL_DIAMETER + LEAST_AIR;
 const WIDEST = 0.5;
 const FARTHEST = 3;
 
+/** Less than any coach's tape shows, m, and how often it is tried to come to a length that can be set. */
+const STEP = 0.0004;
+const STEPS = 60;
+
 /** Lengths that the coach can set, m: the nearest to one that is reckoned. */
 export interface Settable {
   across(metres: number): number;
@@ -94,9 +98,10 @@ export function nextGate(
     least: number,
     most: number,
   ) => {
-    const near = round(Math.min(Math.max(metres, least), most));
-    if (near < least) return [round(least + (least - near)), least].find((one) => one >= least)!;
-    return near > most ? [round(most - (near - most)), most].find((one) => one <= most)! : near;
+    let near = round(Math.min(Math.max(metres, least), most));
+    for (let step = 1; near < least && step <= STEPS; step++) near = round(least + step * STEP);
+    for (let step = 1; near > most && step <= STEPS; step++) near = round(most - step * STEP);
+    return near >= least && near <= most ? near : Math.min(Math.max(metres, least), most);
   };
   const least = within(LEAST, settable.across, LEAST, WIDEST);
   if (shareOf(least, distance) <= share) {

@@ -451,8 +451,8 @@ describe('from session to session', () => {
     const later = beliefLater(belief, 16);
     expect([...later.mean]).toEqual([...belief.mean]);
     const grown = later.covariance.get(0, 0) - belief.covariance.get(0, 0);
-    // On average over the paces a player may have: 0.25 · 0.05 + 0.35 · 1 + 0.4 · 10 = 4.3625 usual steps a day.
-    expect(Math.sqrt(grown)).toBeCloseTo(4 * Math.sqrt(4.3625) * KNOWN.face.step.bias, 12);
+    // On average over the paces a player may have: 0.2 · 0.05 + 0.3 · 1 + 0.5 · 10 = 5.31 usual steps a day.
+    expect(Math.sqrt(grown)).toBeCloseTo(4 * Math.sqrt(5.31) * KNOWN.face.step.bias, 12);
   });
 
   it('leaves out empty sessions and puts the others in order of time', () => {

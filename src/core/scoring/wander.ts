@@ -9,7 +9,7 @@ export type Wander = Float64Array[];
 
 /** Variances of a day's step in usual ones, and how likely each is until a player has shown it. */
 const PACES = [0.05, 1, 10] as const;
-const USUAL = [0.25, 0.35, 0.4] as const;
+const USUAL = [0.2, 0.3, 0.5] as const;
 /** A player may take to another pace at any time: this much of what was learnt is forgotten from session to session. */
 const FORGOTTEN = 0.15;
 
