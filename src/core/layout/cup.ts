@@ -23,6 +23,8 @@ export interface Slice {
   touches: Interval;
   /** The start direction that crosses the middle of the hole. */
   middle: number;
+  /** Whether these balls stop short of the hole's middle, unless they drop: they hang over its edge by then. */
+  hangs: boolean;
 }
 
 /** Runs past the hole between which the cup is taken as one, m: finer on a slope, where the way there turns with the pace. */
@@ -64,7 +66,12 @@ export function cupOf(setting: Setting): Slice[] {
     const past = (runs[index]! + Math.min(until, 0.999 * most)) / 2;
     const at = windowAt(setting, past);
     if (at && to > last) {
-      found.push({ pace: [last, to], ...at });
+      const there = Math.min(setting.paceOf(0), to);
+      if (found.length === 0 && there > last) {
+        found.push({ pace: [last, there], ...at, hangs: true });
+        last = there;
+      }
+      if (to > last) found.push({ pace: [last, to], ...at, hangs: false });
       last = to;
     }
     if (until >= most) break;
@@ -72,14 +79,14 @@ export function cupOf(setting: Setting): Slice[] {
   const end = found.at(-1);
   if (end) {
     const { middle, touches } = end;
-    found.push({ pace: [last, Infinity], drops: null, touches, middle });
+    found.push({ pace: [last, Infinity], drops: null, touches, middle, hangs: false });
   }
   slices.set(setting, found);
   return found;
 }
 
 /** What drops at a run past the hole; null where no aim has it. */
-function windowAt({ putt, aim }: Setting, past: number): Omit<Slice, 'pace'> | null {
+function windowAt({ putt, aim }: Setting, past: number): Omit<Slice, 'pace' | 'hangs'> | null {
   try {
     const { aim: own, left, right } = makeWindow({ ...putt, past });
     const middle = own.direction - aim.direction;

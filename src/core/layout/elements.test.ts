@@ -175,6 +175,8 @@ describe('evidence agrees with what really happens', () => {
     paceZone: 0.95,
     faceMark: 0.9,
   };
+  /** On a slope the way to a gate depends on the pace, which is taken in slices: more so the farther and the smaller. */
+  const ON_SLOPE: Partial<Record<ElementKind, number>> = { targetTee: 0.84 };
 
   it.each(KINDS.flatMap((kind) => [flat, breaking].map((putt) => [kind, putt] as const)))(
     '%s on %j',
@@ -191,10 +193,9 @@ describe('evidence agrees with what really happens', () => {
               agree += Number(holds(said, launch));
             }
           }),
-          { numRuns: 120 },
+          { numRuns: 400 },
         );
-        // On a slope the way to a gate depends on the pace, which is taken in slices.
-        const least = AGREES[kind] ?? (putt === flat ? 0.995 : 0.85);
+        const least = AGREES[kind] ?? (putt === flat ? 0.995 : (ON_SLOPE[kind] ?? 0.93));
         if (all > 0) expect(agree / all).toBeGreaterThanOrEqual(least);
       }
     },

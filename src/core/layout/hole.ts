@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { isLevel, rollPutt } from '@/core/green';
-import { cupOf, type Slice } from './cup';
+import { ANY, cupOf, type Slice } from './cup';
 import { defineElement, type Evidence, type Interval, type Outcome, type Setting } from './element';
 import { REST_WITHIN, restOfLaunch, restSays } from './rest';
 import { turned, type Spot } from './spot';
@@ -24,45 +24,46 @@ function outcomeAt(spot: Spot, setting: Setting): string {
   return aside * Math.cos(way) - past * Math.sin(way) > 0 ? 'right' : 'left';
 }
 
-/** What of a slice passed the hole on a side, touched its rim, or did any of it. */
-function missing(outcome: string, { drops, touches, middle }: Slice): Interval[] {
+/** Start directions of a slice that end so. */
+function startsOf(outcome: string, { drops, touches, middle, hangs }: Slice): Interval[] {
   const [left, right] = drops ?? [middle, middle];
+  const missed: Interval[] = [
+    [-Infinity, left],
+    [right, Infinity],
+  ];
   switch (outcome) {
-    case 'left':
-      return [[-Infinity, left]];
-    case 'right':
-      return [[right, Infinity]];
-    case 'past':
-      return [
-        [-Infinity, left],
-        [right, Infinity],
-      ];
+    case 'holed':
+      return drops ? [drops] : [];
     case 'lip':
       return [
         [touches[0], left],
         [right, touches[1]],
       ];
+    case 'short':
+      return hangs ? missed : [];
+    case 'left':
+      return hangs ? [] : [missed[0]!];
+    case 'right':
+      return hangs ? [] : [missed[1]!];
     default:
-      return [];
+      return hangs ? [] : missed;
   }
 }
 
+/**
+ * What a hole's outcome says of start and pace together. Of one putt holed, short, left and right leave nothing out and
+ * have nothing in common, whatever the pace: a ball told as two things would draw a player's pace to where it is.
+ */
 function evidence(outcome: string, setting: Setting): Evidence[] {
   const cup = cupOf(setting);
   const first = cup[0];
   if (!first) return [];
-  if (outcome === 'short') {
-    return [
-      { quantity: 'pace', lower: -Infinity, upper: Math.max(first.pace[0], setting.paceOf(0)) },
-    ];
-  }
-  const areas = cup.flatMap((slice) => {
-    const starts =
-      outcome === 'holed' ? (slice.drops ? [slice.drops] : []) : missing(outcome, slice);
-    return starts
+  const areas: { start: Interval; pace: Interval }[] = cup.flatMap((slice) =>
+    startsOf(outcome, slice)
       .filter(([lower, upper]) => lower < upper)
-      .map((start) => ({ start, pace: slice.pace }));
-  });
+      .map((start) => ({ start, pace: slice.pace })),
+  );
+  if (outcome === 'short') areas.unshift({ start: ANY, pace: [-Infinity, first.pace[0]] });
   return areas.length > 0 ? [{ quantity: 'roll', areas }] : [];
 }
 

@@ -34,7 +34,7 @@ export interface Change {
  * Windows mostly stay as they are from one time to the next and now and then step: spreads of the log of the ratio, either
  * as likely. A claim is held against that; the ratio itself is told as the putts have it.
  */
-const STILL = 0.18;
+const STILL = 0.16;
 const STEPS = 0.6;
 const chanceOf = (log: number): number =>
   Math.exp(-((log / STILL) ** 2) / 2) / STILL + Math.exp(-((log / STEPS) ** 2) / 2) / STEPS;

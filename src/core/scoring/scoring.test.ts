@@ -35,6 +35,7 @@ import {
   type LoggedSession,
   type Scores,
 } from '.';
+import { biasAt, logSpreadAt } from './latents';
 import { SLIPS_AT, model, standIndex } from './likelihood';
 import type { Bounds } from './terms';
 
@@ -214,9 +215,32 @@ describe('the model', () => {
         const [cell] = cellsOf([{ layout, putts: [{ outcomes }] }]);
         return total + probability(ready(cell!), at);
       }, 0);
-      // Of the balls that just get there a thin slice is told as short and as holed.
       expect(sum).toBeGreaterThan(0.995);
-      expect(sum).toBeLessThan(key === 'four-round' ? 1.03 : 1.001);
+      expect(sum).toBeLessThan(1.001);
+    }
+  });
+
+  it('does so whatever the pace is, of balls that just get to the hole too', () => {
+    for (const key of ['chalk-forty', 'string-line', 'four-round']) {
+      const layout = drill(key);
+      const own = standing(layout).find(({ kind }) => kind === 'hole')!;
+      const told = distinct(own.outcomes().map(({ id }) => id)).map(
+        (id) => cellsOf([{ layout, putts: [{ outcomes: { [own.id]: id } }] }])[0]!,
+      );
+      const alone = model(W, 0);
+      fc.assert(
+        fc.property(between(-0.5, 0.3), between(-0.1, 0.1), (pace, face) => {
+          const player = new Float64Array(alone.size);
+          for (const latent of LATENTS) {
+            player[logSpreadAt(latent)] = Math.log(KNOWN[latent].middleSpread);
+          }
+          player[biasAt('face')] = face;
+          player[biasAt('pace')] = pace;
+          player[logSpreadAt('pace')] = Math.log(0.003);
+          const all = told.reduce((sum, cell) => sum + alone.chance(alone.ready(cell), player), 0);
+          expect(all).toBeCloseTo(1, 6);
+        }),
+      );
     }
   });
 
