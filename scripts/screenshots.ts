@@ -99,7 +99,7 @@ async function main(): Promise<void> {
     { name: 'green', path: `/greens/${green?.id}` },
     {
       name: 'logging',
-      path: `/drills/${three?.id}`,
+      path: '/drills/three-in-one',
       before: async (page) => {
         await begin(page, ['Oona Brandt']);
         await page.getByRole('button', { name: /Putter gate: tee A/ }).click();
