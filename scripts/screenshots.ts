@@ -101,7 +101,7 @@ async function main(): Promise<void> {
       name: 'logging',
       path: '/drills/three-in-one',
       before: async (page) => {
-        await begin(page, ['Oona Brandt']);
+        await begin(page, ['Yusra Malkey']);
         await page.getByRole('button', { name: /Putter gate: tee A/ }).click();
         await page.getByRole('button', { name: 'Ball gate: Clear' }).click();
         await point(page, 0.56, 0.44);
