@@ -88,6 +88,11 @@ export type Evidence =
       /** Start and pace together lay in one of these, which do not overlap: what passes depends on both. */
       quantity: 'roll';
       areas: { start: Interval; pace: Interval }[];
+    }
+  | {
+      /** Strike and height on the face together lay in one of these, which do not overlap, m. */
+      quantity: 'mark';
+      areas: { strike: Interval; height: Interval }[];
     };
 
 /** Where a ball can have ended: in the hole, short of it, or past it. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineElement, type Outcome } from './element';
+import { defineElement, type Interval, type Outcome } from './element';
 import type { Spot } from './spot';
 
 const LIMITS = { across: { min: 0.002, max: 0.03 }, high: { min: 0.002, max: 0.012 } } as const;
@@ -23,6 +23,49 @@ function outcomeAt({ along, across }: Spot, params: FaceMark): string {
   if (Math.max(aside, up) <= 1) return 'middle';
   if (aside >= up) return across < 0 ? 'left' : 'right';
   return along < 0 ? 'low' : 'high';
+}
+
+/** Heights, as so many times the middle's, between which the border of the corners is taken as one. */
+const STEPS = [1, 1.2, 1.45, 1.75, 2.2, 3, 5, Infinity];
+
+/**
+ * Strike and height together, so that of one mark only one outcome is true: in the corners of the face what is farther out
+ * names it, in steps along the border. A ball met left of the face's middle is a head whose middle was right of the ball.
+ */
+function areasOf(outcome: string, { across, high }: FaceMark) {
+  const inside: Interval = [-across, across];
+  const corners = STEPS.slice(1).flatMap((until, index) => {
+    const from = STEPS[index]!;
+    const border = across * (Number.isFinite(until) ? (from + until) / 2 : from);
+    return (
+      [
+        [-until * high, -from * high],
+        [from * high, until * high],
+      ] as Interval[]
+    ).map((height) => ({ height, border }));
+  });
+  const beside = (side: (border: number) => Interval) => [
+    { strike: side(across), height: [-high, high] as Interval },
+    ...corners.map(({ height, border }) => ({ strike: side(border), height })),
+  ];
+  const beyond = (sign: number) =>
+    corners
+      .filter(({ height }) => Math.sign(height[0] + height[1]) === sign)
+      .map(({ height, border }) => ({ strike: [-border, border] as Interval, height }));
+  switch (outcome) {
+    case 'middle':
+      return [{ strike: inside, height: [-high, high] as Interval }];
+    case 'left':
+      return beside((border) => [border, Infinity]);
+    case 'right':
+      return beside((border) => [-Infinity, -border]);
+    case 'low':
+      return beyond(-1);
+    case 'high':
+      return beyond(1);
+    default:
+      return [];
+  }
 }
 
 /** Chalk, spray or a wet ball leaves a mark where the face met it. */
@@ -78,25 +121,9 @@ export const faceMark = defineElement({
       { id: 'high', label: 'High', detail: 'on the face', side: 'middle', ...missed },
     ];
   },
-  // A ball met left of the face's middle is a head whose middle was right of the ball.
-  evidence: (outcome, { across, high }) => {
-    const heel = (lower: number, upper: number) =>
-      ({ quantity: 'head', at: 0, lower, upper }) as const;
-    const up = (lower: number, upper: number) => ({ quantity: 'height', lower, upper }) as const;
-    switch (outcome) {
-      case 'middle':
-        return [heel(-across, across), up(-high, high)];
-      case 'left':
-        return [heel(across, Infinity)];
-      case 'right':
-        return [heel(-Infinity, -across)];
-      case 'low':
-        return [up(-Infinity, -high)];
-      case 'high':
-        return [up(high, Infinity)];
-      default:
-        return [];
-    }
+  evidence: (outcome, params) => {
+    const areas = areasOf(outcome, params);
+    return areas.length > 0 ? [{ quantity: 'mark', areas }] : [];
   },
   pointing: {
     on: 'face',

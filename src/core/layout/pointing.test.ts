@@ -3,7 +3,15 @@ import { between } from 'tests/arbitraries';
 import { DEFAULT_PUTT } from '@/core/green';
 import { STANDARD_FITTING, type Hand } from '@/core/people';
 import { FOOT } from '@/core/units';
-import { ELEMENTS, layoutSchema, pointsProblem, standing, type ElementKind, type Layout } from '.';
+import {
+  ELEMENTS,
+  layoutSchema,
+  pointsProblem,
+  standing,
+  type ElementKind,
+  type Evidence,
+  type Layout,
+} from '.';
 
 const slope = { grade: 0.02, falls: -Math.PI / 2 };
 const layoutOf = (kind: ElementKind, params: object, more: object = {}, hand: Hand = 'right') => {
@@ -94,7 +102,9 @@ describe('pointing at the mark on the face', () => {
         const outcome = element.pointing!.outcome(spot);
         const [said] = element.evidence(outcome);
         const value = element.pointing!.says(spot)[0]!.value;
-        expect(said && 'lower' in said && value >= said.lower && value <= said.upper).toBe(true);
+        const { areas } = said as Extract<Evidence, { quantity: 'mark' }>;
+        const level = areas.filter(({ height }) => height[0] < 0 && height[1] > 0);
+        expect(level.some(({ strike }) => value >= strike[0] && value <= strike[1])).toBe(true);
         expect(element.meets({ direction: 0, strike: value })).toBe(outcome);
       }),
     );

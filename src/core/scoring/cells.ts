@@ -7,6 +7,7 @@ import {
   spotKey,
   standing,
   type Direct,
+  type Evidence,
   type Layout,
   type PuttPlace,
   type Standing,
@@ -56,6 +57,8 @@ const settled = ({ value, error }: { value: number; error: number }) => {
   return { value: Math.round(value / step) * step, error };
 };
 
+type Mark = Extract<Evidence, { quantity: 'mark' }>;
+
 /** One layout at one spot, with what is known of its elements. */
 interface Ground {
   elements: Standing[];
@@ -101,6 +104,7 @@ function readingsOf({ elements, paceOf }: Ground, { outcomes, points = {} }: Put
 function cellOf(ground: Ground, putt: Putt): Term[] | null {
   const term: Term = { heads: [], direct: {} };
   const rolls: Said[] = [];
+  const marks: Mark[] = [];
   const readings = readingsOf(ground, putt);
   let turned = false;
   for (const element of ground.elements) {
@@ -112,6 +116,7 @@ function cellOf(ground: Ground, putt: Putt): Term[] | null {
     evidence.forEach((one, i) => {
       const said: Said = { evidence: one, by: by[i]!, stand };
       if (one.quantity === 'roll') rolls.push(said);
+      else if (one.quantity === 'mark') marks.push(one);
       else add(term, said, readings);
     });
   }
@@ -120,7 +125,9 @@ function cellOf(ground: Ground, putt: Putt): Term[] | null {
     if (quantity === 'start' && (turned || term.face)) continue;
     term.direct[quantity] = { value: finite(quantity, value), error };
   }
-  const terms = withRolls(term, rolls);
+  // A mark that was read off says more than where it lay roughly.
+  const rough = marks.filter(() => !isRead('strike', readings));
+  const terms = withMarks(withRolls(term, rolls), rough);
   return terms.some(says) ? terms : null;
 }
 
@@ -130,7 +137,7 @@ const isRead = (quantity: 'pace' | 'strike' | 'height', readings: Direct[]): boo
 
 function add(term: Term, said: Said, readings: Direct[]): void {
   const { evidence } = said;
-  if (evidence.quantity === 'roll') return;
+  if (evidence.quantity === 'roll' || evidence.quantity === 'mark') return;
   finite(evidence.quantity, evidence.lower);
   finite(evidence.quantity, evidence.upper);
   const bounds = boundsOf(evidence, said);
@@ -190,6 +197,20 @@ function withRolls(term: Term, rolls: Said[]): Term[] {
     ...(pace && { pace }),
   }));
 }
+
+/** Strike and height together lay in one of some areas of the face. */
+const withMarks = (terms: Term[], marks: Mark[]): Term[] =>
+  marks.reduce(
+    (all, { areas }) =>
+      all.flatMap((term) =>
+        areas.map(({ strike, height }) => ({
+          ...term,
+          heads: [...term.heads, { at: 0, bounds: within(...strike) }],
+          height: cut(term.height, within(...height)),
+        })),
+      ),
+    terms,
+  );
 
 const says = ({ start, face, heads, pace, height, direct }: Term): boolean =>
   !!start || !!face || heads.length > 0 || !!pace || !!height || Object.keys(direct).length > 0;

@@ -199,6 +199,7 @@ describe('the model', () => {
       'four-round',
       'held-finish',
       'three-in-one',
+      'marked-face',
     ]) {
       const layout = drill(key);
       const elements = standing(layout).filter((element) => element.outcomes().length > 0);

@@ -41,10 +41,11 @@ export interface Said {
 export const edgesOf = (evidence: Evidence): number[] =>
   evidence.quantity === 'roll'
     ? evidence.areas.flatMap(({ start, pace }) => [...start, ...pace])
-    : [evidence.lower, evidence.upper];
+    : evidence.quantity === 'mark'
+      ? evidence.areas.flatMap(({ strike, height }) => [...strike, ...height])
+      : [evidence.lower, evidence.upper];
 
 const still = (at: number): Bound => ({ at, by: 0, stand: -1 });
-const fixed = ([lower, upper]: Interval): Bounds => ({ lower: still(lower), upper: still(upper) });
 
 const moved = (
   [lower, upper]: Interval,
@@ -83,8 +84,11 @@ export const areasOf = ({ evidence, by, stand }: Said): { start: Bounds; pace: B
         pace: moved(pace, by[4 * i + 2] ?? 0, by[4 * i + 3] ?? 0, stand),
       }));
 
-export const anywhere: Bounds = fixed([-Infinity, Infinity]);
-export const within = (lower: number, upper: number): Bounds => fixed([lower, upper]);
+export const within = (lower: number, upper: number): Bounds => ({
+  lower: still(lower),
+  upper: still(upper),
+});
+export const anywhere: Bounds = within(-Infinity, Infinity);
 
 /** A cell whose bounds move with other stands. */
 export function shifted<Cell extends { terms: Term[] }>(
