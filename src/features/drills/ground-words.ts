@@ -9,6 +9,10 @@ export function readWords({ read }: Layout): string | null {
   return `${read.green}${read.spot && `, ${read.spot}`}, read ${format(new Date(read.at), 'd MMM')}`;
 }
 
+/** Which green and how it was played: "Bollard green, read 21 Nov: 9.3 ft, flat", or "Green 10 ft, flat". */
+export const greenWords = (layout: Layout, units: UnitPreferences): string =>
+  [readWords(layout) ?? 'Green', groundWords(layout, units)].join(layout.read ? ': ' : ' ');
+
 /** The green as it was played: "9.3 ft, falls 1.8 % left". */
 export function groundWords({ putt }: Layout, units: UnitPreferences): string {
   const speed = showLength(putt.greenSpeed, 'speed', units);

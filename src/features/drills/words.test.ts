@@ -11,7 +11,7 @@ import {
 } from '@/core/layout';
 import { DEFAULT_UNITS } from '@/core/units';
 import { drillWords } from './drill-words';
-import { groundWords, readWords } from './ground-words';
+import { greenWords, groundWords, readWords } from './ground-words';
 import { rungWords, strictnessOfRung } from './rung-words';
 import { alongWords, asideWords } from './tape-list';
 
@@ -47,6 +47,10 @@ describe('the green, in words', () => {
 
   it('names the reading it comes from', () => {
     expect(readWords(gate)).toBeNull();
+    expect(greenWords(gate, DEFAULT_UNITS)).toBe('Green 10 ft, flat');
+    expect(greenWords({ ...gate, read }, DEFAULT_UNITS)).toBe(
+      'Bollard green, Crane side, read 21 Nov: 10 ft, flat',
+    );
     expect(readWords({ ...gate, read })).toBe('Bollard green, Crane side, read 21 Nov');
     expect(readWords({ ...gate, read: { ...read, spotId: null, spot: '' } })).toBe(
       'Bollard green, read 21 Nov',

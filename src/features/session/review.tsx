@@ -25,7 +25,7 @@ import {
   type Student,
 } from '@/data';
 import { Button } from '@/ui/button';
-import { groundWords, readWords } from '../drills/ground-words';
+import { greenWords } from '../drills/ground-words';
 import { LayoutDrawing } from '../drills/layout-drawing';
 import { rungWords } from '../drills/rung-words';
 import { PlaceHead } from '../shared/place';
@@ -346,7 +346,7 @@ function RunPicture({
           </p>
         ))}
         <p className="text-ink2">
-          {[readWords(layout), groundWords(layout, units)].filter(Boolean).join(': ')}
+          {greenWords(layout, units)}
           {rung !== null && ` · rung ${rung + 1}, ${rungWords(run.ladder[rung]!, units)}`}
           {several && ` · ${outcomeWords(layout, outcomes).join('; ')}`}
           {isBuilt(layout) && ' · scored as it was measured once it stood'}

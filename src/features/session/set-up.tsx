@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { layoutCautions, layoutChecklist, layoutKit, type Layout } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
-import { groundWords, readWords } from '../drills/ground-words';
+import { greenWords } from '../drills/ground-words';
 import { TapeList } from '../drills/tape-list';
 import { AsBuilt } from './as-built';
 import { SheetDialog } from '@/ui/sheet-dialog';
@@ -49,7 +49,7 @@ export function SetUp({
     <SheetDialog
       returnsFocus={false}
       title={stands ? 'Tape list, from the ball mark' : 'Set it up, from the ball mark'}
-      sub={[readWords(layout), groundWords(layout, units)].filter(Boolean).join(': ')}
+      sub={greenWords(layout, units)}
       open={open}
       onOpen={setOpen}
       trigger={<Button className="min-h-12">Tape list</Button>}
