@@ -1,5 +1,5 @@
 import { test } from './test';
-import { addDrill, addStudent, expectCount, startSession } from './coach';
+import { addDrill, addStudent, expectCount, startSession, untilNextTouch } from './coach';
 import { everyPlace, expectNoOverflow, lookAt } from './every-place';
 
 test('every place passes the accessibility rules on a laptop, and fits a phone', async ({
@@ -24,11 +24,11 @@ test('a session can be logged with the keyboard alone, from Tab and Enter', asyn
   await left.focus();
   await page.keyboard.press('Enter');
   await expectCount(page, 0, 1);
-  await page.waitForTimeout(300);
+  await untilNextTouch(page);
   await page.keyboard.press('Space');
   await expectCount(page, 0, 2);
   await page.keyboard.press('Tab');
-  await page.waitForTimeout(300);
+  await untilNextTouch(page);
   await page.keyboard.press('Enter');
   await expectCount(page, 1, 3);
 });

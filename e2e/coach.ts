@@ -1,3 +1,4 @@
+import { ONE_TOUCH } from '../src/features/session/seen';
 import { expect, type Page } from './test';
 
 /** Types into a field; again when the page was still waking up and put its own value back. */
@@ -39,6 +40,36 @@ export async function startSession(page: Page, student: string, drill: string) {
   await page.getByRole('button', { name: 'Start session' }).click();
   await setUp(page);
   await expect(page.getByRole('button', { name: /Clear/ }).first()).toBeVisible();
+}
+
+/** Starts a built-in drill, from its page, for students who are there already. */
+export async function startBuiltIn(page: Page, drill: string, ...students: string[]) {
+  await page.goto(`/drills/${drill}`);
+  await page.getByRole('button', { name: 'Start session' }).click();
+  for (const [index, student] of students.entries()) {
+    if (index > 0) await page.getByRole('button', { name: 'Another student' }).click();
+    const name = index === 0 ? 'Student' : `Student ${index + 1}`;
+    await page.getByRole('combobox', { name, exact: true }).click();
+    await page.getByRole('option', { name: student }).click();
+  }
+  await page.getByRole('button', { name: 'Start session' }).click();
+  await setUp(page);
+}
+
+/** Waits until a touch is no second one of the touch before, by the clock that touches have. */
+export async function untilNextTouch(page: Page) {
+  const now = await page.evaluate(() => performance.now());
+  await page.waitForFunction(([since, apart]) => performance.now() - since > apart, [
+    now,
+    ONE_TOUCH,
+  ] as const);
+}
+
+/** Touches a picture at shares of its width and height. */
+export async function touchPicture(page: Page, name: RegExp, across: number, down: number) {
+  await untilNextTouch(page);
+  const box = (await page.getByRole('img', { name }).boundingBox())!;
+  await page.mouse.click(box.x + across * box.width, box.y + down * box.height);
 }
 
 /** Says that the layout stands, once the screen can take a putt. */

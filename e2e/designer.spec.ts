@@ -110,14 +110,12 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
       page.getByRole('group', { name: part }).getByRole('button', { name: what }).click();
     await expect(page.getByRole('button', { name: 'Next', exact: true })).toBeDisabled();
     await touch('Putter gate', /heel tee/);
-    await page.waitForTimeout(300);
     await touch('Ball gate', /Clear/);
     await expect(page.getByRole('status', { name: 'seen so far' })).toContainText('Heel, tee');
     // Nobody looked where it came to rest: that is left open.
     await page.getByRole('button', { name: 'Next', exact: true }).click();
     await expect(page.getByRole('status', { name: 'count' })).toHaveText('1of 2 passed');
     await touch('Ball gate', /left tee/);
-    await page.waitForTimeout(300);
     await touch('Pace zone', /Long/);
     await page.keyboard.press('n');
     await expect(page.getByRole('status', { name: 'count' })).toHaveText('1of 3 passed');

@@ -113,7 +113,9 @@ export async function lookAt(page: Page, places: string[], look: Look): Promise<
   await page.setViewportSize({ width, height: width === 390 ? 844 : 800 });
   for (const path of places) {
     await page.goto(path);
-    await page.waitForTimeout(150);
+    await page.evaluate(() =>
+      Promise.all(document.getAnimations().map((one) => one.finished.catch(() => null))),
+    );
     // No page has frames: a window of its own to gather what they say would only take time.
     const axe = new AxeBuilder({ page }).setLegacyMode(true);
     const { violations } = await (

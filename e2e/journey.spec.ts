@@ -1,5 +1,14 @@
 import { expect, test } from './test';
-import { addDrill, addStudent, expectCount, finish, logByKeys, startSession, type } from './coach';
+import {
+  addDrill,
+  addStudent,
+  expectCount,
+  finish,
+  logByKeys,
+  startSession,
+  type,
+  untilNextTouch,
+} from './coach';
 
 test('from an empty book to a score compared across sessions', async ({ page }) => {
   await page.goto('/');
@@ -24,7 +33,7 @@ test('from an empty book to a score compared across sessions', async ({ page }) 
   await test.step('a first session, by buttons, by the drawing and by keys', async () => {
     await startSession(page, 'Linnea Quay', 'Quay gate');
     await page.getByRole('button', { name: 'Clear through the gate' }).click();
-    await page.waitForTimeout(300);
+    await untilNextTouch(page);
     await page.getByRole('button', { name: 'Left, tee A' }).click();
     await expectCount(page, 1, 2);
     await page.getByRole('button', { name: 'Undo' }).click();

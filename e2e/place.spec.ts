@@ -1,25 +1,18 @@
 import { expect, test, type Page } from './test';
-import { addStudent, finish, setUp } from './coach';
+import { addStudent, finish, startBuiltIn, touchPicture, untilNextTouch } from './coach';
 
 const where = (page: Page) => page.getByRole('button', { name: /^The next putt: / });
 const count = (page: Page) => page.getByRole('status', { name: 'count' });
 
+/** Somebody new starts a built-in drill. */
 async function start(page: Page, drill: string, student: string) {
   await addStudent(page, student);
-  await page.goto(`/drills/${drill}`);
-  await page.getByRole('button', { name: 'Start session' }).click();
-  await page.getByRole('combobox', { name: 'Student', exact: true }).click();
-  await page.getByRole('option', { name: student }).click();
-  await page.getByRole('button', { name: 'Start session' }).click();
-  await setUp(page);
+  await startBuiltIn(page, drill, student);
 }
 
 /** Touches the green round the hole, at shares of its width and height. */
-async function rest(page: Page, across: number, down: number) {
-  await page.waitForTimeout(300);
-  const box = (await page.getByRole('img', { name: /touch where it stopped/ }).boundingBox())!;
-  await page.mouse.click(box.x + across * box.width, box.y + down * box.height);
-}
+const rest = (page: Page, across: number, down: number) =>
+  touchPicture(page, /touch where it stopped/, across, down);
 
 test('each putt says where it is made from: round the hole, and a length farther than where the last one stopped', async ({
   page,
@@ -52,11 +45,10 @@ test('a long putt is followed by one from where it stopped; where nobody looked,
   await expect(where(page)).toContainText('30 ft');
   await rest(page, 0.5, 0.25);
   await expect(where(page)).toContainText(/^\d+ ft.*, 2nd putt$/);
-  // Two touches within a quarter of a second are one.
-  await page.waitForTimeout(300);
+  await untilNextTouch(page);
   await page.getByRole('button', { name: 'Holed' }).click();
   await expect(where(page)).toContainText('30 ft');
-  await page.waitForTimeout(300);
+  await untilNextTouch(page);
   await page.getByRole('button', { name: 'Short' }).click();
   await expect(where(page)).toContainText('where from?');
   await where(page).click();
@@ -138,11 +130,10 @@ test('one picture to touch: nothing under 44 px, nothing over another, at three 
     const heel = page.getByRole('button', { name: /Putter gate: tee A/ });
     await heel.click();
     await expect(heel).toHaveAttribute('aria-pressed', 'true');
-    await page.waitForTimeout(300);
+    await untilNextTouch(page);
     await heel.click();
     await expect(heel).toHaveAttribute('aria-pressed', 'false');
     await expect(page.getByRole('button', { name: 'Next', exact: true })).toBeDisabled();
-    await page.waitForTimeout(300);
     await page.getByRole('button', { name: /Ball gate: tee C/ }).click();
     await page.getByRole('button', { name: 'Next', exact: true }).click();
     await expect(count(page)).toHaveText('0of 8 passed');

@@ -48,10 +48,13 @@ test('an hour is proposed, moved, kept, put on a page, and run drill by drill', 
 
   // By keys: the first goes below the second.
   await page.getByRole('button', { name: `Move ${proposed[0]}` }).focus();
+  // What is said aloud tells when a move is done.
+  const aloud = page.locator('[id^=DndLiveRegion]');
   await page.keyboard.press('Space');
-  await page.waitForTimeout(200);
+  await expect(aloud).not.toBeEmpty();
+  const lifted = await aloud.innerText();
   await page.keyboard.press('ArrowDown');
-  await page.waitForTimeout(300);
+  await expect(aloud).not.toHaveText(lifted);
   await page.keyboard.press('Space');
   await expect.poll(() => namesOf(page)).toEqual([proposed[1], proposed[0], ...proposed.slice(2)]);
 

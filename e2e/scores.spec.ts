@@ -1,14 +1,5 @@
-import { expect, test, type Page } from './test';
-import { addDrill, addStudent, finish, logByKeys, setUp, startSession } from './coach';
-
-async function startBuiltIn(page: Page, drill: string, student: string) {
-  await page.goto(`/drills/${drill}`);
-  await page.getByRole('button', { name: 'Start session' }).click();
-  await page.getByRole('combobox', { name: 'Student', exact: true }).click();
-  await page.getByRole('option', { name: student }).click();
-  await page.getByRole('button', { name: 'Start session' }).click();
-  await setUp(page);
-}
+import { expect, test } from './test';
+import { addDrill, addStudent, finish, logByKeys, startBuiltIn, startSession } from './coach';
 
 test('from a logged session to a changed score, to the reason, to a drill for it, to a new run', async ({
   page,

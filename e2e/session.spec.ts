@@ -1,41 +1,31 @@
 import { expect, test, type Page } from './test';
-import { addDrill, addStudent, expectCount, finish, logByKeys, setUp, startSession } from './coach';
+import {
+  addDrill,
+  addStudent,
+  expectCount,
+  finish,
+  logByKeys,
+  setUp,
+  startBuiltIn,
+  startSession,
+  touchPicture,
+  untilNextTouch,
+} from './coach';
 
 const count = (page: Page) => page.getByRole('status', { name: 'count' });
-
-/** Starts a built-in drill for students who are there already. */
-async function startBuiltIn(page: Page, drill: string, students: string[]) {
-  await page.goto(`/drills/${drill}`);
-  await page.getByRole('button', { name: 'Start session' }).click();
-  for (const [index, student] of students.entries()) {
-    if (index > 0) await page.getByRole('button', { name: 'Another student' }).click();
-    const name = index === 0 ? 'Student' : `Student ${index + 1}`;
-    await page.getByRole('combobox', { name, exact: true }).click();
-    await page.getByRole('option', { name: student }).click();
-  }
-  await page.getByRole('button', { name: 'Start session' }).click();
-  await setUp(page);
-}
-
-/** Touches a picture at shares of its width and height; a little later than the touch before. */
-async function touch(page: Page, picture: RegExp, across: number, down: number) {
-  await page.waitForTimeout(300);
-  const box = (await page.getByRole('img', { name: picture }).boundingBox())!;
-  await page.mouse.click(box.x + across * box.width, box.y + down * box.height);
-}
 
 test('a strike is touched on the face; a putt is corrected, noted, left out; the review shows where', async ({
   page,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await addStudent(page, 'Mina Keel', 'Left-handed');
-  await startBuiltIn(page, 'marked-face', ['Mina Keel']);
+  await startBuiltIn(page, 'marked-face', 'Mina Keel');
   const face = /The putter’s face/;
   // A left-hander's heel is on the left of the face seen from its front.
   await expect(count(page)).toHaveText('0of 20 putts');
-  await touch(page, face, 0.5, 0.64);
-  await touch(page, face, 0.3, 0.64);
-  await touch(page, face, 0.62, 0.64);
+  await touchPicture(page, face, 0.5, 0.64);
+  await touchPicture(page, face, 0.3, 0.64);
+  await touchPicture(page, face, 0.62, 0.64);
   await expect(count(page)).toHaveText('3of 20 putts');
   await expect(page.getByText('1 passed')).toBeVisible();
 
@@ -109,12 +99,12 @@ test('two putt for points in rotation: the next is one touch away, and the winne
   await page.setViewportSize({ width: 390, height: 844 });
   await addStudent(page, 'Asta Pole');
   await addStudent(page, 'Birk Rope');
-  await startBuiltIn(page, 'limit-line', ['Asta Pole', 'Birk Rope']);
+  await startBuiltIn(page, 'limit-line', 'Asta Pole', 'Birk Rope');
   const front = page.getByRole('navigation', { name: 'Players' }).locator('[aria-current=true]');
   await expect(front).toHaveText('Asta 0');
   const holed = async () => {
     await page.getByRole('group', { name: 'Hole' }).getByRole('button', { name: 'Holed' }).click();
-    await page.waitForTimeout(260);
+    await untilNextTouch(page);
     await page.keyboard.press('Space');
   };
   await holed();
@@ -170,7 +160,7 @@ test('two at stations of their own, each fitted, move on by one station', async 
 
 test('a guess is taken first, and the actual is asked only after it', async ({ page }) => {
   await addStudent(page, 'Edda Mast');
-  await startBuiltIn(page, 'guess-and-look', ['Edda Mast']);
+  await startBuiltIn(page, 'guess-and-look', 'Edda Mast');
   const says = page.getByRole('status', { name: 'the guess' });
   await expect(says).toHaveText('Guess first: where did it go?');
   await page.keyboard.press('Space');
@@ -179,7 +169,7 @@ test('a guess is taken first, and the actual is asked only after it', async ({ p
   await page.keyboard.press('u');
   await expect(says).toHaveText('Guess first: where did it go?');
   await page.keyboard.press('ArrowLeft');
-  await touch(page, /The green round the hole/, 0.05, 0.5);
+  await touchPicture(page, /The green round the hole/, 0.05, 0.5);
   await expect(count(page)).toHaveText('1of 12 putts');
   await expect(page.getByText('1 of 1 guessed right')).toBeVisible();
   await page.keyboard.press('ArrowRight');

@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { expect, test } from './test';
-import { addDrill, addStudent, expectCount, startSession } from './coach';
+import { addDrill, addStudent, expectCount, startSession, untilNextTouch } from './coach';
 
 /** What the browser says of one touch: from the moment it was made to the next picture painted. */
 interface TouchTiming {
@@ -27,12 +27,12 @@ test('the time from touch to picture is measured, with a long session behind and
   const clear = page.getByRole('button', { name: 'Clear through the gate' });
   for (let putt = 0; putt < 20; putt++) {
     await clear.click();
-    await page.waitForTimeout(270);
+    await untilNextTouch(page);
   }
   await context.setOffline(true);
   for (let putt = 0; putt < 20; putt++) {
     await clear.click();
-    await page.waitForTimeout(270);
+    await untilNextTouch(page);
   }
   await expectCount(page, 40, 40);
   const seen = await page.evaluate(() => (window as unknown as { seen: number[] }).seen);

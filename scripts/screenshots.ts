@@ -1,5 +1,5 @@
 import { rmSync } from 'node:fs';
-import { chromium, type Page } from '@playwright/test';
+import { chromium, type Browser, type Page } from '@playwright/test';
 import {
   ensureCoach,
   knownLink,
@@ -152,20 +152,30 @@ async function main(): Promise<void> {
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: ['--no-sandbox'],
   });
-  for (const { name, path, size = LAPTOP, theme = 'light', before } of shots) {
-    const context = await browser.newContext({ viewport: size, baseURL: server.url });
-    await context.addInitScript((value) => localStorage.setItem('theme', value), theme);
-    const page = await context.newPage();
-    await page.clock.setFixedTime(DAY);
-    await page.goto(path, { waitUntil: 'networkidle' });
-    await before?.(page);
-    await page.waitForTimeout(500);
-    await page.screenshot({ path: `${FOLDER}/${name}.png` });
-    await context.close();
+  try {
+    for (const shot of shots) await take(browser, server.url, shot);
+  } finally {
+    // A server that outlived a failure would answer the next run, from a database that is gone.
+    await browser.close();
+    await server.kill();
+    rmSync(folder, { recursive: true });
   }
-  await browser.close();
-  await server.kill();
-  rmSync(folder, { recursive: true });
+}
+
+async function take(
+  browser: Browser,
+  baseURL: string,
+  { name, path, size = LAPTOP, theme = 'light', before }: Shot,
+): Promise<void> {
+  const context = await browser.newContext({ viewport: size, baseURL });
+  await context.addInitScript((value) => localStorage.setItem('theme', value), theme);
+  const page = await context.newPage();
+  await page.clock.setFixedTime(DAY);
+  await page.goto(path, { waitUntil: 'networkidle' });
+  await before?.(page);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: `${FOLDER}/${name}.png` });
+  await context.close();
 }
 
 void main();

@@ -5,10 +5,7 @@ import type { Guess, Manner, Rule } from '@/core/drill';
 import { allAsIntended, judge, layoutAt, loggedElements, type PuttPlace } from '@/core/layout';
 import type { Play, PlayerRun } from './play';
 import type { RunStore } from './run-store';
-import { asksSeveral, puttOf, type Seen } from './seen';
-
-/** Two touches nearer than this are one, ms: nobody putts so fast. */
-const ONE_TOUCH = 250;
+import { ONE_TOUCH, asksSeveral, puttOf, type Seen } from './seen';
 
 /** Whether a rule asks for a guess before the actual is looked at. */
 const guessesFirst = (rule: Rule): boolean => rule.type === 'guess';
