@@ -3,7 +3,8 @@ import { LIBRARY, type LibraryDrill } from '@/core/drill';
 import { layoutAt, stationCount, stationPlace } from '@/core/layout';
 import { DEFAULT_FACE_SHARE, KNOWN, LATENTS, findingsOf } from '@/core/scoring';
 import { DIMENSION } from '@/core/scoring/latents';
-import { model, standIndex } from '@/core/scoring/likelihood';
+import { standIndex } from '@/core/scoring/latents';
+import { model } from '@/core/scoring/likelihood';
 import { dice, putt, strike, type Piece, type Truth } from './player/player';
 
 const DEGREE = Math.PI / 180;

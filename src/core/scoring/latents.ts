@@ -73,3 +73,13 @@ export const SLIP_SHARE = 0.004;
 
 /** How much of the start direction is taken to be the face's unless a coach's school says otherwise. */
 export const DEFAULT_FACE_SHARE = 0.92;
+
+/**
+ * Biases and log spreads of all latents in turn, then how many more slips than usual there are, and then how each stand was
+ * really set, both in standard deviations.
+ */
+export type Parameters = Float64Array;
+
+/** Where the share of slips is; stands follow it. */
+export const SLIPS_AT = DIMENSION;
+export const standIndex = (stand: number): number => DIMENSION + 1 + stand;

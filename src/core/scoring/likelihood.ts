@@ -1,25 +1,26 @@
-import { bothDensity, normalBelow, rectangle } from '@/core/numbers';
 import type { Cell } from './cells';
-import { DIMENSION, KNOWN, LATENTS, SLIP_SHARE, biasAt, logSpreadAt, type Latent } from './latents';
-import { regionOf, type Region } from './region';
-import { cut, type Bound, type Bounds, type Term } from './terms';
+import {
+  KNOWN,
+  LATENTS,
+  SLIPS_AT,
+  SLIP_SHARE,
+  biasAt,
+  logSpreadAt,
+  standIndex,
+  type Parameters,
+} from './latents';
+import {
+  answer,
+  answerSloped,
+  boundsIn,
+  latentsIn,
+  questionsOf,
+  standsOf,
+  type Question,
+} from './question';
 
 // Taken once: a look-up of the global in the innermost loop costs more than the arithmetic.
-const { exp, log, max, min, sqrt, hypot } = Math;
-const below = normalBelow;
-const both = rectangle;
-const bothAt = bothDensity;
-const SIZE = DIMENSION;
-
-/**
- * Biases and log spreads of all latents in turn, then how many more slips than usual there are, and then how each stand was
- * really set, both in standard deviations.
- */
-export type Parameters = Float64Array;
-
-/** Where the share of slips is; stands follow it. */
-export const SLIPS_AT = SIZE;
-export const standIndex = (stand: number): number => SIZE + 1 + stand;
+const { exp, log, max } = Math;
 
 /** Share of putts that are anything-goes slips until a player's putts tell, and how far the log of its odds may be off. */
 const SLIP_LOGIT = log(SLIP_SHARE / (1 - SLIP_SHARE));
@@ -28,328 +29,12 @@ const SLIP_SPREAD = 1;
 const slipsAt = (at: Parameters): number =>
   1 / (1 + exp(-(SLIP_LOGIT + SLIP_SPREAD * at[SLIPS_AT]!)));
 
-const ROOT = sqrt(2 * Math.PI);
-const density = (z: number): number => (z > 38 || z < -38 ? 0 : exp((-z * z) / 2) / ROOT);
-
-/** A reading with its error, as one standard deviation. */
-interface Reading {
-  value: number;
-  error: number;
-}
-
-/**
- * A sum of two latents with fixed shares, which is normal again: `first · a + second · b`. The start direction is one of
- * face and path, the head at a distance from the ball one of strike and path.
- */
-interface Blend {
-  first: Latent;
-  a: number;
-  second: Latent;
-  b: number;
-}
-
-/** One thing that a term asks: that a blend lay within bounds, that two did, or three places of a head. */
-type Question =
-  | { type: 'one'; blend: Blend; bounds: Bounds }
-  | { type: 'two'; blends: [Blend, Blend]; bounds: [Bounds, Bounds] }
-  | { type: 'region'; region: Region }
-  | { type: 'read'; blend: Blend; reading: Reading; bounds: Bounds | null };
-
-/** A term as factors that are taken as independent: their latents differ, or nearly so. */
-type Factored = Question[];
-
-const alone = (latent: Latent): Blend => ({ first: latent, a: 1, second: latent, b: 0 });
-
-/** Bounds at the same distance from the ball, cut to one. */
-function headsOf(heads: Term['heads']): Term['heads'] {
-  const found = new Map<number, Bounds>();
-  for (const { at, bounds } of heads) found.set(at, cut(found.get(at), bounds));
-  return [...found].map(([at, bounds]) => ({ at, bounds })).sort((x, y) => x.at - y.at);
-}
-
-/** The questions that a term asks. */
-function questionsOf(
-  { start, face, heads, pace, height, direct }: Term,
-  faceShare: number,
-): Question[] {
-  const questions: Question[] = [];
-  const line: Blend = { first: 'face', a: faceShare, second: 'path', b: 1 - faceShare };
-  if (direct.start) {
-    questions.push({ type: 'read', blend: line, reading: direct.start, bounds: start ?? null });
-  } else if (start && face) {
-    questions.push({ type: 'two', blends: [alone('face'), line], bounds: [face, start] });
-  } else if (start) questions.push({ type: 'one', blend: line, bounds: start });
-  else if (face) questions.push({ type: 'one', blend: alone('face'), bounds: face });
-
-  const places = headsOf(heads);
-  const headAt = (at: number): Blend => ({ first: 'strike', a: 1, second: 'path', b: at });
-  const [near, far] = [places[0], places[1]];
-  if (direct.strike) {
-    const level = places.find(({ at }) => at === 0)?.bounds ?? null;
-    questions.push({
-      type: 'read',
-      blend: alone('strike'),
-      reading: direct.strike,
-      bounds: level,
-    });
-  } else if (places.length > 2) {
-    questions.push({ type: 'region', region: regionOf(places) });
-  } else if (near && far) {
-    questions.push({
-      type: 'two',
-      blends: [headAt(near.at), headAt(far.at)],
-      bounds: [near.bounds, far.bounds],
-    });
-  } else if (near) questions.push({ type: 'one', blend: headAt(near.at), bounds: near.bounds });
-
-  if (direct.pace) {
-    questions.push({
-      type: 'read',
-      blend: alone('pace'),
-      reading: direct.pace,
-      bounds: pace ?? null,
-    });
-  } else if (pace) questions.push({ type: 'one', blend: alone('pace'), bounds: pace });
-  if (direct.height) {
-    questions.push({ type: 'read', blend: alone('height'), reading: direct.height, bounds: null });
-  } else if (height) questions.push({ type: 'one', blend: alone('height'), bounds: height });
-  return questions;
-}
-
 /** A cell made ready: its questions, which parameters move it, and what a slip would make of it. */
 export interface Ready {
-  terms: Factored[];
+  terms: Question[][];
   count: number;
   active: number[];
   slip: number;
-}
-
-/** Mean and spread of a blend, and where its parameters are. */
-function meanOf({ first, a, second, b }: Blend, at: Parameters): number {
-  return a * at[biasAt(first)]! + (b === 0 ? 0 : b * at[biasAt(second)]!);
-}
-function spreadOf({ first, a, second, b }: Blend, at: Parameters): number {
-  const one = a * exp(at[logSpreadAt(first)]!);
-  return b === 0 ? one : hypot(one, b * exp(at[logSpreadAt(second)]!));
-}
-
-/** Where a bound really is, with its stand set so. */
-const edgeAt = ({ at: planned, by, stand }: Bound, at: Parameters): number =>
-  stand < 0 ? planned : planned + by * at[standIndex(stand)]!;
-
-/** How a probability that grows so with a bound moves with its stand. */
-function boundSlope({ by, stand }: Bound, grows: number, slopes: Float64Array): void {
-  if (stand >= 0 && grows !== 0) slopes[standIndex(stand)]! += by * grows;
-}
-
-/** Adds slopes by a blend's mean and log spread to those of its parameters. */
-function spreadSlopes(
-  { first, a, second, b }: Blend,
-  at: Parameters,
-  spread: number,
-  byMean: number,
-  byLogSpread: number,
-  slopes: Float64Array,
-): void {
-  const share = (a * exp(at[logSpreadAt(first)]!)) / spread;
-  slopes[biasAt(first)]! += a * byMean;
-  slopes[logSpreadAt(first)]! += share * share * byLogSpread;
-  if (b === 0) return;
-  slopes[biasAt(second)]! += b * byMean;
-  slopes[logSpreadAt(second)]! += (1 - share * share) * byLogSpread;
-}
-
-/** P(lower < z < upper) of a standard normal, taken where far tails are not lost. */
-const mass = (l: number, u: number): number => {
-  if (l >= u) return 0;
-  return l > 0 ? below(-l) - below(-u) : below(u) - below(l);
-};
-
-/** z times its density, which is nothing at infinity. */
-const pulled = (z: number): number => {
-  const d = density(z);
-  return d === 0 ? 0 : z * d;
-};
-
-/** Covariance of two blends of the same latents in the same order, over both spreads. */
-function tieOf([one, two]: [Blend, Blend], at: Parameters, s1: number, s2: number): number {
-  return limited(sharedVariance(one, two, at) / (s1 * s2));
-}
-/** A correlation that rounding has not carried beyond one. */
-const limited = (r: number): number => max(-0.999999, min(0.999999, r));
-
-function sharedVariance(one: Blend, two: Blend, at: Parameters): number {
-  let sum = 0;
-  for (const [latent, share] of [
-    [one.first, one.a],
-    [one.second, one.b],
-  ] as const) {
-    const other = (two.first === latent ? two.a : 0) + (two.second === latent ? two.b : 0);
-    if (share !== 0 && other !== 0) sum += share * other * exp(2 * at[logSpreadAt(latent)]!);
-  }
-  return sum;
-}
-
-/** The probability of an answer. */
-function answer(question: Question, at: Parameters): number {
-  switch (question.type) {
-    case 'one': {
-      const { blend, bounds } = question;
-      const [mean, spread] = [meanOf(blend, at), spreadOf(blend, at)];
-      return mass(
-        (edgeAt(bounds.lower, at) - mean) / spread,
-        (edgeAt(bounds.upper, at) - mean) / spread,
-      );
-    }
-    case 'two': {
-      const { blends, bounds } = question;
-      const [m1, m2] = [meanOf(blends[0], at), meanOf(blends[1], at)];
-      const [s1, s2] = [spreadOf(blends[0], at), spreadOf(blends[1], at)];
-      const [a, b] = [
-        (edgeAt(bounds[0].lower, at) - m1) / s1,
-        (edgeAt(bounds[0].upper, at) - m1) / s1,
-      ];
-      const [c, d] = [
-        (edgeAt(bounds[1].lower, at) - m2) / s2,
-        (edgeAt(bounds[1].upper, at) - m2) / s2,
-      ];
-      if (a >= b || c >= d) return 0;
-      return both({ lower: [a, c], upper: [b, d] }, tieOf(blends, at, s1, s2));
-    }
-    case 'region':
-      return question.region.chance(at, null);
-    case 'read': {
-      const { blend, reading, bounds } = question;
-      const [bias, spread] = [meanOf(blend, at), spreadOf(blend, at)];
-      const variance = spread * spread + reading.error * reading.error;
-      const off = reading.value - bias;
-      const seen = exp((-off * off) / (2 * variance)) / sqrt(variance);
-      if (!bounds) return seen;
-      const share = (spread * spread) / variance;
-      const [middle, left] = [bias + share * off, sqrt(share) * reading.error];
-      return (
-        seen *
-        mass((edgeAt(bounds.lower, at) - middle) / left, (edgeAt(bounds.upper, at) - middle) / left)
-      );
-    }
-  }
-}
-
-/** The probability of an answer, and its slopes by all parameters, added to `slopes`. */
-function answerSloped(question: Question, at: Parameters, slopes: Float64Array): number {
-  switch (question.type) {
-    case 'one': {
-      const { blend, bounds } = question;
-      const [mean, spread] = [meanOf(blend, at), spreadOf(blend, at)];
-      const [l, u] = [
-        (edgeAt(bounds.lower, at) - mean) / spread,
-        (edgeAt(bounds.upper, at) - mean) / spread,
-      ];
-      if (l >= u) return 0;
-      const [dl, du] = [density(l) / spread, density(u) / spread];
-      spreadSlopes(blend, at, spread, dl - du, pulled(l) - pulled(u), slopes);
-      boundSlope(bounds.lower, -dl, slopes);
-      boundSlope(bounds.upper, du, slopes);
-      return mass(l, u);
-    }
-    case 'two':
-      return twoSloped(question, at, slopes);
-    case 'region':
-      return question.region.chance(at, slopes);
-    case 'read': {
-      const { blend, reading, bounds } = question;
-      const spread = spreadOf(blend, at);
-      const variance = spread * spread + reading.error * reading.error;
-      const bias = meanOf(blend, at);
-      const off = reading.value - bias;
-      const value = answer(question, at);
-      const seen = exp((-off * off) / (2 * variance)) / sqrt(variance);
-      const inside = seen > 0 ? value / seen : 0;
-      let byBias = (off / variance) * value;
-      let byLogSpread =
-        ((off * off) / (variance * variance) - 1 / variance) * spread * spread * value;
-      if (bounds && inside > 0) {
-        // What is left of the latent, given the reading: its middle and its width move too.
-        const share = (spread * spread) / variance;
-        const left = sqrt(share) * reading.error;
-        const middle = bias + share * off;
-        const [l, u] = [
-          (edgeAt(bounds.lower, at) - middle) / left,
-          (edgeAt(bounds.upper, at) - middle) / left,
-        ];
-        const error2 = reading.error * reading.error;
-        const [dl, du] = [(seen * density(l)) / left, (seen * density(u)) / left];
-        byBias += (dl - du) * (1 - share);
-        byLogSpread += (dl - du) * ((2 * share * error2 * off) / variance);
-        byLogSpread += (seen * (pulled(l) - pulled(u)) * error2) / variance;
-        boundSlope(bounds.lower, -dl, slopes);
-        boundSlope(bounds.upper, du, slopes);
-      }
-      spreadSlopes(blend, at, spread, byBias, byLogSpread, slopes);
-      return value;
-    }
-  }
-}
-
-function twoSloped(
-  { blends, bounds }: Extract<Question, { type: 'two' }>,
-  at: Parameters,
-  slopes: Float64Array,
-): number {
-  const spreads = [spreadOf(blends[0], at), spreadOf(blends[1], at)] as const;
-  const edges = blends.map((blend, i) => {
-    const mean = meanOf(blend, at);
-    const { lower, upper } = bounds[i]!;
-    return [lower, upper].map((bound) => (edgeAt(bound, at) - mean) / spreads[i]!) as [
-      number,
-      number,
-    ];
-  }) as [[number, number], [number, number]];
-  const [[a, b], [c, d]] = edges;
-  if (a >= b || c >= d) return 0;
-  const r = tieOf(blends, at, spreads[0], spreads[1]);
-  const rest = sqrt(1 - r * r);
-  /** How the probability grows at an edge of one, the other lying within its bounds. */
-  const edge = (x: number, lower: number, upper: number): number => {
-    const there = density(x);
-    return there === 0 ? 0 : there * mass((lower - r * x) / rest, (upper - r * x) / rest);
-  };
-  const grows = [
-    [edge(a, c, d), edge(b, c, d)],
-    [edge(c, a, b), edge(d, a, b)],
-  ] as const;
-  const times = (x: number, by: number) => (by === 0 ? 0 : x * by);
-  blends.forEach((blend, i) => {
-    const [low, high] = grows[i]!;
-    const byMean = (low - high) / spreads[i]!;
-    const byLogSpread = times(edges[i]![0], low) - times(edges[i]![1], high);
-    spreadSlopes(blend, at, spreads[i]!, byMean, byLogSpread, slopes);
-    boundSlope(bounds[i]!.lower, -low / spreads[i]!, slopes);
-    boundSlope(bounds[i]!.upper, high / spreads[i]!, slopes);
-  });
-  const byTie = bothAt(b, d, r) - bothAt(a, d, r) - bothAt(b, c, r) + bothAt(a, c, r);
-  if (byTie !== 0) tieSlopes(blends, at, spreads, r, byTie, slopes);
-  return both({ lower: [a, c], upper: [b, d] }, r);
-}
-
-/** How the correlation of two blends moves with the spreads of their latents. */
-function tieSlopes(
-  [one, two]: [Blend, Blend],
-  at: Parameters,
-  [s1, s2]: readonly [number, number],
-  r: number,
-  byTie: number,
-  slopes: Float64Array,
-): void {
-  for (const latent of new Set([one.first, one.second, two.first, two.second])) {
-    const variance = exp(2 * at[logSpreadAt(latent)]!);
-    const shareIn = ({ first, a, second, b }: Blend) =>
-      (first === latent ? a : 0) + (second === latent && second !== first ? b : 0);
-    const [x, y] = [shareIn(one), shareIn(two)];
-    const shared = (2 * x * y * variance) / (s1 * s2);
-    const own = r * ((x * x * variance) / (s1 * s1) + (y * y * variance) / (s2 * s2));
-    slopes[logSpreadAt(latent)]! += byTie * (shared - own);
-  }
 }
 
 /** The parameters of anything-goes slips, on stands as planned. */
@@ -358,36 +43,6 @@ function slipsOn(stands: number): Parameters {
   LATENTS.forEach((latent) => (at[logSpreadAt(latent)] = log(KNOWN[latent].slip)));
   return at;
 }
-
-/** Parameters that a bound moves with. */
-const standsOf = ({ lower, upper }: Bounds): number[] =>
-  [lower, upper].flatMap(({ stand }) => (stand < 0 ? [] : [stand]));
-
-const boundsIn = (question: Question): Bounds[] => {
-  switch (question.type) {
-    case 'one':
-      return [question.bounds];
-    case 'two':
-      return question.bounds;
-    case 'region':
-      return [];
-    case 'read':
-      return question.bounds ? [question.bounds] : [];
-  }
-};
-
-const latentsIn = (question: Question): Latent[] => {
-  const inBlend = ({ first, second, b }: Blend): Latent[] => (b === 0 ? [first] : [first, second]);
-  switch (question.type) {
-    case 'one':
-    case 'read':
-      return inBlend(question.blend);
-    case 'two':
-      return question.blends.flatMap(inBlend);
-    case 'region':
-      return ['strike', 'path'];
-  }
-};
 
 /**
  * The model: the probability of what was said of a putt, given a player. All of it is in closed form but for three places of

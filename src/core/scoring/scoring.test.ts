@@ -35,8 +35,8 @@ import {
   type LoggedSession,
   type Scores,
 } from '.';
-import { biasAt, logSpreadAt } from './latents';
-import { SLIPS_AT, model, standIndex } from './likelihood';
+import { SLIPS_AT, biasAt, logSpreadAt, standIndex } from './latents';
+import { model } from './likelihood';
 import type { Bounds } from './terms';
 
 const W = DEFAULT_FACE_SHARE;
