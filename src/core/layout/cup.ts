@@ -8,7 +8,7 @@ import {
   rollPutt,
   rollingDeceleration,
 } from '@/core/green';
-import type { Interval, Setting } from './element';
+import type { Interval, Launch, Setting } from './element';
 
 /** Any start direction. */
 export const ANY: Interval = [-Infinity, Infinity];
@@ -32,8 +32,6 @@ const LEVEL = [0, 0.15, 0.35, 0.65, 1.1, 1.8, 3, 5];
 const SLOPING = [0, 0.04, 0.09, 0.15, 0.22, 0.31, 0.42, 0.55, 0.72, 0.95, 1.3, 1.8, 3, 5];
 /** A ball that would die within this much of the middle drops as well, m: it hangs over the edge by then. */
 const HANGS = 0.8 * HOLE_RADIUS;
-/** How wide the cup is taken to be at its rim, for balls that touch it and stay out. */
-const RIM = HOLE_RADIUS;
 
 const slices = new WeakMap<Setting, Slice[]>();
 
@@ -90,24 +88,18 @@ function windowAt({ putt, aim }: Setting, past: number): Omit<Slice, 'pace' | 'h
   try {
     const { aim: own, left, right } = makeWindow({ ...putt, past });
     const middle = own.direction - aim.direction;
-    const dying = makeWindow({ ...putt, past: Math.min(past, 0.02) });
     // A ball that dies at the hole has nearly all of it: its window is the rim's.
-    const share = RIM / HOLE_RADIUS;
+    const dying = makeWindow({ ...putt, past: Math.min(past, 0.02) });
     return {
       middle,
       drops: [middle - left, middle + right],
-      touches: [
-        middle - Math.max(left, dying.left * share),
-        middle + Math.max(right, dying.right * share),
-      ],
+      touches: [middle - Math.max(left, dying.left), middle + Math.max(right, dying.right)],
     };
   } catch {
     return null;
   }
 }
 
-/** Whether a ball really drops that was sent so. */
-export function isHoled({ putt, aim }: Setting, direction: number, pace: number): boolean {
-  const speed = aim.startSpeed * Math.sqrt(Math.max(1 + pace, 1e-4));
-  return rollPutt(putt, speed, aim.direction + direction).result === 'holed';
-}
+/** How a ball really ends that was sent so. */
+export const rolled = ({ putt, aim, speedOf }: Setting, { direction, pace = 0 }: Launch) =>
+  rollPutt(putt, speedOf(pace), aim.direction + direction);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { isLevel, rollPutt } from '@/core/green';
-import { ANY, cupOf, type Slice } from './cup';
+import { isLevel } from '@/core/green';
+import { ANY, cupOf, rolled, type Slice } from './cup';
 import { defineElement, type Evidence, type Interval, type Outcome, type Setting } from './element';
 import { REST_WITHIN, restOfLaunch, restSays } from './rest';
 import { turned, type Spot } from './spot';
@@ -137,9 +137,8 @@ export const hole = defineElement({
     within: () => REST_WITHIN,
     spotOf: restOfLaunch,
   },
-  meets: ({ direction, pace = 0 }, _params, { putt, aim }) => {
-    const speed = aim.startSpeed * Math.sqrt(Math.max(1 + pace, 1e-4));
-    const { result, side } = rollPutt(putt, speed, aim.direction + direction);
+  meets: (launch, _params, setting) => {
+    const { result, side } = rolled(setting, launch);
     if (result === 'holed' || result === 'short') return result;
     return side === 'left' ? 'left' : 'right';
   },

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { INCH } from '@/core/units';
 import { CAUTIONS } from './cautions';
-import { ANY, cupOf, isHoled } from './cup';
+import { ANY, cupOf, rolled } from './cup';
 import {
   defineElement,
   finding,
@@ -220,12 +220,12 @@ export const paceZone = defineElement({
     within: () => REST_WITHIN,
     spotOf: restOfLaunch,
   },
-  meets: ({ direction, pace = 0 }, params, setting) => {
+  meets: (launch, params, setting) => {
     const { lower, upper } = limits(params);
-    const rest = setting.restOf(pace);
+    const rest = setting.restOf(launch.pace ?? 0);
     if (rest < lower) return 'short';
     if (rest <= upper) return 'in';
-    return params.shape !== 'edge' && isHoled(setting, direction, pace) ? 'in' : 'long';
+    return params.shape !== 'edge' && rolled(setting, launch).result === 'holed' ? 'in' : 'long';
   },
   draw: (params, setting): Mark[] => {
     const { distance } = setting.putt;

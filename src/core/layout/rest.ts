@@ -39,15 +39,18 @@ export function restSays(spot: Spot, setting: Setting): Direct[] {
 }
 
 /** Where a ball really comes to rest that was struck so, as if there were no cup; seen from the start line. */
-export function restOfLaunch({ direction, pace = 0 }: Launch, setting: Setting): Spot {
-  const { putt, aim } = setting;
+export const restOfLaunch = (launch: Launch, setting: Setting): Spot =>
+  restAt(launch, setting) ?? { along: 2 * setting.putt.distance, across: 0 };
+
+/** The same; null where the green lets it roll on. */
+function restAt({ direction, pace = 0 }: Launch, { putt, aim, speedOf }: Setting): Spot | null {
   const { rest } = routeOf(stretchesOf(putt), {
     along: 0,
     across: 0,
-    speed: aim.startSpeed * Math.sqrt(Math.max(1 + pace, 1e-4)),
+    speed: speedOf(pace),
     direction: aim.direction + direction,
   });
-  return turned(rest ?? { along: 2 * putt.distance, across: 0 }, -aim.direction);
+  return rest && turned(rest, -aim.direction);
 }
 
 /** A ball that rolled no farther than this says nothing of its start by where it lies, m. */
@@ -57,7 +60,7 @@ const TRIED = 0.01;
 
 /** The turn from the aim that puts a ball of this pace so far aside, and how far aside a radian takes it. */
 function asideOf(setting: Setting, pace: number, aside: number): { turn: number; perTurn: number } {
-  const { putt, aim } = setting;
+  const { putt } = setting;
   if (isLevel(putt)) {
     const way = (putt.distance + putt.past) * (1 + pace);
     return {
@@ -65,17 +68,11 @@ function asideOf(setting: Setting, pace: number, aside: number): { turn: number;
       perTurn: way,
     };
   }
-  const speed = aim.startSpeed * Math.sqrt(Math.max(1 + pace, 1e-4));
-  const restAt = (turn: number): number | null => {
-    const { rest } = routeOf(stretchesOf(putt), {
-      along: 0,
-      across: 0,
-      speed,
-      direction: aim.direction + turn,
-    });
-    return rest && restFromHole(turned(rest, -aim.direction), setting).aside;
+  const asideAt = (direction: number): number | null => {
+    const rest = restAt({ direction, pace }, setting);
+    return rest && restFromHole(rest, setting).aside;
   };
-  const [straight, tried] = [restAt(0), restAt(TRIED)];
+  const [straight, tried] = [asideAt(0), asideAt(TRIED)];
   if (straight === null || tried === null) return { turn: 0, perTurn: 0 };
   const perTurn = (tried - straight) / TRIED;
   return { turn: (aside - straight) / perTurn, perTurn };

@@ -37,6 +37,8 @@ export interface Setting {
    * the hole, m, short of it negative; on a slope by rolling.
    */
   paceOf(past: number): number;
+  /** The speed at which a ball of a pace starts, m/s; it hardly moves where there is none. */
+  speedOf(pace: number): number;
   /** Where a ball comes to rest that was sent along the aim at a pace, m beyond the hole, short negative. */
   restOf(pace: number): number;
   /** How far right of the line the arc of this player's head takes it at a distance from the ball, m. */
@@ -76,10 +78,11 @@ function settingFor(putt: Putt, player: Fitting): Setting {
   const intended = routeOf(stretches, { ...start, direction });
   const { hand, lieAngle, school } = player;
   const inward = hand === 'right' ? -1 : 1;
+  const speedOf = (pace: number) => startSpeed * Math.sqrt(Math.max(1 + pace, LEAST_SENT));
   const sent = (turn: number, pace: number) =>
     routeOf(stretches, {
       ...start,
-      speed: startSpeed * Math.sqrt(Math.max(1 + pace, LEAST_SENT)),
+      speed: speedOf(pace),
       direction: direction + turn,
     });
   const level = isLevel(putt);
@@ -108,6 +111,7 @@ function settingFor(putt: Putt, player: Fitting): Setting {
       level
         ? (distance + meant) * (1 + pace) * Math.cos(turn) >= spot.along
         : routeAt(sent(turn, pace), spot.along, direction) !== null,
+    speedOf,
     restOf,
     paceOf: (past) => {
       if (level || !Number.isFinite(past)) return (distance + past) / (distance + meant) - 1;

@@ -1,3 +1,3 @@
 export { medianOf } from './median';
-export { normalBelow, normalQuantile } from './normal';
+export { normalBelow, normalBetween, normalDensity, normalQuantile } from './normal';
 export { bothBelow, bothDensity, rectangle, type Rectangle } from './two-normals';

@@ -1,5 +1,6 @@
 // Taken once: a look-up of the global in the innermost loop costs more than the arithmetic.
 const { abs, exp } = Math;
+const ROOT = Math.sqrt(2 * Math.PI);
 
 /**
  * Cumulative normal distribution, to about 1e-15 (Hart 1968 algorithm 5666, in the form given by West 2005,
@@ -13,6 +14,23 @@ export function normalBelow(z: number): number {
   if (size > 37) return z > 0 ? 1 : 0;
   const tail = exp((-size * size) / 2) * tailFactor(size);
   return z > 0 ? 1 - tail : tail;
+}
+
+/** Density of the standard normal distribution at z; 0 where it is under the smallest number. */
+export const normalDensity = (z: number): number =>
+  z > 38 || z < -38 ? 0 : exp((-z * z) / 2) / ROOT;
+
+/**
+ * Probability that a standard normal lies between two bounds, taken so that far tails are not lost.
+ *
+ * @param lower any number or -Infinity
+ * @param upper any number or Infinity; 0 is returned where it is not above the lower
+ */
+export function normalBetween(lower: number, upper: number): number {
+  if (lower >= upper) return 0;
+  return lower > 0
+    ? normalBelow(-lower) - normalBelow(-upper)
+    : normalBelow(upper) - normalBelow(lower);
 }
 
 function tailFactor(z: number): number {
@@ -58,8 +76,7 @@ export function normalQuantile(probability: number): number {
   const tail = Math.min(probability, 1 - probability);
   let z = Math.log(tail / (1 - tail)) / 1.702;
   for (let step = 0; step < 60; step++) {
-    const density = exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
-    const change = (normalBelow(z) - tail) / density;
+    const change = (normalBelow(z) - tail) / normalDensity(z);
     z -= Math.max(-0.5, Math.min(0.5, change));
     if (abs(change) < 1e-13) break;
   }

@@ -1,16 +1,14 @@
-import { bothDensity, normalBelow, rectangle } from '@/core/numbers';
+import { bothDensity, normalBetween, normalDensity, rectangle } from '@/core/numbers';
 import { biasAt, logSpreadAt, standIndex, type Latent, type Parameters } from './latents';
 import { regionOf, type Region } from './region';
 import { cut, type Bound, type Bounds, type Term } from './terms';
 
 // Taken once: a look-up of the global in the innermost loop costs more than the arithmetic.
 const { exp, max, min, sqrt, hypot } = Math;
-const below = normalBelow;
+const density = normalDensity;
+const mass = normalBetween;
 const both = rectangle;
 const bothAt = bothDensity;
-
-const ROOT = sqrt(2 * Math.PI);
-const density = (z: number): number => (z > 38 || z < -38 ? 0 : exp((-z * z) / 2) / ROOT);
 
 /** A reading with its error, as one standard deviation. */
 interface Reading {
@@ -128,12 +126,6 @@ function spreadSlopes(
   slopes[biasAt(second)]! += b * byMean;
   slopes[logSpreadAt(second)]! += (1 - share * share) * byLogSpread;
 }
-
-/** P(lower < z < upper) of a standard normal, taken where far tails are not lost. */
-const mass = (l: number, u: number): number => {
-  if (l >= u) return 0;
-  return l > 0 ? below(-l) - below(-u) : below(u) - below(l);
-};
 
 /** z times its density, which is nothing at infinity. */
 const pulled = (z: number): number => {

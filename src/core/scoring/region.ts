@@ -1,4 +1,4 @@
-import { normalBelow } from '@/core/numbers';
+import { normalBetween, normalDensity } from '@/core/numbers';
 import { biasAt, logSpreadAt } from './latents';
 import type { Bounds } from './terms';
 
@@ -24,13 +24,6 @@ const NODES = [
 
 /** A stretch of strike is halved until it is no wider than this, m. */
 const WIDTH = 0.004;
-
-const density = (z: number): number =>
-  z > 38 || z < -38 ? 0 : Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
-const mass = (l: number, u: number): number => {
-  if (l >= u) return 0;
-  return l > 0 ? normalBelow(-l) - normalBelow(-u) : normalBelow(u) - normalBelow(l);
-};
 
 /**
  * The region in which `s + y p` lies within bounds at every place. It is cut along the strike at its corners, which do not
@@ -94,16 +87,16 @@ export function regionOf(places: readonly { at: number; bounds: Bounds }[]): Reg
       let sum = 0;
       for (const { strike, weight, low, high } of nodes) {
         const z = (strike - strikeBias) / strikeSpread;
-        const here = (weight * density(z)) / strikeSpread;
+        const here = (weight * normalDensity(z)) / strikeSpread;
         if (here === 0) continue;
         const [l, u] = [(low - pathBias) / pathSpread, (high - pathBias) / pathSpread];
-        const passes = mass(l, u);
+        const passes = normalBetween(l, u);
         sum += here * passes;
         if (!slopes) continue;
         slopes[sb]! += (here * passes * z) / strikeSpread;
         slopes[ss]! += here * passes * (z * z - 1);
-        slopes[pb]! += (here * (density(l) - density(u))) / pathSpread;
-        slopes[ps]! += here * (l * density(l) - u * density(u));
+        slopes[pb]! += (here * (normalDensity(l) - normalDensity(u))) / pathSpread;
+        slopes[ps]! += here * (l * normalDensity(l) - u * normalDensity(u));
       }
       return sum;
     },

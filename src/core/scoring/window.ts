@@ -1,9 +1,7 @@
-import { normalBelow } from '@/core/numbers';
+import { normalBelow, normalDensity } from '@/core/numbers';
 
 /** The share of putts that the window holds. */
 export const WINDOW_SHARE = 0.8;
-
-const density = (z: number): number => Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
 
 /**
  * The eight-in-ten window: half-width, centred on the target, that holds 80 % of a player's putts.
@@ -23,7 +21,7 @@ export function eightInTenWindow(bias: number, spread: number): number {
     const excess = normalBelow(width - shift) - normalBelow(-width - shift) - WINDOW_SHARE;
     if (excess > 0) high = width;
     else low = width;
-    const next = width - excess / (density(width - shift) + density(width + shift));
+    const next = width - excess / (normalDensity(width - shift) + normalDensity(width + shift));
     const inside = next > low && next < high ? next : (low + high) / 2;
     if (Math.abs(inside - width) < 1e-10) break;
     width = inside;
