@@ -1,5 +1,6 @@
 import {
   RULED,
+  biasOf,
   changeWords,
   endsOf,
   ruledBias,
@@ -43,6 +44,17 @@ describe('the words of a skill', () => {
     const head = { low: 0.001, middle: 0.002, high: 0.004 };
     expect(ruledBias('strike', head)).toEqual({ low: -0.004, middle: -0.002, high: -0.001 });
     expect(ruledBias('path', head)).toEqual(head);
+  });
+
+  it('leave the side open where nothing told right from left', () => {
+    const bias = { low: -0.012, middle: 0.001, high: 0.009 };
+    expect(biasOf('start', { bias, side: 'unknown' }, 'right')).toEqual({
+      words: 'side unknown',
+      // 0.012 rad are 0.69°.
+      interval: 'up to 0.7° either way',
+    });
+    const known = biasOf('start', { bias: { ...bias, middle: 0.007 } }, 'left');
+    expect(known.words).toBe('0.4° pull');
   });
 
   it('say a change only when it is likelier than not', () => {
