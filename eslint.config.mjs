@@ -106,7 +106,8 @@ const config = [
         ...['double', 'float'].map((property) => ({
           object: 'fc',
           property,
-          message: 'it draws the bits, nearly always next to nothing: between(min, max) of tests/arbitraries draws evenly',
+          message:
+            'it draws the bits, nearly always next to nothing: between(min, max) of tests/arbitraries draws evenly',
         })),
       ],
     },

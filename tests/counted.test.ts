@@ -1,8 +1,8 @@
 import { libraryDrill } from '@/core/drill';
 import { layoutAt, standing, stationPlace, type Layout } from '@/core/layout';
-import { DEFAULT_FACE_SHARE, LATENTS, findingsOf } from '@/core/scoring';
-import { biasAt, logSpreadAt } from '@/core/scoring/latents';
+import { DEFAULT_FACE_SHARE, findingsOf } from '@/core/scoring';
 import { model } from '@/core/scoring/likelihood';
+import { parametersOf } from './player/known';
 import { dice, putt, strike, type Piece, type Truth } from './player/player';
 
 /**
@@ -28,16 +28,6 @@ const dying: Truth = { ...player, pace: [-0.133, 0.01] };
 const far: Truth = { ...player, pace: [-0.047, 0.02] };
 /** One who marks the corners of the face. */
 const cornered: Truth = { ...player, strike: [0.008, 0.005], height: [0.006, 0.004] };
-
-function parametersOf(truth: Truth, size: number): Float64Array {
-  const at = new Float64Array(size);
-  for (const latent of LATENTS) {
-    const [bias, spread] = truth[latent];
-    at[biasAt(latent)] = bias;
-    at[logSpreadAt(latent)] = Math.log(spread);
-  }
-  return at;
-}
 
 /** Shares of the outcomes of one element, as the model has them and as they were counted. */
 function shares(layout: Layout, kind: string, truth: Truth) {
