@@ -3,14 +3,33 @@ import { fitted, layoutAt, type Layout } from '@/core/layout';
 import { STANDARD_FITTING } from '@/core/people';
 import {
   DEFAULT_FACE_SHARE,
+  LATENTS,
   SKILLS,
   beliefOfRuns,
+  scoreHistory,
   scoresOf,
   type LoggedRun,
   type SkillName,
 } from '@/core/scoring';
-import { dice, holding, strike, type Dice, type Truth } from '../tests/player/player';
-import { holds, logged, loosely, many, percent, somebody, startOf, windowOf } from './players';
+import {
+  dice,
+  holding,
+  strike,
+  type Dice,
+  type Placement,
+  type Truth,
+} from '../tests/player/player';
+import {
+  holds,
+  logged,
+  loosely,
+  many,
+  percent,
+  session,
+  somebody,
+  startOf,
+  windowOf,
+} from './players';
 
 /**
  * How often the 80 % intervals hold the truth of players that share no code with the program, as the tables of
@@ -32,9 +51,16 @@ const MIXED = [
 ];
 
 /** A run of a drill as its rule sends the player round, on tees that a coach has set by the tape. */
-function runOf(drill: LibraryDrill, layout: Layout, putts: number, truth: Truth, random: Dice) {
+function runOf(
+  drill: LibraryDrill,
+  layout: Layout,
+  putts: number,
+  truth: Truth,
+  random: Dice,
+  setting = loosely,
+) {
   const ground = ruleGround(layout, drill.ladder.length, null);
-  const off = loosely(random);
+  const off = setting(random);
   const course = { ...drill, farther: 0.9 };
   const run: LoggedRun['putts'][number][] = [];
   for (let index = 0; index < putts; index++) {
@@ -100,12 +126,42 @@ function covered(
 }
 
 const mixed =
-  (each: number, layoutFor: (layout: Layout) => Layout = (one) => one) =>
+  (each: number, layoutFor: (layout: Layout) => Layout = (one) => one, setting = loosely) =>
   (truth: Truth, random: Dice) =>
     MIXED.map((key) => {
       const drill = libraryDrill(key)!;
-      return runOf(drill, layoutFor(drill.layout), each, truth, random);
+      return runOf(drill, layoutFor(drill.layout), each, truth, random, setting);
     });
+
+/** Tees set twice as far off as the program takes it: 3 mm in the gap and 2 cm along. */
+const misplaced = (random: Dice): Placement => {
+  const { gap, distance } = loosely(random);
+  return { gap: 2 * gap, distance: 2 * distance };
+};
+
+/** Shares of windows held after six weeks of 32 putts, all that a player spreads shrunk by then to some share. */
+function afterWeeks(share: number) {
+  const held = new Map(TOLD.map((skill) => [skill, 0]));
+  for (let player = 0; player < PLAYERS; player++) {
+    const random = dice(50_000 + player);
+    const truth = somebody(random);
+    const now = (week: number) => shrunk(truth, share ** (week / 6));
+    const weeks = many(7, (week) => session(`${week}`, 7 * week, mixed(4)(now(week), random)));
+    const { carried } = scoreHistory(weeks).at(-1)!;
+    const real = realOf(now(6));
+    for (const skill of TOLD) {
+      held.set(skill, held.get(skill)! + holds(carried[skill].window, real[skill].window));
+    }
+  }
+  return held;
+}
+
+const shrunk = (truth: Truth, by: number): Truth => ({
+  ...truth,
+  ...Object.fromEntries(
+    LATENTS.map((latent) => [latent, truth[latent].map((value) => by * value)]),
+  ),
+});
 
 console.log('\n| putts | skill | bias | spread | window |\n| --- | --- | --- | --- | --- |');
 for (const putts of [32, 96, 304]) {
@@ -117,16 +173,27 @@ for (const putts of [32, 96, 304]) {
 
 const lefty = (layout: Layout) => fitted(layout, { ...STANDARD_FITTING, hand: 'left' });
 console.log(`\n| players, 96 putts | ${TOLD.join(' | ')} |\n| --- | --- | --- | --- | --- | --- |`);
-for (const [name, who, layoutFor] of [
+for (const [name, who, layoutFor, setting] of [
   ['as the model has them', (truth: Truth) => truth],
   ['left-handed', (truth: Truth) => truth, lefty],
   ['face and path tied by -0.6', (truth: Truth) => ({ ...truth, tie: -0.6 })],
   ['heavy tails (t, 4 degrees of freedom)', (truth: Truth) => ({ ...truth, tails: 4 })],
   ['5 % topped', (truth: Truth) => ({ ...truth, topped: 0.05 })],
+  ['tees misplaced: 3 mm, 2 cm', (truth: Truth) => truth, undefined, misplaced],
 ] as const) {
-  const held = covered(30_000, mixed(12, layoutFor), who);
+  const held = covered(30_000, mixed(12, layoutFor, setting), who);
   const cells = TOLD.map((skill) => percent(held.get(skill)!.window / held.get(skill)!.of));
   console.log(`| ${name} | ${cells.join(' | ')} |`);
+}
+
+for (const [name, share] of [
+  ['still, six weeks of 32 putts', 1],
+  ['halving in six weeks of 32 putts', 0.5],
+] as const) {
+  const held = afterWeeks(share);
+  console.log(
+    `| ${name} | ${TOLD.map((skill) => percent(held.get(skill)! / PLAYERS)).join(' | ')} |`,
+  );
 }
 
 console.log(`\n| drill, 60 putts | ${TOLD.join(' | ')} |\n| --- | --- | --- | --- | --- | --- |`);

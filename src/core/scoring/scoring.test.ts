@@ -283,6 +283,23 @@ describe('the model', () => {
   });
 });
 
+describe('what is told of a belief', () => {
+  it('is its interval, of strike a little wider: tails of strikes are heavier than the model has them', () => {
+    const told = scoresOf(priorBelief(), W);
+    for (const [skill, wider] of [
+      ['path', 1],
+      ['pace', 1],
+      ['strike', 1.06],
+    ] as const) {
+      const { low, middle, high } = told[skill].spread;
+      // 1.2816 standard deviations hold 80 % of a normal.
+      const wanted = 1.2816 * KNOWN[skill].logSpreadSpread * wider;
+      expect(Math.log(high / middle) / wanted).toBeCloseTo(1, 1.7);
+      expect(Math.log(middle / low) / wanted).toBeCloseTo(1, 1.7);
+    }
+  });
+});
+
 describe('the posterior', () => {
   const clear = (count: number) =>
     Array.from({ length: count }, () => ({ outcomes: { gate: 'clear' } }));
