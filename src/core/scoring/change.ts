@@ -32,11 +32,12 @@ export interface Change {
 
 /**
  * Windows mostly stay as they are from one time to the next and now and then step: spreads of the log of the ratio, either
- * as likely. A claim is held against that; the ratio itself is told as the putts have it.
+ * as likely. Where a gap was not measured a claim is held against that; where all were, the putts speak for themselves. The
+ * ratio itself is told as the putts have it.
  */
 const STILL = 0.16;
 const STEPS = 0.6;
-const chanceOf = (log: number): number =>
+const usually = (log: number): number =>
   Math.exp(-((log / STILL) ** 2) / 2) / STILL + Math.exp(-((log / STEPS) ** 2) / 2) / STEPS;
 
 /** A change is claimed, and settled, at this probability, and z standard deviations from none. */
@@ -61,13 +62,14 @@ export function changeBetween(
   const beliefs = (some: readonly Findings[]) =>
     some.map((findings) => observe(priorBelief(), findings, faceShare));
   const [before, after] = beliefs(sides);
-  const found = compared(before!, after!, skill, faceShare);
+  const loose = sides.some(({ stands }) => stands.some(({ measured }) => !measured));
+  const chanceOf = loose ? usually : () => 1;
+  const found = compared(before!, after!, skill, faceShare, chanceOf);
   const settled = (smaller: number) => Math.max(smaller, 1 - smaller) >= SETTLED.probability;
   const exact = () => {
     const [a, b] = beliefs(sides.map(withoutStands));
-    return compared(a!, b!, skill, faceShare).smaller;
+    return compared(a!, b!, skill, faceShare, chanceOf).smaller;
   };
-  const loose = sides.some(({ stands }) => stands.some(({ measured }) => !measured));
   return {
     ...found,
     measure: loose && !settled(found.smaller) && settled(exact()),
@@ -131,6 +133,7 @@ function compared(
   after: Belief,
   skill: SkillName,
   faceShare: number,
+  chanceOf: (log: number) => number,
 ): Pick<Change, 'ratio' | 'smaller'> {
   const indices = skillIndices(skill);
   const size = indices.length;
