@@ -18,11 +18,11 @@ export default defineConfig({
     },
   },
   webServer: Array.from({ length: WORKERS }, (_, worker) => ({
-    command: `npx tsx scripts/ready.ts && node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${portOf(worker)}`,
+    command: `npx tsx scripts/ready.ts && node server/main.mjs --port ${portOf(worker)}`,
     url: `http://127.0.0.1:${portOf(worker)}/records`,
     env: {
       DIRIGO_DB: `test-results/e2e-${worker}.db`,
-      DIRIGO_HOME: 'putting.wharf.example',
+      DIRIGO_OPEN: '1',
       NEXT_TELEMETRY_DISABLED: '1',
     },
     reuseExistingServer: false,

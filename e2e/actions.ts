@@ -91,5 +91,4 @@ export const call = (
   });
 
 /** Whether an action did what it was asked: its typed result said so. */
-export const ran = ({ status, text }: Answer): boolean =>
-  status === 200 && /"ok":true/.test(text);
+export const ran = ({ status, text }: Answer): boolean => status === 200 && /"ok":true/.test(text);

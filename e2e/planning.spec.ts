@@ -149,7 +149,7 @@ test('a programme that two days were missed of changes, and says why', async ({ 
   await own.kill();
 
   // Nine days go by, in which nobody putts.
-  own = await serve(3437, file, 9 * DAY);
+  own = await serve(3437, file, { ahead: 9 * DAY });
   await page.goto(`${own.url}${path}`);
   await expect(page.getByText('Nothing had to change yet.')).toHaveCount(0);
   const missed = page.getByRole('list', { name: 'Weeks' }).getByText('missed');

@@ -8,18 +8,29 @@ export interface OwnServer {
   kill(): Promise<void>;
 }
 
+interface ServedAs {
+  /** How far its clock runs ahead, ms. */
+  ahead?: number;
+  env?: Record<string, string>;
+  args?: string[];
+}
+
 /**
  * Serves the built application on a port with a database of its own.
- *
- * @param ahead how far its clock runs ahead, ms
  */
-export async function serve(port: number, database: string, ahead = 0): Promise<OwnServer> {
+export async function serve(
+  port: number,
+  database: string,
+  { ahead = 0, env = {}, args = [] }: ServedAs = {},
+): Promise<OwnServer> {
   const child: ChildProcess = spawn(
     process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    ['server/main.mjs', '--port', String(port), ...args],
     {
       env: {
         ...process.env,
+        DIRIGO_OPEN: '1',
+        ...env,
         DIRIGO_DB: database,
         ...(ahead !== 0 && {
           CLOCK_SHIFT: String(ahead),

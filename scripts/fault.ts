@@ -11,7 +11,7 @@ import { chance } from '@/core/simulate';
 import {
   addDrill,
   addStudent,
-  ensureCoach,
+  headCoach,
   getSession,
   openDatabase,
   startSession,
@@ -44,8 +44,8 @@ interface Event {
 }
 
 async function prepare(database: Database) {
-  const owner = await ensureCoach(database);
-  const studentId = await addStudent(database, owner, {
+  const principal = await headCoach(database);
+  const studentId = await addStudent(database, principal, {
     name: 'Fault',
     level: 'steady',
     notes: '',
@@ -59,10 +59,10 @@ async function prepare(database: Database) {
   const layout = ballGateLayout(DEFAULT_PUTT, gate);
   const now = new Date();
   const kept = { name: 'Fault gate', layout, details: bareDetails() };
-  const drillId = await addDrill(database, owner, kept, now);
-  const sessionId = await startSession(database, owner, { studentId, drillId, startedAt: now });
-  const [run] = (await getSession(database, owner, sessionId)).runs;
-  return { owner, sessionId, runId: run!.id };
+  const drillId = await addDrill(database, principal, kept, now);
+  const sessionId = await startSession(database, principal, { studentId, drillId, startedAt: now });
+  const [run] = (await getSession(database, principal, sessionId)).runs;
+  return { principal, sessionId, runId: run!.id };
 }
 
 const counts = { kills: 0, dropped: 0, repeated: 0, refused: 0, requests: 0 };
@@ -91,7 +91,7 @@ async function main(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'dirigo-fault-'));
   const file = join(folder, 'fault.db');
   const prepared = await openDatabase(file);
-  const { owner, sessionId, runId } = await prepare(prepared);
+  const { principal, sessionId, runId } = await prepare(prepared);
   await prepared.close();
 
   const events = Array.from({ length: PUTTS }, (_, index): Event => ({
@@ -128,7 +128,7 @@ async function main(): Promise<void> {
   await server.kill();
 
   const database = await openDatabase(file);
-  const [run] = (await getSession(database, owner, sessionId)).runs;
+  const [run] = (await getSession(database, principal, sessionId)).runs;
   const saved = run!.putts.map(({ id, outcomes }) => `${id} ${outcomes.gate}`);
   const logged = events.map(({ id, outcomes }) => `${id} ${outcomes.gate}`);
   await database.close();

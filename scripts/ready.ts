@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { Problem, listStudents, ensureCoach, openDatabase, seedDemo } from '@/data';
+import { Problem, listStudents, headCoach, openDatabase, seedDemo } from '@/data';
 
 /** Makes the database in DIRIGO_DB ready to serve: made, migrated and, for the demo, filled when it is empty. */
 async function main(): Promise<void> {
@@ -7,8 +7,8 @@ async function main(): Promise<void> {
     options: { demo: { type: 'boolean' }, date: { type: 'string' } },
   });
   const database = await openDatabase(process.env.DIRIGO_DB ?? 'data/dirigo.db');
-  const owner = await ensureCoach(database);
-  if (values.demo && (await listStudents(database, owner)).length === 0) {
+  const principal = await headCoach(database);
+  if (values.demo && (await listStudents(database, principal)).length === 0) {
     await seedDemo(database, values.date ? new Date(values.date) : new Date());
     console.log('The demo’s ten weeks are written.');
   }

@@ -1,8 +1,8 @@
 import { rmSync } from 'node:fs';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import {
-  ensureCoach,
-  knownLink,
+  headCoach,
+  makeLink,
   listDrills,
   listGreens,
   listProgrammes,
@@ -58,21 +58,25 @@ async function main(): Promise<void> {
   rmSync(folder, { recursive: true, force: true });
   const database = await openDatabase(file);
   await seedDemo(database, DAY);
-  const owner = await ensureCoach(database);
-  const oona = (await listStudents(database, owner)).find(({ name }) => name === 'Oona Brandt');
-  const yusra = (await listStudents(database, owner)).find(({ name }) => name === 'Yusra Malkey');
-  const three = (await listDrills(database, owner)).find(({ origin }) => origin === 'three-in-one');
-  const breaking = (await listDrills(database, owner)).find(
+  const principal = await headCoach(database);
+  const oona = (await listStudents(database, principal)).find(({ name }) => name === 'Oona Brandt');
+  const yusra = (await listStudents(database, principal)).find(
+    ({ name }) => name === 'Yusra Malkey',
+  );
+  const three = (await listDrills(database, principal)).find(
+    ({ origin }) => origin === 'three-in-one',
+  );
+  const breaking = (await listDrills(database, principal)).find(
     ({ name }) => name === 'Start gate, crane side',
   );
-  const [green] = await listGreens(database, owner);
-  const sessions = await listSessions(database, owner, { studentId: oona?.id });
+  const [green] = await listGreens(database, principal);
+  const sessions = await listSessions(database, principal, { studentId: oona?.id });
   const open = sessions.find(({ finishedAt }) => !finishedAt);
   const done = sessions.find(({ finishedAt }) => finishedAt);
-  const programme = (await listProgrammes(database, owner)).find(
+  const programme = (await listProgrammes(database, principal)).find(
     ({ entries }) => entries.length > 15,
   );
-  const home = programme && (await knownLink(database, owner, programme.studentId));
+  const home = programme && (await makeLink(database, principal, programme.studentId, new Date()));
   await database.close();
 
   const shots: Shot[] = [
@@ -147,7 +151,7 @@ async function main(): Promise<void> {
     { name: 'records', path: '/records' },
   ];
 
-  const server = await serve(3441, file, DAY.getTime() - Date.now());
+  const server = await serve(3441, file, { ahead: DAY.getTime() - Date.now() });
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: ['--no-sandbox'],

@@ -19,23 +19,34 @@ async function freePort(from) {
 
 /** Makes the database ready, then serves the built application until it is stopped. */
 export async function serve({ database, demo }) {
-  const env = { ...process.env, DIRIGO_DB: database, NEXT_TELEMETRY_DISABLED: '1' };
+  const args = process.argv.slice(2);
+  // The demo on this machine holds made-up people only, and is open to whoever sits here; anything else asks.
+  const open = demo && !args.includes('--network');
+  const env = {
+    ...process.env,
+    DIRIGO_DB: database,
+    NEXT_TELEMETRY_DISABLED: '1',
+    ...(open && { DIRIGO_OPEN: '1' }),
+  };
   const ready = spawnSync('npx', ['tsx', 'scripts/ready.ts', ...(demo ? ['--demo'] : [])], {
     stdio: 'inherit',
     env,
   });
   if (ready.status !== 0) process.exit(ready.status ?? 1);
   const port = await freePort(Number(process.env.PORT ?? 3000));
-  const server = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', HOST, '-p', String(port)],
-    { stdio: ['ignore', 'pipe', 'inherit'], env },
-  );
+  const server = spawn(process.execPath, ['server/main.mjs', '--port', String(port), ...args], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env,
+  });
   let told = false;
   server.stdout.on('data', (chunk) => {
-    if (told || !/ready/i.test(String(chunk))) return;
+    process.stdout.write(chunk);
+    const address = /Dirigo is at (\S+)/.exec(String(chunk))?.[1];
+    if (!address || told) return;
     told = true;
-    console.log(`\nDirigo is at http://${HOST}:${port}  (stop with Ctrl C)\n`);
+    const asks = !open || env.DIRIGO_ORIGIN || env.DIRIGO_HOME;
+    if (!asks) return;
+    spawn('npx', ['tsx', 'scripts/sign-in.ts', '--address', address], { stdio: 'inherit', env });
   });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
   server.on('exit', (code) => process.exit(code ?? 0));

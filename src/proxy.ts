@@ -1,29 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
-
-/** Names under which this machine reaches itself; any other is a page elsewhere that was pointed here. */
-const OWN_NAMES = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
-
-/** What is there under the name that students reach their own pages by: those pages, and what they are made of. */
-const HOME_PATHS = /^\/(home\/|_next\/|sw\.js$|icon\.svg$)/;
-
-/** Under the name of the students' pages there is nothing of the coach's. */
-function isHome(request: NextRequest, host: string): boolean {
-  const name = process.env.DIRIGO_HOME;
-  return !!name && host === name && HOME_PATHS.test(request.nextUrl.pathname);
-}
-
-const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
-
-function isForeign(request: NextRequest): boolean {
-  const host = request.headers.get('host') ?? '';
-  if (!OWN_NAMES.test(host) && !isHome(request, host)) return true;
-  if (SAFE_METHODS.has(request.method)) return false;
-  const origin = request.headers.get('origin');
-  const site = request.headers.get('sec-fetch-site');
-  if (site && site !== 'same-origin' && site !== 'none') return true;
-  // Whoever serves the students' pages may speak another protocol outside than in here.
-  return origin !== null && origin.replace(/^https?:\/\//, '') !== host;
-}
+import { refusedAs } from '@/features/shared/border';
 
 function contentPolicy(nonce: string): string {
   const development = process.env.NODE_ENV === 'development';
@@ -44,7 +20,19 @@ function contentPolicy(nonce: string): string {
 
 /** Refuses what other sites send, and puts the security headers on every answer. */
 export function proxy(request: NextRequest): NextResponse {
-  if (isForeign(request)) {
+  const { method, nextUrl, headers: sent } = request;
+  const refused = refusedAs(
+    {
+      method,
+      path: nextUrl.pathname,
+      host: sent.get('host') ?? '',
+      origin: sent.get('origin'),
+      site: sent.get('sec-fetch-site'),
+    },
+    process.env,
+  );
+  // The framework hands an action that a page does not know on to the page that does, as a request of its own: nobody else may.
+  if (refused || sent.has('x-action-forwarded')) {
     return NextResponse.json(
       { ok: false, code: 'foreign', message: 'This came from another site and was refused.' },
       { status: 403 },
@@ -54,14 +42,21 @@ export function proxy(request: NextRequest): NextResponse {
   const policy = contentPolicy(nonce);
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);
+  headers.set('x-path', nextUrl.pathname + nextUrl.search);
   headers.set('content-security-policy', policy);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set('content-security-policy', policy);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('x-frame-options', 'DENY');
+  if (process.env.DIRIGO_SECURE === '1') {
+    response.headers.set('strict-transport-security', 'max-age=31536000');
+  }
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('cross-origin-opener-policy', 'same-origin');
-  response.headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=()');
+  response.headers.set(
+    'permissions-policy',
+    'camera=(), microphone=(), geolocation=(), publickey-credentials-get=(self), publickey-credentials-create=(self)',
+  );
   return response;
 }
 

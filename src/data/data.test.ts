@@ -15,7 +15,7 @@ import {
   archiveStudent,
   counted,
   describeDatabaseError,
-  ensureCoach,
+  headCoach,
   finishSession,
   getCoach,
   getDrill,
@@ -35,9 +35,10 @@ import {
   seedDemo,
   startSession,
   toLogged,
+  type CoachPrincipal,
   type Database,
 } from '.';
-import { TEST_STUDENT } from './test-book';
+import { TEST_STUDENT, stranger } from './test-book';
 
 const gate: BallGate = { distance: 0.4572, gap: 0.06, shank: 0.005, offset: 0, on: 'line' };
 const layout = ballGateLayout(DEFAULT_PUTT, gate);
@@ -46,12 +47,12 @@ const now = new Date('2026-03-01T10:00:00Z');
 
 let folder: string;
 let database: Database;
-let owner: string;
+let principal: CoachPrincipal;
 
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'dirigo-'));
   database = await openDatabase(join(folder, 'coach.db'));
-  owner = await ensureCoach(database);
+  principal = await headCoach(database);
 });
 
 afterEach(async () => {
@@ -60,15 +61,15 @@ afterEach(async () => {
 });
 
 async function openSession() {
-  const studentId = await addStudent(database, owner, values);
+  const studentId = await addStudent(database, principal, values);
   const drillId = await addDrill(
     database,
-    owner,
+    principal,
     { name: 'Gate', layout, details: bareDetails() },
     now,
   );
-  const id = await startSession(database, owner, { studentId, drillId, startedAt: now });
-  const { runs } = await getSession(database, owner, id);
+  const id = await startSession(database, principal, { studentId, drillId, startedAt: now });
+  const { runs } = await getSession(database, principal, id);
   return { id, studentId, drillId, runId: runs[0]!.id };
 }
 
@@ -93,15 +94,15 @@ describe('the database file', () => {
   });
 
   it('is opened again with all it held, and the coach is made once', async () => {
-    await addStudent(database, owner, values);
+    await addStudent(database, principal, values);
     await database.close();
     database = await openDatabase(join(folder, 'coach.db'));
-    expect(await ensureCoach(database)).toBe(owner);
-    expect(await listStudents(database, owner)).toHaveLength(1);
+    expect(await headCoach(database)).toEqual(principal);
+    expect(await listStudents(database, principal)).toHaveLength(1);
   });
 
   it('is backed up before a migration when it holds data', async () => {
-    await addStudent(database, owner, values);
+    await addStudent(database, principal, values);
     await database.sequelize.query("DELETE FROM migration WHERE name = '001-first'");
     await database.close();
     await expect(openDatabase(join(folder, 'coach.db'))).rejects.toThrow('It was left as it is');
@@ -138,31 +139,39 @@ describe('the database file', () => {
 
 describe('students and drills', () => {
   it('are kept, changed, archived and taken back', async () => {
-    const id = await addStudent(database, owner, values);
-    await saveStudent(database, owner, id, {
-      ...values,
-      hand: 'right',
-      school: 'arc',
-      kit: [],
-      putter: { headLength: 0.1, headDepth: 0.09, lieAngle: 1.22 },
-    });
-    await archiveStudent(database, owner, id, now);
-    expect(await getStudent(database, owner, id)).toEqual({
+    const id = await addStudent(database, principal, values);
+    await saveStudent(
+      database,
+      principal,
+      id,
+      {
+        ...values,
+        hand: 'right',
+        school: 'arc',
+        kit: [],
+        putter: { headLength: 0.1, headDepth: 0.09, lieAngle: 1.22 },
+      },
+      1,
+    );
+    await archiveStudent(database, principal, id, now);
+    expect(await getStudent(database, principal, id)).toEqual({
       ...values,
       id,
+      coachId: principal.coachId,
+      version: 3,
       hand: 'right',
       school: 'arc',
       kit: [],
       putter: { headLength: 0.1, headDepth: 0.09, lieAngle: 1.22 },
       archivedAt: now,
     });
-    await archiveStudent(database, owner, id, null);
-    expect((await getStudent(database, owner, id)).archivedAt).toBeNull();
+    await archiveStudent(database, principal, id, null);
+    expect((await getStudent(database, principal, id)).archivedAt).toBeNull();
   });
 
   it('belong to their coach alone', async () => {
     const { id, studentId, drillId, runId } = await openSession();
-    const other = v4();
+    const other = stranger();
     await expect(getStudent(database, other, studentId)).rejects.toThrow('no such student');
     await expect(getDrill(database, other, drillId)).rejects.toThrow('no such drill');
     await expect(getSession(database, other, id)).rejects.toThrow('no such session');
@@ -182,47 +191,47 @@ describe('students and drills', () => {
     const { id, drillId } = await openSession();
     await saveDrill(
       database,
-      owner,
+      principal,
       drillId,
       { name: 'Gate, renamed', layout, details: bareDetails() },
       now,
     );
-    expect(await getDrill(database, owner, drillId)).toMatchObject({
+    expect(await getDrill(database, principal, drillId)).toMatchObject({
       version: 1,
       name: 'Gate, renamed',
     });
     const closer = ballGateLayout(DEFAULT_PUTT, { ...gate, gap: 0.054 });
     const kept = { name: 'Gate', layout: closer, details: bareDetails() };
-    await saveDrill(database, owner, drillId, kept, now);
-    const drill = await getDrill(database, owner, drillId);
+    await saveDrill(database, principal, drillId, kept, now);
+    const drill = await getDrill(database, principal, drillId);
     expect(drill.version).toBe(2);
     expect(ballGateOf(drill.layout)?.gap).toBe(0.054);
-    const { runs } = await getSession(database, owner, id);
+    const { runs } = await getSession(database, principal, id);
     expect(ballGateOf(runs[0]!.layout)?.gap).toBe(0.06);
     await saveDrill(
       database,
-      owner,
+      principal,
       drillId,
       { ...kept, details: { ...bareDetails(), purpose: 'Start line' } },
       now,
     );
-    expect((await listVersions(database, owner, drillId)).map(({ number }) => number)).toEqual([
+    expect((await listVersions(database, principal, drillId)).map(({ number }) => number)).toEqual([
       3, 2, 1,
     ]);
-    const old = await getDrill(database, owner, drillId, 1);
+    const old = await getDrill(database, principal, drillId, 1);
     expect([ballGateOf(old.layout)?.gap, old.details.purpose]).toEqual([0.06, '']);
-    await expect(getDrill(database, owner, drillId, 9)).rejects.toThrow('no such drill');
+    await expect(getDrill(database, principal, drillId, 9)).rejects.toThrow('no such drill');
   });
 
   it('are set up for the student, on the rung that is asked for', async () => {
     const { studentId } = await openSession();
     const { name, layout: drawn, key: origin, ...details } = libraryDrill('putter-gate-level')!;
     const kept = { name, layout: drawn, details, origin };
-    const drillId = await addDrill(database, owner, kept, now);
-    expect(await getDrill(database, owner, drillId)).toMatchObject({ origin, details });
+    const drillId = await addDrill(database, principal, kept, now);
+    expect(await getDrill(database, principal, drillId)).toMatchObject({ origin, details });
     const start = (rung: number) =>
-      startSession(database, owner, { studentId, drillId, startedAt: now, rung });
-    const [run] = (await getSession(database, owner, await start(2))).runs;
+      startSession(database, principal, { studentId, drillId, startedAt: now, rung });
+    const [run] = (await getSession(database, principal, await start(2))).runs;
     expect(run).toMatchObject({ rung: 2, drillId, layout: { player: { hand: 'left' } } });
     const [, putter] = standing(run!.layout);
     const { set } = details.ladder[2]!;
@@ -233,14 +242,20 @@ describe('students and drills', () => {
 
   it('that cannot be built for a student are refused with a reason', async () => {
     const { studentId } = await openSession();
-    await saveStudent(database, owner, studentId, {
-      ...values,
-      putter: { ...values.putter, headLength: 0.065 },
-    });
+    await saveStudent(
+      database,
+      principal,
+      studentId,
+      {
+        ...values,
+        putter: { ...values.putter, headLength: 0.065 },
+      },
+      1,
+    );
     const { name, layout: drawn, key: _key, ...details } = libraryDrill('pop-stroke')!;
-    const drillId = await addDrill(database, owner, { name, layout: drawn, details }, now);
+    const drillId = await addDrill(database, principal, { name, layout: drawn, details }, now);
     await expect(
-      startSession(database, owner, { studentId, drillId, startedAt: now }),
+      startSession(database, principal, { studentId, drillId, startedAt: now }),
     ).rejects.toThrow(/cannot be set up for .*: A gap of 70 mm lets the head of 65 mm through/);
   });
 });
@@ -249,59 +264,59 @@ describe('a rung in the middle of a session', () => {
   it('is a run of its own after the last, and both are scored as they stood', async () => {
     const { studentId } = await openSession();
     const { name, layout: drawn, key: _key, ...details } = libraryDrill('gate-ladder')!;
-    const drillId = await addDrill(database, owner, { name, layout: drawn, details }, now);
-    const id = await startSession(database, owner, {
+    const drillId = await addDrill(database, principal, { name, layout: drawn, details }, now);
+    const id = await startSession(database, principal, {
       studentId,
       drillId,
       startedAt: now,
       rung: 1,
     });
-    const [first] = (await getSession(database, owner, id)).runs;
+    const [first] = (await getSession(database, principal, id)).runs;
     await recordEvents(
       database,
-      owner,
+      principal,
       first!.id,
       [{ type: 'putt', id: v4(), outcomes: { ballGate1: 'clear' }, at: now }],
       now,
     );
-    await moveRung(database, owner, id, 2);
-    const session = await getSession(database, owner, id);
+    await moveRung(database, principal, id, 2);
+    const session = await getSession(database, principal, id);
     expect(session.runs.map(({ rung }) => rung)).toEqual([1, 2]);
     const gaps = session.runs.map((run) => ballGateOf(run.layout)!.gap);
     expect(gaps[1]!).toBeLessThan(gaps[0]!);
     expect(session.runs[1]!.layout.player).toEqual(session.runs[0]!.layout.player);
     expect(toLogged(session).runs.map(({ putts }) => putts.length)).toEqual([1, 0]);
 
-    const unasked = await startSession(database, owner, { studentId, drillId, startedAt: now });
+    const unasked = await startSession(database, principal, { studentId, drillId, startedAt: now });
     // Drawn with 67 mm, as the first rung is.
-    expect((await getSession(database, owner, unasked)).runs[0]!.rung).toBe(0);
+    expect((await getSession(database, principal, unasked)).runs[0]!.rung).toBe(0);
 
-    await expect(moveRung(database, owner, id, 40)).rejects.toThrow('there is no rung 41');
-    await expect(moveRung(database, v4(), id, 1)).rejects.toThrow('no such session');
-    await finishSession(database, owner, id, now);
-    await expect(moveRung(database, owner, id, 1)).rejects.toThrow('finished');
+    await expect(moveRung(database, principal, id, 40)).rejects.toThrow('there is no rung 41');
+    await expect(moveRung(database, stranger(), id, 1)).rejects.toThrow('no such session');
+    await finishSession(database, principal, id, now);
+    await expect(moveRung(database, principal, id, 1)).rejects.toThrow('finished');
   });
 });
 
 describe('what was measured once it stood', () => {
   it('is kept with the run and scored; an empty record goes back to the plan', async () => {
     const { id, runId } = await openSession();
-    await recordEvents(database, owner, runId, [putt('left')], now);
+    await recordEvents(database, principal, runId, [putt('left')], now);
     const planned = standing(layout)[1]!.tolerance()!.left;
-    await keepBuilt(database, owner, runId, 'gate', { gap: 0.064 });
-    const [run] = toLogged(await getSession(database, owner, id)).runs;
+    await keepBuilt(database, principal, runId, 'gate', { gap: 0.064 });
+    const [run] = toLogged(await getSession(database, principal, id)).runs;
     expect(standing(run!.layout)[1]!.tolerance()!.left).toBeGreaterThan(planned);
-    await keepBuilt(database, owner, runId, 'gate', {});
-    const [again] = toLogged(await getSession(database, owner, id)).runs;
+    await keepBuilt(database, principal, runId, 'gate', {});
+    const [again] = toLogged(await getSession(database, principal, id)).runs;
     expect(standing(again!.layout)[1]!.tolerance()!.left).toBe(planned);
   });
 
   it('is refused where it cannot be, and for another coach’s run', async () => {
     const { runId } = await openSession();
-    await expect(keepBuilt(database, owner, runId, 'gate', { gap: 0.04 })).rejects.toThrow(
+    await expect(keepBuilt(database, principal, runId, 'gate', { gap: 0.04 })).rejects.toThrow(
       'wider than the ball',
     );
-    await expect(keepBuilt(database, v4(), runId, 'gate', { gap: 0.06 })).rejects.toThrow(
+    await expect(keepBuilt(database, stranger(), runId, 'gate', { gap: 0.06 })).rejects.toThrow(
       'no such run',
     );
   });
@@ -311,8 +326,8 @@ describe('putts', () => {
   it('are kept in the order sent, and sending them again changes nothing', async () => {
     const { runId } = await openSession();
     const events = [putt('clear'), putt('left'), putt('right')];
-    await recordEvents(database, owner, runId, events, now);
-    const again = await recordEvents(database, owner, runId, [...events, putt('clear')], now);
+    await recordEvents(database, principal, runId, events, now);
+    const again = await recordEvents(database, principal, runId, [...events, putt('clear')], now);
     expect(again.putts.map(({ outcomes }) => outcomes.gate)).toEqual([
       'clear',
       'left',
@@ -326,13 +341,13 @@ describe('putts', () => {
     const event = putt('left');
     await recordEvents(
       database,
-      owner,
+      principal,
       runId,
       [event, putt(), { type: 'undo', id: event.id, at: now }],
       now,
     );
-    await recordEvents(database, owner, runId, [{ type: 'undo', id: event.id, at: now }], now);
-    const session = await getSession(database, owner, id);
+    await recordEvents(database, principal, runId, [{ type: 'undo', id: event.id, at: now }], now);
+    const session = await getSession(database, principal, id);
     expect(session.runs[0]!.putts).toHaveLength(2);
     expect(counted(session.runs[0]!.putts)).toHaveLength(1);
     expect(toLogged(session).runs[0]!.putts).toEqual([
@@ -348,30 +363,32 @@ describe('putts', () => {
   it('are refused for a finished session, but a repeated one is not', async () => {
     const { id, runId } = await openSession();
     const first = putt();
-    await recordEvents(database, owner, runId, [first], now);
-    await finishSession(database, owner, id, now);
-    await expect(recordEvents(database, owner, runId, [putt()], now)).rejects.toThrow(
+    await recordEvents(database, principal, runId, [first], now);
+    await finishSession(database, principal, id, now);
+    await expect(recordEvents(database, principal, runId, [putt()], now)).rejects.toThrow(
       'was finished at',
     );
-    const again = await recordEvents(database, owner, runId, [first], now);
+    const again = await recordEvents(database, principal, runId, [first], now);
     expect(again).toMatchObject({ finished: true, putts: { length: 1 } });
-    await reopenSession(database, owner, id);
-    expect((await recordEvents(database, owner, runId, [putt()], now)).putts).toHaveLength(2);
+    await reopenSession(database, principal, id);
+    expect((await recordEvents(database, principal, runId, [putt()], now)).putts).toHaveLength(2);
   });
 
   it('are all kept or none', async () => {
     const { runId } = await openSession();
     await expect(
-      recordEvents(database, owner, runId, [putt(), putt('sideways')], now),
+      recordEvents(database, principal, runId, [putt(), putt('sideways')], now),
     ).rejects.toThrow('sideways');
-    expect((await recordEvents(database, owner, runId, [], now)).putts).toEqual([]);
+    expect((await recordEvents(database, principal, runId, [], now)).putts).toEqual([]);
   });
 
   it('of two screens at once are all kept', async () => {
     const { runId } = await openSession();
     const screens = Array.from({ length: 20 }, () => [putt('clear'), putt('left')]);
-    await Promise.all(screens.map((events) => recordEvents(database, owner, runId, events, now)));
-    const all = await recordEvents(database, owner, runId, [], now);
+    await Promise.all(
+      screens.map((events) => recordEvents(database, principal, runId, events, now)),
+    );
+    const all = await recordEvents(database, principal, runId, [], now);
     expect(new Set(all.putts.map(({ id }) => id)).size).toBe(40);
   });
 
@@ -379,33 +396,33 @@ describe('putts', () => {
     const one = await openSession();
     const two = await openSession();
     const event = putt();
-    await recordEvents(database, owner, one.runId, [event], now);
-    await expect(recordEvents(database, owner, two.runId, [event], now)).rejects.toThrow(
+    await recordEvents(database, principal, one.runId, [event], now);
+    await expect(recordEvents(database, principal, two.runId, [event], now)).rejects.toThrow(
       'another run',
     );
     await expect(
-      recordEvents(database, owner, two.runId, [{ type: 'undo', id: v4(), at: now }], now),
+      recordEvents(database, principal, two.runId, [{ type: 'undo', id: v4(), at: now }], now),
     ).rejects.toThrow('not in this run');
   });
 
   it('keep a session only when there are any', async () => {
     const { id, studentId } = await openSession();
-    expect(await finishSession(database, owner, id, now)).toBe('empty');
-    expect(await listSessions(database, owner, { studentId })).toEqual([]);
+    expect(await finishSession(database, principal, id, now)).toBe('empty');
+    expect(await listSessions(database, principal, { studentId })).toEqual([]);
   });
 });
 
 describe('the demo', () => {
   it('has eight students whose scores lie near their hidden truth', async () => {
     await seedDemo(database, now);
-    const students = await listStudents(database, owner);
+    const students = await listStudents(database, principal);
     expect(students).toHaveLength(8);
     expect(students.filter(({ hand }) => hand === 'left')).toHaveLength(2);
-    expect((await getCoach(database, owner)).name).not.toBe('');
+    expect((await getCoach(database, principal)).name).not.toBe('');
     let covered = 0;
     for (const student of STUDENTS) {
       const { id } = students.find(({ name }) => name === student.values.name)!;
-      const sessions = await listSessions(database, owner, { studentId: id });
+      const sessions = await listSessions(database, principal, { studentId: id });
       expect(sessions.filter(({ homeworkId }) => !homeworkId)).toHaveLength(student.days.length);
       const { carried } = scoreHistory(sessions.map(toLogged)).at(-1)!;
       const truth = truthOn(truePath(student), student.days.at(-1)!);

@@ -4,8 +4,10 @@ import { dirname, join, resolve } from 'node:path';
 import { Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { SequelizeStorage, Umzug } from 'umzug';
+import { beginChange, trackChanges } from './events';
 import { MIGRATIONS } from './migrations';
 import { defineModels, type Models } from './models';
+import type { Principal } from './principal';
 import { Problem } from './problem';
 
 /** How long a writer waits for another, ms. */
@@ -17,6 +19,13 @@ export interface Database {
   models: Models;
   /** Runs a piece of work whole or not at all, holding the write lock from its start. */
   atomically<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
+  /** The same, with who did it and what written down, for every row that is made, changed or removed. */
+  change<T>(
+    by: Principal,
+    what: string,
+    work: (transaction: Transaction) => Promise<T>,
+    at?: Date,
+  ): Promise<T>;
   close(): Promise<void>;
 }
 
@@ -50,11 +59,19 @@ export async function openDatabase(file: string): Promise<Database> {
     sequelize = opened;
     await opened.query('PRAGMA journal_mode = WAL');
     await migrate(opened, path);
+    const models = defineModels(opened);
+    trackChanges(models);
+    const atomically = oneAtATime((work) => opened.transaction(work));
     return {
       path,
       sequelize: opened,
-      models: defineModels(opened),
-      atomically: oneAtATime((work) => opened.transaction(work)),
+      models,
+      atomically,
+      change: (by, what, work, at = new Date()) =>
+        atomically((transaction) => {
+          beginChange(transaction, by, what, at);
+          return work(transaction);
+        }),
       close: () => opened.close(),
     };
   } catch (error) {

@@ -1,7 +1,9 @@
 import { v4 } from 'uuid';
 import { drillDetails, type DrillDetails } from '@/core/drill';
 import { layoutSchema, type Layout } from '@/core/layout';
+import { changeOwn } from './change-own';
 import type { Database } from './database';
+import { scoped, type CoachPrincipal, type Principal } from './principal';
 import { notFound } from './problem';
 import type { DrillRow, DrillVersionRow } from './models';
 
@@ -9,7 +11,11 @@ import type { DrillRow, DrillVersionRow } from './models';
 export interface Drill {
   id: string;
   name: string;
+  /** Whose drill it is. */
+  coachId: string;
   archivedAt: Date | null;
+  /** Since when all coaches of the academy have it; null while it is its coach's alone. */
+  sharedAt: Date | null;
   /** Key of the built-in drill it was taken from. */
   origin: string | null;
   versionId: string;
@@ -28,7 +34,9 @@ export interface DrillKept {
 const toDrill = (row: DrillRow, version: DrillVersionRow): Drill => ({
   id: row.id,
   name: row.name,
+  coachId: row.coachId,
   archivedAt: row.archivedAt,
+  sharedAt: row.sharedAt,
   origin: row.origin ?? null,
   versionId: version.id,
   version: version.number,
@@ -36,9 +44,12 @@ const toDrill = (row: DrillRow, version: DrillVersionRow): Drill => ({
   details: drillDetails.parse(version.details),
 });
 
-/** All drills of a coach with their newest versions, archived ones too, by name. */
-export async function listDrills({ models }: Database, owner: string): Promise<Drill[]> {
-  const rows = await models.drill.findAll({ where: { coachId: owner }, order: [['name', 'ASC']] });
+/** All drills that a principal reaches with their newest versions, archived ones too, by name. */
+export async function listDrills({ models }: Database, principal: Principal): Promise<Drill[]> {
+  const rows = await models.drill.findAll({
+    where: scoped(principal, 'drill'),
+    order: [['name', 'ASC']],
+  });
   const versions = await models.drillVersion.findAll({
     where: { drillId: rows.map(({ id }) => id) },
     order: [['number', 'ASC']],
@@ -57,11 +68,11 @@ export async function listDrills({ models }: Database, owner: string): Promise<D
  */
 export async function getDrill(
   { models }: Database,
-  owner: string,
+  principal: Principal,
   id: string,
   number?: number,
 ): Promise<Drill> {
-  const row = await models.drill.findOne({ where: { id, coachId: owner } });
+  const row = await models.drill.findOne({ where: scoped(principal, 'drill', { id }) });
   const version =
     row &&
     (await models.drillVersion.findOne({
@@ -75,10 +86,10 @@ export async function getDrill(
 /** The versions of a drill, newest first, and when each was saved. */
 export async function listVersions(
   { models }: Database,
-  owner: string,
+  principal: Principal,
   id: string,
 ): Promise<{ number: number; at: Date | null }[]> {
-  const row = await models.drill.findOne({ where: { id, coachId: owner } });
+  const row = await models.drill.findOne({ where: scoped(principal, 'drill', { id }) });
   if (!row) throw notFound('drill');
   const versions = await models.drillVersion.findAll({
     where: { drillId: id },
@@ -88,36 +99,43 @@ export async function listVersions(
 }
 
 export async function addDrill(
-  { models, atomically }: Database,
-  owner: string,
+  { models, change }: Database,
+  principal: CoachPrincipal,
   { name, layout, details, origin = null }: DrillKept & { origin?: string | null },
   at: Date,
   id = v4(),
 ): Promise<string> {
-  await atomically(async (transaction) => {
-    await models.drill.create({ id, coachId: owner, name, origin }, { transaction });
-    await models.drillVersion.create(
-      { id: v4(), drillId: id, number: 1, layout, details, at },
-      { transaction },
-    );
-  });
+  const { coachId } = principal;
+  await change(
+    principal,
+    'drill made',
+    async (transaction) => {
+      await models.drill.create({ id, coachId, name, origin }, { transaction });
+      await models.drillVersion.create(
+        { id: v4(), drillId: id, number: 1, layout, details, at },
+        { transaction },
+      );
+    },
+    at,
+  );
   return id;
 }
 
 /** Saves a drill; one that changed in more than its name becomes a new version, so that runs keep the one they were played on. */
 export async function saveDrill(
-  { models, atomically }: Database,
-  owner: string,
+  { models, change }: Database,
+  principal: CoachPrincipal,
   id: string,
   { name, layout, details }: DrillKept,
   at: Date,
 ): Promise<void> {
-  await atomically(async (transaction) => {
-    const [changed] = await models.drill.update(
-      { name },
-      { where: { id, coachId: owner }, transaction },
-    );
-    if (changed === 0) throw notFound('drill');
+  await change(principal, 'drill changed', async (transaction) => {
+    const row = await models.drill.findOne({
+      where: scoped(principal, 'drill', { id }, 'change'),
+      transaction,
+    });
+    if (!row) throw notFound('drill');
+    await row.update({ name }, { transaction });
     const newest = await models.drillVersion.findOne({
       where: { drillId: id },
       order: [['number', 'DESC']],
@@ -133,12 +151,24 @@ export async function saveDrill(
   });
 }
 
+/** Puts a drill away, or takes one back. */
 export async function archiveDrill(
-  { models }: Database,
-  owner: string,
+  database: Database,
+  principal: CoachPrincipal,
   id: string,
   archivedAt: Date | null,
 ): Promise<void> {
-  const [changed] = await models.drill.update({ archivedAt }, { where: { id, coachId: owner } });
-  if (changed === 0) throw notFound('drill');
+  const what = archivedAt ? 'drill put away' : 'drill taken back';
+  await changeOwn(database, principal, 'drill', id, what, { archivedAt });
+}
+
+/** Shows a drill to all coaches of the academy, or to its coach only. */
+export async function shareDrill(
+  database: Database,
+  principal: CoachPrincipal,
+  id: string,
+  sharedAt: Date | null,
+): Promise<void> {
+  const what = sharedAt ? 'drill shared' : 'drill no longer shared';
+  await changeOwn(database, principal, 'drill', id, what, { sharedAt });
 }

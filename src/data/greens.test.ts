@@ -15,19 +15,20 @@ import {
   saveGreen,
   seedDemo,
   startSession,
+  type CoachPrincipal,
   type Database,
 } from '.';
-import { TEST_STUDENT, openTestBook, type TestBook } from './test-book';
+import { TEST_STUDENT, openTestBook, stranger, type TestBook } from './test-book';
 
 const NOW = new Date('2026-11-20T10:00:00Z');
 
 let book: TestBook;
 let database: Database;
-let owner: string;
+let principal: CoachPrincipal;
 
 beforeEach(async () => {
   book = await openTestBook();
-  ({ database, owner } = book);
+  ({ database, principal } = book);
 });
 
 afterEach(() => book.close());
@@ -46,28 +47,28 @@ const reading = (day: number, rest: Partial<ReadingValues> = {}): ReadingValues 
 });
 
 async function addSlip() {
-  const greenId = await addGreen(database, owner, {
+  const greenId = await addGreen(database, principal, {
     name: 'Slip green',
     notes: '',
     spots: [{ name: 'Top' }, { name: 'Foot' }],
   });
-  const { spots } = await getGreen(database, owner, greenId);
+  const { spots } = await getGreen(database, principal, greenId);
   return { greenId, top: spots[0]!.id, foot: spots[1]!.id };
 }
 
-const student = () => addStudent(database, owner, TEST_STUDENT);
+const student = () => addStudent(database, principal, TEST_STUDENT);
 
 describe('greens', () => {
   it('keep their spots in order, rename and reorder them, and lose the readings of one left out', async () => {
     const { greenId, top, foot } = await addSlip();
-    await addReading(database, owner, greenId, reading(1, { spotId: top, slope: left2 }));
-    await addReading(database, owner, greenId, reading(2, { spotId: foot, slope: FLAT }));
-    await saveGreen(database, owner, greenId, {
+    await addReading(database, principal, greenId, reading(1, { spotId: top, slope: left2 }));
+    await addReading(database, principal, greenId, reading(2, { spotId: foot, slope: FLAT }));
+    await saveGreen(database, principal, greenId, {
       name: 'Slip green, new',
       notes: 'By the crane',
       spots: [{ id: foot, name: 'The foot' }, { name: 'Middle' }],
     });
-    const green = await getGreen(database, owner, greenId);
+    const green = await getGreen(database, principal, greenId);
     expect(green).toMatchObject({ name: 'Slip green, new', notes: 'By the crane' });
     expect(green.spots.map(({ name }) => name)).toEqual(['The foot', 'Middle']);
     expect(green.readings.map(({ spotId }) => spotId)).toEqual([foot]);
@@ -77,55 +78,57 @@ describe('greens', () => {
     const { greenId, top } = await addSlip();
     const rolls = { up: 2.4, down: 3.1, way: -1 };
     const values = reading(4, { spotId: top, slope: left2, rolls, note: 'dew' });
-    const id = await addReading(database, owner, greenId, values);
-    expect((await getGreen(database, owner, greenId)).readings).toEqual([{ id, ...values }]);
-    await removeReading(database, owner, greenId, id);
-    expect((await getGreen(database, owner, greenId)).readings).toEqual([]);
-    await expect(removeReading(database, owner, greenId, id)).rejects.toThrow('no such reading');
+    const id = await addReading(database, principal, greenId, values);
+    expect((await getGreen(database, principal, greenId)).readings).toEqual([{ id, ...values }]);
+    await removeReading(database, principal, greenId, id);
+    expect((await getGreen(database, principal, greenId)).readings).toEqual([]);
+    await expect(removeReading(database, principal, greenId, id)).rejects.toThrow(
+      'no such reading',
+    );
   });
 
   it('refuse a spot of another green, a slope without a spot, and a green that is not the coach’s', async () => {
     const { greenId } = await addSlip();
     const other = await addSlip();
     await expect(
-      addReading(database, owner, greenId, reading(1, { spotId: other.top })),
+      addReading(database, principal, greenId, reading(1, { spotId: other.top })),
     ).rejects.toThrow('no such spot');
     await expect(
-      addReading(database, owner, greenId, reading(1, { slope: left2 })),
+      addReading(database, principal, greenId, reading(1, { slope: left2 })),
     ).rejects.toThrow('A slope belongs to a spot');
-    await expect(getGreen(database, 'someone else', greenId)).rejects.toThrow('no such green');
-    expect(await listGreens(database, 'someone else')).toEqual([]);
+    await expect(getGreen(database, stranger(), greenId)).rejects.toThrow('no such green');
+    expect(await listGreens(database, stranger())).toEqual([]);
   });
 
   it('are put away and taken back', async () => {
     const { greenId } = await addSlip();
-    await archiveGreen(database, owner, greenId, new Date());
-    expect((await listGreens(database, owner))[0]!.archivedAt).not.toBeNull();
-    await archiveGreen(database, owner, greenId, null);
-    expect((await getGreen(database, owner, greenId)).archivedAt).toBeNull();
+    await archiveGreen(database, principal, greenId, new Date());
+    expect((await listGreens(database, principal))[0]!.archivedAt).not.toBeNull();
+    await archiveGreen(database, principal, greenId, null);
+    expect((await getGreen(database, principal, greenId)).archivedAt).toBeNull();
   });
 });
 
 describe('a session on a green', () => {
   it('is played on the latest reading, which stays with the run when the green is read again', async () => {
     const { greenId, top } = await addSlip();
-    await addReading(database, owner, greenId, reading(1, { spotId: top, slope: left2 }));
-    await addReading(database, owner, greenId, reading(7, { greenSpeed: 2.6 }));
+    await addReading(database, principal, greenId, reading(1, { spotId: top, slope: left2 }));
+    await addReading(database, principal, greenId, reading(7, { greenSpeed: 2.6 }));
     const drillId = await addDrill(
       database,
-      owner,
+      principal,
       { name: 'Gate', layout, details: bareDetails() },
       NOW,
     );
     const studentId = await student();
-    const id = await startSession(database, owner, {
+    const id = await startSession(database, principal, {
       studentId,
       drillId,
       startedAt: new Date(),
       green: { greenId, spotId: top },
     });
-    await addReading(database, owner, greenId, reading(9, { greenSpeed: 3.3 }));
-    const played = (await getSession(database, owner, id)).runs[0]!.layout;
+    await addReading(database, principal, greenId, reading(9, { greenSpeed: 3.3 }));
+    const played = (await getSession(database, principal, id)).runs[0]!.layout;
     expect(played.putt).toMatchObject({ greenSpeed: 2.6, slope: left2 });
     expect(played.read).toMatchObject({
       green: 'Slip green',
@@ -139,8 +142,8 @@ describe('a session on a green', () => {
 
   it('keeps the drill’s own slope on a spot whose slope was never read', async () => {
     const { greenId, foot } = await addSlip();
-    await addReading(database, owner, greenId, reading(1));
-    const { read, current } = await latestRead(database, owner, { greenId, spotId: foot });
+    await addReading(database, principal, greenId, reading(1));
+    const { read, current } = await latestRead(database, principal, { greenId, spotId: foot });
     const sloped = { ...layout, putt: { ...layout.putt, slope: left2 } };
     expect(onReading(sloped, read, current).putt).toMatchObject({
       greenSpeed: 2.8,
@@ -152,12 +155,12 @@ describe('a session on a green', () => {
     const { greenId, top } = await addSlip();
     const drillId = await addDrill(
       database,
-      owner,
+      principal,
       { name: 'Gate', layout, details: bareDetails() },
       NOW,
     );
     const start = async () =>
-      startSession(database, owner, {
+      startSession(database, principal, {
         studentId: await student(),
         drillId,
         startedAt: new Date(),
@@ -166,7 +169,7 @@ describe('a session on a green', () => {
     await expect(start()).rejects.toThrow('Slip green was never read');
     await addReading(
       database,
-      owner,
+      principal,
       greenId,
       reading(1, { spotId: top, greenSpeed: 4.9, slope: { grade: 0.08, falls: 0 } }),
     );
@@ -176,10 +179,10 @@ describe('a session on a green', () => {
 
 it('the demo’s greens are read over the ten weeks, and a drill stands on one of their spots', async () => {
   await seedDemo(database, new Date('2026-11-24T09:00:00Z'));
-  const greens = await listGreens(database, owner);
+  const greens = await listGreens(database, principal);
   const bollard = greens.find(({ name }) => name === 'Bollard green')!;
   expect(bollard.readings.length).toBeGreaterThan(5);
-  const { current } = await latestRead(database, owner, {
+  const { current } = await latestRead(database, principal, {
     greenId: bollard.id,
     spotId: bollard.spots[0]!.id,
   });

@@ -7,7 +7,9 @@ import {
   type ReadingValues,
 } from '@/core/green';
 import type { Read } from '@/core/layout';
+import { changeOwn } from './change-own';
 import type { Database } from './database';
+import { scoped, type CoachPrincipal, type Principal } from './principal';
 import { Problem, notFound } from './problem';
 import type { GreenRow, ReadingRow } from './models';
 
@@ -20,7 +22,11 @@ export interface Green {
   id: string;
   name: string;
   notes: string;
+  /** Whose green it is. */
+  coachId: string;
   archivedAt: Date | null;
+  /** Since when all coaches of the academy have it; null while it is its coach's alone. */
+  sharedAt: Date | null;
   spots: { id: string; name: string }[];
   readings: Reading[];
 }
@@ -52,11 +58,13 @@ async function withParts({ models }: Database, rows: GreenRow[]): Promise<Green[
   const where = { greenId: rows.map(({ id }) => id) };
   const spots = await models.spot.findAll({ where, order: [['position', 'ASC']] });
   const readings = await models.reading.findAll({ where, order: [['at', 'DESC']] });
-  return rows.map(({ id, name, notes, archivedAt }) => ({
+  return rows.map(({ id, name, notes, coachId, archivedAt, sharedAt }) => ({
     id,
     name,
     notes,
+    coachId,
     archivedAt,
+    sharedAt,
     spots: spots
       .filter(({ greenId }) => greenId === id)
       .map((row) => ({ id: row.id, name: row.name })),
@@ -64,30 +72,35 @@ async function withParts({ models }: Database, rows: GreenRow[]): Promise<Green[
   }));
 }
 
-/** All greens of a coach, archived ones too, by name. */
-export async function listGreens(database: Database, owner: string): Promise<Green[]> {
+/** All greens that a principal reaches, archived ones too, by name. */
+export async function listGreens(database: Database, principal: Principal): Promise<Green[]> {
   const rows = await database.models.green.findAll({
-    where: { coachId: owner },
+    where: scoped(principal, 'green'),
     order: [['name', 'ASC']],
   });
   return withParts(database, rows);
 }
 
-export async function getGreen(database: Database, owner: string, id: string): Promise<Green> {
-  const row = await database.models.green.findOne({ where: { id, coachId: owner } });
+export async function getGreen(
+  database: Database,
+  principal: Principal,
+  id: string,
+): Promise<Green> {
+  const row = await database.models.green.findOne({ where: scoped(principal, 'green', { id }) });
   const [green] = row ? await withParts(database, [row]) : [];
   if (!green) throw notFound('green');
   return green;
 }
 
 export async function addGreen(
-  { models, atomically }: Database,
-  owner: string,
+  { models, change }: Database,
+  principal: CoachPrincipal,
   { name, notes, spots }: GreenValues,
   id = v4(),
 ): Promise<string> {
-  await atomically(async (transaction) => {
-    await models.green.create({ id, coachId: owner, name, notes }, { transaction });
+  const { coachId } = principal;
+  await change(principal, 'green added', async (transaction) => {
+    await models.green.create({ id, coachId, name, notes }, { transaction });
     await models.spot.bulkCreate(
       spots.map((spot, position) => ({
         id: spot.id ?? v4(),
@@ -102,17 +115,18 @@ export async function addGreen(
 }
 
 export async function saveGreen(
-  { models, atomically }: Database,
-  owner: string,
+  { models, change }: Database,
+  principal: CoachPrincipal,
   id: string,
   { name, notes, spots }: GreenValues,
 ): Promise<void> {
-  await atomically(async (transaction) => {
-    const [changed] = await models.green.update(
-      { name, notes },
-      { where: { id, coachId: owner }, transaction },
-    );
-    if (changed === 0) throw notFound('green');
+  await change(principal, 'green changed', async (transaction) => {
+    const green = await models.green.findOne({
+      where: scoped(principal, 'green', { id }, 'change'),
+      transaction,
+    });
+    if (!green) throw notFound('green');
+    await green.update({ name, notes }, { transaction });
     const known = await models.spot.findAll({ where: { greenId: id }, transaction });
     for (const row of known) {
       if (!spots.some((spot) => spot.id === row.id)) await row.destroy({ transaction });
@@ -130,47 +144,67 @@ export async function saveGreen(
   });
 }
 
+/** Puts a green away, or takes one back. */
 export async function archiveGreen(
-  { models }: Database,
-  owner: string,
+  database: Database,
+  principal: CoachPrincipal,
   id: string,
   archivedAt: Date | null,
 ): Promise<void> {
-  const [changed] = await models.green.update({ archivedAt }, { where: { id, coachId: owner } });
-  if (changed === 0) throw notFound('green');
+  const what = archivedAt ? 'green put away' : 'green taken back';
+  await changeOwn(database, principal, 'green', id, what, { archivedAt });
+}
+
+/** Shows a green to all coaches of the academy, or to its coach only. */
+export async function shareGreen(
+  database: Database,
+  principal: CoachPrincipal,
+  id: string,
+  sharedAt: Date | null,
+): Promise<void> {
+  const what = sharedAt ? 'green shared' : 'green no longer shared';
+  await changeOwn(database, principal, 'green', id, what, { sharedAt });
 }
 
 /**
- * Keeps a reading.
+ * Keeps a reading. Whoever has the green may read it: all who use it are served by it.
  *
  * @throws Problem when the spot is not on that green, or a slope has no spot to belong to
  */
 export async function addReading(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   greenId: string,
   values: ReadingValues,
   id = v4(),
 ): Promise<string> {
-  const green = await getGreen(database, owner, greenId);
+  const green = await getGreen(database, principal, greenId);
   const { spotId, slope } = values;
   if (spotId !== null && !green.spots.some((spot) => spot.id === spotId)) throw notFound('spot');
   if (slope && spotId === null) {
     throw new Problem('invalid', 'A slope belongs to a spot: name the spot it was read at.');
   }
-  await database.models.reading.create({ id, greenId, ...values });
+  await database.change(
+    principal,
+    'green read',
+    (transaction) => database.models.reading.create({ id, greenId, ...values }, { transaction }),
+    values.at,
+  );
   return id;
 }
 
 export async function removeReading(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   greenId: string,
   id: string,
 ): Promise<void> {
-  await getGreen(database, owner, greenId);
-  const removed = await database.models.reading.destroy({ where: { id, greenId } });
-  if (removed === 0) throw notFound('reading');
+  await getGreen(database, principal, greenId);
+  await database.change(principal, 'reading removed', async (transaction) => {
+    const row = await database.models.reading.findOne({ where: { id, greenId }, transaction });
+    if (!row) throw notFound('reading');
+    await row.destroy({ transaction });
+  });
 }
 
 /**
@@ -180,10 +214,10 @@ export async function removeReading(
  */
 export async function latestRead(
   database: Database,
-  owner: string,
+  principal: Principal,
   { greenId, spotId }: GreenSpot,
 ): Promise<{ read: Read; current: Current }> {
-  const green = await getGreen(database, owner, greenId);
+  const green = await getGreen(database, principal, greenId);
   const found = readOf(green, spotId);
   if (!found) throw new Problem('invalid', `${green.name} was never read: take a reading first.`);
   return found;

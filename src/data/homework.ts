@@ -3,6 +3,7 @@ import { homeworkSchema, type HomeworkValues } from '@/core/planning';
 import type { Database } from './database';
 import { getDrill } from './drills';
 import type { HomeworkRow } from './planning-models';
+import { scoped, type CoachPrincipal, type Principal, type StudentPrincipal } from './principal';
 import { Problem, notFound } from './problem';
 import { getSession, type Session } from './sessions';
 import { startSession } from './starting';
@@ -25,11 +26,11 @@ const toHomework = (row: HomeworkRow): Homework => {
 /** What some students, or one, were given to do at home, newest first. */
 export async function listHomework(
   { models }: Database,
-  owner: string,
+  principal: Principal,
   studentId?: string,
 ): Promise<Homework[]> {
   const rows = await models.homework.findAll({
-    where: { coachId: owner, ...(studentId && { studentId }) },
+    where: scoped(principal, 'homework', studentId ? { studentId } : {}),
     order: [['givenAt', 'DESC']],
   });
   return rows.map(toHomework);
@@ -38,57 +39,62 @@ export async function listHomework(
 /** Gives a student something to do at home. */
 export async function giveHomework(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   studentId: string,
   values: HomeworkValues,
   givenAt: Date,
   id = v4(),
 ): Promise<string> {
-  await getStudent(database, owner, studentId);
-  const { name, details } = await getDrill(database, owner, values.drillId);
+  await getStudent(database, principal, studentId);
+  const { name, details } = await getDrill(database, principal, values.drillId);
   if (values.rung !== null && !details.ladder[values.rung]) {
     throw new Problem(
       'invalid',
       `${name} has ${details.ladder.length} rungs: there is no rung ${values.rung + 1}.`,
     );
   }
-  await database.models.homework.create({ ...values, id, coachId: owner, studentId, givenAt });
+  const row = { ...values, id, coachId: principal.coachId, studentId, givenAt };
+  await database.change(
+    principal,
+    'homework given',
+    (transaction) => database.models.homework.create(row, { transaction }),
+    givenAt,
+  );
   return id;
 }
 
 /** Ends a piece of homework before its time; what was putted for it stays. */
 export async function endHomework(
-  { models }: Database,
-  owner: string,
+  { models, change }: Database,
+  principal: CoachPrincipal,
   id: string,
   endedAt: Date,
 ): Promise<void> {
-  const [changed] = await models.homework.update(
-    { endedAt },
-    { where: { id, coachId: owner, endedAt: null } },
-  );
-  if (changed === 0) throw notFound('homework');
+  await change(principal, 'homework ended', async (transaction) => {
+    const row = await models.homework.findOne({
+      where: scoped(principal, 'homework', { id, endedAt: null }, 'change'),
+      transaction,
+    });
+    if (!row) throw notFound('homework');
+    await row.update({ endedAt }, { transaction });
+  });
 }
 
 /** Starts a session at home; one that is open for the same homework goes on. */
 export async function startHomework(
   database: Database,
-  owner: string,
-  studentId: string,
+  principal: StudentPrincipal,
   homeworkId: string,
   startedAt: Date,
 ): Promise<string> {
+  const { studentId } = principal;
   const row = await database.models.homework.findOne({
-    where: { id: homeworkId, coachId: owner, studentId },
+    where: scoped(principal, 'homework', { id: homeworkId }),
   });
   if (!row) throw notFound('homework');
   const { drillId, rung, endedAt } = toHomework(row);
   if (endedAt) throw new Problem('invalid', 'This is no longer asked of you.');
-  const open = await database.models.session.findOne({
-    where: { coachId: owner, studentId, homeworkId, finishedAt: null },
-  });
-  if (open) return open.id;
-  return startSession(database, owner, {
+  return startSession(database, principal, {
     studentId,
     drillId,
     homeworkId,
@@ -100,23 +106,10 @@ export async function startHomework(
 /** A session that a student logged, or logs, at home: no other is theirs to see. */
 export async function homeSession(
   database: Database,
-  owner: string,
-  studentId: string,
+  principal: StudentPrincipal,
   sessionId: string,
 ): Promise<Session> {
-  const session = await getSession(database, owner, sessionId);
-  if (session.studentId !== studentId || !session.homeworkId) throw notFound('session');
+  const session = await getSession(database, principal, sessionId);
+  if (!session.homeworkId) throw notFound('session');
   return session;
-}
-
-/** The session at home that a run is of. */
-export async function homeSessionOfRun(
-  database: Database,
-  owner: string,
-  studentId: string,
-  runId: string,
-): Promise<Session> {
-  const run = await database.models.run.findByPk(runId);
-  if (!run) throw notFound('run');
-  return homeSession(database, owner, studentId, run.sessionId);
 }

@@ -1,9 +1,19 @@
 export { connection } from './connection';
-export { ensureCoach, getCoach, saveCoach, type Coach } from './coaches';
+export {
+  addCoach,
+  changeCoach,
+  coachPrincipal,
+  getCoach,
+  headCoach,
+  listCoaches,
+  saveCoach,
+  type Coach,
+} from './coaches';
 export { copyDatabase, describeDatabaseError, openDatabase, type Database } from './database';
 export {
   addDrill,
   archiveDrill,
+  shareDrill,
   getDrill,
   listDrills,
   listVersions,
@@ -15,6 +25,7 @@ export {
   addGreen,
   addReading,
   archiveGreen,
+  shareGreen,
   getGreen,
   latestRead,
   listGreens,
@@ -30,12 +41,46 @@ export {
   endHomework,
   giveHomework,
   homeSession,
-  homeSessionOfRun,
   listHomework,
   startHomework,
   type Homework,
 } from './homework';
-export { knownLink, linkFor, openLink, type Opened } from './links';
+export {
+  FORGOTTEN,
+  endDevice,
+  listDevices,
+  makeTicket,
+  signIn,
+  signInByTicket,
+  ticketStands,
+  whoAsks,
+  type Device,
+  type SignedIn,
+} from './devices';
+export { type DeviceWay } from './device-ways';
+export { listChanges, undoChange, type ChangeTold } from './events';
+export { endLink, knownLink, makeLink, openLink, type Link, type Opened } from './links';
+export {
+  addPasskey,
+  dropPasskey,
+  findPasskey,
+  listPasskeys,
+  passkeyUsed,
+  type KeptKey,
+  type Passkey,
+} from './passkeys';
+export { coachByPassphrase, hasPassphrase, setPassphrase } from './passphrase';
+export {
+  ROLES,
+  ownView,
+  scoped,
+  seesNotes,
+  type CoachPrincipal,
+  type Principal,
+  type Role,
+  type StudentPrincipal,
+} from './principal';
+export { endShare, handOver, listShares, shareStudent, type Share } from './sharing';
 export {
   addPlan,
   archivePlan,
@@ -92,6 +137,7 @@ export {
   getStudent,
   listStudents,
   saveStudent,
+  type Meanwhile,
   type Student,
 } from './students';
 export {

@@ -7,7 +7,7 @@ import { COMMON_KIT, STANDARD_FITTING } from '@/core/people';
 import { standing } from '@/core/layout';
 import { MIGRATIONS } from './migrations';
 import {
-  ensureCoach,
+  headCoach,
   getDrill,
   getSession,
   getStudent,
@@ -105,10 +105,10 @@ describe('a book of the first version', () => {
   it('is copied, moved on, and holds all it held', async () => {
     const database = await openDatabase(file);
     expect(readdirSync(folder)).toContain('coach.db.before-002-greens');
-    const owner = await ensureCoach(database);
-    expect(owner).toBe(ID.coach);
+    const principal = await headCoach(database);
+    expect(principal).toEqual({ as: 'head', coachId: ID.coach, deviceId: null });
 
-    const student = await getStudent(database, owner, ID.student);
+    const student = await getStudent(database, principal, ID.student);
     expect(student).toMatchObject({
       name: 'Oona',
       hand: 'left',
@@ -119,13 +119,13 @@ describe('a book of the first version', () => {
     });
     expect(student.putter.lieAngle).toBeCloseTo(STANDARD_FITTING.lieAngle, 9);
 
-    const drill = await getDrill(database, owner, ID.drill);
+    const drill = await getDrill(database, principal, ID.drill);
     expect(drill).toMatchObject({ name: 'Old gate', version: 1, origin: null });
     expect(drill.details).toEqual(drillDetails.parse({}));
     expect(drill.layout).toMatchObject({ player: STANDARD_FITTING, counts: 'all' });
     expect(drill.layout.putt).toMatchObject({ slope: { grade: 0 }, tiers: [] });
 
-    const session = await getSession(database, owner, ID.session);
+    const session = await getSession(database, principal, ID.session);
     expect(session.runs[0]).toMatchObject({ rung: null, rule: { type: 'open' }, ladder: [] });
     const [run] = toLogged(session).runs;
     expect(run!.putts).toEqual([
@@ -145,25 +145,25 @@ describe('a book of the first version', () => {
 
   it('goes on from there: a new version, a new session, and no second move', async () => {
     const database = await openDatabase(file);
-    const owner = await ensureCoach(database);
-    const { name, layout, details } = await getDrill(database, owner, ID.drill);
+    const principal = await headCoach(database);
+    const { name, layout, details } = await getDrill(database, principal, ID.drill);
     const now = new Date('2026-11-24T10:00:00Z');
-    await saveDrill(database, owner, ID.drill, { name, layout, details }, now);
-    expect(await listVersions(database, owner, ID.drill)).toEqual([{ number: 1, at: null }]);
+    await saveDrill(database, principal, ID.drill, { name, layout, details }, now);
+    expect(await listVersions(database, principal, ID.drill)).toEqual([{ number: 1, at: null }]);
     const changed = { ...details, rule: { type: 'row' as const, length: 5 } };
-    await saveDrill(database, owner, ID.drill, { name, layout, details: changed }, now);
-    expect((await listVersions(database, owner, ID.drill))[0]).toEqual({ number: 2, at: now });
-    const started = await startSession(database, owner, {
+    await saveDrill(database, principal, ID.drill, { name, layout, details: changed }, now);
+    expect((await listVersions(database, principal, ID.drill))[0]).toEqual({ number: 2, at: now });
+    const started = await startSession(database, principal, {
       studentId: ID.student,
       drillId: ID.drill,
       startedAt: now,
     });
-    const [run] = (await getSession(database, owner, started)).runs;
+    const [run] = (await getSession(database, principal, started)).runs;
     expect(run).toMatchObject({
       rule: { type: 'row', length: 5 },
       layout: { player: { hand: 'left' } },
     });
-    const [older] = (await getSession(database, owner, ID.session)).runs;
+    const [older] = (await getSession(database, principal, ID.session)).runs;
     expect(older!.rule).toEqual({ type: 'open' });
     await database.close();
     const again = await openDatabase(file);

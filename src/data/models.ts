@@ -14,12 +14,17 @@ import {
   required,
   type Row,
 } from './columns';
+import { defineAcademy, type AcademyModels } from './academy-models';
 import { definePlanning, type PlanningModels } from './planning-models';
+import type { Role } from './principal';
 
 export interface CoachRow extends Row<CoachRow> {
   id: string;
   name: string;
   settings: unknown;
+  role: CreationOptional<Role>;
+  passphrase: CreationOptional<string | null>;
+  archivedAt: CreationOptional<Date | null>;
 }
 
 export interface StudentRow extends Row<StudentRow> {
@@ -33,6 +38,8 @@ export interface StudentRow extends Row<StudentRow> {
   school: string;
   kit: unknown;
   archivedAt: CreationOptional<Date | null>;
+  /** One more with every change, so that who changes what another has changed is told. */
+  version: CreationOptional<number>;
 }
 
 export interface PutterRow extends Row<PutterRow> {
@@ -49,6 +56,7 @@ export interface DrillRow extends Row<DrillRow> {
   name: string;
   archivedAt: CreationOptional<Date | null>;
   origin: CreationOptional<string | null>;
+  sharedAt: CreationOptional<Date | null>;
 }
 
 export interface DrillVersionRow extends Row<DrillVersionRow> {
@@ -101,6 +109,7 @@ export interface PuttRow extends Row<PuttRow> {
   leftOut: CreationOptional<boolean>;
   place: CreationOptional<object | null>;
   manner: CreationOptional<string | null>;
+  savedBy: CreationOptional<string | null>;
 }
 
 export interface PuttChangeRow extends Row<PuttChangeRow> {
@@ -109,6 +118,7 @@ export interface PuttChangeRow extends Row<PuttChangeRow> {
   was: unknown;
   at: Date;
   savedAt: Date;
+  savedBy: CreationOptional<string | null>;
 }
 
 export interface RunMarkRow extends Row<RunMarkRow> {
@@ -118,6 +128,7 @@ export interface RunMarkRow extends Row<RunMarkRow> {
   mark: unknown;
   at: Date;
   savedAt: Date;
+  savedBy: CreationOptional<string | null>;
 }
 
 export interface GreenRow extends Row<GreenRow> {
@@ -126,6 +137,7 @@ export interface GreenRow extends Row<GreenRow> {
   name: string;
   notes: string;
   archivedAt: CreationOptional<Date | null>;
+  sharedAt: CreationOptional<Date | null>;
 }
 
 export interface SpotRow extends Row<SpotRow> {
@@ -146,7 +158,7 @@ export interface ReadingRow extends Row<ReadingRow> {
   note: string;
 }
 
-export interface Models extends PlanningModels {
+export interface Models extends PlanningModels, AcademyModels {
   coach: ModelStatic<CoachRow>;
   student: ModelStatic<StudentRow>;
   putter: ModelStatic<PutterRow>;
@@ -167,7 +179,14 @@ export function defineModels(sequelize: Sequelize): Models {
   return {
     coach: sequelize.define<CoachRow>(
       'coach',
-      { id: id(), name: required(STRING), settings: required(JSON) },
+      {
+        id: id(),
+        name: required(STRING),
+        settings: required(JSON),
+        role: { ...required(STRING), defaultValue: 'head' },
+        passphrase: optionalText(),
+        archivedAt: optionalDate(),
+      },
       TABLE,
     ),
     student: sequelize.define<StudentRow>(
@@ -183,6 +202,7 @@ export function defineModels(sequelize: Sequelize): Models {
         school: required(STRING),
         kit: required(JSON),
         archivedAt: optionalDate(),
+        version: { ...required(INTEGER), defaultValue: 1 },
       },
       TABLE,
     ),
@@ -205,6 +225,7 @@ export function defineModels(sequelize: Sequelize): Models {
         name: required(STRING),
         archivedAt: optionalDate(),
         origin: { type: STRING, allowNull: true },
+        sharedAt: optionalDate(),
       },
       TABLE,
     ),
@@ -269,6 +290,7 @@ export function defineModels(sequelize: Sequelize): Models {
         leftOut: { ...required(BOOLEAN), defaultValue: false },
         place: { type: JSON, allowNull: true },
         manner: optionalText(),
+        savedBy: optionalText(),
       },
       TABLE,
     ),
@@ -280,6 +302,7 @@ export function defineModels(sequelize: Sequelize): Models {
         was: required(JSON),
         at: required(DATE),
         savedAt: required(DATE),
+        savedBy: optionalText(),
       },
       TABLE,
     ),
@@ -292,6 +315,7 @@ export function defineModels(sequelize: Sequelize): Models {
         mark: required(JSON),
         at: required(DATE),
         savedAt: required(DATE),
+        savedBy: optionalText(),
       },
       TABLE,
     ),
@@ -303,6 +327,7 @@ export function defineModels(sequelize: Sequelize): Models {
         name: required(STRING),
         notes: required(TEXT),
         archivedAt: optionalDate(),
+        sharedAt: optionalDate(),
       },
       TABLE,
     ),
@@ -331,5 +356,6 @@ export function defineModels(sequelize: Sequelize): Models {
       TABLE,
     ),
     ...definePlanning(sequelize),
+    ...defineAcademy(sequelize),
   };
 }

@@ -71,10 +71,13 @@ export interface HomeworkRow extends Row<HomeworkRow> {
 }
 
 export interface LinkRow extends Row<LinkRow> {
-  token: string;
+  id: string;
+  hash: string;
   coachId: string;
   studentId: CreationOptional<string | null>;
   madeAt: Date;
+  until: CreationOptional<Date | null>;
+  openedAt: CreationOptional<Date | null>;
   endedAt: CreationOptional<Date | null>;
 }
 
@@ -165,10 +168,13 @@ export function definePlanning(sequelize: Sequelize): PlanningModels {
     link: sequelize.define<LinkRow>(
       'link',
       {
-        token: id(),
+        id: id(),
+        hash: required(STRING),
         coachId: required(STRING),
         studentId: optionalText(),
         madeAt: required(DATE),
+        until: optionalDate(),
+        openedAt: optionalDate(),
         endedAt: optionalDate(),
       },
       TABLE,

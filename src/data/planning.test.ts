@@ -18,7 +18,9 @@ import {
   addStudent,
   archivePlan,
   dropAppointment,
+  archiveStudent,
   endHomework,
+  endLink,
   endProgramme,
   finishSession,
   getPlan,
@@ -27,8 +29,8 @@ import {
   giveHomework,
   goToNextBlock,
   homeSession,
-  homeSessionOfRun,
-  linkFor,
+  knownLink,
+  makeLink,
   listAppointments,
   listHomework,
   listPlans,
@@ -41,9 +43,11 @@ import {
   startHomework,
   startPlan,
   startSession,
+  type CoachPrincipal,
+  type StudentPrincipal,
   type Database,
 } from '.';
-import { TEST_STUDENT, openTestBook, type TestBook } from './test-book';
+import { TEST_STUDENT, asStudent, openTestBook, stranger, type TestBook } from './test-book';
 
 const ZONE = 'Europe/Amsterdam';
 const now = new Date('2026-03-02T10:00:00Z');
@@ -51,18 +55,26 @@ const layout = ballGateLayout(DEFAULT_PUTT, { distance: 0.4572, gap: 0.06, shank
 
 let book: TestBook;
 let database: Database;
-let owner: string;
+let principal: CoachPrincipal;
+/** The student, as their link has them ask. */
+let pupil: StudentPrincipal;
 let studentId: string;
 let drillId: string;
 let ladderId: string;
 
 beforeEach(async () => {
   book = await openTestBook();
-  ({ database, owner } = book);
-  studentId = await addStudent(database, owner, TEST_STUDENT);
-  drillId = await addDrill(database, owner, { name: 'Gate', layout, details: bareDetails() }, now);
+  ({ database, principal } = book);
+  studentId = await addStudent(database, principal, TEST_STUDENT);
+  pupil = asStudent(principal, studentId);
+  drillId = await addDrill(
+    database,
+    principal,
+    { name: 'Gate', layout, details: bareDetails() },
+    now,
+  );
   const { name, layout: drawn, key: origin, ...details } = libraryDrill('gate-ladder')!;
-  ladderId = await addDrill(database, owner, { name, layout: drawn, details, origin }, now);
+  ladderId = await addDrill(database, principal, { name, layout: drawn, details, origin }, now);
 });
 
 afterEach(() => book.close());
@@ -87,35 +99,35 @@ const plan = (more: Partial<PlanValues> = {}): PlanValues => ({
 
 describe('a plan', () => {
   it('is kept, changed and put away', async () => {
-    const id = await addPlan(database, owner, plan(), now);
-    await savePlan(database, owner, id, plan({ name: 'A longer hour', minutes: 75 }));
-    expect(await getPlan(database, owner, id)).toMatchObject({
+    const id = await addPlan(database, principal, plan(), now);
+    await savePlan(database, principal, id, plan({ name: 'A longer hour', minutes: 75 }));
+    expect(await getPlan(database, principal, id)).toMatchObject({
       name: 'A longer hour',
       minutes: 75,
       archivedAt: null,
     });
-    await archivePlan(database, owner, id, now);
-    expect((await listPlans(database, owner))[0]!.archivedAt).toEqual(now);
+    await archivePlan(database, principal, id, now);
+    expect((await listPlans(database, principal))[0]!.archivedAt).toEqual(now);
   });
 
   it('names nothing that is not the coach’s', async () => {
-    await expect(addPlan(database, owner, plan({ blocks: [block(v4())] }), now)).rejects.toThrow(
-      /no such drill/,
-    );
-    await expect(addPlan(database, owner, plan({ studentIds: [v4()] }), now)).rejects.toThrow(
+    await expect(
+      addPlan(database, principal, plan({ blocks: [block(v4())] }), now),
+    ).rejects.toThrow(/no such drill/);
+    await expect(addPlan(database, principal, plan({ studentIds: [v4()] }), now)).rejects.toThrow(
       /no such student/,
     );
-    const id = await addPlan(database, owner, plan(), now);
-    await expect(getPlan(database, 'somebody else', id)).rejects.toThrow(/no such plan/);
+    const id = await addPlan(database, principal, plan(), now);
+    await expect(getPlan(database, stranger(), id)).rejects.toThrow(/no such plan/);
   });
 
   it('is run block by block, on the rungs that were set', async () => {
     const wanted = plan();
-    const id = await addPlan(database, owner, wanted, now);
-    const [sessionId] = await startPlan(database, owner, id, { startedAt: now });
-    await goToNextBlock(database, owner, sessionId!);
-    await goToNextBlock(database, owner, sessionId!);
-    const session = await getSession(database, owner, sessionId!);
+    const id = await addPlan(database, principal, wanted, now);
+    const [sessionId] = await startPlan(database, principal, id, { startedAt: now });
+    await goToNextBlock(database, principal, sessionId!);
+    await goToNextBlock(database, principal, sessionId!);
+    const session = await getSession(database, principal, sessionId!);
     expect(session.planId).toBe(id);
     expect(session.runs.map(({ planBlock, rung }) => [planBlock, rung])).toEqual([
       [wanted.blocks[0]!.id, null],
@@ -123,34 +135,39 @@ describe('a plan', () => {
       [wanted.blocks[2]!.id, null],
     ]);
     expect(new Set(session.runs.map((run) => run.block)).size).toBe(3);
-    await expect(goToNextBlock(database, owner, sessionId!)).rejects.toThrow(/come to its end/);
+    await expect(goToNextBlock(database, principal, sessionId!)).rejects.toThrow(/come to its end/);
   });
 
   it('moves all of a group on together', async () => {
-    const other = await addStudent(database, owner, { ...TEST_STUDENT, name: 'Merle' });
+    const other = await addStudent(database, principal, { ...TEST_STUDENT, name: 'Merle' });
     const wanted = plan({ studentIds: [studentId, other] });
-    const id = await addPlan(database, owner, wanted, now);
-    const ids = await startPlan(database, owner, id, { startedAt: now });
+    const id = await addPlan(database, principal, wanted, now);
+    const ids = await startPlan(database, principal, id, { startedAt: now });
     expect(ids).toHaveLength(2);
-    await goToNextBlock(database, owner, ids[1]!);
+    await goToNextBlock(database, principal, ids[1]!);
     for (const one of ids) {
-      const { runs } = await getSession(database, owner, one);
+      const { runs } = await getSession(database, principal, one);
       expect(runs.map(({ drillId: on }) => on)).toEqual([drillId, ladderId]);
     }
   });
 
   it('is followed only by a session that follows one', async () => {
-    const id = await startSession(database, owner, { studentId, drillId, startedAt: now });
-    await expect(goToNextBlock(database, owner, id)).rejects.toThrow(/follows no plan/);
+    const id = await startSession(database, principal, { studentId, drillId, startedAt: now });
+    await expect(goToNextBlock(database, principal, id)).rejects.toThrow(/follows no plan/);
   });
 
   it('putts a test cold', async () => {
     const { name, layout: drawn, key: origin, ...details } = libraryDrill('cold-start')!;
-    const test = await addDrill(database, owner, { name, layout: drawn, details, origin }, now);
-    const id = await addPlan(database, owner, plan({ blocks: [block(test), block(drillId)] }), now);
-    const [sessionId] = await startPlan(database, owner, id, { startedAt: now });
-    await goToNextBlock(database, owner, sessionId!);
-    const { runs } = await getSession(database, owner, sessionId!);
+    const test = await addDrill(database, principal, { name, layout: drawn, details, origin }, now);
+    const id = await addPlan(
+      database,
+      principal,
+      plan({ blocks: [block(test), block(drillId)] }),
+      now,
+    );
+    const [sessionId] = await startPlan(database, principal, id, { startedAt: now });
+    await goToNextBlock(database, principal, sessionId!);
+    const { runs } = await getSession(database, principal, sessionId!);
     expect(runs.map(({ cold, rule }) => [cold, rule.type])).toEqual([
       [true, 'assessment'],
       [false, 'open'],
@@ -178,35 +195,35 @@ const programme = (more: Partial<ProgrammeValues> = {}): ProgrammeValues => ({
   ...more,
 });
 const add = () =>
-  addProgramme(database, owner, studentId, programme(), { needs: NEEDS, zone: ZONE, at: now });
+  addProgramme(database, principal, studentId, programme(), { needs: NEEDS, zone: ZONE, at: now });
 const putted = async (at: string) => {
-  const id = await startSession(database, owner, {
+  const id = await startSession(database, principal, {
     studentId,
     drillId,
     startedAt: new Date(at),
   });
-  const { runs } = await getSession(database, owner, id);
+  const { runs } = await getSession(database, principal, id);
   await recordEvents(
     database,
-    owner,
+    principal,
     runs[0]!.id,
     [{ type: 'putt', id: v4(), outcomes: { gate: 'clear' }, at: new Date(at) }],
     new Date(at),
   );
-  await finishSession(database, owner, id, new Date(at));
+  await finishSession(database, principal, id, new Date(at));
 };
 
 describe('a programme', () => {
   it('has its days in the diary', async () => {
     const id = await add();
-    const { entries, changes } = await getProgramme(database, owner, id);
+    const { entries, changes } = await getProgramme(database, principal, id);
     expect(entries.map(({ day }) => day).slice(0, 3)).toEqual([
       '2026-03-03',
       '2026-03-06',
       '2026-03-10',
     ]);
     expect(changes).toEqual([]);
-    const week = await listAppointments(database, owner, {
+    const week = await listAppointments(database, principal, {
       from: '2026-03-09',
       until: '2026-03-15',
     });
@@ -216,7 +233,7 @@ describe('a programme', () => {
   it('knows a day by the coach’s clock: half past midnight is the next', async () => {
     const id = await add();
     await putted('2026-03-02T23:30:00Z');
-    const { entries } = await refreshProgramme(database, owner, id, {
+    const { entries } = await refreshProgramme(database, principal, id, {
       needs: NEEDS,
       at: new Date('2026-03-05T09:00:00Z'),
       zone: ZONE,
@@ -226,33 +243,37 @@ describe('a programme', () => {
 
   it('changes when two days were missed, says why once, and leaves rows that stay', async () => {
     const id = await add();
-    const before = await getProgramme(database, owner, id);
+    const before = await getProgramme(database, principal, id);
     const at = new Date('2026-03-09T09:00:00Z');
-    const refreshed = await refreshProgramme(database, owner, id, { needs: NEEDS, at, zone: ZONE });
+    const refreshed = await refreshProgramme(database, principal, id, {
+      needs: NEEDS,
+      at,
+      zone: ZONE,
+    });
     expect(refreshed.entries.slice(0, 2).map(({ state }) => state)).toEqual(['missed', 'missed']);
     expect(refreshed.changes.length).toBeGreaterThan(0);
     expect(refreshed.changes[0]!.words).toContain('was missed');
     expect(refreshed.entries.map((entry) => entry.id)).toEqual(
       before.entries.map((entry) => entry.id),
     );
-    const again = await refreshProgramme(database, owner, id, { needs: NEEDS, at, zone: ZONE });
+    const again = await refreshProgramme(database, principal, id, { needs: NEEDS, at, zone: ZONE });
     expect(again).toEqual(refreshed);
   });
 
   it('keeps the days that still fall where they were when its days are changed', async () => {
     const id = await add();
-    const before = await getProgramme(database, owner, id);
+    const before = await getProgramme(database, principal, id);
     const [first] = programme().slots;
     await saveProgramme(
       database,
-      owner,
+      principal,
       id,
       programme({
         slots: [first!, { weekday: 4, time: null, minutes: 40, kind: 'practice' }],
       }),
       { needs: NEEDS, zone: ZONE, at: now },
     );
-    const after = await getProgramme(database, owner, id);
+    const after = await getProgramme(database, principal, id);
     const tuesdays = (of: typeof after) => of.entries.filter(({ time }) => time === '17:00');
     expect(tuesdays(after)).toEqual(tuesdays(before));
     expect(after.entries.some(({ day }) => day === '2026-03-06')).toBe(false);
@@ -262,9 +283,9 @@ describe('a programme', () => {
 
   it('ended, takes what was to come out of the diary', async () => {
     const id = await add();
-    await endProgramme(database, owner, id, now);
-    expect((await getProgramme(database, owner, id)).entries).toEqual([]);
-    await expect(endProgramme(database, owner, id, now)).rejects.toThrow(/no such programme/);
+    await endProgramme(database, principal, id, now);
+    expect((await getProgramme(database, principal, id)).entries).toEqual([]);
+    await expect(endProgramme(database, principal, id, now)).rejects.toThrow(/no such programme/);
   });
 
   it('weighs every skill that can be trained', () =>
@@ -282,15 +303,15 @@ describe('a date', () => {
       planId: null,
       note: 'by the lock',
     };
-    const id = await addAppointment(database, owner, date, ZONE);
+    const id = await addAppointment(database, principal, date, ZONE);
     const { studentId: _whose, ...moved } = { ...date, day: '2026-03-21', time: null };
-    await saveAppointment(database, owner, id, moved);
+    await saveAppointment(database, principal, id, moved);
     const all = { from: '2026-01-01', until: '2026-12-31' };
-    expect(await listAppointments(database, owner, all)).toMatchObject([
+    expect(await listAppointments(database, principal, all)).toMatchObject([
       { day: '2026-03-21', time: null, zone: ZONE, note: 'by the lock', state: 'planned' },
     ]);
-    await dropAppointment(database, owner, id);
-    expect(await listAppointments(database, owner, all)).toEqual([]);
+    await dropAppointment(database, principal, id);
+    expect(await listAppointments(database, principal, all)).toEqual([]);
   });
 });
 
@@ -308,67 +329,87 @@ describe('homework', () => {
   it('is started by the student, and goes on where it was left', async () => {
     const id = await giveHomework(
       database,
-      owner,
+      principal,
       studentId,
       work({ drillId: ladderId, rung: 1 }),
       now,
     );
-    const session = await startHomework(database, owner, studentId, id, now);
-    expect(await startHomework(database, owner, studentId, id, now)).toBe(session);
-    const { runs, homeworkId } = await getSession(database, owner, session);
+    const session = await startHomework(database, pupil, id, now);
+    expect(await startHomework(database, pupil, id, now)).toBe(session);
+    const { runs, homeworkId } = await getSession(database, principal, session);
     expect([homeworkId, runs[0]!.rung]).toEqual([id, 1]);
   });
 
   it('is on a rung that there is, and ended is asked no more', async () => {
-    await expect(giveHomework(database, owner, studentId, work({ rung: 3 }), now)).rejects.toThrow(
-      /no rung 4/,
-    );
-    const id = await giveHomework(database, owner, studentId, work(), now);
-    await endHomework(database, owner, id, now);
-    expect((await listHomework(database, owner, studentId))[0]!.endedAt).toEqual(now);
-    await expect(startHomework(database, owner, studentId, id, now)).rejects.toThrow(/no longer/);
+    await expect(
+      giveHomework(database, principal, studentId, work({ rung: 3 }), now),
+    ).rejects.toThrow(/no rung 4/);
+    const id = await giveHomework(database, principal, studentId, work(), now);
+    await endHomework(database, principal, id, now);
+    expect((await listHomework(database, principal, studentId))[0]!.endedAt).toEqual(now);
+    await expect(startHomework(database, pupil, id, now)).rejects.toThrow(/no longer/);
   });
 
   it('shows a student that student’s own sessions at home, and no other', async () => {
-    const other = await addStudent(database, owner, { ...TEST_STUDENT, name: 'Merle' });
-    const own = await giveHomework(database, owner, studentId, work(), now);
-    const theirs = await giveHomework(database, owner, other, work(), now);
-    const atHome = await startHomework(database, owner, studentId, own, now);
-    const elsewhere = await startHomework(database, owner, other, theirs, now);
-    const lesson = await startSession(database, owner, { studentId, drillId, startedAt: now });
-    expect((await homeSession(database, owner, studentId, atHome)).id).toBe(atHome);
+    const other = await addStudent(database, principal, { ...TEST_STUDENT, name: 'Merle' });
+    const own = await giveHomework(database, principal, studentId, work(), now);
+    const theirs = await giveHomework(database, principal, other, work(), now);
+    const atHome = await startHomework(database, pupil, own, now);
+    const elsewhere = await startHomework(database, asStudent(principal, other), theirs, now);
+    const lesson = await startSession(database, principal, { studentId, drillId, startedAt: now });
+    expect((await homeSession(database, pupil, atHome)).id).toBe(atHome);
     for (const hidden of [elsewhere, lesson]) {
-      await expect(homeSession(database, owner, studentId, hidden)).rejects.toThrow(
-        /no such session/,
-      );
-      const { runs } = await getSession(database, owner, hidden);
-      await expect(homeSessionOfRun(database, owner, studentId, runs[0]!.id)).rejects.toThrow(
-        /no such session/,
-      );
+      await expect(homeSession(database, pupil, hidden)).rejects.toThrow(/no such session/);
+      const { runs } = await getSession(database, principal, hidden);
+      const event = { type: 'putt' as const, id: v4(), outcomes: { gate: 'clear' }, at: now };
+      if (hidden === lesson) {
+        await expect(recordEvents(database, pupil, runs[0]!.id, [event], now)).rejects.toThrow(
+          /no such run/,
+        );
+      }
     }
-    await expect(startHomework(database, owner, studentId, theirs, now)).rejects.toThrow(
-      /no such homework/,
-    );
+    await expect(startHomework(database, pupil, theirs, now)).rejects.toThrow(/no such homework/);
   });
 });
 
 describe('a link', () => {
-  it('is one that nobody guesses, and stays the same until it is made anew', async () => {
-    const link = await linkFor(database, owner, studentId, now);
+  it('is one that nobody guesses, is told once, and kept as its hash only', async () => {
+    const link = await makeLink(database, principal, studentId, now);
     expect(link).toMatch(/^[\w-]{32}$/);
-    expect(await linkFor(database, owner, studentId, now)).toBe(link);
-    expect(await openLink(database, link)).toEqual({ owner, studentId });
-    const fresh = await linkFor(database, owner, studentId, now, true);
-    expect(fresh).not.toBe(link);
-    await expect(openLink(database, link)).rejects.toThrow(/no such page/);
-    expect(await openLink(database, fresh)).toEqual({ owner, studentId });
+    const rows = await database.models.link.findAll({ raw: true });
+    expect(JSON.stringify(rows)).not.toContain(link);
+    expect(await openLink(database, link, now)).toEqual(asStudent(principal, studentId));
+    expect(await knownLink(database, principal, studentId, now)).toEqual({
+      madeAt: now,
+      until: null,
+      openedAt: now,
+    });
+  });
+
+  it('ends when it is made anew, ended, past its end, or its student is put away', async () => {
+    const link = await makeLink(database, principal, studentId, now);
+    const fresh = await makeLink(database, principal, studentId, now);
+    await expect(openLink(database, link, now)).rejects.toThrow(/no such page/);
+    expect(await openLink(database, fresh, now)).toEqual(asStudent(principal, studentId));
+    await endLink(database, principal, studentId, now);
+    await expect(openLink(database, fresh, now)).rejects.toThrow(/no such page/);
+
+    const until = new Date(now.getTime() + 1000);
+    const ending = await makeLink(database, principal, studentId, now, until);
+    expect((await openLink(database, ending, now)).as).toBe('student');
+    await expect(openLink(database, ending, until)).rejects.toThrow(/no such page/);
+    expect(await knownLink(database, principal, studentId, until)).toBeNull();
+
+    const away = await makeLink(database, principal, studentId, now);
+    await archiveStudent(database, principal, studentId, now);
+    await expect(openLink(database, away, now)).rejects.toThrow(/no such page/);
+    await expect(makeLink(database, principal, studentId, now)).rejects.toThrow(/no such student/);
   });
 
   it('to the calendar opens no student', async () => {
-    const calendar = await linkFor(database, owner, null, now);
-    await linkFor(database, owner, studentId, now);
-    expect(await openLink(database, calendar)).toEqual({ owner, studentId: null });
-    expect(await linkFor(database, owner, null, now)).toBe(calendar);
-    await expect(linkFor(database, owner, v4(), now)).rejects.toThrow(/no such student/);
+    const calendar = await makeLink(database, principal, null, now);
+    await makeLink(database, principal, studentId, now);
+    expect(await openLink(database, calendar, now)).toEqual(principal);
+    await expect(makeLink(database, principal, v4(), now)).rejects.toThrow(/no such student/);
   });
 });

@@ -1,8 +1,11 @@
 import { v4 } from 'uuid';
+import { z } from 'zod';
 import { nextBlock, planSchema, type PlanBlock, type PlanValues } from '@/core/planning';
+import { changeOwn } from './change-own';
 import type { Database } from './database';
 import type { GreenSpot } from './greens';
 import type { PlanRow } from './planning-models';
+import { scoped, type CoachPrincipal, type Principal } from './principal';
 import { Problem, notFound } from './problem';
 import { getGroup, getSession } from './sessions';
 import { startGroup, swapDrill } from './starting';
@@ -14,77 +17,95 @@ export interface Plan extends PlanValues {
   archivedAt: Date | null;
 }
 
+/** A plan as it was kept, whatever names were allowed then. */
+const keptPlan = planSchema.extend({ name: z.string() });
+
 const toPlan = ({ id, details, madeAt, archivedAt }: PlanRow): Plan => ({
-  ...planSchema.parse(details),
+  ...keptPlan.parse(details),
   id,
   madeAt,
   archivedAt,
 });
 
-/** Plans of a coach, newest first; those put away too. */
-export async function listPlans({ models }: Database, owner: string): Promise<Plan[]> {
+/** Plans that a principal reaches, newest first; those put away too. */
+export async function listPlans({ models }: Database, principal: Principal): Promise<Plan[]> {
   const rows = await models.plan.findAll({
-    where: { coachId: owner },
+    where: scoped(principal, 'plan'),
     order: [['madeAt', 'DESC']],
   });
   return rows.map(toPlan);
 }
 
-export async function getPlan({ models }: Database, owner: string, id: string): Promise<Plan> {
-  const row = await models.plan.findOne({ where: { id, coachId: owner } });
+export async function getPlan(
+  { models }: Database,
+  principal: Principal,
+  id: string,
+): Promise<Plan> {
+  const row = await models.plan.findOne({ where: scoped(principal, 'plan', { id }) });
   if (!row) throw notFound('plan');
   return toPlan(row);
 }
 
-/** Everything that a plan names must be the coach's own. */
-async function checkOwned(
+/** Everything that a plan names must be within the coach's reach. */
+async function checkReached(
   { models }: Database,
-  owner: string,
+  principal: Principal,
   { studentIds, blocks }: PlanValues,
 ): Promise<void> {
-  const students = await models.student.count({ where: { id: studentIds, coachId: owner } });
+  const students = await models.student.count({
+    where: scoped(principal, 'student', { id: studentIds }),
+  });
   if (students < new Set(studentIds).size) throw notFound('student');
   const drillIds = [...new Set(blocks.map(({ drillId }) => drillId))];
-  const drills = await models.drill.count({ where: { id: drillIds, coachId: owner } });
+  const drills = await models.drill.count({ where: scoped(principal, 'drill', { id: drillIds }) });
   if (drills < drillIds.length) throw notFound('drill');
 }
 
 /** Keeps a new plan. */
 export async function addPlan(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   values: PlanValues,
   madeAt: Date,
   id = v4(),
 ): Promise<string> {
-  await checkOwned(database, owner, values);
-  await database.models.plan.create({ id, coachId: owner, details: values, madeAt });
+  await checkReached(database, principal, values);
+  const row = { id, coachId: principal.coachId, details: values, madeAt };
+  await database.change(
+    principal,
+    'plan made',
+    (transaction) => database.models.plan.create(row, { transaction }),
+    madeAt,
+  );
   return id;
 }
 
 export async function savePlan(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   id: string,
   values: PlanValues,
 ): Promise<void> {
-  await checkOwned(database, owner, values);
-  const [changed] = await database.models.plan.update(
-    { details: values },
-    { where: { id, coachId: owner } },
-  );
-  if (changed === 0) throw notFound('plan');
+  await checkReached(database, principal, values);
+  await database.change(principal, 'plan changed', async (transaction) => {
+    const row = await database.models.plan.findOne({
+      where: scoped(principal, 'plan', { id }, 'change'),
+      transaction,
+    });
+    if (!row) throw notFound('plan');
+    await row.update({ details: values }, { transaction });
+  });
 }
 
 /** Puts a plan away, or takes one back. */
 export async function archivePlan(
-  { models }: Database,
-  owner: string,
+  database: Database,
+  principal: CoachPrincipal,
   id: string,
   archivedAt: Date | null,
 ): Promise<void> {
-  const [changed] = await models.plan.update({ archivedAt }, { where: { id, coachId: owner } });
-  if (changed === 0) throw notFound('plan');
+  const what = archivedAt ? 'plan put away' : 'plan taken back';
+  await changeOwn(database, principal, 'plan', id, what, { archivedAt });
 }
 
 const rungOf = ({ rungs }: PlanBlock, studentId: string): number | null => rungs[studentId] ?? null;
@@ -96,15 +117,15 @@ const rungOf = ({ rungs }: PlanBlock, studentId: string): number | null => rungs
  */
 export async function startPlan(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   id: string,
   { startedAt, green }: { startedAt: Date; green?: GreenSpot },
 ): Promise<string[]> {
-  const { studentIds, blocks } = await getPlan(database, owner, id);
+  const { studentIds, blocks } = await getPlan(database, principal, id);
   const first = blocks[0]!;
   return startGroup(
     database,
-    owner,
+    principal,
     studentIds.map((studentId) => {
       const rung = rungOf(first, studentId);
       return { studentId, drillId: first.drillId, ...(rung !== null && { rung }) };
@@ -120,19 +141,19 @@ export async function startPlan(
  */
 export async function goToNextBlock(
   database: Database,
-  owner: string,
+  principal: Principal,
   sessionId: string,
 ): Promise<void> {
-  const session = await getSession(database, owner, sessionId);
+  const session = await getSession(database, principal, sessionId);
   if (!session.planId) throw new Problem('invalid', 'This session follows no plan.');
-  const { blocks } = await getPlan(database, owner, session.planId);
-  const group = await getGroup(database, owner, session);
+  const { blocks } = await getPlan(database, principal, session.planId);
+  const group = await getGroup(database, principal, session);
   const played = group.flatMap(({ runs }) => runs.map(({ planBlock }) => planBlock));
   const next = nextBlock(blocks, played);
   if (!next) throw new Problem('invalid', 'The plan has come to its end.');
   for (const { id, studentId, finishedAt } of group) {
     if (finishedAt) continue;
-    await swapDrill(database, owner, id, {
+    await swapDrill(database, principal, id, {
       drillId: next.drillId,
       rung: rungOf(next, studentId),
       planBlock: next.id,

@@ -1,4 +1,4 @@
-export type ProblemCode = 'not-found' | 'finished' | 'invalid' | 'database';
+export type ProblemCode = 'not-found' | 'finished' | 'invalid' | 'refused' | 'database';
 
 /** Something the coach can be told: its message is a sentence for a screen. */
 export class Problem extends Error {

@@ -17,6 +17,7 @@ import {
 } from '@/core/planning';
 import type { Database } from './database';
 import type { AppointmentRow, ProgrammeRow } from './planning-models';
+import { scoped, type CoachPrincipal, type Principal } from './principal';
 import { notFound } from './problem';
 import { getStudent } from './students';
 
@@ -69,18 +70,17 @@ export interface Programme extends ProgrammeValues {
   changes: (ProgrammeChange & { at: Date })[];
 }
 
-/** Dates of a coach from one day to another, both included; of one student when named. */
+/** Dates that a principal reaches from one day to another, both included; of one student when named. */
 export async function listAppointments(
   { models }: Database,
-  owner: string,
+  principal: Principal,
   { from, until, studentId }: { from: Day; until: Day; studentId?: string },
 ): Promise<Appointment[]> {
   const rows = await models.appointment.findAll({
-    where: {
-      coachId: owner,
+    where: scoped(principal, 'appointment', {
       day: { [Op.between]: [from, until] },
       ...(studentId && { studentId }),
-    },
+    }),
     order: [
       ['day', 'ASC'],
       ['time', 'ASC'],
@@ -92,45 +92,60 @@ export async function listAppointments(
 /** A date that no programme made. */
 export async function addAppointment(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   values: AppointmentValues,
   zone: string,
   id = v4(),
 ): Promise<string> {
-  await getStudent(database, owner, values.studentId);
-  await database.models.appointment.create({ ...values, id, coachId: owner, zone });
+  await getStudent(database, principal, values.studentId);
+  const row = { ...values, id, coachId: principal.coachId, zone };
+  await database.change(principal, 'date made', (transaction) =>
+    database.models.appointment.create(row, { transaction }),
+  );
   return id;
 }
 
 /** Changes a date; one of a programme keeps what it works on. */
 export async function saveAppointment(
-  { models }: Database,
-  owner: string,
+  { models, change }: Database,
+  principal: CoachPrincipal,
   id: string,
   values: Omit<AppointmentValues, 'studentId'>,
 ): Promise<void> {
-  const [changed] = await models.appointment.update(values, { where: { id, coachId: owner } });
-  if (changed === 0) throw notFound('date');
+  await change(principal, 'date changed', async (transaction) => {
+    const row = await models.appointment.findOne({
+      where: scoped(principal, 'appointment', { id }, 'change'),
+      transaction,
+    });
+    if (!row) throw notFound('date');
+    await row.update(values, { transaction });
+  });
 }
 
 export async function getAppointment(
   { models }: Database,
-  owner: string,
+  principal: Principal,
   id: string,
 ): Promise<Appointment> {
-  const row = await models.appointment.findOne({ where: { id, coachId: owner } });
+  const row = await models.appointment.findOne({ where: scoped(principal, 'appointment', { id }) });
   if (!row) throw notFound('date');
   return toAppointment(row);
 }
 
 /** Takes a date out of the diary. */
 export async function dropAppointment(
-  { models }: Database,
-  owner: string,
+  { models, change }: Database,
+  principal: CoachPrincipal,
   id: string,
 ): Promise<void> {
-  const dropped = await models.appointment.destroy({ where: { id, coachId: owner } });
-  if (dropped === 0) throw notFound('date');
+  await change(principal, 'date taken out', async (transaction) => {
+    const row = await models.appointment.findOne({
+      where: scoped(principal, 'appointment', { id }, 'change'),
+      transaction,
+    });
+    if (!row) throw notFound('date');
+    await row.destroy({ transaction });
+  });
 }
 
 async function toProgramme({ models }: Database, row: ProgrammeRow): Promise<Programme> {
@@ -160,10 +175,13 @@ async function toProgramme({ models }: Database, row: ProgrammeRow): Promise<Pro
   };
 }
 
-/** Programmes of a coach, the newest first; those that were ended too. */
-export async function listProgrammes(database: Database, owner: string): Promise<Programme[]> {
+/** Programmes that a principal reaches, the newest first; those that were ended too. */
+export async function listProgrammes(
+  database: Database,
+  principal: Principal,
+): Promise<Programme[]> {
   const rows = await database.models.programme.findAll({
-    where: { coachId: owner },
+    where: scoped(principal, 'programme'),
     order: [['madeAt', 'DESC']],
   });
   return Promise.all(rows.map((row) => toProgramme(database, row)));
@@ -171,10 +189,12 @@ export async function listProgrammes(database: Database, owner: string): Promise
 
 export async function getProgramme(
   database: Database,
-  owner: string,
+  principal: Principal,
   id: string,
 ): Promise<Programme> {
-  const row = await database.models.programme.findOne({ where: { id, coachId: owner } });
+  const row = await database.models.programme.findOne({
+    where: scoped(principal, 'programme', { id }),
+  });
   if (!row) throw notFound('programme');
   return toProgramme(database, row);
 }
@@ -182,18 +202,19 @@ export async function getProgramme(
 /** Makes a programme, with all its days. */
 export async function addProgramme(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   studentId: string,
   values: ProgrammeValues,
   { needs, zone, at, id = v4() }: { needs: Need[]; zone: string; at: Date; id?: string },
 ): Promise<string> {
-  await getStudent(database, owner, studentId);
-  await database.atomically(async (transaction) => {
+  await getStudent(database, principal, studentId);
+  const { coachId } = principal;
+  await database.change(principal, 'programme made', async (transaction) => {
     await database.models.programme.create(
-      { id, coachId: owner, studentId, details: values, needs, madeAt: at },
+      { id, coachId, studentId, details: values, needs, madeAt: at },
       { transaction },
     );
-    const whose = { coachId: owner, studentId, programmeId: id, zone };
+    const whose = { coachId, studentId, programmeId: id, zone };
     await database.models.appointment.bulkCreate(
       programmeOf(values, needs).map((entry) => ({ ...entry, ...whose, id: v4() })),
       { transaction },
@@ -207,12 +228,12 @@ export async function addProgramme(
  */
 export async function saveProgramme(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   id: string,
   values: ProgrammeValues,
   { needs, zone, at }: { needs: Need[]; zone: string; at: Date },
 ): Promise<void> {
-  const old = await getProgramme(database, owner, id);
+  const old = await getProgramme(database, principal, id);
   const today = dayIn(at, zone);
   const slots = (entry: Entry) =>
     values.slots.some(
@@ -225,11 +246,13 @@ export async function saveProgramme(
     (entry) => entry.state !== 'planned' || entry.day < today || slots(entry),
   );
   const fresh = programmeOf(values, needs, kept);
-  await database.atomically(async (transaction) => {
-    await database.models.programme.update(
-      { details: values, needs },
-      { where: { id, coachId: owner }, transaction },
-    );
+  await database.change(principal, 'programme changed', async (transaction) => {
+    const row = await database.models.programme.findOne({
+      where: scoped(principal, 'programme', { id }, 'change'),
+      transaction,
+    });
+    if (!row) throw notFound('programme');
+    await row.update({ details: values, needs }, { transaction });
     const stays = (entry: Entry) => fresh.includes(entry);
     const gone = old.entries.filter(
       (entry) => entry.state === 'planned' && entry.day >= today && !stays(entry),
@@ -238,7 +261,8 @@ export async function saveProgramme(
       where: { id: gone.map((entry) => entry.id) },
       transaction,
     });
-    const whose = { coachId: owner, studentId: old.studentId, programmeId: id, zone };
+    const { coachId } = principal;
+    const whose = { coachId, studentId: old.studentId, programmeId: id, zone };
     await database.models.appointment.bulkCreate(
       fresh
         .filter((entry) => entry.day >= today && !('id' in entry))
@@ -253,7 +277,7 @@ export async function saveProgramme(
 }
 
 /** What of an entry can change. */
-const changing = ({ minutes, kind, skills, retest, state }: Entry) => ({
+const changeable = ({ minutes, kind, skills, retest, state }: Entry) => ({
   minutes,
   kind,
   skills,
@@ -268,9 +292,9 @@ async function writeChanged(
   entries: Appointment[],
   transaction: Transaction,
 ): Promise<void> {
-  const known = new Map(old.map((row) => [row.id, JSON.stringify(changing(row))]));
+  const known = new Map(old.map((row) => [row.id, JSON.stringify(changeable(row))]));
   for (const entry of entries) {
-    const values = changing(entry);
+    const values = changeable(entry);
     if (known.get(entry.id) === JSON.stringify(values)) continue;
     await models.appointment.update(values, { where: { id: entry.id }, transaction });
   }
@@ -285,15 +309,15 @@ async function writeChanged(
  */
 export async function refreshProgramme(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   id: string,
   { needs, at, zone }: { needs: Need[]; at: Date; zone: string },
 ): Promise<Programme> {
-  const programme = await getProgramme(database, owner, id);
+  const programme = await getProgramme(database, principal, id);
   if (programme.endedAt) return programme;
   const today = dayIn(at, zone);
   const sessions = await database.models.session.findAll({
-    where: { coachId: owner, studentId: programme.studentId },
+    where: scoped(principal, 'session', { studentId: programme.studentId }),
   });
   const putted = sessions.map(({ startedAt }) => dayIn(startedAt, zone));
   const { entries, changes, reconsidered } = replan(programme, programme.entries, {
@@ -304,7 +328,7 @@ export async function refreshProgramme(
   });
   const moved = entries.some((entry, i) => entry !== programme.entries[i]);
   if (!moved && changes.length === 0) return programme;
-  await database.atomically(async (transaction) => {
+  await database.change(principal, 'programme brought up to date', async (transaction) => {
     await writeChanged(database, programme.entries, entries, transaction);
     await database.models.programmeChange.bulkCreate(
       changes.map((change) => ({ ...change, id: v4(), programmeId: id, at })),
@@ -314,22 +338,23 @@ export async function refreshProgramme(
       await database.models.programme.update({ needs }, { where: { id }, transaction });
     }
   });
-  return getProgramme(database, owner, id);
+  return getProgramme(database, principal, id);
 }
 
 /** Ends a programme: what is to come of it is taken out of the diary. */
 export async function endProgramme(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   id: string,
   endedAt: Date,
 ): Promise<void> {
-  await database.atomically(async (transaction) => {
-    const [changed] = await database.models.programme.update(
-      { endedAt },
-      { where: { id, coachId: owner, endedAt: null }, transaction },
-    );
-    if (changed === 0) throw notFound('programme');
+  await database.change(principal, 'programme ended', async (transaction) => {
+    const row = await database.models.programme.findOne({
+      where: scoped(principal, 'programme', { id, endedAt: null }, 'change'),
+      transaction,
+    });
+    if (!row) throw notFound('programme');
+    await row.update({ endedAt }, { transaction });
     await database.models.appointment.destroy({
       where: { programmeId: id, state: 'planned' },
       transaction,

@@ -21,9 +21,10 @@ import {
   startSession,
   swapDrill,
   type Database,
+  type CoachPrincipal,
   type RunEvent,
 } from '.';
-import { openTestBook, type TestBook } from './test-book';
+import { openTestBook, stranger, type TestBook } from './test-book';
 
 const now = new Date('2026-03-01T10:00:00Z');
 const student = (name: string, more: Partial<StudentValues> = {}): StudentValues => ({
@@ -40,30 +41,31 @@ const student = (name: string, more: Partial<StudentValues> = {}): StudentValues
 
 let book: TestBook;
 let database: Database;
-let owner: string;
+let principal: CoachPrincipal;
 let sal: string;
 let runa: string;
 
 beforeEach(async () => {
   book = await openTestBook();
-  ({ database, owner } = book);
-  sal = await addStudent(database, owner, student('Sal Brick'));
+  ({ database, principal } = book);
+  sal = await addStudent(database, principal, student('Sal Brick'));
   const putter = { ...STANDARD_FITTING, headLength: 0.1 };
-  runa = await addStudent(database, owner, student('Runa Lock', { hand: 'left', putter }));
+  runa = await addStudent(database, principal, student('Runa Lock', { hand: 'left', putter }));
 });
 
 afterEach(() => book.close());
 
 async function drill(key: string): Promise<string> {
   const { name, layout, key: origin, ...details } = libraryDrill(key)!;
-  return addDrill(database, owner, { name, layout, details, origin }, now);
+  return addDrill(database, principal, { name, layout, details, origin }, now);
 }
 
 async function begun(key: string) {
   const drillId = await drill(key);
-  const id = await startSession(database, owner, { studentId: sal, drillId, startedAt: now });
-  const runId = (await getSession(database, owner, id)).runs[0]!.id;
-  const record = (events: RunEvent[], at = now) => recordEvents(database, owner, runId, events, at);
+  const id = await startSession(database, principal, { studentId: sal, drillId, startedAt: now });
+  const runId = (await getSession(database, principal, id)).runs[0]!.id;
+  const record = (events: RunEvent[], at = now) =>
+    recordEvents(database, principal, runId, events, at);
   return { id, drillId, runId, record };
 }
 
@@ -92,7 +94,7 @@ describe('a putt that was pointed at', () => {
         at: now,
       },
     ]);
-    const [putt] = (await getSession(database, owner, id)).runs[0]!.putts;
+    const [putt] = (await getSession(database, principal, id)).runs[0]!.putts;
     expect(putt).toMatchObject({ points: { faceMark1: toe }, guess, note: '', leftOut: false });
   });
 
@@ -143,7 +145,7 @@ describe('correcting a putt', () => {
   it('leaves one out of every count, and takes it in again', async () => {
     const { id, record, puttId } = await logged();
     await record([change(puttId, { leftOut: true })]);
-    const run = async () => (await getSession(database, owner, id)).runs[0]!;
+    const run = async () => (await getSession(database, principal, id)).runs[0]!;
     expect(counted((await run()).putts)).toHaveLength(1);
     await record([change(puttId, { leftOut: false })]);
     expect(counted((await run()).putts)).toHaveLength(2);
@@ -151,7 +153,7 @@ describe('correcting a putt', () => {
 
   it('is possible for a day after the session, and not later', async () => {
     const { id, record, puttId } = await logged();
-    await finishSession(database, owner, id, now);
+    await finishSession(database, principal, id, now);
     const note = (words: string, hours: number) =>
       record([change(puttId, { note: words })], addHours(now, hours));
     await expect(note('seen again', 23)).resolves.toMatchObject({ finished: true });
@@ -174,7 +176,7 @@ describe('marks of a run', () => {
     const out = mark({ type: 'set up', out: { tee: 2 } });
     await record([out, mark({ type: 'pause' }), out]);
     await record([{ type: 'putt', id: v4(), outcomes: { ballGate1: 'clear' }, at: now }]);
-    await finishSession(database, owner, id, now);
+    await finishSession(database, principal, id, now);
     await expect(record([mark({ type: 'pause' })])).rejects.toThrow('was finished');
     const { marks } = await record([mark({ type: 'taken up', in: { tee: 2 } })]);
     expect(marks.map((one) => one.mark.type)).toEqual(['set up', 'pause', 'taken up']);
@@ -186,14 +188,18 @@ describe('several in rotation', () => {
     const drillId = await drill('putter-gate-level');
     const [first] = await startGroup(
       database,
-      owner,
+      principal,
       [
         { studentId: sal, drillId },
         { studentId: runa, drillId, rung: 2 },
       ],
       { startedAt: now },
     );
-    const group = await getGroup(database, owner, await getSession(database, owner, first!));
+    const group = await getGroup(
+      database,
+      principal,
+      await getSession(database, principal, first!),
+    );
     expect(group.map(({ studentId }) => studentId)).toEqual([sal, runa]);
     const [one, two] = group.map(({ runs }) => runs[0]!);
     expect(one!.layout.player.headLength).toBe(0.112);
@@ -204,7 +210,7 @@ describe('several in rotation', () => {
   it('are all begun or none, and nobody twice', async () => {
     const drillId = await drill('straight-gate');
     const start = (players: { studentId: string; drillId: string; rung?: number }[]) =>
-      startGroup(database, owner, players, { startedAt: now });
+      startGroup(database, principal, players, { startedAt: now });
     await expect(
       start([
         { studentId: sal, drillId },
@@ -224,18 +230,18 @@ describe('several in rotation', () => {
     const [gate, box] = [await drill('straight-gate'), await drill('box-gate')];
     const ids = await startGroup(
       database,
-      owner,
+      principal,
       [
         { studentId: sal, drillId: gate, rung: 1 },
         { studentId: runa, drillId: box },
       ],
       { startedAt: now },
     );
-    await rotateStations(database, owner, ids[1]!);
-    await moveRung(database, owner, ids[1]!, 3);
-    await rotateStations(database, owner, ids[0]!);
+    await rotateStations(database, principal, ids[1]!);
+    await moveRung(database, principal, ids[1]!, 3);
+    await rotateStations(database, principal, ids[0]!);
     const runs = async (id: string) =>
-      (await getSession(database, owner, id)).runs.map(({ drillId, rung, block }) => [
+      (await getSession(database, principal, id)).runs.map(({ drillId, rung, block }) => [
         drillId === gate ? 'gate' : 'box',
         rung,
         block,
@@ -258,21 +264,21 @@ describe('a cold test, and another drill in the middle', () => {
   it('plays ten putts on the drill’s own layout, then the drill by its own rule', async () => {
     const drillId = await drill('straight-gate');
     const begin = { studentId: sal, drillId, startedAt: now, cold: true };
-    const id = await startSession(database, owner, begin);
-    await swapDrill(database, owner, id, { drillId, rung: null });
-    const { runs } = await getSession(database, owner, id);
+    const id = await startSession(database, principal, begin);
+    await swapDrill(database, principal, id, { drillId, rung: null });
+    const { runs } = await getSession(database, principal, id);
     expect(runs.map(({ cold, rule, block }) => [cold, rule.type, block])).toEqual([
       [true, 'assessment', 1],
       [false, libraryDrill('straight-gate')!.rule.type, 2],
     ]);
     expect(runs[1]!.layout).toEqual(runs[0]!.layout);
-    expect(await lastColdTests(database, owner)).toEqual(new Map([[sal, now]]));
+    expect(await lastColdTests(database, principal)).toEqual(new Map([[sal, now]]));
   });
 
   it('goes on on the green the session stands on', async () => {
     const spots = [{ id: v4(), name: 'By the crane' }];
     const green = { name: 'Bollard', notes: '', spots };
-    const greenId = await addGreen(database, owner, green);
+    const greenId = await addGreen(database, principal, green);
     const slope = { grade: 0.01, falls: -Math.PI / 2 };
     const reading = {
       at: now,
@@ -282,13 +288,13 @@ describe('a cold test, and another drill in the middle', () => {
       rolls: null,
       note: '',
     };
-    await addReading(database, owner, greenId, reading);
+    await addReading(database, principal, greenId, reading);
     const [gate, twin] = [await drill('straight-gate'), await drill('twin-gates')];
     const on = { greenId, spotId: spots[0]!.id };
     const begin = { studentId: sal, drillId: gate!, startedAt: now, green: on };
-    const id = await startSession(database, owner, begin);
-    await swapDrill(database, owner, id, { drillId: twin!, rung: null });
-    const { runs } = await getSession(database, owner, id);
+    const id = await startSession(database, principal, begin);
+    await swapDrill(database, principal, id, { drillId: twin!, rung: null });
+    const { runs } = await getSession(database, principal, id);
     expect(runs.map(({ layout }) => layout.putt.greenSpeed)).toEqual([2.7, 2.7]);
     expect(runs[1]!.layout.putt.slope).toEqual(slope);
   });
@@ -296,28 +302,28 @@ describe('a cold test, and another drill in the middle', () => {
   it('is refused once the session is finished', async () => {
     const { id, drillId, record } = await begun('straight-gate');
     await record([{ type: 'putt', id: v4(), outcomes: { ballGate1: 'clear' }, at: now }]);
-    await finishSession(database, owner, id, now);
-    await expect(swapDrill(database, owner, id, { drillId, rung: null })).rejects.toThrow(
+    await finishSession(database, principal, id, now);
+    await expect(swapDrill(database, principal, id, { drillId, rung: null })).rejects.toThrow(
       'finished',
     );
-    await expect(moveRung(database, owner, id, 1)).rejects.toThrow('finished');
+    await expect(moveRung(database, principal, id, 1)).rejects.toThrow('finished');
   });
 });
 
-it('a note of the coach’s is kept with the session, and only by its owner', async () => {
+it('a note of the coach’s is kept with the session, and only by one who may see it', async () => {
   const { id } = await begun('straight-gate');
-  await noteSession(database, owner, id, 'Stand nearer.');
-  expect((await getSession(database, owner, id)).note).toBe('Stand nearer.');
-  await expect(noteSession(database, v4(), id, 'mine')).rejects.toThrow('no such session');
+  await noteSession(database, principal, id, 'Stand nearer.');
+  expect((await getSession(database, principal, id)).note).toBe('Stand nearer.');
+  await expect(noteSession(database, stranger(), id, 'mine')).rejects.toThrow('no such session');
 });
 
 it('a drill whose rule is a ladder stays in one block while it climbs', async () => {
   const { layout } = libraryDrill('straight-gate')!;
   const ladder = makeLadder(layout, 'gap', 5, (metres) => Math.round(metres * 1000) / 1000);
   const details = { ...bareDetails(), ladder, rule: { type: 'ladder' as const, up: 2, down: 2 } };
-  const drillId = await addDrill(database, owner, { name: 'Climb', layout, details }, now);
-  const id = await startSession(database, owner, { studentId: sal, drillId, startedAt: now });
-  await moveRung(database, owner, id, 4);
-  const { runs } = await getSession(database, owner, id);
+  const drillId = await addDrill(database, principal, { name: 'Climb', layout, details }, now);
+  const id = await startSession(database, principal, { studentId: sal, drillId, startedAt: now });
+  await moveRung(database, principal, id, 4);
+  const { runs } = await getSession(database, principal, id);
   expect(runs.map(({ block }) => block)).toEqual([1, 1]);
 });

@@ -13,6 +13,7 @@ import {
 } from '@/core/layout';
 import { mannerSchema, type RunMark, type TimedPutt } from '@/core/drill';
 import type { Database } from './database';
+import { scoped, type Principal } from './principal';
 import { Problem, notFound } from './problem';
 import { changesOf, toMark, toPutt, type MarkOfRun, type Putt } from './sessions';
 import type { PuttRow } from './models';
@@ -45,6 +46,8 @@ interface Recording {
   layout: Layout;
   finishedAt: Date | null;
   now: Date;
+  /** The coach or student who sent it. */
+  savedBy: string;
   transaction: Transaction;
 }
 
@@ -57,7 +60,7 @@ interface Recording {
  */
 export async function recordEvents(
   database: Database,
-  owner: string,
+  principal: Principal,
   runId: string,
   events: RunEvent[],
   now: Date,
@@ -67,7 +70,10 @@ export async function recordEvents(
     const run = await models.run.findByPk(runId, { transaction });
     const session =
       run &&
-      (await models.session.findOne({ where: { id: run.sessionId, coachId: owner }, transaction }));
+      (await models.session.findOne({
+        where: scoped(principal, 'session', { id: run.sessionId }, 'change'),
+        transaction,
+      }));
     if (!run || !session) throw notFound('run');
     const { finishedAt } = session;
     const recording = {
@@ -75,6 +81,7 @@ export async function recordEvents(
       layout: layoutSchema.parse(run.layout),
       finishedAt,
       now,
+      savedBy: principal.as === 'student' ? principal.studentId : principal.coachId,
       transaction,
     };
     for (const event of events) await recordOne(database, recording, event);
@@ -149,7 +156,7 @@ async function recordPutt(
   recording: Recording,
   { id, outcomes, points = {}, guess = null, place, manner, at }: EventOf<'putt'>,
 ): Promise<void> {
-  const { runId, now, transaction } = recording;
+  const { runId, now, savedBy, transaction } = recording;
   if (await ownPutt(database, recording, id)) return;
   refuseFinished(recording);
   checkPutt(recording, { outcomes, points, place: place ?? null });
@@ -166,6 +173,7 @@ async function recordPutt(
       manner: manner ?? null,
       at,
       savedAt: now,
+      savedBy,
     },
     { transaction },
   );
@@ -189,7 +197,7 @@ async function recordChange(
   recording: Recording,
   { id, puttId, correction, at }: EventOf<'change'>,
 ): Promise<void> {
-  const { finishedAt, now, transaction } = recording;
+  const { finishedAt, now, savedBy, transaction } = recording;
   const { puttChange } = database.models;
   if (await puttChange.findByPk(id, { transaction })) return;
   if (finishedAt && addHours(finishedAt, CORRECTABLE) < now) {
@@ -212,7 +220,7 @@ async function recordChange(
   // What was logged before it was refused at the border can still be noted, left out or set right.
   const restated = correction.outcomes ?? correction.points ?? correction.place;
   if (restated) checkPutt(recording, next);
-  await puttChange.create({ id, puttId, was, at, savedAt: now }, { transaction });
+  await puttChange.create({ id, puttId, was, at, savedAt: now, savedBy }, { transaction });
   await putt.update(next, { transaction });
 }
 
@@ -221,7 +229,7 @@ async function recordMark(
   recording: Recording,
   { id, mark, at }: EventOf<'mark'>,
 ): Promise<void> {
-  const { runId, now, transaction } = recording;
+  const { runId, now, savedBy, transaction } = recording;
   const known = await models.runMark.findByPk(id, { transaction });
   if (known && known.runId !== runId)
     throw new Problem('invalid', 'A mark with this id belongs to another run.');
@@ -229,5 +237,8 @@ async function recordMark(
   // What was counted in belongs to the end of a session, and may come after it.
   if (mark.type !== 'taken up') refuseFinished(recording);
   const position = 1 + (await models.runMark.count({ where: { runId }, transaction }));
-  await models.runMark.create({ id, runId, position, mark, at, savedAt: now }, { transaction });
+  await models.runMark.create(
+    { id, runId, position, mark, at, savedAt: now, savedBy },
+    { transaction },
+  );
 }

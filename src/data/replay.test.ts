@@ -10,12 +10,13 @@ import {
   addDrill,
   addStudent,
   counted,
-  ensureCoach,
+  headCoach,
   getSession,
   openDatabase,
   recordEvents,
   startSession,
   type Database,
+  type CoachPrincipal,
   type RunEvent,
 } from '.';
 
@@ -31,15 +32,15 @@ const now = new Date('2026-03-01T10:00:00Z');
 
 let folder: string;
 let database: Database;
-let owner: string;
+let principal: CoachPrincipal;
 let studentId: string;
 let drillId: string;
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'dirigo-replay-'));
   database = await openDatabase(join(folder, 'coach.db'));
-  owner = await ensureCoach(database);
-  studentId = await addStudent(database, owner, {
+  principal = await headCoach(database);
+  studentId = await addStudent(database, principal, {
     name: 'Replay',
     hand: 'right',
     level: 'steady',
@@ -49,7 +50,12 @@ beforeAll(async () => {
     kit: [],
     putter: { headLength: 0.1, headDepth: 0.03, lieAngle: 1.22 },
   });
-  drillId = await addDrill(database, owner, { name: 'Gate', layout, details: bareDetails() }, NOW);
+  drillId = await addDrill(
+    database,
+    principal,
+    { name: 'Gate', layout, details: bareDetails() },
+    NOW,
+  );
 });
 
 afterAll(async () => {
@@ -93,19 +99,19 @@ it('a log sent in any parts, each lost or repeated any number of times, ends as 
       ),
       async (steps, parts) => {
         const log = logOf(steps);
-        const id = await startSession(database, owner, { studentId, drillId, startedAt: now });
-        const runId = (await getSession(database, owner, id)).runs[0]!.id;
+        const id = await startSession(database, principal, { studentId, drillId, startedAt: now });
+        const runId = (await getSession(database, principal, id)).runs[0]!.id;
         let acknowledged = 0;
         for (const { size, again } of parts) {
           // What is not acknowledged is sent again with the next part, as the queue of the screen does.
           const part = log.slice(acknowledged, acknowledged + size);
           for (let time = 0; time <= again; time++)
-            await recordEvents(database, owner, runId, part, now);
+            await recordEvents(database, principal, runId, part, now);
           const lost = again === 2;
           if (!lost) acknowledged += part.length;
         }
-        await recordEvents(database, owner, runId, log.slice(acknowledged), now);
-        const { runs } = await getSession(database, owner, id);
+        await recordEvents(database, principal, runId, log.slice(acknowledged), now);
+        const { runs } = await getSession(database, principal, id);
         expect(counted(runs[0]!.putts).map((putt) => putt.id)).toEqual(expected(log));
         expect(runs[0]!.putts).toHaveLength(log.filter(({ type }) => type === 'putt').length);
       },

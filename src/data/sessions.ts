@@ -24,6 +24,7 @@ import {
 import type { LoggedRun, LoggedSession } from '@/core/scoring';
 import type { Database } from './database';
 import { groupBy } from './group-by';
+import { scoped, seesNotes, type CoachPrincipal, type Principal } from './principal';
 import { notFound } from './problem';
 import type { PuttRow, RunMarkRow, RunRow, SessionRow } from './models';
 
@@ -126,7 +127,11 @@ export async function changesOf(
   return new Map([...grouped].map(([puttId, some]) => [puttId, some.map(({ id }) => id)]));
 }
 
-async function withRuns(database: Database, rows: SessionRow[]): Promise<Session[]> {
+async function withRuns(
+  database: Database,
+  principal: Principal,
+  rows: SessionRow[],
+): Promise<Session[]> {
   const { models } = database;
   const runs = await models.run.findAll({
     where: { sessionId: rows.map(({ id }) => id) },
@@ -175,7 +180,7 @@ async function withRuns(database: Database, rows: SessionRow[]): Promise<Session
     studentId: row.studentId,
     startedAt: row.startedAt,
     finishedAt: row.finishedAt,
-    note: row.note,
+    note: seesNotes(principal) ? row.note : '',
     groupId: row.groupId,
     planId: row.planId,
     homeworkId: row.homeworkId,
@@ -183,54 +188,54 @@ async function withRuns(database: Database, rows: SessionRow[]): Promise<Session
   }));
 }
 
-/** Sessions of a coach, or of one of their students, newest first. */
+/** Sessions that a principal reaches, or those of one student, newest first. */
 export async function listSessions(
   database: Database,
-  owner: string,
+  principal: Principal,
   { studentId, limit }: { studentId?: string; limit?: number } = {},
 ): Promise<Session[]> {
   const rows = await database.models.session.findAll({
-    where: { coachId: owner, ...(studentId && { studentId }) },
+    where: scoped(principal, 'session', studentId ? { studentId } : {}),
     order: [['startedAt', 'DESC']],
     limit,
   });
-  return withRuns(database, rows);
+  return withRuns(database, principal, rows);
 }
 
 /** The sessions of a group in its order, or the one session of a player alone. */
 export async function getGroup(
   database: Database,
-  owner: string,
+  principal: Principal,
   session: Session,
 ): Promise<Session[]> {
   if (!session.groupId) return [session];
   const rows = await database.models.session.findAll({
-    where: { coachId: owner, groupId: session.groupId },
+    where: scoped(principal, 'session', { groupId: session.groupId }),
     order: [['place', 'ASC']],
   });
-  return withRuns(database, rows);
+  return withRuns(database, principal, rows);
 }
 
-/** When each of a coach's students last came or practised, by student. */
+/** When each student last came or practised, by student. */
 export async function lastSessions(
   { models }: Database,
-  owner: string,
+  principal: Principal,
 ): Promise<Map<string, Date>> {
   const sessions = await models.session.findAll({
-    where: { coachId: owner },
+    where: scoped(principal, 'session'),
     order: [['startedAt', 'ASC']],
   });
   return new Map(sessions.map(({ studentId, startedAt }) => [studentId, startedAt]));
 }
 
-/** When each of a coach's students was last tested cold, by student. */
+/** When each student was last tested cold, by student. */
 export async function lastColdTests(
   { models }: Database,
-  owner: string,
+  principal: Principal,
 ): Promise<Map<string, Date>> {
   const runs = await models.run.findAll({ where: { cold: true } });
   const sessions = await models.session.findAll({
-    where: { id: runs.map(({ sessionId }) => sessionId), coachId: owner },
+    where: scoped(principal, 'session', { id: runs.map(({ sessionId }) => sessionId) }),
     order: [['startedAt', 'ASC']],
   });
   return new Map(sessions.map(({ studentId, startedAt }) => [studentId, startedAt]));
@@ -238,18 +243,32 @@ export async function lastColdTests(
 
 /** Keeps what the coach notes of a session. */
 export async function noteSession(
-  { models }: Database,
-  owner: string,
+  { models, change }: Database,
+  principal: CoachPrincipal,
   id: string,
   note: string,
 ): Promise<void> {
-  const [changed] = await models.session.update({ note }, { where: { id, coachId: owner } });
-  if (changed === 0) throw notFound('session');
+  await change(principal, 'note changed', async (transaction) => {
+    const row = seesNotes(principal)
+      ? await models.session.findOne({
+          where: scoped(principal, 'session', { id }, 'change'),
+          transaction,
+        })
+      : null;
+    if (!row) throw notFound('session');
+    await row.update({ note }, { transaction });
+  });
 }
 
-export async function getSession(database: Database, owner: string, id: string): Promise<Session> {
-  const row = await database.models.session.findOne({ where: { id, coachId: owner } });
-  const [session] = row ? await withRuns(database, [row]) : [];
+export async function getSession(
+  database: Database,
+  principal: Principal,
+  id: string,
+): Promise<Session> {
+  const row = await database.models.session.findOne({
+    where: scoped(principal, 'session', { id }),
+  });
+  const [session] = row ? await withRuns(database, principal, [row]) : [];
   if (!session) throw notFound('session');
   return session;
 }
@@ -261,13 +280,16 @@ export async function getSession(database: Database, owner: string, id: string):
  */
 export async function finishSession(
   database: Database,
-  owner: string,
+  principal: Principal,
   id: string,
   finishedAt: Date,
 ): Promise<'kept' | 'empty'> {
-  const { models, atomically } = database;
-  return atomically(async (transaction) => {
-    const session = await models.session.findOne({ where: { id, coachId: owner }, transaction });
+  const { models, change } = database;
+  return change(principal, 'session finished', async (transaction) => {
+    const session = await models.session.findOne({
+      where: scoped(principal, 'session', { id }, 'change'),
+      transaction,
+    });
     if (!session) throw notFound('session');
     const runs = await models.run.findAll({ where: { sessionId: id }, transaction });
     const putts = await models.putt.count({
@@ -285,15 +307,18 @@ export async function finishSession(
 
 /** Opens a finished session again. */
 export async function reopenSession(
-  { models }: Database,
-  owner: string,
+  { models, change }: Database,
+  principal: Principal,
   id: string,
 ): Promise<void> {
-  const [changed] = await models.session.update(
-    { finishedAt: null },
-    { where: { id, coachId: owner } },
-  );
-  if (changed === 0) throw notFound('session');
+  await change(principal, 'session opened again', async (transaction) => {
+    const row = await models.session.findOne({
+      where: scoped(principal, 'session', { id }, 'change'),
+      transaction,
+    });
+    if (!row) throw notFound('session');
+    await row.update({ finishedAt: null }, { transaction });
+  });
 }
 
 /** Runs as scoring reads them: only the putts that count. */

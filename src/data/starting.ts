@@ -17,6 +17,7 @@ import { getCoach } from './coaches';
 import type { Database } from './database';
 import { getDrill, type Drill } from './drills';
 import { latestRead, type GreenSpot } from './greens';
+import { scoped, type Principal } from './principal';
 import { Problem, notFound } from './problem';
 import { getGroup, getSession } from './sessions';
 import type { RunRow } from './models';
@@ -51,12 +52,14 @@ const COLD_RULE: Rule = { type: 'assessment', putts: 10 };
  */
 export async function startSession(
   database: Database,
-  owner: string,
+  principal: Principal,
   { studentId, drillId, rung, ...ground }: Starting & Ground,
   id = v4(),
 ): Promise<string> {
-  await startGroup(database, owner, [{ studentId, drillId, rung }], ground, [id]);
-  return id;
+  const [started] = await startGroup(database, principal, [{ studentId, drillId, rung }], ground, [
+    id,
+  ]);
+  return started!;
 }
 
 /**
@@ -68,7 +71,7 @@ export async function startSession(
  */
 export async function startGroup(
   database: Database,
-  owner: string,
+  principal: Principal,
   players: Starting[],
   { startedAt, green, cold = false, plan, homeworkId }: Ground,
   ids = players.map(() => v4()),
@@ -77,50 +80,64 @@ export async function startGroup(
     throw new Problem('invalid', 'A student is named twice: each putts once in a rotation.');
   }
   const runs: Awaited<ReturnType<typeof plannedRun>>[] = [];
-  for (const player of players) runs.push(await plannedRun(database, owner, player, green));
+  for (const player of players) runs.push(await plannedRun(database, principal, player, green));
   const groupId = players.length > 1 ? ids[0]! : null;
-  await database.atomically(async (transaction) => {
-    for (const [index, { studentId }] of players.entries()) {
-      const id = ids[index]!;
-      await database.models.session.create(
-        {
-          id,
-          coachId: owner,
-          studentId,
-          startedAt,
-          groupId,
-          place: index + 1,
-          planId: plan?.id ?? null,
-          homeworkId: homeworkId ?? null,
-        },
-        { transaction },
-      );
-      await database.models.run.create(
-        {
-          ...runs[index]!,
-          id: v4(),
-          sessionId: id,
-          position: 1,
-          cold: cold || runs[index]!.cold,
-          rule: cold ? COLD_RULE : null,
-          planBlock: plan?.block ?? null,
-        },
-        { transaction },
-      );
-    }
-  });
-  return ids;
+  const { coachId } = principal;
+  return database.change(
+    principal,
+    'session started',
+    async (transaction) => {
+      const open = homeworkId
+        ? await database.models.session.findOne({
+            where: scoped(principal, 'session', { homeworkId, finishedAt: null }),
+            transaction,
+          })
+        : null;
+      // Asked for twice at once: the one that is there goes on.
+      if (open) return [open.id];
+      for (const [index, { studentId }] of players.entries()) {
+        const id = ids[index]!;
+        await database.models.session.create(
+          {
+            id,
+            coachId,
+            studentId,
+            startedAt,
+            groupId,
+            place: index + 1,
+            planId: plan?.id ?? null,
+            homeworkId: homeworkId ?? null,
+          },
+          { transaction },
+        );
+        await database.models.run.create(
+          {
+            ...runs[index]!,
+            id: v4(),
+            sessionId: id,
+            position: 1,
+            cold: cold || runs[index]!.cold,
+            rule: cold ? COLD_RULE : null,
+            planBlock: plan?.block ?? null,
+          },
+          { transaction },
+        );
+      }
+      return ids;
+    },
+    startedAt,
+  );
 }
 
 /** What a run is to be made of: the drill's newest layout on the rung, fitted to the student, on the green. */
 async function plannedRun(
   database: Database,
-  owner: string,
+  principal: Principal,
   { studentId, drillId, rung }: Starting,
   green: GreenSpot | undefined,
 ) {
-  const student = await getStudent(database, owner, studentId);
-  const drill = await getDrill(database, owner, drillId);
+  const student = await getStudent(database, principal, studentId);
+  const drill = await getDrill(database, principal, drillId);
   const begun =
     rung ??
     // A drill that climbs a ladder begins on a rung, so that its next one is known.
@@ -129,10 +146,10 @@ async function plannedRun(
       : undefined);
   const asked = rungLayout(drill, begun);
   const own = fitted(asked, fittingOf(student));
-  const layout = green ? await readLayout(database, owner, own, green) : own;
+  const layout = green ? await readLayout(database, principal, own, green) : own;
   const wrong = checkLayout(layout).find(({ severity }) => severity === 'error');
   if (wrong) {
-    const { units } = (await getCoach(database, owner)).settings;
+    const { units } = (await getCoach(database, principal)).settings;
     throw new Problem(
       'invalid',
       `${drill.name} cannot be set up for ${student.name}: ${findingWords(wrong, units)}`,
@@ -162,11 +179,11 @@ function rungLayout({ name, layout, details }: Drill, rung: number | undefined):
 
 async function readLayout(
   database: Database,
-  owner: string,
+  principal: Principal,
   layout: Layout,
   green: GreenSpot,
 ): Promise<Layout> {
-  const { read, current } = await latestRead(database, owner, green);
+  const { read, current } = await latestRead(database, principal, green);
   try {
     return onReading(layout, read, current);
   } catch (error) {
@@ -186,12 +203,12 @@ async function readLayout(
  */
 export async function moveRung(
   database: Database,
-  owner: string,
+  principal: Principal,
   sessionId: string,
   rung: number,
 ): Promise<void> {
-  await database.atomically(async (transaction) => {
-    const last = await lastRun(database, owner, sessionId, transaction);
+  await database.change(principal, 'rung changed', async (transaction) => {
+    const last = await lastRun(database, principal, sessionId, transaction);
     const version = await database.models.drillVersion.findByPk(last.drillVersionId, {
       transaction,
     });
@@ -228,12 +245,12 @@ export async function moveRung(
 /** The run a session has come to. */
 async function lastRun(
   { models }: Database,
-  owner: string,
+  principal: Principal,
   sessionId: string,
   transaction?: Transaction,
 ): Promise<RunRow> {
   const session = await models.session.findOne({
-    where: { id: sessionId, coachId: owner },
+    where: scoped(principal, 'session', { id: sessionId }, 'change'),
     transaction,
   });
   const last =
@@ -256,20 +273,20 @@ async function lastRun(
  */
 export async function swapDrill(
   database: Database,
-  owner: string,
+  principal: Principal,
   sessionId: string,
   { drillId, rung, planBlock }: { drillId: string; rung: number | null; planBlock?: string },
 ): Promise<void> {
-  const session = await getSession(database, owner, sessionId);
-  const { read } = layoutSchema.parse((await lastRun(database, owner, sessionId)).layout);
+  const session = await getSession(database, principal, sessionId);
+  const { read } = layoutSchema.parse((await lastRun(database, principal, sessionId)).layout);
   const run = await plannedRun(
     database,
-    owner,
+    principal,
     { studentId: session.studentId, drillId, ...(rung !== null && { rung }) },
     read && { greenId: read.greenId, spotId: read.spotId },
   );
-  await database.atomically(async (transaction) => {
-    const last = await lastRun(database, owner, sessionId, transaction);
+  await database.change(principal, 'drill swapped', async (transaction) => {
+    const last = await lastRun(database, principal, sessionId, transaction);
     await database.models.run.create(
       {
         ...run,
@@ -290,16 +307,20 @@ export async function swapDrill(
  */
 export async function rotateStations(
   database: Database,
-  owner: string,
+  principal: Principal,
   sessionId: string,
 ): Promise<void> {
-  const group = await getGroup(database, owner, await getSession(database, owner, sessionId));
+  const group = await getGroup(
+    database,
+    principal,
+    await getSession(database, principal, sessionId),
+  );
   const playing = group.filter(({ finishedAt, runs }) => !finishedAt && runs.length > 0);
   const drillOf = playing.map(({ runs }) => runs.at(-1)!.drillId);
   for (const [index, { id, runs }] of playing.entries()) {
     const drillId = drillOf[(index + drillOf.length - 1) % drillOf.length]!;
     const before = runs.findLast((run) => run.drillId === drillId);
-    await swapDrill(database, owner, id, { drillId, rung: before?.rung ?? null });
+    await swapDrill(database, principal, id, { drillId, rung: before?.rung ?? null });
   }
 }
 
@@ -312,7 +333,7 @@ export async function rotateStations(
  */
 export async function keepBuilt(
   database: Database,
-  owner: string,
+  principal: Principal,
   runId: string,
   element: string,
   measured: Record<string, number>,
@@ -320,13 +341,18 @@ export async function keepBuilt(
   const { models } = database;
   const run = await models.run.findByPk(runId);
   const session =
-    run && (await models.session.findOne({ where: { id: run.sessionId, coachId: owner } }));
+    run &&
+    (await models.session.findOne({
+      where: scoped(principal, 'session', { id: run.sessionId }, 'change'),
+    }));
   if (!run || !session) throw notFound('run');
   const built = asBuilt(layoutSchema.parse(run.layout), element, measured);
   if (!built.ok) {
-    const { units } = (await getCoach(database, owner)).settings;
+    const { units } = (await getCoach(database, principal)).settings;
     throw new Problem('invalid', findingWords(built.finding, units));
   }
-  await run.update({ layout: built.layout });
+  await database.change(principal, 'layout measured', (transaction) =>
+    run.update({ layout: built.layout }, { transaction }),
+  );
   return built.layout;
 }

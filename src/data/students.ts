@@ -1,21 +1,26 @@
 import { v4 } from 'uuid';
 import { studentValues, type StudentValues } from '@/core/people';
 import type { Database } from './database';
+import { scoped, seesNotes, type CoachPrincipal, type Principal } from './principal';
 import { notFound } from './problem';
 import type { StudentRow, PutterRow } from './models';
 
 export interface Student extends StudentValues {
   id: string;
+  /** Whose student it is. */
+  coachId: string;
   archivedAt: Date | null;
+  /** One more with every change. */
+  version: number;
 }
 
-function toStudent(row: StudentRow, putter: PutterRow): Student {
+function toStudent(principal: Principal, row: StudentRow, putter: PutterRow): Student {
   const values = studentValues.parse({
     name: row.name,
     hand: row.hand,
     level: row.level,
     seated: row.seated,
-    notes: row.notes,
+    notes: seesNotes(principal) ? row.notes : '',
     school: row.school,
     kit: row.kit,
     putter: {
@@ -24,70 +29,116 @@ function toStudent(row: StudentRow, putter: PutterRow): Student {
       lieAngle: putter.lieAngle,
     },
   });
-  return { ...values, id: row.id, archivedAt: row.archivedAt };
+  const { id, coachId, archivedAt, version } = row;
+  return { ...values, id, coachId, archivedAt, version };
 }
 
-/** All students of a coach, archived ones too, by name. */
-export async function listStudents({ models }: Database, owner: string): Promise<Student[]> {
+/** All students that a principal reaches, archived ones too, by name. */
+export async function listStudents({ models }: Database, principal: Principal): Promise<Student[]> {
   const rows = await models.student.findAll({
-    where: { coachId: owner },
+    where: scoped(principal, 'student'),
     order: [['name', 'ASC']],
   });
   const putters = await models.putter.findAll({ where: { studentId: rows.map(({ id }) => id) } });
   const byStudent = new Map(putters.map((putter) => [putter.studentId, putter]));
   return rows.flatMap((row) => {
     const putter = byStudent.get(row.id);
-    return putter ? [toStudent(row, putter)] : [];
+    return putter ? [toStudent(principal, row, putter)] : [];
   });
 }
 
 export async function getStudent(
   { models }: Database,
-  owner: string,
+  principal: Principal,
   id: string,
 ): Promise<Student> {
-  const row = await models.student.findOne({ where: { id, coachId: owner } });
+  const row = await models.student.findOne({
+    where: scoped(principal, 'student', { id }),
+  });
   const putter = row && (await models.putter.findOne({ where: { studentId: id } }));
   if (!row || !putter) throw notFound('student');
-  return toStudent(row, putter);
+  return toStudent(principal, row, putter);
 }
 
 export async function addStudent(
-  { models, atomically }: Database,
-  owner: string,
+  { models, change }: Database,
+  principal: CoachPrincipal,
   { putter, ...values }: StudentValues,
   id = v4(),
 ): Promise<string> {
-  await atomically(async (transaction) => {
-    await models.student.create({ ...values, id, coachId: owner }, { transaction });
+  const { coachId } = principal;
+  await change(principal, 'student added', async (transaction) => {
+    await models.student.create({ ...values, id, coachId }, { transaction });
     await models.putter.create({ ...putter, id: v4(), studentId: id }, { transaction });
   });
   return id;
 }
 
+/** What another has changed since a form was opened: the values as they are now, and who made them so. */
+export interface Meanwhile {
+  version: number;
+  values: StudentValues;
+  by: string;
+  at: Date;
+}
+
+/**
+ * Saves a student.
+ *
+ * @param version of the student when the form was opened
+ * @returns null once it is saved; what another has changed since, when the version is no longer the newest: nothing is saved
+ */
 export async function saveStudent(
-  { models, atomically }: Database,
-  owner: string,
+  database: Database,
+  principal: CoachPrincipal,
   id: string,
   { putter, ...values }: StudentValues,
-): Promise<void> {
-  await atomically(async (transaction) => {
-    const [changed] = await models.student.update(values, {
-      where: { id, coachId: owner },
+  version: number,
+): Promise<Meanwhile | null> {
+  const { models, change } = database;
+  return change(principal, 'student changed', async (transaction) => {
+    const row = await models.student.findOne({
+      where: scoped(principal, 'student', { id }, 'change'),
       transaction,
     });
-    if (changed === 0) throw notFound('student');
-    await models.putter.update(putter, { where: { studentId: id }, transaction });
+    const kept = row && (await models.putter.findOne({ where: { studentId: id }, transaction }));
+    if (!row || !kept) throw notFound('student');
+    if (row.version !== version) {
+      const { coachId: _c, archivedAt: _a, id: _i, ...now } = toStudent(principal, row, kept);
+      const [last] = await models.event.findAll({
+        where: { about: id },
+        order: [['at', 'DESC']],
+        limit: 1,
+        transaction,
+      });
+      const by = last?.byCoach ? await models.coach.findByPk(last.byCoach, { transaction }) : null;
+      return {
+        version: row.version,
+        values: studentValues.parse(now),
+        by: by?.name ?? '',
+        at: last?.at ?? new Date(),
+      };
+    }
+    await row.update({ ...values, version: version + 1 }, { transaction });
+    await kept.update(putter, { transaction });
+    return null;
   });
 }
 
-/** Puts a student away, or takes one back; nothing of theirs is lost. */
+/** Puts a student away, or takes one back; nothing of theirs is lost. Links of one who is away open nothing. */
 export async function archiveStudent(
-  { models }: Database,
-  owner: string,
+  { models, change }: Database,
+  principal: CoachPrincipal,
   id: string,
   archivedAt: Date | null,
 ): Promise<void> {
-  const [changed] = await models.student.update({ archivedAt }, { where: { id, coachId: owner } });
-  if (changed === 0) throw notFound('student');
+  const what = archivedAt ? 'student put away' : 'student taken back';
+  await change(principal, what, async (transaction) => {
+    const row = await models.student.findOne({
+      where: scoped(principal, 'student', { id }, 'own'),
+      transaction,
+    });
+    if (!row) throw notFound('student');
+    await row.update({ archivedAt, version: row.version + 1 }, { transaction });
+  });
 }

@@ -1,15 +1,17 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { v4 } from 'uuid';
 import type { StudentValues } from '@/core/people';
-import { ensureCoach } from './coaches';
+import { headCoach } from './coaches';
 import { openDatabase, type Database } from './database';
+import type { CoachPrincipal, StudentPrincipal } from './principal';
 
 /** A database of a test's own, in a folder of its own. */
 export interface TestBook {
   folder: string;
   database: Database;
-  owner: string;
+  principal: CoachPrincipal;
   /** Closes it and removes all of its files. */
   close(): Promise<void>;
 }
@@ -21,13 +23,23 @@ export async function openTestBook(): Promise<TestBook> {
   return {
     folder,
     database,
-    owner: await ensureCoach(database),
+    principal: await headCoach(database),
     close: async () => {
       await database.close();
       rmSync(folder, { recursive: true });
     },
   };
 }
+
+/** A coach who is no head coach, and whose nothing is. */
+export const stranger = (): CoachPrincipal => ({ as: 'coach', coachId: v4(), deviceId: null });
+
+/** A student as their link has them ask. */
+export const asStudent = ({ coachId }: CoachPrincipal, studentId: string): StudentPrincipal => ({
+  as: 'student',
+  coachId,
+  studentId,
+});
 
 /** Somebody to write into it. */
 export const TEST_STUDENT: StudentValues = {

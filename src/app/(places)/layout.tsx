@@ -1,29 +1,39 @@
 import type { ReactNode } from 'react';
-import { Nav } from '@/features/shared/nav';
+import { Nav, PLACES } from '@/features/shared/nav';
+import { OpenOnPhone } from '@/features/sign-in/open-on-phone';
 import { coachContext } from '@/features/shared/server';
 import { Palette } from '@/features/palette/palette';
 import { listDrills, listGreens, listStudents } from '@/data';
 
+const COACH_DOES = [
+  { group: 'Do' as const, name: 'Add a student', href: '/students/new' },
+  { group: 'Do' as const, name: 'Make a drill', href: '/drills/new' },
+  { group: 'Do' as const, name: 'Add a green', href: '/greens/new' },
+];
+
 export default async function PlacesLayout({ children }: { children: ReactNode }) {
-  const { database, owner } = await coachContext();
+  const { database, principal } = await coachContext();
   const [students, drills, greens] = await Promise.all([
-    listStudents(database, owner),
-    listDrills(database, owner),
-    listGreens(database, owner),
+    listStudents(database, principal),
+    listDrills(database, principal),
+    listGreens(database, principal),
   ]);
+  const assists = principal.as === 'assistant';
+  const places = PLACES.map(({ href }) => href).filter((href) => !assists || href !== '/programme');
   const present = <T extends { archivedAt: Date | null }>(all: T[]) =>
     all.filter(({ archivedAt }) => !archivedAt);
   return (
     <div className="md:flex">
-      <Nav />
+      <Nav places={places}>
+        <OpenOnPhone className="px-2 text-[13.5px] leading-tight whitespace-normal" />
+      </Nav>
       <main className="min-w-0 flex-1 pb-20 md:pb-0">{children}</main>
       <Palette
         entries={[
           { group: 'Do', name: 'Start a session', href: '/start' },
-          { group: 'Do', name: 'Add a student', href: '/students/new' },
-          { group: 'Do', name: 'Make a drill', href: '/drills/new' },
-          { group: 'Do', name: 'Add a green', href: '/greens/new' },
+          ...(assists ? [] : COACH_DOES),
           { group: 'Do', name: 'Change settings', href: '/records' },
+          { group: 'Do', name: 'Devices and signing in', href: '/records/sign-in' },
           ...present(students).map(({ id, name }) => ({
             group: 'Students' as const,
             name,

@@ -2,7 +2,7 @@ import { format, formatDistance } from 'date-fns';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { tallyRuns } from '@/core/drill';
-import { counted, listSessions, listStudents } from '@/data';
+import { counted, listSessions, listStudents, ownView } from '@/data';
 import { todayOf } from '@/features/programme/today';
 import { Coming, Reminders, tomorrowWords } from '@/features/programme/today-parts';
 import { startOptions } from '@/features/session/options';
@@ -12,17 +12,18 @@ import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
 export default async function TodayPage() {
-  const { database, owner, coach, units } = await coachContext();
+  const { database, principal: asking, coach, units } = await coachContext();
+  const principal = ownView(asking);
   const now = new Date();
   const [options, students, sessions] = await Promise.all([
-    startOptions(database, owner, units),
-    listStudents(database, owner),
-    listSessions(database, owner, { limit: 10 }),
+    startOptions(database, principal, units),
+    listStudents(database, principal),
+    listSessions(database, principal, { limit: 10 }),
   ]);
   const { zone } = coach.settings;
   const { today, coming, tomorrow, overdue, due } = await todayOf(
     database,
-    owner,
+    principal,
     students,
     now,
     zone,

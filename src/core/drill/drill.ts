@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ladderSchema, layoutSchema } from '@/core/layout';
-import { LEVELS } from '@/core/people';
+import { LEVELS, nameSchema } from '@/core/people';
 import { mannerSchema } from './manner';
 import { capSchema, ruleSchema } from './rule';
 
@@ -87,11 +87,7 @@ export type DrillDetails = z.infer<typeof drillDetails>;
 
 /** A whole drill: what it is for, what stands on the green, when it is done, and its ladder. */
 export const drillSchema = drillDetails.extend({
-  name: z
-    .string()
-    .trim()
-    .min(1, 'A name is needed.')
-    .max(80, 'A name may have at most 80 letters.'),
+  name: nameSchema(),
   layout: layoutSchema,
 });
 

@@ -14,5 +14,6 @@ export {
   type PathSchool,
 } from './fitting';
 export { COMMON_KIT, KIT, KIT_IDS, kitSchema, kitWords, type KitId } from './kit';
+export { nameSchema } from './name';
 export { LEVELS, fittingOf, studentValues, type Level, type StudentValues } from './student';
 export { DEFAULT_ZONE, zoneSchema } from './zone';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PLACES, SKILLS } from '@/core/drill';
-import { kitSchema } from '@/core/people';
+import { kitSchema, nameSchema } from '@/core/people';
 
 /** One drill of a plan, in its place. */
 const blockSchema = z.object({
@@ -19,11 +19,7 @@ const PLAN_MINUTES = { min: 10, max: 180 } as const;
 
 /** Who, where, how long, with what and what for. */
 export const planFrame = z.object({
-  name: z
-    .string()
-    .trim()
-    .min(1, 'A name is needed.')
-    .max(80, 'A name may have at most 80 letters.'),
+  name: nameSchema(),
   minutes: z
     .number({ error: 'A number of minutes is needed: 10 to 180.' })
     .int('Whole minutes are needed.')

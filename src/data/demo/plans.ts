@@ -13,7 +13,8 @@ import { DEFAULT_FACE_SHARE, currentScores, priorBelief, scoresOf } from '@/core
 import { DEGREE } from '@/core/units';
 import type { Database } from '../database';
 import { giveHomework } from '../homework';
-import { linkFor } from '../links';
+import { makeLink } from '../links';
+import type { CoachPrincipal } from '../principal';
 import { addPlan } from '../plans';
 import { addAppointment, addProgramme, refreshProgramme } from '../programmes';
 import { listSessions, toLogged } from '../sessions';
@@ -21,7 +22,7 @@ import { listSessions, toLogged } from '../sessions';
 /** Where the demo's plans are put, and what they are made of. */
 export interface PlansOf {
   database: Database;
-  owner: string;
+  principal: CoachPrincipal;
   today: Date;
   id: () => string;
   /** Students by name, drills by key. */
@@ -33,11 +34,11 @@ const NOTHING = { start: 0, face: 0, path: 0, strike: 0, pace: 0, height: 0 };
 
 /** What a student needed at a time, from what had been putted by then. */
 async function neededAt(
-  { database, owner }: PlansOf,
+  { database, principal }: PlansOf,
   studentId: string,
   at: Date,
 ): Promise<Need[]> {
-  const sessions = (await listSessions(database, owner, { studentId }))
+  const sessions = (await listSessions(database, principal, { studentId }))
     .filter(({ startedAt }) => startedAt < at)
     .map(toLogged);
   const known = currentScores(sessions, DEFAULT_FACE_SHARE);
@@ -51,11 +52,11 @@ export const DONE_AT_HOME = [41, 43, 46, 48, 51, 58, 62, 65];
 
 /** Homework of the student who wants numbers: a drill for the carpet. */
 export async function addDemoHomework(of: PlansOf): Promise<{ homework: string; student: string }> {
-  const { database, owner, today, id, students, drills } = of;
+  const { database, principal, today, id, students, drills } = of;
   const student = students.get('Ivo Castellane')!;
   const homework = await giveHomework(
     database,
-    owner,
+    principal,
     student,
     {
       drillId: drills.get('held-finish')!,
@@ -68,13 +69,13 @@ export async function addDemoHomework(of: PlansOf): Promise<{ homework: string; 
     addDays(today, -30),
     id(),
   );
-  await linkFor(database, owner, student, addDays(today, -30));
+  await makeLink(database, principal, student, addDays(today, -30));
   return { homework, student };
 }
 
 /** Two programmes, brought up to date as their weeks went by; an hour that is kept; and who comes today. */
 export async function addDemoPlans(of: PlansOf): Promise<void> {
-  const { database, owner, today, id, students, drills } = of;
+  const { database, principal, today, id, students, drills } = of;
   const day = (offset: number) => dayIn(addDays(today, offset), DEFAULT_ZONE);
   const add = async (
     name: string,
@@ -86,7 +87,7 @@ export async function addDemoPlans(of: PlansOf): Promise<void> {
     const programme = id();
     await addProgramme(
       database,
-      owner,
+      principal,
       student,
       { ...values, from: day(since), testEvery: 3 },
       { needs: await neededAt(of, student, at), zone: DEFAULT_ZONE, at, id: programme },
@@ -95,7 +96,7 @@ export async function addDemoPlans(of: PlansOf): Promise<void> {
       const then = set(addDays(today, later), { hours: 9 });
       const needs = await neededAt(of, student, then);
       const how = { needs, at: then, zone: DEFAULT_ZONE };
-      await refreshProgramme(database, owner, programme, how);
+      await refreshProgramme(database, principal, programme, how);
     }
   };
   await add('Ivo Castellane', -35, {
@@ -136,7 +137,7 @@ export async function addDemoPlans(of: PlansOf): Promise<void> {
       block('limit-line', 'Pace, with points.', 1),
     ],
   };
-  const plan = await addPlan(database, owner, hour, addDays(today, -1), id());
+  const plan = await addPlan(database, principal, hour, addDays(today, -1), id());
   const dates: [string, Partial<AppointmentValues>][] = [
     [
       'Greta Solvang',
@@ -156,6 +157,6 @@ export async function addDemoPlans(of: PlansOf): Promise<void> {
       note: '',
       ...values,
     };
-    await addAppointment(database, owner, date, DEFAULT_ZONE, id());
+    await addAppointment(database, principal, date, DEFAULT_ZONE, id());
   }
 }

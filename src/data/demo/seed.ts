@@ -14,15 +14,27 @@ import { bareDetails, libraryDrill, ruleGround, type DrillDetails } from '@/core
 import { coachSettings, fittingOf, type Fitting } from '@/core/people';
 import { DEFAULT_OWN, DEGREE } from '@/core/units';
 import { chance, simulateRun, truthOn, type Chance, type Truth } from '@/core/simulate';
-import { ensureCoach, saveCoach } from '../coaches';
+import { addCoach, headCoach, saveCoach } from '../coaches';
 import type { Database } from '../database';
 import type { PuttRow, RunRow } from '../models';
 import { addDrill, getDrill } from '../drills';
 import { addGreen, addReading, getGreen, readOf } from '../greens';
 import { addStudent } from '../students';
+import type { CoachPrincipal } from '../principal';
 import { Problem } from '../problem';
+import { shareStudent } from '../sharing';
 import { DONE_AT_HOME, addDemoHomework, addDemoPlans } from './plans';
-import { BESIDE, COACH, DRILLS, GREENS, STUDENTS, TAKEN, struckAs, truePath } from './world';
+import {
+  BESIDE,
+  COACH,
+  OTHER_COACHES,
+  DRILLS,
+  GREENS,
+  STUDENTS,
+  TAKEN,
+  struckAs,
+  truePath,
+} from './world';
 
 /** Days of the demo's story. */
 const DAYS = 70;
@@ -41,7 +53,7 @@ const PACE = 24;
  * @throws Problem when the database already has students
  */
 export async function seedDemo(database: Database, today: Date, seed = 20): Promise<void> {
-  const owner = await ensureCoach(database);
+  const principal = await headCoach(database);
   if ((await database.models.student.count()) > 0) {
     throw new Problem(
       'invalid',
@@ -51,11 +63,11 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
   const random = chance(seed);
   const id = () =>
     v4({ random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)) });
-  await saveCoach(database, owner, { name: COACH, settings: coachSettings.parse({}) });
+  await saveCoach(database, principal, { name: COACH, settings: coachSettings.parse({}) });
 
   const greens: string[] = [];
   for (const green of GREENS)
-    greens.push(await addDemoGreen(database, owner, { green, today, id }));
+    greens.push(await addDemoGreen(database, principal, { green, today, id }));
 
   const drills = new Map<string, string>();
   const drawnOn = addDays(today, -DAYS);
@@ -65,27 +77,27 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
       { distance: gate, gap, shank: DEFAULT_SHANK },
     );
     const layout = spot
-      ? await readAt(database, owner, designed, greens[spot[0]]!, spot[1])
+      ? await readAt(database, principal, designed, greens[spot[0]]!, spot[1])
       : designed;
     const kept = { name, layout, details: detailsLike(like, layout) };
-    drills.set(key, await addDrill(database, owner, kept, drawnOn, id()));
+    drills.set(key, await addDrill(database, principal, kept, drawnOn, id()));
   }
   for (const key of TAKEN) {
     const { name, layout, key: origin, ...details } = libraryDrill(key)!;
     drills.set(
       key,
-      await addDrill(database, owner, { name, layout, details, origin }, drawnOn, id()),
+      await addDrill(database, principal, { name, layout, details, origin }, drawnOn, id()),
     );
   }
 
   const students = new Map<string, string>();
   for (const [index, student] of STUDENTS.entries()) {
-    const studentId = await addStudent(database, owner, student.values, id());
+    const studentId = await addStudent(database, principal, student.values, id());
     students.set(student.values.name, studentId);
     for (const [visit, day] of student.days.entries()) {
       const key = student.drills[Math.min(2, Math.floor((3 * day) / DAYS))]!;
       const lastOfFirst = index === 0 && visit === student.days.length - 1;
-      await addSession(database, owner, {
+      await addSession(database, principal, {
         id,
         random,
         studentId,
@@ -108,11 +120,11 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
     }
   }
 
-  const plans = { database, owner, today, id, students, drills };
+  const plans = { database, principal, today, id, students, drills };
   const { homework, student } = await addDemoHomework(plans);
   const atHome = STUDENTS.find(({ values }) => students.get(values.name) === student)!;
   for (const day of DONE_AT_HOME) {
-    await addSession(database, owner, {
+    await addSession(database, principal, {
       id,
       random,
       studentId: student,
@@ -130,6 +142,13 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
     });
   }
   await addDemoPlans(plans);
+  for (const { name, role, shares, consent } of OTHER_COACHES) {
+    const coachId = await addCoach(database, principal, { name, role }, id());
+    for (const shared of shares) {
+      const studentId = students.get(shared)!;
+      await shareStudent(database, principal, { studentId, coachId, consent }, addDays(today, -12));
+    }
+  }
 }
 
 /** What the built-in drill says, with a ladder of the demo drill's own. */
@@ -142,11 +161,11 @@ function detailsLike(key: string, layout: Layout): DrillDetails {
 /** A green, its spots and their readings: each spot's slope by two rolls once, the speed on every visit. */
 async function addDemoGreen(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   { green, today, id }: { green: (typeof GREENS)[number]; today: Date; id: () => string },
 ): Promise<string> {
   const spots = green.spots.map((spot) => ({ ...spot, id: id() }));
-  const greenId = await addGreen(database, owner, { ...green, spots }, id());
+  const greenId = await addGreen(database, principal, { ...green, spots }, id());
   for (const [visit, [day, greenSpeed]] of green.speed.entries()) {
     const at = set(addDays(today, day - DAYS), {
       hours: 9,
@@ -158,7 +177,7 @@ async function addDemoGreen(
     const rolls = spot && twoRolls(greenSpeed, spot);
     await addReading(
       database,
-      owner,
+      principal,
       greenId,
       {
         at,
@@ -189,12 +208,12 @@ function twoRolls(
 
 async function readAt(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   layout: Layout,
   greenId: string,
   spot: number,
 ): Promise<Layout> {
-  const green = await getGreen(database, owner, greenId);
+  const green = await getGreen(database, principal, greenId);
   const found = readOf(green, green.spots[spot]!.id);
   return found ? onReading(layout, found.read, found.current) : layout;
 }
@@ -227,13 +246,17 @@ interface DemoSession {
   homeworkId?: string;
 }
 
-async function addSession(database: Database, owner: string, plan: DemoSession): Promise<void> {
+async function addSession(
+  database: Database,
+  principal: CoachPrincipal,
+  plan: DemoSession,
+): Promise<void> {
   const { id, random, studentId, startedAt, truth } = plan;
   const sessionId = id();
   let at = startedAt;
   const runs: { row: DemoRun; putts: DemoPutt[] }[] = [];
   for (const [index, { drillId, count, cold = false }] of plan.parts.entries()) {
-    const drill = await getDrill(database, owner, drillId);
+    const drill = await getDrill(database, principal, drillId);
     const runId = id();
     const layout = fitted(drill.layout, plan.player);
     // Strikes and finishes are touched on their pictures; who was cold is a little wilder.
@@ -275,21 +298,26 @@ async function addSession(database: Database, owner: string, plan: DemoSession):
       }),
     });
   }
-  await database.atomically(async (transaction) => {
-    await database.models.session.create(
-      {
-        id: sessionId,
-        coachId: owner,
-        studentId,
-        startedAt,
-        finishedAt: plan.finished ? addSeconds(at, 40) : null,
-        homeworkId: plan.homeworkId ?? null,
-      },
-      { transaction },
-    );
-    for (const { row, putts } of runs) {
-      await database.models.run.create(row, { transaction });
-      await database.models.putt.bulkCreate(putts, { transaction });
-    }
-  });
+  await database.change(
+    principal,
+    'session started',
+    async (transaction) => {
+      await database.models.session.create(
+        {
+          id: sessionId,
+          coachId: principal.coachId,
+          studentId,
+          startedAt,
+          finishedAt: plan.finished ? addSeconds(at, 40) : null,
+          homeworkId: plan.homeworkId ?? null,
+        },
+        { transaction },
+      );
+      for (const { row, putts } of runs) {
+        await database.models.run.create(row, { transaction });
+        await database.models.putt.bulkCreate(putts, { transaction });
+      }
+    },
+    startedAt,
+  );
 }

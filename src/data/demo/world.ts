@@ -2,9 +2,31 @@ import { DEGREE, FOOT, INCH } from '@/core/units';
 import { COMMON_KIT, type StudentValues } from '@/core/people';
 import { isUsual, type Manner } from '@/core/drill';
 import type { TruePath, Truth } from '@/core/simulate';
+import type { Role } from '../principal';
 
 /** The demo's own world: a nine-hole course on a canal wharf, its coach and her students. All of it is made up. */
 export const COACH = 'Tilda Vrane';
+
+/** Who else teaches on the wharf, and whose putting Tilda shares with them. */
+export const OTHER_COACHES: {
+  name: string;
+  role: Role;
+  shares: string[];
+  consent: string;
+}[] = [
+  {
+    name: 'Rufus Ankerholm',
+    role: 'coach',
+    shares: ['Oona Brandt'],
+    consent: 'Oona asked for it herself, at the lesson.',
+  },
+  {
+    name: 'Mina Oakum',
+    role: 'assistant',
+    shares: ['Greta Solvang', 'Bram Quistle', 'Pim Okolind'],
+    consent: 'All three agreed on the green; Pim’s mother by letter.',
+  },
+];
 
 interface DemoGreen {
   name: string;

@@ -5,6 +5,7 @@ import { drills } from './003-drills';
 import { sessions } from './004-sessions';
 import { planning } from './005-planning';
 import { places } from './006-places';
+import { academy } from './007-academy';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -16,4 +17,4 @@ export interface Migration {
 }
 
 /** All migrations, oldest first. */
-export const MIGRATIONS: Migration[] = [first, greens, drills, sessions, planning, places];
+export const MIGRATIONS: Migration[] = [first, greens, drills, sessions, planning, places, academy];

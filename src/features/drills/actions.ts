@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import {
   Problem,
@@ -12,100 +11,91 @@ import {
   listDrills,
   listSessions,
   saveDrill,
+  shareDrill,
   toLogged,
+  type CoachPrincipal,
   type Database,
 } from '@/data';
 import { drillSchema } from '@/core/drill';
 import { currentScores, type Score } from '@/core/scoring';
 import type { Hand } from '@/core/people';
-import { act, archiving } from '../shared/action';
-import type { ActionResult } from '../shared/result';
-import { refusal, type Draft } from './draft';
+import { archivingSchema, coachAction, keeping, sharingSchema } from '../shared/action';
+import { refusal } from './draft';
 import { MOST_LETTERS, readDrillFile } from './drill-file';
 import { apart, freeName, takeBuiltIn } from './take';
 
 /** A drill that can be built, for the border: what is wrong with it is told in the coach's units. */
-const buildable = async (database: Database, owner: string) => {
-  const { units } = (await getCoach(database, owner)).settings;
-  return drillSchema.superRefine(({ layout }, context) => {
-    const refused = refusal(layout, units);
-    if (refused) context.addIssue({ code: 'custom', path: ['layout'], message: refused });
-  });
+const buildable = async (database: Database, principal: CoachPrincipal) => {
+  const { units } = (await getCoach(database, principal)).settings;
+  return keeping(
+    drillSchema.superRefine(({ layout }, context) => {
+      const refused = refusal(layout, units);
+      if (refused) context.addIssue({ code: 'custom', path: ['layout'], message: refused });
+    }),
+  );
 };
 
 /** Adds a drill, or saves one that has an id; answers with the id. */
-export async function keepDrill(
-  id: string | null,
-  { name, layout, details }: Draft,
-): Promise<ActionResult<string>> {
-  const result = await act(
-    buildable,
-    { ...details, name, layout },
-    async (database, owner, values) => {
-      const kept = apart(values);
-      if (id === null) return addDrill(database, owner, kept, new Date());
-      await saveDrill(database, owner, id, kept, new Date());
-      return id;
-    },
-  );
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+export const keepDrill = coachAction(buildable, async (database, principal, { id, values }) => {
+  const kept = apart(values);
+  if (id === null) return addDrill(database, principal, kept, new Date());
+  await saveDrill(database, principal, id, kept, new Date());
+  return id;
+});
 
 /**
  * Takes a built-in drill into the coach's own: the copy made before, or a new one.
  *
  * @param fresh makes a new copy in any case, to be changed
  */
-export async function takeDrill(key: string, fresh: boolean): Promise<ActionResult<string>> {
-  const result = await act(
-    z.object({ key: z.string().max(60), fresh: z.boolean() }),
-    { key, fresh },
-    (database, owner, asked) => takeBuiltIn(database, owner, asked.key, asked.fresh),
-  );
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+export const takeDrill = coachAction(
+  z.object({ key: z.string().max(60), fresh: z.boolean() }),
+  (database, principal, asked) => takeBuiltIn(database, principal, asked.key, asked.fresh),
+);
 
 /** Copies one of the coach's own drills. */
-export async function copyDrill(id: string): Promise<ActionResult<string>> {
-  const result = await act(z.uuid(), id, async (database, owner, from) => {
-    const { name, layout, details, origin } = await getDrill(database, owner, from);
-    const own = await listDrills(database, owner);
-    return addDrill(
-      database,
-      owner,
-      { name: freeName(name, own), layout, details, origin },
-      new Date(),
-    );
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+export const copyDrill = coachAction(z.uuid(), async (database, principal, from) => {
+  const { name, layout, details, origin } = await getDrill(database, principal, from);
+  const own = await listDrills(database, principal);
+  return addDrill(
+    database,
+    principal,
+    { name: freeName(name, own), layout, details, origin },
+    new Date(),
+  );
+});
 
 /** Takes in a drill from a file; what is wrong with the file is told with its place in it. */
-export async function importDrill(text: string): Promise<ActionResult<string>> {
-  const result = await act(
-    z.string().max(MOST_LETTERS, 'A drill’s file has at most 200,000 letters.'),
-    text,
-    async (database, owner, file) => {
-      const { units } = (await getCoach(database, owner)).settings;
-      const read = readDrillFile(file);
-      const refused = read.ok ? refusal(read.drill.layout, units) : read.message;
-      if (!read.ok || refused) throw new Problem('invalid', refused ?? 'It cannot be read.');
-      const own = await listDrills(database, owner);
-      const values = { ...read.drill, name: freeName(read.drill.name, own) };
-      return addDrill(database, owner, apart(values), new Date());
-    },
-  );
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+export const importDrill = coachAction(
+  z.string().max(MOST_LETTERS, 'A drill’s file has at most 200,000 letters.'),
+  async (database, principal, file) => {
+    const { units } = (await getCoach(database, principal)).settings;
+    const read = readDrillFile(file);
+    const refused = read.ok ? refusal(read.drill.layout, units) : read.message;
+    if (!read.ok || refused) throw new Problem('invalid', refused ?? 'It cannot be read.');
+    const own = await listDrills(database, principal);
+    const values = { ...read.drill, name: freeName(read.drill.name, own) };
+    return addDrill(database, principal, apart(values), new Date());
+  },
+);
 
 /** Puts a drill away, or takes one back. */
-export async function setDrillArchived(id: string, archived: boolean): Promise<ActionResult<null>> {
-  return archiving(id, archived, archiveDrill);
-}
+export const setDrillArchived = coachAction(
+  archivingSchema,
+  async (database, principal, { id, archived }) => {
+    await archiveDrill(database, principal, id, archived ? new Date() : null);
+    return null;
+  },
+);
+
+/** Shows a drill to all coaches of the academy, or to its coach only. */
+export const setDrillShared = coachAction(
+  sharingSchema,
+  async (database, principal, { id, shared }) => {
+    await shareDrill(database, principal, id, shared ? new Date() : null);
+    return null;
+  },
+);
 
 /** A student's start line as it is known now, for the make map. */
 export interface KnownStart {
@@ -117,11 +107,12 @@ export interface KnownStart {
 }
 
 /** What is known of a student's start line. */
-export async function knownStart(studentId: string): Promise<ActionResult<KnownStart>> {
-  return act(z.uuid(), studentId, async (database, owner, id) => {
-    const { name, hand } = await getStudent(database, owner, id);
-    const sessions = (await listSessions(database, owner, { studentId: id })).map(toLogged);
-    const { settings } = await getCoach(database, owner);
+export const knownStart = coachAction(
+  z.uuid(),
+  async (database, principal, id): Promise<KnownStart> => {
+    const { name, hand } = await getStudent(database, principal, id);
+    const sessions = (await listSessions(database, principal, { studentId: id })).map(toLogged);
+    const { settings } = await getCoach(database, principal);
     const known = currentScores(sessions, Number(settings.faceShare));
     return {
       name,
@@ -129,5 +120,6 @@ export async function knownStart(studentId: string): Promise<ActionResult<KnownS
       putts: known?.basis.start ?? 0,
       score: known && known.basis.start > 0 ? known.scores.start : null,
     };
-  });
-}
+  },
+  { reads: true },
+);

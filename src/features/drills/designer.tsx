@@ -26,9 +26,16 @@ import { useWrong } from '@/ui/parsed-input';
 import { useUndo } from '@/ui/use-undo';
 import type { GreenOption } from '../greens/options';
 import { ArchiveButton } from '../shared/archive-button';
+import { ShareButton } from '../shared/share-button';
 import { PlaceHead } from '../shared/place';
 import { showErrors } from '../shared/show-errors';
-import { keepDrill, knownStart, setDrillArchived, type KnownStart } from './actions';
+import {
+  keepDrill,
+  knownStart,
+  setDrillArchived,
+  setDrillShared,
+  type KnownStart,
+} from './actions';
 import {
   dragged,
   nudged,
@@ -67,6 +74,8 @@ export function Designer({
   version,
   newest = true,
   archived = false,
+  access = 'own',
+  sharing = null,
 }: {
   id: string | null;
   first: Draft;
@@ -79,6 +88,10 @@ export function Designer({
   /** Whether this is the version that sessions are started on. */
   newest?: boolean;
   archived?: boolean;
+  /** Whether it is the coach's to change, to keep a copy of, or only to see. */
+  access?: 'own' | 'copy' | 'see';
+  /** Whether all coaches here have it; null where there is one coach. */
+  sharing?: { shared: boolean } | null;
 }) {
   const router = useRouter();
   const [saving, save] = useTransition();
@@ -143,7 +156,10 @@ export function Designer({
     if (problems.length > 0) toast.error(`Not saved yet: ${problems[0]}`);
     if (draft.name.trim() === '' || problems.length > 0) return;
     save(async () => {
-      const result = await keepDrill(id, draft);
+      const result = await keepDrill({
+        id: access === 'copy' ? null : id,
+        values: { ...draft.details, name: draft.name, layout: draft.layout },
+      });
       if (!result.ok && result.fields.name) setNameError(result.fields.name);
       if (!showErrors(result)) return;
       setKept(draft);
@@ -217,11 +233,12 @@ export function Designer({
         </Button>
         {id !== null && (
           <>
-            <ArchiveButton
-              name={draft.name}
-              archived={archived}
-              set={setDrillArchived.bind(null, id)}
-            />
+            {access === 'own' && (
+              <ArchiveButton id={id} name={draft.name} archived={archived} set={setDrillArchived} />
+            )}
+            {access === 'own' && sharing && (
+              <ShareButton id={id} name={draft.name} shared={sharing.shared} set={setDrillShared} />
+            )}
             <Button asChild>
               <Link href={`/drills/${id}/sheet${student ? `?student=${student.value}` : ''}`}>
                 Set-up sheet
@@ -229,9 +246,11 @@ export function Designer({
             </Button>
           </>
         )}
-        <Button kind={dirty ? 'primary' : 'plain'} onClick={keep} disabled={saving}>
-          {id === null ? 'Save drill' : 'Save'}
-        </Button>
+        {access !== 'see' && (
+          <Button kind={dirty ? 'primary' : 'plain'} onClick={keep} disabled={saving}>
+            {id === null ? 'Save drill' : access === 'copy' ? 'Save as my own' : 'Save'}
+          </Button>
+        )}
         {id !== null && !dirty && !archived && (
           <Button kind="primary" asChild>
             <Link href={`/start?drill=${id}`}>Start session</Link>

@@ -13,10 +13,10 @@ export interface StudentOption extends PickOption {
 
 /** What the designer offers: greens to stand on, students to design for. */
 export async function designerOptions() {
-  const { database, owner, units } = await coachContext();
+  const { database, principal, units } = await coachContext();
   const [greens, students] = await Promise.all([
-    listGreens(database, owner),
-    listStudents(database, owner),
+    listGreens(database, principal),
+    listStudents(database, principal),
   ]);
   return {
     greens: greenOptions(greens, units),

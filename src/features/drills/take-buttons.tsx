@@ -12,7 +12,7 @@ export function TakeButtons({ id }: { id: string }) {
   const [busy, begin] = useTransition();
   const take = (fresh: boolean, to: (own: string) => string) =>
     begin(async () => {
-      const result = await takeDrill(id, fresh);
+      const result = await takeDrill({ key: id, fresh });
       if (showErrors(result)) router.push(to(result.value));
     });
   return (

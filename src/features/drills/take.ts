@@ -1,6 +1,13 @@
 import 'server-only';
 import { libraryDrill, type DrillValues } from '@/core/drill';
-import { Problem, addDrill, listDrills, type Database, type DrillKept } from '@/data';
+import {
+  Problem,
+  addDrill,
+  listDrills,
+  type Database,
+  type DrillKept,
+  type CoachPrincipal,
+} from '@/data';
 
 /** Name and layout apart from all else a drill says. */
 export const apart = ({ name, layout, ...details }: DrillValues): DrillKept => ({
@@ -27,16 +34,18 @@ export function freeName(name: string, own: { name: string }[]): string {
  */
 export async function takeBuiltIn(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   key: string,
   fresh = false,
 ): Promise<string> {
   const found = libraryDrill(key);
   if (!found) throw new Problem('not-found', 'There is no such built-in drill.');
   const { key: origin, ...values } = found;
-  const own = await listDrills(database, owner);
-  const before = own.find((drill) => drill.origin === origin && !drill.archivedAt);
+  const own = await listDrills(database, principal);
+  const before = own.find(
+    (drill) => drill.origin === origin && !drill.archivedAt && drill.coachId === principal.coachId,
+  );
   if (before && !fresh) return before.id;
   const name = freeName(values.name, own);
-  return addDrill(database, owner, { ...apart({ ...values, name }), origin }, new Date());
+  return addDrill(database, principal, { ...apart({ ...values, name }), origin }, new Date());
 }

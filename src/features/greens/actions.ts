@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import {
   addGreen,
@@ -9,56 +8,57 @@ import {
   getCoach,
   removeReading,
   saveGreen,
+  shareGreen,
+  type CoachPrincipal,
   type Database,
 } from '@/data';
-import { act, archiving } from '../shared/action';
-import type { ActionResult } from '../shared/result';
-import { greenForm, readingForm, type GreenInput, type ReadingInput } from './form';
+import { archivingSchema, coachAction, keeping, sharingSchema } from '../shared/action';
+import { greenForm, readingForm } from './form';
 
 /** Adds a green, or saves one that has an id; answers with the id. */
-export async function keepGreen(
-  id: string | null,
-  input: GreenInput,
-): Promise<ActionResult<string>> {
-  const result = await act(greenForm, input, async (database, owner, values) => {
-    if (id === null) return addGreen(database, owner, values);
-    await saveGreen(database, owner, id, values);
+export const keepGreen = coachAction(
+  keeping(greenForm),
+  async (database, principal, { id, values }) => {
+    if (id === null) return addGreen(database, principal, values);
+    await saveGreen(database, principal, id, values);
     return id;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+  },
+);
 
 /** Puts a green away, or takes one back. */
-export async function setGreenArchived(id: string, archived: boolean): Promise<ActionResult<null>> {
-  return archiving(id, archived, archiveGreen);
-}
+export const setGreenArchived = coachAction(
+  archivingSchema,
+  async (database, principal, { id, archived }) => {
+    await archiveGreen(database, principal, id, archived ? new Date() : null);
+    return null;
+  },
+);
 
-const reading = async (database: Database, owner: string) =>
-  readingForm((await getCoach(database, owner)).settings.units);
+/** Shows a green to all coaches of the academy, or to its coach only. */
+export const setGreenShared = coachAction(
+  sharingSchema,
+  async (database, principal, { id, shared }) => {
+    await shareGreen(database, principal, id, shared ? new Date() : null);
+    return null;
+  },
+);
+
+const reading = async (database: Database, principal: CoachPrincipal) =>
+  z.object({
+    greenId: z.uuid(),
+    values: readingForm((await getCoach(database, principal)).settings.units),
+  });
 
 /** Keeps a reading of a green; answers with its id. */
-export async function keepReading(
-  greenId: string,
-  input: ReadingInput,
-): Promise<ActionResult<string>> {
-  const result = await act(reading, input, (database, owner, values) =>
-    addReading(database, owner, z.uuid().parse(greenId), values),
-  );
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+export const keepReading = coachAction(reading, (database, principal, { greenId, values }) =>
+  addReading(database, principal, greenId, values),
+);
 
 /** Removes a reading that was mistaken. */
-export async function dropReading(greenId: string, id: string): Promise<ActionResult<null>> {
-  const result = await act(
-    z.object({ greenId: z.uuid(), id: z.uuid() }),
-    { greenId, id },
-    async (database, owner, ids) => {
-      await removeReading(database, owner, ids.greenId, ids.id);
-      return null;
-    },
-  );
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+export const dropReading = coachAction(
+  z.object({ greenId: z.uuid(), id: z.uuid() }),
+  async (database, principal, ids) => {
+    await removeReading(database, principal, ids.greenId, ids.id);
+    return null;
+  },
+);

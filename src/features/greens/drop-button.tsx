@@ -17,7 +17,7 @@ export function DropButton({ greenId, id, name }: { greenId: string; id: string;
       className="inline-flex size-11 items-center justify-center text-ink2"
       onClick={() =>
         begin(async () => {
-          if (showErrors(await dropReading(greenId, id))) toast('The reading is removed.');
+          if (showErrors(await dropReading({ greenId, id }))) toast('The reading is removed.');
         })
       }
     >

@@ -6,10 +6,10 @@ import {
   readRolls,
   type ReadingValues,
 } from '@/core/green';
+import { nameSchema } from '@/core/people';
 import { bareUnit, gradeSchema, lengthSchema, type UnitPreferences } from '@/core/units';
 
-const name = (what: string) =>
-  z.string().trim().min(1, `${what} needs a name.`).max(80, 'A name may have at most 80 letters.');
+const name = (what: string) => nameSchema(`${what} needs a name.`);
 
 /** What a coach types of a green. */
 export const greenForm = z.object({

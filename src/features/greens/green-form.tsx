@@ -26,7 +26,7 @@ export function GreenForm({ id, values }: { id: string | null; values: GreenInpu
   });
   const { errors, isSubmitting } = formState;
   const save = handleSubmit(async () => {
-    const result = await keepGreen(id, getValues());
+    const result = await keepGreen({ id, values: getValues() });
     if (!showErrors(result, setError)) return;
     toast.success('Saved.');
     router.push(`/greens/${result.value}`);

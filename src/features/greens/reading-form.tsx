@@ -52,7 +52,7 @@ export function ReadingForm({
   const rolled = typed.how === 'rolls';
   const found = form.safeParse(typed);
   const save = handleSubmit(async () => {
-    const result = await keepReading(greenId, getValues());
+    const result = await keepReading({ greenId, values: getValues() });
     if (!showErrors(result, setError)) return;
     toast.success('Reading kept.');
     reset(fresh());

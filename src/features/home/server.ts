@@ -1,23 +1,23 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
 import { connection as untilRequested } from 'next/server';
-import { counted, getCoach, getStudent, openLink, connection, type Session } from '@/data';
+import { connection, counted, getCoach, getStudent, type Session } from '@/data';
 import { dayIn } from '@/core/planning';
+import { askingStudent } from '../shared/principal';
 
 /** The student whose own page a link opens, and the coach whose student that is. */
 export async function openHome(token: string) {
   await untilRequested();
-  const { database } = await connection();
-  const opened = await openLink(database, token).catch(() => null);
-  if (!opened?.studentId) notFound();
-  const { owner, studentId } = opened;
+  const database = await connection();
+  const principal = await askingStudent(token);
+  if (!principal) notFound();
   const [student, coach] = await Promise.all([
-    getStudent(database, owner, studentId),
-    getCoach(database, owner),
+    getStudent(database, principal, principal.studentId),
+    getCoach(database, principal),
   ]);
   return {
     database,
-    owner,
+    principal,
     student,
     coach,
     units: coach.settings.units,

@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { v4 } from 'uuid';
 import { z } from 'zod';
 import {
@@ -13,8 +12,7 @@ import {
 } from '@/core/planning';
 import { addPlan, archivePlan, goToNextBlock, lastColdTests, savePlan, startPlan } from '@/data';
 import { takeBuiltIn } from '../drills/take';
-import { act, archiving } from '../shared/action';
-import type { ActionResult } from '../shared/result';
+import { archivingSchema, coachAction } from '../shared/action';
 import { keyOfRef, planner } from './offers';
 import type { Offer, PlanItem } from './plan-shape';
 
@@ -27,7 +25,7 @@ const itemSchema = z.object({
 });
 
 /** What suits a plan, the blocks of it, and how those that were kept run as they are set. */
-interface Proposal {
+export interface Proposal {
   offers: Offer[];
   items: PlanItem[];
   own: Record<string, Offer>;
@@ -43,17 +41,18 @@ const asking = z.object({ frame: planFrame, kept: z.array(itemSchema).max(20) })
 /**
  * Proposes a plan round the blocks that are kept; all that suits is told too, to choose from.
  */
-export async function propose(input: z.input<typeof asking>): Promise<ActionResult<Proposal>> {
-  return act(asking, input, async (database, owner, { frame, kept }) => {
+export const propose = coachAction(
+  asking,
+  async (database, principal, { frame, kept }) => {
     const at = new Date();
-    const { students, suiting, asSet, reckoned } = await planner(database, owner, frame, at);
+    const { students, suiting, asSet, reckoned } = await planner(database, principal, frame, at);
     const { candidates, offers } = suiting();
     // A drill that was put away since is kept no more.
     const stays = kept.flatMap((item) => {
       const offer = asSet(item);
       return offer ? [{ item: { ...item, rungs: rungsOf(offer.players) }, offer }] : [];
     });
-    const cold = await lastColdTests(database, owner);
+    const cold = await lastColdTests(database, principal);
     const plan = proposeHour(
       {
         minutes: frame.minutes,
@@ -73,20 +72,21 @@ export async function propose(input: z.input<typeof asking>): Promise<ActionResu
     });
     const own = Object.fromEntries(stays.map(({ item, offer }) => [item.id, offer]));
     return { offers, items, own, reckoned };
-  });
-}
+  },
+  { reads: true },
+);
 
 const timing = z.object({ frame: planFrame, item: itemSchema });
 
 /** One block timed anew, on the rungs it is set to. */
-export async function timeBlock(
-  input: z.input<typeof timing>,
-): Promise<ActionResult<Offer | null>> {
-  return act(timing, input, async (database, owner, { frame, item }) => {
-    const { asSet } = await planner(database, owner, frame, new Date());
+export const timeBlock = coachAction(
+  timing,
+  async (database, principal, { frame, item }) => {
+    const { asSet } = await planner(database, principal, frame, new Date());
     return asSet(item);
-  });
-}
+  },
+  { reads: true },
+);
 
 const keeping = z.object({
   id: z.uuid().nullable(),
@@ -95,44 +95,36 @@ const keeping = z.object({
 });
 
 /** Keeps a plan, and takes the built-in drills it holds into the coach's own; answers with its id. */
-export async function keepPlan(input: z.input<typeof keeping>): Promise<ActionResult<string>> {
-  const result = await act(keeping, input, async (database, owner, { id, frame, items }) => {
-    const blocks: PlanBlock[] = [];
-    for (const { ref, ...item } of items) {
-      const key = keyOfRef(ref);
-      const drillId = key ? await takeBuiltIn(database, owner, key) : ref;
-      blocks.push({ ...item, drillId });
-    }
-    const values = planSchema.parse({ ...frame, blocks });
-    if (id === null) return addPlan(database, owner, values, new Date());
-    await savePlan(database, owner, id, values);
-    return id;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+export const keepPlan = coachAction(keeping, async (database, principal, { id, frame, items }) => {
+  const blocks: PlanBlock[] = [];
+  for (const { ref, ...item } of items) {
+    const key = keyOfRef(ref);
+    const drillId = key ? await takeBuiltIn(database, principal, key) : ref;
+    blocks.push({ ...item, drillId });
+  }
+  const values = planSchema.parse({ ...frame, blocks });
+  if (id === null) return addPlan(database, principal, values, new Date());
+  await savePlan(database, principal, id, values);
+  return id;
+});
 
 /** Starts a session that follows a plan; answers with the session of its first student. */
-export async function runPlan(id: string): Promise<ActionResult<string>> {
-  const result = await act(z.uuid(), id, async (database, owner, plan) => {
-    const [first] = await startPlan(database, owner, plan, { startedAt: new Date() });
-    return first!;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+export const runPlan = coachAction(z.uuid(), async (database, principal, plan) => {
+  const [first] = await startPlan(database, principal, plan, { startedAt: new Date() });
+  return first!;
+});
 
 /** Goes on with the next block of the plan that a session follows. */
-export async function nextInPlan(sessionId: string): Promise<ActionResult<null>> {
-  const result = await act(z.uuid(), sessionId, async (database, owner, id) => {
-    await goToNextBlock(database, owner, id);
-    return null;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+export const nextInPlan = coachAction(z.uuid(), async (database, principal, id) => {
+  await goToNextBlock(database, principal, id);
+  return null;
+});
 
 /** Puts a plan away, or takes one back. */
-export async function setPlanArchived(id: string, archived: boolean): Promise<ActionResult<null>> {
-  return archiving(id, archived, archivePlan);
-}
+export const setPlanArchived = coachAction(
+  archivingSchema,
+  async (database, principal, { id, archived }) => {
+    await archivePlan(database, principal, id, archived ? new Date() : null);
+    return null;
+  },
+);

@@ -1,6 +1,12 @@
 import 'server-only';
 import { calendarFile, dayAfter, dayIn, type Dated } from '@/core/planning';
-import { getCoach, listAppointments, listStudents, type Database } from '@/data';
+import {
+  getCoach,
+  listAppointments,
+  listStudents,
+  type Database,
+  type CoachPrincipal,
+} from '@/data';
 import { KINDS, forWhat } from './date-words';
 
 /** Days back and ahead that a calendar tells of. */
@@ -8,15 +14,19 @@ const BACK = 60;
 const AHEAD = 400;
 
 /** A coach's dates as a calendar file. */
-export async function coachCalendar(database: Database, owner: string, at: Date): Promise<string> {
-  const { name, settings } = await getCoach(database, owner);
+export async function coachCalendar(
+  database: Database,
+  principal: CoachPrincipal,
+  at: Date,
+): Promise<string> {
+  const { name, settings } = await getCoach(database, principal);
   const today = dayIn(at, settings.zone);
-  const dates = await listAppointments(database, owner, {
+  const dates = await listAppointments(database, principal, {
     from: dayAfter(today, -BACK),
     until: dayAfter(today, AHEAD),
   });
   const students = new Map(
-    (await listStudents(database, owner)).map((student) => [student.id, student.name]),
+    (await listStudents(database, principal)).map((student) => [student.id, student.name]),
   );
   return calendarFile(
     name ? `Putting, ${name}` : 'Putting',

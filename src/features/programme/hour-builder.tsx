@@ -183,11 +183,7 @@ export function HourBuilder({
         }
       >
         {id && (
-          <ArchiveButton
-            name={frame.name}
-            archived={archived}
-            set={setPlanArchived.bind(null, id)}
-          />
+          <ArchiveButton id={id} name={frame.name} archived={archived} set={setPlanArchived} />
         )}
         {id && (
           <Button asChild>

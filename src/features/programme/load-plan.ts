@@ -1,15 +1,18 @@
 import 'server-only';
 import { COMMON_KIT } from '@/core/people';
 import type { PlanFrame } from '@/core/planning';
-import { getPlan, listStudents, type Database } from '@/data';
+import { getPlan, listStudents, type Database, type CoachPrincipal } from '@/data';
 import { coachContext } from '../shared/server';
 import type { PlanStudent } from './frame-fields';
 import { planner } from './offers';
 import type { Offer, PlanItem } from './plan-shape';
 
 /** Students that a plan can be for. */
-export async function planStudents(database: Database, owner: string): Promise<PlanStudent[]> {
-  return (await listStudents(database, owner))
+export async function planStudents(
+  database: Database,
+  principal: CoachPrincipal,
+): Promise<PlanStudent[]> {
+  return (await listStudents(database, principal))
     .filter(({ archivedAt }) => !archivedAt)
     .map(({ id, name, kit }) => ({ value: id, label: name, kit }));
 }
@@ -29,11 +32,11 @@ export function emptyFrame(students: PlanStudent[], asked: string[], minutes: nu
 
 /** A plan that was kept, timed as its students are now. */
 export async function loadPlan(id: string) {
-  const { database, owner, units } = await coachContext();
-  const plan = await getPlan(database, owner, id);
+  const { database, principal, units } = await coachContext();
+  const plan = await getPlan(database, principal, id);
   const { blocks, name, minutes, place, kit, goals, studentIds } = plan;
   const frame: PlanFrame = { name, minutes, place, kit, goals, studentIds };
-  const { suiting, asSet, reckoned } = await planner(database, owner, frame, new Date());
+  const { suiting, asSet, reckoned } = await planner(database, principal, frame, new Date());
   const items = blocks.map(({ drillId, ...block }): PlanItem => ({ ...block, ref: drillId }));
   const own: Record<string, Offer> = {};
   for (const item of items) {

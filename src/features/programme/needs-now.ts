@@ -2,7 +2,13 @@ import 'server-only';
 import { differenceInCalendarDays } from 'date-fns';
 import { needsOf, type Need } from '@/core/planning';
 import { beliefLater, priorBelief, scoresOf, type Belief, type SessionScore } from '@/core/scoring';
-import { listProgrammes, refreshProgramme, type Database, type Programme } from '@/data';
+import {
+  listProgrammes,
+  refreshProgramme,
+  type CoachPrincipal,
+  type Database,
+  type Programme,
+} from '@/data';
 import { studentHistory } from '../shared/server';
 import { basisOfAll } from '../students/reading';
 
@@ -14,23 +20,28 @@ export function beliefAt(scores: readonly SessionScore[], at: Date): Belief {
 }
 
 /** What a student needs, as it is known at a time. */
-export async function needsNow(studentId: string, at: Date): Promise<Need[]> {
-  const { scores, faceShare } = await studentHistory(studentId);
+export async function needsNow(
+  database: Database,
+  principal: CoachPrincipal,
+  studentId: string,
+  at: Date,
+): Promise<Need[]> {
+  const { scores, faceShare } = await studentHistory(database, principal, studentId);
   return needsOf(scoresOf(beliefAt(scores, at), faceShare), basisOfAll(scores));
 }
 
 /** The programmes that go on, brought up to date. */
 export async function currentProgrammes(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   at: Date,
   zone: string,
 ): Promise<Programme[]> {
-  const going = (await listProgrammes(database, owner)).filter(({ endedAt }) => !endedAt);
+  const going = (await listProgrammes(database, principal)).filter(({ endedAt }) => !endedAt);
   const refreshed: Programme[] = [];
   for (const { id, studentId } of going) {
-    const needs = await needsNow(studentId, at);
-    refreshed.push(await refreshProgramme(database, owner, id, { needs, at, zone }));
+    const needs = await needsNow(database, principal, studentId, at);
+    refreshed.push(await refreshProgramme(database, principal, id, { needs, at, zone }));
   }
   return refreshed;
 }

@@ -19,7 +19,7 @@ import {
   type RungWish,
   type Timed,
 } from '@/core/planning';
-import { getCoach, listDrills, type Database, type Drill } from '@/data';
+import { getCoach, listDrills, type Database, type Drill, type CoachPrincipal } from '@/data';
 import { rungWords } from '../drills/rung-words';
 import type { Offer, PlanItem, PlayerRunOffer } from './plan-shape';
 import { coachSetUp, plannedStudent, type PlannedStudent } from './players';
@@ -80,15 +80,15 @@ const reckonedWords = (students: readonly PlannedStudent[], setUpSeen: boolean):
  */
 export async function planner(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   { studentIds, ...ground }: Pick<PlanFrame, 'studentIds' | 'place' | 'kit'>,
   at: Date,
 ) {
   const [students, drills, { settings }, seen] = await Promise.all([
-    Promise.all(studentIds.map((id) => plannedStudent(database, owner, id, at))),
-    listDrills(database, owner),
-    getCoach(database, owner),
-    coachSetUp(database, owner),
+    Promise.all(studentIds.map((id) => plannedStudent(database, principal, id, at))),
+    listDrills(database, principal),
+    getCoach(database, principal),
+    coachSetUp(database, principal),
   ]);
   const players = students.map(({ player }) => player);
   const factor = seen ?? 1;

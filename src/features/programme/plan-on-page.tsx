@@ -22,8 +22,10 @@ export async function PlanOnPage({
   reckoned,
   units,
 }: Awaited<ReturnType<typeof loadPlan>>) {
-  const { database, owner } = await coachContext();
-  const students = await Promise.all(frame.studentIds.map((id) => getStudent(database, owner, id)));
+  const { database, principal } = await coachContext();
+  const students = await Promise.all(
+    frame.studentIds.map((id) => getStudent(database, principal, id)),
+  );
   const [first] = students;
   const blocks = items.flatMap((item) =>
     own[item.id] ? [{ id: item.id, item, offer: own[item.id]! }] : [],
@@ -31,7 +33,7 @@ export async function PlanOnPage({
   const totals = totalsOf(blocks.map(({ offer }) => offer));
   const rows = await Promise.all(
     blocks.map(async ({ item, offer }) => {
-      const { layout, details } = await getDrill(database, owner, item.ref);
+      const { layout, details } = await getDrill(database, principal, item.ref);
       const rung = first && item.rungs[first.id];
       const on = typeof rung === 'number' ? details.ladder[rung] : undefined;
       const stands = first ? fitted(layout, fittingOf(first)) : layout;

@@ -13,7 +13,14 @@ import {
 } from '@/core/planning';
 import { scoresOf } from '@/core/scoring';
 import { beliefAt } from './needs-now';
-import { counted, getStudent, listSessions, type Database, type Session } from '@/data';
+import {
+  counted,
+  getStudent,
+  listSessions,
+  type Database,
+  type Session,
+  type CoachPrincipal,
+} from '@/data';
 import { studentHistory } from '../shared/server';
 import { basisOfAll, readPlayer } from '../students/reading';
 
@@ -54,12 +61,12 @@ function playedOf(sessions: Session[]): Map<string, number> {
 /** All that a plan goes by of one student, as it is known at a time. */
 export async function plannedStudent(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   id: string,
   at: Date,
 ): Promise<PlannedStudent> {
-  const student = await getStudent(database, owner, id);
-  const { sessions, logged, scores, faceShare } = await studentHistory(id);
+  const student = await getStudent(database, principal, id);
+  const { sessions, logged, scores, faceShare } = await studentHistory(database, principal, id);
   const belief = beliefAt(scores, at);
   const findings = readPlayer(student, sessions, logged, scores, faceShare);
   const seconds = paceOf(sessions);
@@ -83,8 +90,11 @@ export async function plannedStudent(
 }
 
 /** The coach's own speed of setting up, from when it stood; null while too few were seen. */
-export async function coachSetUp(database: Database, owner: string): Promise<number | null> {
-  const sessions = await listSessions(database, owner, { limit: 60 });
+export async function coachSetUp(
+  database: Database,
+  principal: CoachPrincipal,
+): Promise<number | null> {
+  const sessions = await listSessions(database, principal, { limit: 60 });
   const seen = sessions.flatMap(({ startedAt, runs }) => {
     let since = startedAt;
     return runs.flatMap(({ layout, marks, putts }): SetUpSeen[] => {

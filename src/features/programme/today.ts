@@ -11,6 +11,7 @@ import {
   type Appointment,
   type Database,
   type Student,
+  type CoachPrincipal,
 } from '@/data';
 import { daysDone } from '../home/server';
 import { forWhat, KINDS } from './date-words';
@@ -39,21 +40,23 @@ const LATELY = 7;
 /** Who comes, what is due, and what is overdue. */
 export async function todayOf(
   database: Database,
-  owner: string,
+  principal: CoachPrincipal,
   students: Student[],
   at: Date,
   zone: string,
 ): Promise<TodayOf> {
   const today = dayIn(at, zone);
-  const programmes = await currentProgrammes(database, owner, at, zone);
+  // An assistant changes nothing, not even what looking at it brings up to date.
+  const programmes =
+    principal.as === 'assistant' ? [] : await currentProgrammes(database, principal, at, zone);
   const [dates, homework, cold, seen] = await Promise.all([
-    listAppointments(database, owner, {
+    listAppointments(database, principal, {
       from: dayAfter(today, -LATELY),
       until: dayAfter(today, 1),
     }),
-    listHomework(database, owner),
-    lastColdTests(database, owner),
-    lastSessions(database, owner),
+    listHomework(database, principal),
+    lastColdTests(database, principal),
+    lastSessions(database, principal),
   ]);
   const active = students.filter(({ archivedAt }) => !archivedAt);
   const nameOf = (id: string) => active.find((student) => student.id === id)?.name;
@@ -89,10 +92,10 @@ export async function todayOf(
   const atHome: Reminder[] = [];
   for (const work of homework) {
     if (work.endedAt || work.until < today || work.from > today) continue;
-    const own = await listSessions(database, owner, { studentId: work.studentId });
+    const own = await listSessions(database, principal, { studentId: work.studentId });
     const week = adherenceOf(work, daysDone(own, work.id, zone), today).weeks.at(-1);
     if (!week || week.done >= week.asked) continue;
-    const { name } = await getDrill(database, owner, work.drillId);
+    const { name } = await getDrill(database, principal, work.drillId);
     atHome.push(
       ...reminder(
         work.id,

@@ -1,19 +1,18 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
-import { getCoach, saveCoach, type Database } from '@/data';
-import { act } from '../shared/action';
-import type { ActionResult } from '../shared/result';
-import { settingsForm, type SettingsInput } from './form';
+import { getCoach, saveCoach, type CoachPrincipal, type Database } from '@/data';
+import { coachAction } from '../shared/action';
+import { settingsForm } from './form';
 
-const form = async (database: Database, owner: string) =>
-  settingsForm((await getCoach(database, owner)).settings.units);
+const form = async (database: Database, principal: CoachPrincipal) =>
+  settingsForm((await getCoach(database, principal)).settings.units);
 
-export async function keepSettings(input: SettingsInput): Promise<ActionResult<null>> {
-  const result = await act(form, input, async (database, owner, { name, ...settings }) => {
-    await saveCoach(database, owner, { name, settings });
+/** Keeps the asking coach's own name and settings. */
+export const keepSettings = coachAction(
+  form,
+  async (database, principal, { name, ...settings }) => {
+    await saveCoach(database, principal, { name, settings });
     return null;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+  },
+  { least: 'assistant' },
+);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { GREEN_SPEED_RANGE, PACES } from '@/core/green';
-import { FACE_SHARES, zoneSchema } from '@/core/people';
+import { FACE_SHARES, nameSchema, zoneSchema } from '@/core/people';
 import {
   OWN_RANGE,
   bareUnit,
@@ -15,7 +15,7 @@ export const settingsForm = (units: UnitPreferences) => {
   const own = (what: string, unit: OwnUnit) =>
     lengthSchema({ what, bare: bareUnit('along', units), ...OWN_RANGE[unit] });
   return z.object({
-    name: z.string().trim().max(80, 'A name may have at most 80 letters.'),
+    name: z.union([z.literal(''), nameSchema()]),
     units: unitPreferences.omit({ own: true }).extend({
       own: z.object({
         step: own('A step', 'step'),

@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import {
   finishSession,
@@ -15,8 +14,10 @@ import {
   swapDrill,
 } from '@/data';
 import { greenOf } from '../greens/value';
-import { act } from '../shared/action';
-import type { ActionResult } from '../shared/result';
+import { coachAction } from '../shared/action';
+
+/** An assistant logs too. */
+const LOGGING = { least: 'assistant' } as const;
 
 const rungSchema = z.number().int().min(0).max(20).nullable();
 
@@ -39,19 +40,19 @@ const starting = z.object({
 });
 
 /** Starts a session for each player; answers with the id of the first. */
-export async function begin(input: z.input<typeof starting>): Promise<ActionResult<string>> {
-  const result = await act(starting, input, async (database, owner, { players, green, cold }) => {
+export const begin = coachAction(
+  starting,
+  async (database, principal, { players, green, cold }) => {
     const [id] = await startGroup(
       database,
-      owner,
+      principal,
       players.map(({ rung, ...player }) => ({ ...player, ...(rung !== null && { rung }) })),
       { startedAt: new Date(), cold, ...(green && { green: greenOf(green) }) },
     );
     return id!;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+  },
+  LOGGING,
+);
 
 const swapping = z.object({
   sessionId: z.uuid(),
@@ -60,24 +61,24 @@ const swapping = z.object({
 });
 
 /** Goes on with a session on another drill, or anew on the same. */
-export async function swap(input: z.input<typeof swapping>): Promise<ActionResult<null>> {
-  const result = await act(swapping, input, async (database, owner, { sessionId, ...to }) => {
-    await swapDrill(database, owner, sessionId, to);
+export const swap = coachAction(
+  swapping,
+  async (database, principal, { sessionId, ...to }) => {
+    await swapDrill(database, principal, sessionId, to);
     return null;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+  },
+  LOGGING,
+);
 
 /** Moves a group on by one station. */
-export async function rotate(id: string): Promise<ActionResult<null>> {
-  const result = await act(z.uuid(), id, async (database, owner, session) => {
-    await rotateStations(database, owner, session);
+export const rotate = coachAction(
+  z.uuid(),
+  async (database, principal, session) => {
+    await rotateStations(database, principal, session);
     return null;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+  },
+  LOGGING,
+);
 
 const noting = z.object({
   sessionId: z.uuid(),
@@ -85,26 +86,22 @@ const noting = z.object({
 });
 
 /** Keeps what the coach notes of a session. */
-export async function keepNote(input: z.input<typeof noting>): Promise<ActionResult<null>> {
-  const result = await act(noting, input, async (database, owner, { sessionId, note }) => {
-    await noteSession(database, owner, sessionId, note);
-    return null;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+export const keepNote = coachAction(noting, async (database, principal, { sessionId, note }) => {
+  await noteSession(database, principal, sessionId, note);
+  return null;
+});
 
 const moving = z.object({ sessionId: z.uuid(), rung: z.number().int().min(0).max(20) });
 
 /** Goes on with a session on another rung of its drill. */
-export async function move(input: z.input<typeof moving>): Promise<ActionResult<null>> {
-  const result = await act(moving, input, async (database, owner, { sessionId, rung }) => {
-    await moveRung(database, owner, sessionId, rung);
+export const move = coachAction(
+  moving,
+  async (database, principal, { sessionId, rung }) => {
+    await moveRung(database, principal, sessionId, rung);
     return null;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+  },
+  LOGGING,
+);
 
 const measuring = z.object({
   runId: z.uuid(),
@@ -113,36 +110,40 @@ const measuring = z.object({
 });
 
 /** Keeps what was measured of an element once it stood; an empty record goes back to the plan. */
-export async function built(input: z.input<typeof measuring>): Promise<ActionResult<null>> {
-  const result = await act(measuring, input, async (database, owner, values) => {
-    await keepBuilt(database, owner, values.runId, values.element, values.measured);
+export const built = coachAction(
+  measuring,
+  async (database, principal, values) => {
+    await keepBuilt(database, principal, values.runId, values.element, values.measured);
     return null;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+  },
+  LOGGING,
+);
 
 /** Finishes a session, and those of its group; answers with the ids of those that had anything to keep. */
-export async function finish(id: string): Promise<ActionResult<string[]>> {
-  const result = await act(z.uuid(), id, async (database, owner, session) => {
-    const group = await getGroup(database, owner, await getSession(database, owner, session));
+export const finish = coachAction(
+  z.uuid(),
+  async (database, principal, session) => {
+    const group = await getGroup(
+      database,
+      principal,
+      await getSession(database, principal, session),
+    );
     const now = new Date();
     const kept: string[] = [];
     for (const one of group) {
-      if ((await finishSession(database, owner, one.id, now)) === 'kept') kept.push(one.id);
+      if ((await finishSession(database, principal, one.id, now)) === 'kept') kept.push(one.id);
     }
     return kept;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+  },
+  LOGGING,
+);
 
 /** Opens a finished session again. */
-export async function reopen(id: string): Promise<ActionResult<null>> {
-  const result = await act(z.uuid(), id, async (database, owner, session) => {
-    await reopenSession(database, owner, session);
+export const reopen = coachAction(
+  z.uuid(),
+  async (database, principal, session) => {
+    await reopenSession(database, principal, session);
     return null;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+  },
+  LOGGING,
+);

@@ -49,7 +49,7 @@ export function MoreMenu({
 }) {
   const [open, setOpen] = useState(false);
   const [next, setNext] = useState(drillId);
-  const { swap, rotate } = useWays();
+  const { swap, rotate, more } = useWays();
   const nextDrill = drills.find(({ value }) => value === next);
   const close = (then: () => void) => () => {
     setOpen(false);
@@ -71,6 +71,7 @@ export function MoreMenu({
         <Button className="min-h-12" onClick={close(onPause)}>
           Pause
         </Button>
+        {more}
         {grouped && rotate && (
           <Button className="min-h-12" disabled={busy} onClick={close(onRotate)}>
             All on by one station

@@ -1,7 +1,14 @@
 import 'server-only';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { format } from 'date-fns';
-import { lastColdTests, listDrills, listGreens, listStudents, type Database } from '@/data';
+import {
+  lastColdTests,
+  listDrills,
+  listGreens,
+  listStudents,
+  type Database,
+  type CoachPrincipal,
+} from '@/data';
 import type { PickOption } from '@/ui/pick';
 import { drillWords } from '../drills/drill-words';
 import { rungWords } from '../drills/rung-words';
@@ -23,12 +30,16 @@ export interface DrillOption extends PickOption {
 }
 
 /** Who and what a session can be started with: everyone and everything not put away. */
-export async function startOptions(database: Database, owner: string, units: UnitPreferences) {
+export async function startOptions(
+  database: Database,
+  principal: CoachPrincipal,
+  units: UnitPreferences,
+) {
   const [students, drills, greens, cold] = await Promise.all([
-    listStudents(database, owner),
-    listDrills(database, owner),
-    listGreens(database, owner),
-    lastColdTests(database, owner),
+    listStudents(database, principal),
+    listDrills(database, principal),
+    listGreens(database, principal),
+    lastColdTests(database, principal),
   ]);
   return {
     students: students

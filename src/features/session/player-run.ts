@@ -3,7 +3,15 @@ import { blocksOf } from '@/core/drill';
 import { nearestRung } from '@/core/layout';
 import { nextBlock } from '@/core/planning';
 import type { UnitPreferences } from '@/core/units';
-import { counted, getDrill, getPlan, getStudent, type Database, type Session } from '@/data';
+import {
+  counted,
+  getDrill,
+  getPlan,
+  getStudent,
+  type Database,
+  type Session,
+  type Principal,
+} from '@/data';
 import { rungWords } from '../drills/rung-words';
 import type { PlayerRun } from './play';
 import { toWire } from './to-wire';
@@ -11,13 +19,13 @@ import { toWire } from './to-wire';
 /** A session as the logging screen takes it: on the last run, with those before it of the same going at the drill. */
 export async function playerRun(
   database: Database,
-  owner: string,
+  principal: Principal,
   session: Session,
   units: UnitPreferences,
 ): Promise<PlayerRun> {
   const block = blocksOf(session.runs).at(-1)!;
   const run = block.at(-1)!;
-  const { id, name } = await getStudent(database, owner, session.studentId);
+  const { id, name } = await getStudent(database, principal, session.studentId);
   return {
     sessionId: session.id,
     runId: run.id,
@@ -36,7 +44,7 @@ export async function playerRun(
     rung: run.rung,
     begunOn: block[0]!.rung,
     nearest: run.rung ?? nearestRung(run.layout, run.ladder),
-    plan: await planOf(database, owner, session),
+    plan: await planOf(database, principal, session),
     earlier: block.slice(0, -1).map(({ layout, putts, marks }) => ({
       layout,
       putts: counted(putts).map(({ outcomes, points, guess, place, manner, at }) => ({
@@ -55,15 +63,15 @@ export async function playerRun(
 /** Where a session stands in the plan it follows. */
 async function planOf(
   database: Database,
-  owner: string,
+  principal: Principal,
   { planId, runs }: Session,
 ): Promise<PlayerRun['plan']> {
   if (!planId) return null;
-  const { blocks } = await getPlan(database, owner, planId);
+  const { blocks } = await getPlan(database, principal, planId);
   const played = runs.map(({ planBlock }) => planBlock);
   const index = blocks.findLastIndex(({ id }) => played.includes(id));
   if (index === -1) return null;
   const next = nextBlock(blocks, played);
-  const name = next && (await getDrill(database, owner, next.drillId)).name;
+  const name = next && (await getDrill(database, principal, next.drillId)).name;
   return { index, count: blocks.length, next: name };
 }

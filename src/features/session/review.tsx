@@ -55,8 +55,11 @@ export function Review({
   previous,
   units,
   now,
+  mayNote,
 }: {
   session: Session;
+  /** Whether who looks may see and write what coaches note for themselves. */
+  mayNote: boolean;
   /** Sessions of the same group. */
   others: { id: string; name: string }[];
   student: Student;
@@ -111,12 +114,14 @@ export function Review({
           fresh={fresh}
         />
       ))}
-      <section
-        aria-label="The coach’s note"
-        className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
-      >
-        <SessionNote sessionId={session.id} note={session.note} />
-      </section>
+      {mayNote && (
+        <section
+          aria-label="The coach’s note"
+          className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
+        >
+          <SessionNote sessionId={session.id} note={session.note} />
+        </section>
+      )}
       {score && score.basis.start > 0 && run && (
         <>
           <div className="border-b-[length:var(--stroke)] border-ink">

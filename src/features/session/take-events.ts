@@ -1,11 +1,17 @@
 import 'server-only';
 import { z } from 'zod';
-import { Problem, recordEvents, type Database } from '@/data';
+import { Problem, recordEvents, type Database, type Principal } from '@/data';
 import { messageFor } from '../shared/action';
 import { toWire } from './to-wire';
 import { runEvents, type RunAnswer } from './wire';
 
-const STATUS = { 'not-found': 404, finished: 409, invalid: 422, database: 503 } as const;
+const STATUS = {
+  'not-found': 404,
+  finished: 409,
+  invalid: 422,
+  refused: 401,
+  database: 503,
+} as const;
 
 const answer = (body: RunAnswer, status = 200) => Response.json(body, { status });
 
@@ -14,12 +20,12 @@ const answer = (body: RunAnswer, status = 200) => Response.json(body, { status }
  *
  * @param request its body
  * @param runId as the address names it
- * @param open whose run it is; throws when it is not theirs who send
+ * @param open who sends; throws when it is nobody
  */
 export async function takeEvents(
   request: Request,
   runId: string,
-  open: (runId: string) => Promise<{ database: Database; owner: string }>,
+  open: () => Promise<{ database: Database; principal: Principal }>,
 ): Promise<Response> {
   const id = z.uuid().safeParse(runId);
   const body = runEvents.safeParse(await request.json().catch(() => null));
@@ -30,8 +36,8 @@ export async function takeEvents(
     );
   }
   try {
-    const { database, owner } = await open(id.data);
-    const record = await recordEvents(database, owner, id.data, body.data.events, new Date());
+    const { database, principal } = await open();
+    const record = await recordEvents(database, principal, id.data, body.data.events, new Date());
     return answer({ ok: true, finished: record.finished, ...toWire(record) });
   } catch (error) {
     const problem = error instanceof Problem ? error : null;

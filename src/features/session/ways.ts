@@ -1,9 +1,7 @@
 'use client';
 
-import { createContext, useContext } from 'react';
-import { nextInPlan } from '../programme/actions';
+import { createContext, useContext, type ReactNode } from 'react';
 import type { ActionResult } from '../shared/result';
-import { built, finish, move, reopen, rotate, swap } from './actions';
 import type { SwapTo } from './more-menu';
 
 type Done = Promise<ActionResult<unknown>>;
@@ -21,26 +19,20 @@ export interface Ways {
   next: ((sessionId: string) => Done) | null;
   built:
     ((of: { runId: string; element: string; measured: Record<string, number> }) => Done) | null;
+  /** What else stands in the menu of a session. */
+  more: ReactNode;
   /** The page of a player, and the one that says what was done; the start when nothing was. */
   player(studentId: string): string;
   review(sessionId: string): string;
   start: string;
 }
 
-const COACH: Ways = {
-  sendTo: (runId) => `/api/runs/${runId}/putts`,
-  finish,
-  reopen,
-  move,
-  swap,
-  rotate,
-  next: nextInPlan,
-  built,
-  player: (studentId) => `/students/${studentId}`,
-  review: (sessionId) => `/sessions/${sessionId}/review`,
-  start: '/',
-};
-
-const WaysContext = createContext(COACH);
+/** No default: what a screen can do is given by whoever shows it, so that a student's page holds nothing of a coach's. */
+const WaysContext = createContext<Ways | null>(null);
 export const WaysProvider = WaysContext.Provider;
-export const useWays = (): Ways => useContext(WaysContext);
+
+export function useWays(): Ways {
+  const ways = useContext(WaysContext);
+  if (!ways) throw new RangeError('A logging screen stands within its ways.');
+  return ways;
+}

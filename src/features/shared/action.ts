@@ -1,22 +1,45 @@
 import 'server-only';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { Problem, connection, type Database } from '@/data';
+import {
+  Problem,
+  ROLES,
+  connection,
+  type CoachPrincipal,
+  type Database,
+  type Role,
+  type StudentPrincipal,
+} from '@/data';
+import { askingCoach, askingStudent } from './principal';
 import { fieldErrors, type ActionResult } from './result';
 
+const SIGNED_OUT = 'You are signed out here. Sign in again in another tab, and try once more.';
+
+type SchemaFor<Who, Schema extends z.ZodType> =
+  Schema | ((database: Database, principal: Who) => Promise<Schema>);
+
+type Work<Who, Schema extends z.ZodType, T> = (
+  database: Database,
+  principal: Who,
+  values: z.output<Schema>,
+) => Promise<T>;
+
 /**
- * The border of every server action: parses what came with Zod, runs the work with the open database and its
- * owner, and turns problems into sentences. Anything unforeseen is logged here and told without its details.
+ * The border of every action: parses what came with Zod, runs the work, and turns problems into sentences. Anything
+ * unforeseen is logged here and told without its details.
  */
-export async function act<Schema extends z.ZodType, T>(
-  schema: Schema | ((database: Database, owner: string) => Promise<Schema>),
+async function answer<Who, Schema extends z.ZodType, T>(
+  who: () => Promise<Who>,
+  schema: SchemaFor<Who, Schema>,
   input: unknown,
-  work: (database: Database, owner: string, values: z.output<Schema>) => Promise<T>,
+  work: Work<Who, Schema, T>,
+  reads: boolean,
 ): Promise<ActionResult<T>> {
   try {
-    const { database, owner } = await connection();
+    const database = await connection();
+    const principal = await who();
     const parsed = (
-      typeof schema === 'function' ? await schema(database, owner) : schema
+      typeof schema === 'function' ? await schema(database, principal) : schema
     ).safeParse(input);
     if (!parsed.success) {
       return {
@@ -25,29 +48,96 @@ export async function act<Schema extends z.ZodType, T>(
         fields: fieldErrors(parsed.error),
       };
     }
-    return { ok: true, value: await work(database, owner, parsed.data) };
+    const value = await work(database, principal, parsed.data);
+    if (!reads) revalidatePath('/', 'layout');
+    return { ok: true, value };
   } catch (error) {
     return { ok: false, message: messageFor(error), fields: {} };
   }
 }
 
-/** The border of putting a thing away or taking it back. */
-export async function archiving(
-  id: string,
-  archived: boolean,
-  archive: (database: Database, owner: string, id: string, at: Date | null) => Promise<void>,
-): Promise<ActionResult<null>> {
-  const result = await act(
-    z.object({ id: z.uuid(), archived: z.boolean() }),
-    { id, archived },
-    async (database, owner, values) => {
-      await archive(database, owner, values.id, values.archived ? new Date() : null);
-      return null;
-    },
-  );
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
+/** Who may call an action, and whether it only reads. */
+interface Terms {
+  least?: Role;
+  reads?: boolean;
 }
+
+/**
+ * Makes a server action of a coach's: it runs for a device that is signed in, as a coach who may do so, and for nobody else.
+ *
+ * @param schema of the input, or how it is made for the coach who asks
+ * @param work with the open database, as the coach who asks
+ * @param terms the least role that may call it, a coach when left out; whether it only reads
+ */
+export function coachAction<Schema extends z.ZodType, T>(
+  schema: SchemaFor<CoachPrincipal, Schema>,
+  work: Work<CoachPrincipal, Schema, T>,
+  { least = 'coach', reads = false }: Terms = {},
+): (input: z.input<Schema>) => Promise<ActionResult<T>> {
+  const who = async () => {
+    const principal = await askingCoach();
+    if (!principal) throw new Problem('refused', SIGNED_OUT);
+    if (ROLES.indexOf(principal.as) > ROLES.indexOf(least)) {
+      throw new Problem(
+        'refused',
+        `Only ${least === 'head' ? 'a head coach' : 'a coach'} can do this.`,
+      );
+    }
+    return principal;
+  };
+  return async (input) => answer(who, schema, input, work, reads);
+}
+
+/**
+ * Makes a server action of a student's: it runs for whoever has the student's link, and reaches that student only.
+ *
+ * @param schema of the input; the link goes with it
+ * @param work with the open database, as the student whose link it is
+ */
+export function studentAction<Schema extends z.ZodType, T>(
+  schema: Schema,
+  work: Work<StudentPrincipal, Schema, T>,
+): (token: string, input: z.input<Schema>) => Promise<ActionResult<T>> {
+  return async (token, input) => {
+    const who = async () => {
+      const link = z.string().max(80).safeParse(token);
+      const principal = link.success ? await askingStudent(link.data) : null;
+      if (!principal) throw new Problem('not-found', 'There is no such page.');
+      return principal;
+    };
+    return answer(who, schema, input, work, false);
+  };
+}
+
+/**
+ * Makes a server action for whoever asks: to sign in, and nothing else.
+ *
+ * @param schema of the input
+ * @param work with the open database
+ */
+export function strangerAction<Schema extends z.ZodType, T>(
+  schema: Schema,
+  work: (database: Database, values: z.output<Schema>) => Promise<T>,
+): (input: z.input<Schema>) => Promise<ActionResult<T>> {
+  return async (input) =>
+    answer(
+      async () => null,
+      schema,
+      input,
+      (database, _nobody, values) => work(database, values),
+      true,
+    );
+}
+
+/** The schema of keeping a thing: what was typed of it, and its id when there is one already. */
+export const keeping = <Schema extends z.ZodType>(values: Schema) =>
+  z.object({ id: z.uuid().nullable(), values });
+
+/** The schema of putting a thing away or taking it back. */
+export const archivingSchema = z.object({ id: z.uuid(), archived: z.boolean() });
+
+/** The schema of showing a thing to all of the academy, or to its coach only. */
+export const sharingSchema = z.object({ id: z.uuid(), shared: z.boolean() });
 
 /** A sentence for a screen; details of anything unforeseen go to the server's log only. */
 export function messageFor(error: unknown): string {

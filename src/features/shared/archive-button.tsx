@@ -8,19 +8,21 @@ import { showErrors } from './show-errors';
 
 /** Puts a thing away or takes it back; nothing is lost either way. */
 export function ArchiveButton({
+  id,
   name,
   archived,
   set,
 }: {
+  id: string;
   name: string;
   archived: boolean;
   /** The action that does it. */
-  set: (archived: boolean) => Promise<ActionResult<null>>;
+  set: (to: { id: string; archived: boolean }) => Promise<ActionResult<null>>;
 }) {
   const [busy, begin] = useTransition();
   const change = (next: boolean) =>
     begin(async () => {
-      if (!showErrors(await set(next))) return;
+      if (!showErrors(await set({ id, archived: next }))) return;
       toast(next ? `${name} is put away; nothing is lost.` : `${name} is back.`, {
         action: { label: 'Undo', onClick: () => change(!next) },
       });

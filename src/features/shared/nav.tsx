@@ -3,6 +3,7 @@
 import clsx from 'clsx';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import type { ReactNode } from 'react';
 
 /** The places, in the order of the work; the number is also the key that leads there. */
 export const PLACES = [
@@ -15,7 +16,14 @@ export const PLACES = [
 ] as const;
 
 /** Down the side on a laptop, along the foot on a phone. */
-export function Nav() {
+export function Nav({
+  places = PLACES.map(({ href }) => href),
+  children,
+}: {
+  /** Those that are shown: not all are an assistant's. */
+  places?: string[];
+  children?: ReactNode;
+}) {
   const path = usePathname();
   const here = (href: string) => (href === '/' ? path === '/' : path.startsWith(href));
   return (
@@ -26,7 +34,7 @@ export function Nav() {
       <span className="mb-6 hidden text-[20px] font-[800] tracking-tight [font-stretch:112%] md:block">
         Dirigo
       </span>
-      {PLACES.map(({ key, name, href }) => (
+      {PLACES.filter(({ href }) => places.includes(href)).map(({ key, name, href }) => (
         <Link
           key={href}
           href={href}
@@ -44,10 +52,13 @@ export function Nav() {
           {name}
         </Link>
       ))}
-      <p className="mt-auto hidden text-[13.5px] leading-relaxed text-ink2 md:block">
-        Ctrl K find
-        <br />? keys
-      </p>
+      <div className="mt-auto hidden pr-4 md:grid md:gap-3">
+        {children}
+        <p className="text-[13.5px] leading-relaxed text-ink2">
+          Ctrl K find
+          <br />? keys
+        </p>
+      </div>
     </nav>
   );
 }

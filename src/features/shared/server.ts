@@ -1,15 +1,37 @@
 import 'server-only';
-import { notFound } from 'next/navigation';
+import { headers } from 'next/headers';
+import { notFound, redirect } from 'next/navigation';
 import { connection as untilRequested } from 'next/server';
+import { askingCoach } from './principal';
 import { keptHistory } from './scores';
-import { Problem, connection, getCoach, listSessions, toLogged } from '@/data';
+import {
+  Problem,
+  ROLES,
+  connection,
+  getCoach,
+  listSessions,
+  toLogged,
+  type CoachPrincipal,
+  type Database,
+  type Role,
+} from '@/data';
 
-/** The open database, its owner and the owner's settings, for a page. */
-export async function coachContext() {
+/**
+ * The open database, who asks, and their settings, for a page; a stranger is led to sign in.
+ *
+ * @param least the least role that may see the page; all coaches when left out
+ */
+export async function coachContext(least: Role = 'assistant') {
   await untilRequested();
-  const { database, owner } = await connection();
-  const coach = await getCoach(database, owner);
-  return { database, owner, coach, units: coach.settings.units };
+  const database = await connection();
+  const principal = await askingCoach();
+  if (!principal) {
+    const path = (await headers()).get('x-path') ?? '/';
+    redirect(`/sign-in?to=${encodeURIComponent(path)}`);
+  }
+  if (ROLES.indexOf(principal.as) > ROLES.indexOf(least)) notFound();
+  const coach = await getCoach(database, principal);
+  return { database, principal, coach, units: coach.settings.units };
 }
 
 /** Turns an unknown id in an address into the page that says so. */
@@ -22,12 +44,38 @@ export async function orNotFound<T>(found: Promise<T>): Promise<T> {
   }
 }
 
+/** The answer of a route to a coach's device, of at least some role; a stranger is refused. */
+export function coachRoute<Context>(
+  least: Role,
+  answer: (
+    asking: { database: Database; principal: CoachPrincipal },
+    request: Request,
+    context: Context,
+  ) => Promise<Response>,
+): (request: Request, context: Context) => Promise<Response> {
+  return async (request, context) => {
+    const principal = await askingCoach();
+    if (!principal || ROLES.indexOf(principal.as) > ROLES.indexOf(least)) return refused();
+    return answer({ database: await connection(), principal }, request, context);
+  };
+}
+
+/** What a stranger is told by a route. */
+export const refused = (): Response =>
+  Response.json(
+    { ok: false, code: 'refused', message: 'You are signed out here. Sign in again.' },
+    { status: 401 },
+  );
+
 /** A student's sessions, newest first, and their scores in order of time. */
-export async function studentHistory(studentId: string) {
-  const { database, owner } = await connection();
+export async function studentHistory(
+  database: Database,
+  principal: CoachPrincipal,
+  studentId: string,
+) {
   const [sessions, { settings }] = await Promise.all([
-    listSessions(database, owner, { studentId }),
-    getCoach(database, owner),
+    listSessions(database, principal, { studentId }),
+    getCoach(database, principal),
   ]);
   const faceShare = Number(settings.faceShare);
   const logged = sessions.map(toLogged);

@@ -1,25 +1,36 @@
 import 'server-only';
-import { Problem } from '@/data';
+import { Problem, getCoach } from '@/data';
 import { fileName } from '../shared/file-name';
+import { originOf } from '../shared/origin';
+import { coachRoute } from '../shared/server';
 import { fontStyle } from './fonts';
 import { loadSheet } from './load';
 import { sheetQuery } from './paper';
 import { pdfOf } from './pdf';
 
-/** A set-up sheet as a file to keep or to send. */
-export async function sheetFile(
+type Params = { params: Promise<{ id: string }> };
+
+/** A route that answers with a set-up sheet as a file to keep or to send. */
+export const sheetFile = (kind: 'pdf' | 'svg') =>
+  coachRoute('assistant', async ({ database, principal }, request, { params }: Params) => {
+    const { units } = (await getCoach(database, principal)).settings;
+    return answer({ database, principal, units }, request, (await params).id, kind);
+  });
+
+async function answer(
+  asking: Parameters<typeof loadSheet>[0],
   request: Request,
-  params: Promise<{ id: string }>,
+  id: string,
   kind: 'pdf' | 'svg',
 ): Promise<Response> {
-  const { id } = await params;
   const url = new URL(request.url);
   const query = sheetQuery.parse(Object.fromEntries(url.searchParams));
   try {
     const { svg, paper, input } = await loadSheet(
+      asking,
       id,
       query,
-      `http://${request.headers.get('host')}`,
+      originOf(request.headers.get('host')),
     );
     const whom = input.student ? `, ${input.student.name}` : '';
     const name = fileName(`${input.name}${whom}`, kind);

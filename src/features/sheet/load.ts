@@ -4,25 +4,38 @@ import QRCode from 'qrcode';
 import { libraryDrill } from '@/core/drill';
 import { fitted, onRung } from '@/core/layout';
 import { fittingOf } from '@/core/people';
-import { getDrill, getStudent, listStudents, type Database } from '@/data';
+import type { UnitPreferences } from '@/core/units';
+import { getDrill, getStudent, listStudents, type Database, type Principal } from '@/data';
 import { rungWords } from '../drills/rung-words';
-import { coachContext } from '../shared/server';
 import { PAPERS, type SheetQuery } from './paper';
 import { measureBy } from './pdf';
 import { sheetSvg, type SheetInput } from './sheet';
 
+/** Who asks, and in which units they are told. */
+interface Asking {
+  database: Database;
+  principal: Principal;
+  units: UnitPreferences;
+}
+
 /**
  * Everything a set-up sheet says, and the sheet itself.
  *
+ * @param asking who asks: what is theirs to see stands on it
  * @param id of an own drill, or key of a built-in one
  * @param query whom it is for, on which paper and rung
  * @param origin where this server is reached, for the code
  * @param leadsTo what the code leads to; the start of a session with the drill when left out
  */
-export async function loadSheet(id: string, query: SheetQuery, origin: string, leadsTo?: string) {
-  const { database, owner, units } = await coachContext();
-  const { name, layout, details, version, own } = await partsOf(id, database, owner);
-  const student = query.student ? await getStudent(database, owner, query.student) : null;
+export async function loadSheet(
+  { database, principal, units }: Asking,
+  id: string,
+  query: SheetQuery,
+  origin: string,
+  leadsTo?: string,
+) {
+  const { name, layout, details, version, own } = await partsOf(id, database, principal);
+  const student = query.student ? await getStudent(database, principal, query.student) : null;
   const rung = query.rung === undefined ? undefined : details.ladder[query.rung];
   const asked = rung ? onRung(layout, rung) : layout;
   const start = own
@@ -42,7 +55,7 @@ export async function loadSheet(id: string, query: SheetQuery, origin: string, l
     made: format(new Date(), 'd MMMM yyyy'),
   };
   const paper = PAPERS[query.paper];
-  const students = (await listStudents(database, owner))
+  const students = (await listStudents(database, principal))
     .filter(({ archivedAt }) => !archivedAt)
     .map((one) => ({ value: one.id, label: one.name }));
   return {
@@ -55,12 +68,12 @@ export async function loadSheet(id: string, query: SheetQuery, origin: string, l
 }
 
 /** A drill of the coach's own, or a built-in one. */
-async function partsOf(id: string, database: Database, owner: string) {
+async function partsOf(id: string, database: Database, principal: Principal) {
   const builtIn = libraryDrill(id);
   if (builtIn) {
     const { key: _key, name, layout, ...details } = builtIn;
     return { name, layout, details, version: 'built in', own: false };
   }
-  const { name, layout, details, version } = await getDrill(database, owner, id);
+  const { name, layout, details, version } = await getDrill(database, principal, id);
   return { name, layout, details, version: `version ${version}`, own: true };
 }

@@ -1,29 +1,42 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
-import { addStudent, archiveStudent, getCoach, saveStudent, type Database } from '@/data';
-import { act, archiving } from '../shared/action';
-import type { ActionResult } from '../shared/result';
-import { studentForm, type StudentInput } from './form';
+import { z } from 'zod';
+import {
+  addStudent,
+  archiveStudent,
+  getCoach,
+  saveStudent,
+  type CoachPrincipal,
+  type Database,
+  type Meanwhile,
+} from '@/data';
+import { archivingSchema, coachAction, keeping } from '../shared/action';
+import { studentForm } from './form';
 
-const form = async (database: Database, owner: string) =>
-  studentForm((await getCoach(database, owner)).settings.units);
-
-/** Adds a student, or saves one that has an id; answers with the id. */
-export async function keepStudent(
-  id: string | null,
-  input: StudentInput,
-): Promise<ActionResult<string>> {
-  const result = await act(form, input, async (database, owner, values) => {
-    if (id === null) return addStudent(database, owner, values);
-    await saveStudent(database, owner, id, values);
-    return id;
+const form = async (database: Database, principal: CoachPrincipal) =>
+  keeping(studentForm((await getCoach(database, principal)).settings.units)).extend({
+    /** Of the student when the form was opened; of no account for a new one. */
+    version: z.number().int(),
   });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+
+/** What became of a student's form: kept, or changed by another meanwhile. */
+export type KeptStudent = { id: string } | { meanwhile: Meanwhile };
+
+/** Adds a student, or saves one that has an id; where another changed them meanwhile, nothing is saved and both are told. */
+export const keepStudent = coachAction(
+  form,
+  async (database, principal, { id, version, values }): Promise<KeptStudent> => {
+    if (id === null) return { id: await addStudent(database, principal, values) };
+    const meanwhile = await saveStudent(database, principal, id, values, version);
+    return meanwhile ? { meanwhile } : { id };
+  },
+);
 
 /** Puts a student away, or takes one back. */
-export async function setArchived(id: string, archived: boolean): Promise<ActionResult<null>> {
-  return archiving(id, archived, archiveStudent);
-}
+export const setArchived = coachAction(
+  archivingSchema,
+  async (database, principal, { id, archived }) => {
+    await archiveStudent(database, principal, id, archived ? new Date() : null);
+    return null;
+  },
+);

@@ -7,6 +7,7 @@ import {
   PATHS,
   STANDARD_FITTING,
   kitSchema,
+  nameSchema,
   studentValues,
 } from '@/core/people';
 import {
@@ -23,6 +24,7 @@ import type { StudentValues } from '@/core/people';
 export function studentForm(units: UnitPreferences) {
   const bare = bareUnit('across', units);
   return studentValues.omit({ putter: true }).extend({
+    name: nameSchema(),
     school: z.enum(PATHS),
     kit: kitSchema,
     putter: z.object({

@@ -1,47 +1,46 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { endHomework, giveHomework, linkFor } from '@/data';
+import { dayAfter } from '@/core/planning';
+import { endHomework, endLink, giveHomework, makeLink } from '@/data';
 import { takeBuiltIn } from '../drills/take';
 import { keyOfRef } from '../programme/offers';
-import { act } from '../shared/action';
-import type { ActionResult } from '../shared/result';
+import { coachAction } from '../shared/action';
 import { homeworkForm } from './homework-form-schema';
 
 const giving = homeworkForm.safeExtend({ studentId: z.uuid() });
 
-/** Gives a student something to do at home; their page is made with the first. */
-export async function give(input: z.input<typeof giving>): Promise<ActionResult<null>> {
-  const result = await act(giving, input, async (database, owner, { studentId, ...values }) => {
-    const key = keyOfRef(values.drillId);
-    const drillId = key ? await takeBuiltIn(database, owner, key) : values.drillId;
-    const at = new Date();
-    await giveHomework(database, owner, studentId, { ...values, drillId }, at);
-    await linkFor(database, owner, studentId, at);
-    return null;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+/** Gives a student something to do at home. */
+export const give = coachAction(giving, async (database, principal, { studentId, ...values }) => {
+  const key = keyOfRef(values.drillId);
+  const drillId = key ? await takeBuiltIn(database, principal, key) : values.drillId;
+  await giveHomework(database, principal, studentId, { ...values, drillId }, new Date());
+  return null;
+});
 
 /** Ends a piece of homework; what was putted for it stays. */
-export async function endWork(id: string): Promise<ActionResult<null>> {
-  const result = await act(z.uuid(), id, async (database, owner, homework) => {
-    await endHomework(database, owner, homework, new Date());
-    return null;
-  });
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+export const endWork = coachAction(z.uuid(), async (database, principal, homework) => {
+  await endHomework(database, principal, homework, new Date());
+  return null;
+});
 
-const linking = z.object({ studentId: z.uuid(), fresh: z.boolean() });
+const linking = z.object({
+  studentId: z.uuid(),
+  /** The last day on which it opens; null for no end. */
+  lastDay: z.iso.date('Type a day.').nullable(),
+});
 
-/** The link to a student's own page; a fresh one ends the old. */
-export async function homeLink(input: z.input<typeof linking>): Promise<ActionResult<string>> {
-  const result = await act(linking, input, (database, owner, { studentId, fresh }) =>
-    linkFor(database, owner, studentId, new Date(), fresh),
-  );
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+/** Makes the link to a student's own page, and ends the one before; it is told this once. */
+export const makeHomeLink = coachAction(
+  linking,
+  async (database, principal, { studentId, lastDay }) => {
+    const until = lastDay ? new Date(`${dayAfter(lastDay, 1)}T00:00:00`) : null;
+    return makeLink(database, principal, studentId, new Date(), until);
+  },
+);
+
+/** Ends the link to a student's own page. */
+export const endHomeLink = coachAction(z.uuid(), async (database, principal, studentId) => {
+  await endLink(database, principal, studentId, new Date());
+  return null;
+});

@@ -1,6 +1,6 @@
 import { changeBetween, type SessionScore, type SkillName } from '@/core/scoring';
 import { adherenceOf, dayIn, dayWords, TRAINED } from '@/core/planning';
-import { getDrill, type Database, type Homework, type Session } from '@/data';
+import { getDrill, type Database, type Homework, type Session, type CoachPrincipal } from '@/data';
 import { daysDone } from '../home/server';
 import { WeekMarks } from '../home/week-marks';
 import { EndWork } from './end-work';
@@ -9,7 +9,7 @@ import { SKILL_NAMES, changeWords } from './skill-words';
 /** What a student was given to do at home: how much of it was done, and what has changed since. */
 export async function HomeworkList({
   database,
-  owner,
+  principal,
   homework,
   sessions,
   scores,
@@ -18,7 +18,7 @@ export async function HomeworkList({
   at,
 }: {
   database: Database;
-  owner: string;
+  principal: CoachPrincipal;
   homework: Homework[];
   sessions: Session[];
   scores: SessionScore[];
@@ -30,7 +30,7 @@ export async function HomeworkList({
   const rows = await Promise.all(
     homework.map(async (work) => ({
       work,
-      drill: await getDrill(database, owner, work.drillId),
+      drill: await getDrill(database, principal, work.drillId),
       adherence: adherenceOf(work, daysDone(sessions, work.id, zone), today),
     })),
   );

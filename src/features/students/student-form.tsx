@@ -2,6 +2,7 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import { KIT, KIT_IDS, type StudentValues } from '@/core/people';
@@ -13,20 +14,27 @@ import { NotesField, TextField } from '@/ui/field';
 import { Several } from '@/ui/several';
 import { showErrors } from '../shared/show-errors';
 import { keepStudent } from './actions';
-import { studentForm, type StudentInput } from './form';
+import { studentForm, typedStudent, type StudentInput } from './form';
+import { compareForms, valueAt } from './form-merge';
+import { MeanwhileNote, type Told } from './meanwhile-note';
 
 /** Adding or changing a student. */
 export function StudentForm({
   id,
+  version = 0,
   values,
   units,
 }: {
   id: string | null;
+  /** Of the student when the page was made. */
+  version?: number;
   values: StudentInput;
   units: UnitPreferences;
 }) {
   const router = useRouter();
-  const { register, control, handleSubmit, setError, getValues, formState } = useForm<
+  const [opened, setOpened] = useState({ version, values });
+  const [meanwhile, setMeanwhile] = useState<Told | null>(null);
+  const { register, control, handleSubmit, setError, setValue, getValues, formState } = useForm<
     StudentInput,
     unknown,
     StudentValues
@@ -34,14 +42,29 @@ export function StudentForm({
   const { errors, isSubmitting } = formState;
 
   const save = handleSubmit(async () => {
-    const result = await keepStudent(id, getValues());
+    const result = await keepStudent({ id, version: opened.version, values: getValues() });
     if (!showErrors(result, setError)) return;
+    if ('meanwhile' in result.value) {
+      const { version: newest, values: saved, by, at } = result.value.meanwhile;
+      const theirs = typedStudent(saved, units);
+      const { taken, both } = compareForms(opened.values, getValues(), theirs);
+      for (const part of taken) setValue(part, valueAt(theirs, part) as never);
+      setOpened({ version: newest, values: theirs });
+      setMeanwhile({ by, at, theirs, taken, both });
+      return;
+    }
     toast.success('Saved.');
-    router.push(`/students/${result.value}`);
+    router.push(`/students/${result.value.id}`);
   });
 
   return (
     <form onSubmit={save} noValidate className="grid max-w-3xl gap-7 px-4 py-6 md:px-7">
+      {meanwhile && (
+        <MeanwhileNote
+          told={meanwhile}
+          take={(part) => setValue(part, valueAt(meanwhile.theirs, part) as never)}
+        />
+      )}
       <TextField
         label="Name"
         autoFocus={id === null}
@@ -128,7 +151,7 @@ export function StudentForm({
         )}
       />
       <NotesField
-        label="Notes, for you alone"
+        label="Notes, for coaches alone"
         {...register('notes')}
         error={errors.notes?.message}
       />

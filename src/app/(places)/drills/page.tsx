@@ -11,11 +11,11 @@ import { Button } from '@/ui/button';
 export const metadata: Metadata = { title: 'Drills' };
 
 export default async function DrillsPage({ searchParams }: PageProps<'/drills'>) {
-  const { database, owner, units } = await coachContext();
+  const { database, principal, units } = await coachContext();
   const archived = (await searchParams).archived !== undefined;
   const [all, students] = await Promise.all([
-    listDrills(database, owner),
-    listStudents(database, owner),
+    listDrills(database, principal),
+    listStudents(database, principal),
   ]);
   const own = all.filter(({ archivedAt }) => (archivedAt !== null) === archived);
   const hidden = all.length - own.length;

@@ -12,9 +12,9 @@ import { FallArrow } from '@/ui/fall-arrow';
 export const metadata: Metadata = { title: 'Greens' };
 
 export default async function GreensPage({ searchParams }: PageProps<'/greens'>) {
-  const { database, owner, units } = await coachContext();
+  const { database, principal, units } = await coachContext();
   const archived = (await searchParams).archived !== undefined;
-  const all = await listGreens(database, owner);
+  const all = await listGreens(database, principal);
   const shown = all.filter(({ archivedAt }) => (archivedAt !== null) === archived);
   const hidden = all.length - shown.length;
   const now = new Date();

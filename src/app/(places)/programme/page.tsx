@@ -1,9 +1,10 @@
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import Link from 'next/link';
 import { format } from 'date-fns';
 import { z } from 'zod';
 import { dayAfter, dayIn, daySchema, dayWords, mondayOf } from '@/core/planning';
-import { knownLink, listAppointments, listPlans, listStudents } from '@/data';
+import { ownView, knownLink, listAppointments, listPlans, listStudents } from '@/data';
 import { Agenda } from '@/features/programme/agenda';
 import { CalendarLink } from '@/features/programme/calendar-link';
 import { Month } from '@/features/programme/month';
@@ -12,6 +13,7 @@ import { ProgrammeLine } from '@/features/programme/programme-page';
 import { RunPlanButton } from '@/features/programme/run-plan-button';
 import { Week } from '@/features/programme/week';
 import { Empty, PlaceHead } from '@/features/shared/place';
+import { originOf } from '@/features/shared/origin';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
@@ -59,18 +61,19 @@ function spanOf(
 }
 
 export default async function ProgrammesPage({ searchParams }: PageProps<'/programme'>) {
-  const { database, owner, coach } = await coachContext();
+  const { database, principal: asking, coach } = await coachContext('coach');
+  const principal = ownView(asking);
   const { zone } = coach.settings;
   const at = new Date();
   const today = dayIn(at, zone);
   const { view, day = today } = query.parse(await searchParams);
   const { from, until, back, on } = spanOf(view, day);
-  const programmes = await currentProgrammes(database, owner, at, zone);
+  const programmes = await currentProgrammes(database, principal, at, zone);
   const [students, dates, plans, link] = await Promise.all([
-    listStudents(database, owner),
-    listAppointments(database, owner, { from, until }),
-    listPlans(database, owner),
-    knownLink(database, owner, null),
+    listStudents(database, principal),
+    listAppointments(database, principal, { from, until }),
+    listPlans(database, principal),
+    knownLink(database, principal, null, at),
   ]);
   const known = new Map(students.map((student) => [student.id, student]));
   const nameOf = (id: string) => known.get(id)?.name ?? '';
@@ -205,7 +208,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
           </div>
           <div>
             <h2 className="mb-2 text-[20px] num">Elsewhere</h2>
-            <CalendarLink known={link} />
+            <CalendarLink known={link} origin={originOf((await headers()).get('host'))} />
           </div>
         </section>
       </div>

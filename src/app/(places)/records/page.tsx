@@ -1,6 +1,8 @@
 import { relative } from 'node:path';
 import type { Metadata } from 'next';
+import Link from 'next/link';
 import { listStudents } from '@/data';
+import { ROLE_WORDS } from '@/features/academy/role-words';
 import { SettingsForm } from '@/features/records/settings-form';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
@@ -16,8 +18,8 @@ function shownPath(path: string): string {
 }
 
 export default async function RecordsPage() {
-  const { database, owner, coach, units } = await coachContext();
-  const students = await listStudents(database, owner);
+  const { database, principal, coach, units } = await coachContext();
+  const students = await listStudents(database, principal);
   const putts = await database.models.putt.count();
   return (
     <>
@@ -44,26 +46,47 @@ export default async function RecordsPage() {
             }}
           />
         </div>
-        <section className="grid content-start gap-3 px-4 py-6 md:px-7">
-          <h2 className="text-[20px] num">Where they lie</h2>
-          <p className="text-[16px]">
-            {students.length} students and {putts} putts, in one file on this machine:
-          </p>
-          <p className="border border-rule bg-sheet px-3 py-2 text-sm break-all">
-            {shownPath(database.path)}
-          </p>
-          <p className="text-[15px] text-ink2">
-            Nothing leaves this machine. A copy holds everything; Dirigo opens it again when you
-            name it in DIRIGO_DB.
-          </p>
-          <div>
-            <Button asChild>
-              <a href="/records/copy" download>
-                Take a copy
-              </a>
-            </Button>
-          </div>
-        </section>
+        <div className="grid content-start gap-8 px-4 py-6 md:px-7">
+          <section className="grid gap-3" aria-label="Who is signed in">
+            <h2 className="text-[20px] num">Who is signed in</h2>
+            <p className="text-[16px]">
+              {coach.name || 'You'}, as {ROLE_WORDS[principal.as].name.toLowerCase()}:{' '}
+              {ROLE_WORDS[principal.as].may}.
+            </p>
+            <div className="flex flex-wrap gap-2.5">
+              <Button asChild>
+                <Link href="/records/sign-in">Devices and signing in</Link>
+              </Button>
+              {principal.as === 'head' && (
+                <Button asChild>
+                  <Link href="/records/academy">Academy</Link>
+                </Button>
+              )}
+            </div>
+          </section>
+          {principal.as === 'head' && (
+            <section className="grid gap-3" aria-label="Where they lie">
+              <h2 className="text-[20px] num">Where they lie</h2>
+              <p className="text-[16px]">
+                {students.length} students and {putts} putts, in one file on this machine:
+              </p>
+              <p className="border border-rule bg-sheet px-3 py-2 text-sm break-all">
+                {shownPath(database.path)}
+              </p>
+              <p className="text-[15px] text-ink2">
+                Dirigo sends nothing away from this machine by itself. A copy holds everything;
+                Dirigo opens it again when you name it in DIRIGO_DB.
+              </p>
+              <div>
+                <Button asChild>
+                  <a href="/records/copy" download>
+                    Take a copy
+                  </a>
+                </Button>
+              </div>
+            </section>
+          )}
+        </div>
       </div>
     </>
   );

@@ -16,8 +16,8 @@ const query = z.object({
 });
 
 export default async function StartPage({ searchParams }: PageProps<'/start'>) {
-  const { database, owner, units } = await coachContext();
-  const options = await startOptions(database, owner, units);
+  const { database, principal, units } = await coachContext();
+  const options = await startOptions(database, principal, units);
   if (options.students.length === 0 || options.drills.length === 0) redirect('/');
   const { student, drill, rung, cold } = query.parse(await searchParams);
   return (

@@ -3,7 +3,7 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { scoreBias } from '@/core/scoring';
 import { showDegrees, showLength } from '@/core/units';
-import { listSessions, listStudents, toLogged } from '@/data';
+import { listCoaches, listSessions, listStudents, toLogged } from '@/data';
 import { Empty, PlaceHead } from '@/features/shared/place';
 import { keptScores } from '@/features/shared/scores';
 import { coachContext } from '@/features/shared/server';
@@ -12,11 +12,11 @@ import { Button } from '@/ui/button';
 export const metadata: Metadata = { title: 'Students' };
 
 export default async function StudentsPage({ searchParams }: PageProps<'/students'>) {
-  const { database, owner, coach, units } = await coachContext();
+  const { database, principal, coach, units } = await coachContext();
   const archived = (await searchParams).archived !== undefined;
-  const all = await listStudents(database, owner);
+  const all = await listStudents(database, principal);
   const shown = all.filter(({ archivedAt }) => (archivedAt !== null) === archived);
-  const sessions = await listSessions(database, owner);
+  const sessions = await listSessions(database, principal);
   const rows = shown.map((student) => ({
     student,
     last: keptScores(
@@ -25,6 +25,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
       Number(coach.settings.faceShare),
     ),
   }));
+  const coachOf = new Map((await listCoaches(database)).map(({ id, name }) => [id, name]));
   const hidden = all.length - shown.length;
   const now = new Date();
   return (
@@ -45,9 +46,11 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
             <Link href="/students/compare">Side by side</Link>
           </Button>
         )}
-        <Button asChild kind="primary">
-          <Link href="/students/new">Add student</Link>
-        </Button>
+        {principal.as !== 'assistant' && (
+          <Button asChild kind="primary">
+            <Link href="/students/new">Add student</Link>
+          </Button>
+        )}
       </PlaceHead>
       {rows.length === 0 ? (
         <Empty title={archived ? 'Nobody is put away' : 'Begin with a student'}>
@@ -81,6 +84,8 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
                     <span className="block text-sm text-ink2">
                       {student.level}
                       {student.seated && ', seated'}
+                      {student.coachId !== principal.coachId &&
+                        ` · with ${coachOf.get(student.coachId) || 'another coach'}`}
                     </span>
                   </td>
                   <td className="py-3 pr-4 max-md:hidden">{student.hand}-handed</td>

@@ -16,12 +16,12 @@ const AHEAD = 14;
 
 export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
   const { token } = await params;
-  const { database, owner, student, coach, units, zone } = await openHome(token);
+  const { database, principal, student, coach, units, zone } = await openHome(token);
   const today = dayIn(new Date(), zone);
   const [homework, sessions, dates] = await Promise.all([
-    listHomework(database, owner, student.id),
-    listSessions(database, owner, { studentId: student.id }),
-    listAppointments(database, owner, {
+    listHomework(database, principal, student.id),
+    listSessions(database, principal, { studentId: student.id }),
+    listAppointments(database, principal, {
       from: today,
       until: dayAfter(today, AHEAD),
       studentId: student.id,
@@ -30,7 +30,7 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
   const going = homework.filter(({ endedAt, until }) => !endedAt && until >= today);
   const rows = await Promise.all(
     going.map(async (work) => {
-      const { name, layout, details } = await getDrill(database, owner, work.drillId);
+      const { name, layout, details } = await getDrill(database, principal, work.drillId);
       return { work, name, layout, details };
     }),
   );

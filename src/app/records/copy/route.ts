@@ -1,9 +1,9 @@
 import { format } from 'date-fns';
-import { connection, copyDatabase } from '@/data';
+import { copyDatabase } from '@/data';
+import { coachRoute } from '@/features/shared/server';
 
-/** A whole copy of the coach's database, as a download. */
-export async function GET() {
-  const { database } = await connection();
+/** A whole copy of the academy's database, as a download: a head coach's to take. */
+export const GET = coachRoute('head', async ({ database }) => {
   const file = await copyDatabase(database);
   return new Response(new Uint8Array(file), {
     headers: {
@@ -12,4 +12,4 @@ export async function GET() {
       'cache-control': 'no-store',
     },
   });
-}
+});

@@ -1,7 +1,8 @@
 import type { Metadata } from 'next';
 import { z } from 'zod';
 import { libraryDrill } from '@/core/drill';
-import { getDrill, listVersions } from '@/data';
+import { getDrill, listCoaches, listVersions, type CoachPrincipal } from '@/data';
+import { History } from '@/features/academy/history';
 import { Designer } from '@/features/drills/designer';
 import { designerOptions } from '@/features/drills/options';
 import { BuiltIn } from '@/features/drills/built-in';
@@ -12,14 +13,21 @@ export const metadata: Metadata = { title: 'Drill' };
 
 const query = z.object({ version: z.coerce.number().int().positive().optional().catch(undefined) });
 
+/** What a coach may do with a drill: change their own, keep a copy of another's, or only see it. */
+function accessTo({ as, coachId }: CoachPrincipal, drill: { coachId: string }) {
+  if (as === 'assistant') return 'see' as const;
+  return as === 'head' || drill.coachId === coachId ? ('own' as const) : ('copy' as const);
+}
+
 export default async function DrillPage({ params, searchParams }: PageProps<'/drills/[id]'>) {
-  const { database, owner, units } = await coachContext();
+  const { database, principal, units } = await coachContext();
   const { id } = await params;
   const builtIn = libraryDrill(id);
   if (builtIn) return <BuiltIn drill={builtIn} units={units} />;
   const { version } = query.parse(await searchParams);
-  const drill = await orNotFound(getDrill(database, owner, id, version));
-  const versions = await listVersions(database, owner, id);
+  const drill = await orNotFound(getDrill(database, principal, id, version));
+  const versions = await listVersions(database, principal, id);
+  const coaches = await listCoaches(database);
   return (
     <>
       <Designer
@@ -31,8 +39,11 @@ export default async function DrillPage({ params, searchParams }: PageProps<'/dr
         version={drill.version}
         newest={drill.version === versions[0]?.number}
         archived={drill.archivedAt !== null}
+        access={accessTo(principal, drill)}
+        sharing={coaches.length > 1 ? { shared: drill.sharedAt !== null } : null}
       />
       <DrillFoot id={id} versions={versions} shown={drill.version} />
+      <History database={database} principal={principal} about={[drill.id]} />
     </>
   );
 }

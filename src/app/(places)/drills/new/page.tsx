@@ -7,7 +7,7 @@ import { coachContext } from '@/features/shared/server';
 export const metadata: Metadata = { title: 'New drill' };
 
 export default async function NewDrillPage() {
-  const { units, coach } = await coachContext();
+  const { units, coach } = await coachContext('coach');
   const { greens, students } = await designerOptions();
   const latest = greens
     .filter(({ read }) => read.spotId === null)

@@ -3,13 +3,15 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { DEFAULT_PUTT, aimFor, breakWords, currentOf, fallsWords, type Slope } from '@/core/green';
 import { FOOT, roughLength, showGrade, showLength, type UnitPreferences } from '@/core/units';
-import { getGreen, type Green, type Reading } from '@/data';
-import { setGreenArchived } from '@/features/greens/actions';
+import { getGreen, listCoaches, type Green, type Reading } from '@/data';
+import { History } from '@/features/academy/history';
+import { setGreenArchived, setGreenShared } from '@/features/greens/actions';
 import { DropButton } from '@/features/greens/drop-button';
 import { ReadingForm } from '@/features/greens/reading-form';
 import { SpeedTrend } from '@/features/greens/speed-trend';
 import { WrongSpeed } from '@/features/greens/wrong-speed';
 import { ArchiveButton } from '@/features/shared/archive-button';
+import { ShareButton } from '@/features/shared/share-button';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound } from '@/features/shared/server';
 import { Button } from '@/ui/button';
@@ -23,8 +25,11 @@ const TOLD = 8 * FOOT;
 const LONG = 20 * FOOT;
 
 export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
-  const { database, owner, units } = await coachContext();
-  const green = await orNotFound(getGreen(database, owner, (await params).id));
+  const { database, principal, units } = await coachContext();
+  const green = await orNotFound(getGreen(database, principal, (await params).id));
+  const own =
+    principal.as === 'head' || (principal.as === 'coach' && green.coachId === principal.coachId);
+  const coaches = (await listCoaches(database)).length;
   const current = currentOf(green.readings, null);
   const steepest = green.spots
     .map((spot) => ({ spot, slope: currentOf(green.readings, spot.id)?.slope ?? null }))
@@ -40,14 +45,27 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
             : 'never read: take the first reading below'
         }
       >
-        <ArchiveButton
-          name={green.name}
-          archived={green.archivedAt !== null}
-          set={setGreenArchived.bind(null, green.id)}
-        />
-        <Button asChild>
-          <Link href={`/greens/${green.id}/edit`}>Edit spots</Link>
-        </Button>
+        {own && (
+          <>
+            <ArchiveButton
+              id={green.id}
+              name={green.name}
+              archived={green.archivedAt !== null}
+              set={setGreenArchived}
+            />
+            {coaches > 1 && (
+              <ShareButton
+                id={green.id}
+                name={green.name}
+                shared={green.sharedAt !== null}
+                set={setGreenShared}
+              />
+            )}
+            <Button asChild>
+              <Link href={`/greens/${green.id}/edit`}>Edit spots</Link>
+            </Button>
+          </>
+        )}
       </PlaceHead>
       <div className="grid lg:grid-cols-[1fr_400px] lg:divide-x lg:divide-rule">
         <div className="min-w-0 max-lg:order-2">
@@ -103,6 +121,7 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
           />
         </div>
       </div>
+      <History database={database} principal={principal} about={[green.id]} />
     </>
   );
 }

@@ -18,19 +18,19 @@ import { Button } from '@/ui/button';
 export const metadata: Metadata = { title: 'Programme' };
 
 export default async function ProgrammePage({ params }: PageProps<'/programme/[id]'>) {
-  const { database, owner, coach } = await coachContext();
+  const { database, principal, coach } = await coachContext('coach');
   const { id } = await params;
-  const { studentId } = await orNotFound(getProgramme(database, owner, id));
+  const { studentId } = await orNotFound(getProgramme(database, principal, id));
   const { zone } = coach.settings;
   const at = new Date();
-  const programme = await refreshProgramme(database, owner, id, {
-    needs: await needsNow(studentId, at),
+  const programme = await refreshProgramme(database, principal, id, {
+    needs: await needsNow(database, principal, studentId, at),
     at,
     zone,
   });
   const [student, { scores, faceShare }] = await Promise.all([
-    getStudent(database, owner, studentId),
-    studentHistory(studentId),
+    getStudent(database, principal, studentId),
+    studentHistory(database, principal, studentId),
   ]);
   const today = dayIn(at, zone);
   const last = scores.at(-1);

@@ -15,7 +15,7 @@ const query = z.object({ student: z.uuid().optional().catch(undefined) });
 const WEEKS = 8;
 
 export default async function NewProgrammePage({ searchParams }: PageProps<'/programme/new'>) {
-  const { database, owner, coach } = await coachContext();
+  const { database, principal, coach } = await coachContext('coach');
   const { student } = query.parse(await searchParams);
   const today = dayIn(new Date(), coach.settings.zone);
   return (
@@ -23,7 +23,7 @@ export default async function NewProgrammePage({ searchParams }: PageProps<'/pro
       <PlaceHead title="A new programme" sub="weeks of lessons and practice towards an aim" />
       <ProgrammeForm
         id={null}
-        students={await planStudents(database, owner)}
+        students={await planStudents(database, principal)}
         values={{
           studentId: student ?? '',
           from: today,

@@ -2,7 +2,10 @@ import { format } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { z } from 'zod';
-import { counted, getStudent } from '@/data';
+import { counted, getStudent, listCoaches, listShares } from '@/data';
+import { History } from '@/features/academy/history';
+import { ROLE_WORDS } from '@/features/academy/role-words';
+import { Sharing } from '@/features/academy/sharing';
 import { ArchiveButton } from '@/features/shared/archive-button';
 import { Empty, PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
@@ -28,15 +31,31 @@ const query = z.object({
 });
 
 export default async function StudentPage({ params, searchParams }: PageProps<'/students/[id]'>) {
-  const { database, owner, units } = await coachContext();
-  const student = await orNotFound(getStudent(database, owner, (await params).id));
+  const { database, principal, units } = await coachContext();
+  const student = await orNotFound(getStudent(database, principal, (await params).id));
   const { skill, rate } = query.parse(await searchParams);
-  const { sessions, logged, scores, faceShare } = await studentHistory(student.id);
+  const { sessions, logged, scores, faceShare } = await studentHistory(
+    database,
+    principal,
+    student.id,
+  );
   const putts = sessions.flatMap(({ runs }) => runs.flatMap((run) => counted(run.putts))).length;
   const first = scores[0];
   const last = scores.at(-1);
   const layout = sessions.find(({ id }) => id === last?.id)?.runs[0]?.layout;
   const given = student.name.split(' ')[0]!;
+  const coaches = await listCoaches(database);
+  const nameOf = (id: string) => coaches.find((coach) => coach.id === id)?.name || 'another coach';
+  const mayChange = principal.as !== 'assistant';
+  const own = principal.as === 'head' || (mayChange && student.coachId === principal.coachId);
+  const shares = own ? await listShares(database, principal, student.id) : [];
+  const others = coaches
+    .filter(({ id, archivedAt }) => !archivedAt && id !== student.coachId)
+    .map(({ id, name, role }) => ({
+      value: id,
+      label: name || 'No name yet',
+      detail: ROLE_WORDS[role].name,
+    }));
   return (
     <>
       <PlaceHead
@@ -47,23 +66,39 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           student.level,
           `head ${showLength(student.putter.headLength, 'across', units)} by ${showLength(student.putter.headDepth, 'across', units)}`,
           `${scores.length} sessions, ${putts} putts${first ? ` since ${format(first.at, 'd MMMM')}` : ''}`,
+          student.coachId !== principal.coachId && `${nameOf(student.coachId)}’s student`,
           student.archivedAt && 'archived',
         ]
           .filter(Boolean)
           .join(' · ')}
       >
-        <ArchiveButton
-          name={student.name}
-          archived={student.archivedAt !== null}
-          set={setArchived.bind(null, student.id)}
-        />
-        <Button asChild>
-          <Link href={`/students/${student.id}/edit`}>Edit</Link>
-        </Button>
-        <Button asChild>
-          <Link href={`/students/${student.id}/homework`}>Homework</Link>
-        </Button>
-        {last && (
+        {own && (
+          <ArchiveButton
+            id={student.id}
+            name={student.name}
+            archived={student.archivedAt !== null}
+            set={setArchived}
+          />
+        )}
+        {own && others.length > 0 && !student.archivedAt && (
+          <Sharing
+            student={student.id}
+            given={given}
+            others={others}
+            shares={shares.map(({ coachId, ...share }) => ({ ...share, name: nameOf(coachId) }))}
+          />
+        )}
+        {mayChange && (
+          <>
+            <Button asChild>
+              <Link href={`/students/${student.id}/edit`}>Edit</Link>
+            </Button>
+            <Button asChild>
+              <Link href={`/students/${student.id}/homework`}>Homework</Link>
+            </Button>
+          </>
+        )}
+        {mayChange && last && (
           <Button asChild>
             <Link href={`/students/${student.id}/report`}>Report</Link>
           </Button>
@@ -107,7 +142,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
               <LastSessions sessions={sessions} />
               {student.notes && (
                 <>
-                  <h2 className="mt-5 mb-1 cap">Notes, for you alone</h2>
+                  <h2 className="mt-5 mb-1 cap">Notes, for coaches alone</h2>
                   <p className="text-[16px] whitespace-pre-wrap">{student.notes}</p>
                 </>
               )}
@@ -135,6 +170,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           <WorthPart scores={scores} layout={layout} units={units} faceShare={faceShare} />
         </>
       )}
+      <History database={database} principal={principal} about={[student.id]} />
     </>
   );
 }

@@ -19,12 +19,12 @@ const query = z.object({
 });
 
 export default async function ComparePage({ searchParams }: PageProps<'/students/compare'>) {
-  const { database, owner, coach, units } = await coachContext();
+  const { database, principal, coach, units } = await coachContext();
   const { skill, student: only } = query.parse(await searchParams);
   const faceShare = Number(coach.settings.faceShare);
   const [students, sessions] = await Promise.all([
-    listStudents(database, owner),
-    listSessions(database, owner, { studentId: only }),
+    listStudents(database, principal),
+    listSessions(database, principal, { studentId: only }),
   ]);
   const one = students.find(({ id }) => id === only);
   const shown = one ? [one] : students.filter(({ archivedAt }) => !archivedAt);

@@ -7,7 +7,7 @@ import { StudentForm } from '@/features/students/student-form';
 export const metadata: Metadata = { title: 'Add a student' };
 
 export default async function NewStudentPage() {
-  const { units } = await coachContext();
+  const { units } = await coachContext('coach');
   return (
     <>
       <PlaceHead title="Add a student" sub="who putts, and with which putter" />

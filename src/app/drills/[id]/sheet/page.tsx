@@ -3,7 +3,8 @@ import '@fontsource/archivo/latin-700.css';
 import '@fontsource/archivo-narrow/latin-400.css';
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
-import { orNotFound } from '@/features/shared/server';
+import { originOf } from '@/features/shared/origin';
+import { coachContext, orNotFound } from '@/features/shared/server';
 import { loadSheet } from '@/features/sheet/load';
 import { sheetQuery } from '@/features/sheet/paper';
 import { SheetBar } from '@/features/sheet/sheet-bar';
@@ -13,9 +14,10 @@ export const metadata: Metadata = { title: 'Set-up sheet' };
 export default async function SheetPage({ params, searchParams }: PageProps<'/drills/[id]/sheet'>) {
   const { id } = await params;
   const query = sheetQuery.parse(await searchParams);
-  const host = (await headers()).get('host') ?? '127.0.0.1';
+  const asking = await coachContext();
+  const origin = originOf((await headers()).get('host'));
   const { svg, paper, input, students, rungs } = await orNotFound(
-    loadSheet(id, query, `http://${host}`),
+    loadSheet(asking, id, query, origin),
   );
   return (
     <main className="min-h-dvh bg-paper">

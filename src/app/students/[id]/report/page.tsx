@@ -8,9 +8,13 @@ import { readPlayer } from '@/features/students/reading';
 export const metadata: Metadata = { title: 'Report' };
 
 export default async function ReportPage({ params }: PageProps<'/students/[id]/report'>) {
-  const { database, owner, coach, units } = await coachContext();
-  const student = await orNotFound(getStudent(database, owner, (await params).id));
-  const { sessions, logged, scores, faceShare } = await studentHistory(student.id);
+  const { database, principal, coach, units } = await coachContext('coach');
+  const student = await orNotFound(getStudent(database, principal, (await params).id));
+  const { sessions, logged, scores, faceShare } = await studentHistory(
+    database,
+    principal,
+    student.id,
+  );
   const last = scores.at(-1);
   const layout = sessions.find(({ id }) => id === last?.id)?.runs[0]?.layout;
   if (!last || !layout) redirect(`/students/${student.id}`);

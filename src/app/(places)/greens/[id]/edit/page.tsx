@@ -7,8 +7,10 @@ import { coachContext, orNotFound } from '@/features/shared/server';
 export const metadata: Metadata = { title: 'Change a green' };
 
 export default async function EditGreenPage({ params }: PageProps<'/greens/[id]/edit'>) {
-  const { database, owner } = await coachContext();
-  const { id, name, notes, spots } = await orNotFound(getGreen(database, owner, (await params).id));
+  const { database, principal } = await coachContext('coach');
+  const { id, name, notes, spots } = await orNotFound(
+    getGreen(database, principal, (await params).id),
+  );
   return (
     <>
       <PlaceHead title={name} sub="its name, spots and notes" />

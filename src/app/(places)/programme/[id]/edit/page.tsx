@@ -8,9 +8,9 @@ import { coachContext, orNotFound } from '@/features/shared/server';
 export const metadata: Metadata = { title: 'Change a programme' };
 
 export default async function EditProgrammePage({ params }: PageProps<'/programme/[id]/edit'>) {
-  const { database, owner } = await coachContext();
-  const programme = await orNotFound(getProgramme(database, owner, (await params).id));
-  const { name } = await getStudent(database, owner, programme.studentId);
+  const { database, principal } = await coachContext('coach');
+  const programme = await orNotFound(getProgramme(database, principal, (await params).id));
+  const { name } = await getStudent(database, principal, programme.studentId);
   return (
     <>
       <PlaceHead

@@ -12,12 +12,12 @@ import { Button } from '@/ui/button';
 export const metadata: Metadata = { title: 'A date' };
 
 export default async function DatePage({ params }: PageProps<'/programme/dates/[id]'>) {
-  const { database, owner } = await coachContext();
-  const date = await orNotFound(getAppointment(database, owner, (await params).id));
+  const { database, principal } = await coachContext('coach');
+  const date = await orNotFound(getAppointment(database, principal, (await params).id));
   const { id, studentId, day, time, minutes, kind, planId, note, programmeId } = date;
   const [student, plans] = await Promise.all([
-    getStudent(database, owner, studentId),
-    listPlans(database, owner),
+    getStudent(database, principal, studentId),
+    listPlans(database, principal),
   ]);
   const words = forWhat(date);
   return (

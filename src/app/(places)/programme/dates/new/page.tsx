@@ -15,16 +15,16 @@ const query = z.object({
 });
 
 export default async function NewDatePage({ searchParams }: PageProps<'/programme/dates/new'>) {
-  const { database, owner, coach } = await coachContext();
+  const { database, principal, coach } = await coachContext('coach');
   const { student, day } = query.parse(await searchParams);
-  const plans = (await listPlans(database, owner)).filter(({ archivedAt }) => !archivedAt);
+  const plans = (await listPlans(database, principal)).filter(({ archivedAt }) => !archivedAt);
   return (
     <>
       <PlaceHead title="A date" sub={`times are those of ${coach.settings.zone}`} />
       <DateForm
         id={null}
         ofProgramme={false}
-        students={await planStudents(database, owner)}
+        students={await planStudents(database, principal)}
         plans={plans.map(({ id, name }) => ({ value: id, label: name }))}
         values={{
           studentId: student ?? '',

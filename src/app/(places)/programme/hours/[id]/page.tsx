@@ -7,10 +7,10 @@ export const metadata: Metadata = { title: 'A plan' };
 
 export default async function HourPage({ params }: PageProps<'/programme/hours/[id]'>) {
   const { id } = await params;
-  const { database, owner } = await coachContext();
+  const { database, principal } = await coachContext('coach');
   const [{ plan, frame, items, suiting, own, reckoned }, students] = await Promise.all([
     orNotFound(loadPlan(id)),
-    planStudents(database, owner),
+    planStudents(database, principal),
   ]);
   return (
     <HourBuilder

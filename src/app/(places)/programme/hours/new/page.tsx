@@ -12,9 +12,9 @@ const query = z.object({
 });
 
 export default async function NewHourPage({ searchParams }: PageProps<'/programme/hours/new'>) {
-  const { database, owner } = await coachContext();
+  const { database, principal } = await coachContext('coach');
   const { student, minutes } = query.parse(await searchParams);
-  const students = await planStudents(database, owner);
+  const students = await planStudents(database, principal);
   const frame = emptyFrame(students, student ? [student] : [], minutes);
   return (
     <HourBuilder

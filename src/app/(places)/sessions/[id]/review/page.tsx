@@ -1,35 +1,47 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { getGroup, getSession, getStudent } from '@/data';
+import { History } from '@/features/academy/history';
+import { CoachWays } from '@/features/session/coach-ways';
 import { Review } from '@/features/session/review';
 import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
 
 export const metadata: Metadata = { title: 'Review' };
 
 export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/review'>) {
-  const { database, owner, units } = await coachContext();
-  const session = await orNotFound(getSession(database, owner, (await params).id));
+  const { database, principal, units } = await coachContext();
+  const session = await orNotFound(getSession(database, principal, (await params).id));
   if (!session.finishedAt) redirect(`/sessions/${session.id}`);
-  const student = await getStudent(database, owner, session.studentId);
-  const group = (await getGroup(database, owner, session)).filter(({ id }) => id !== session.id);
+  const student = await getStudent(database, principal, session.studentId);
+  const group = (await getGroup(database, principal, session)).filter(
+    ({ id }) => id !== session.id,
+  );
   const others = await Promise.all(
     group.map(async ({ id, studentId }) => ({
       id,
-      name: (await getStudent(database, owner, studentId)).name,
+      name: (await getStudent(database, principal, studentId)).name,
     })),
   );
-  const { sessions, scores } = await studentHistory(student.id);
+  const { sessions, scores } = await studentHistory(database, principal, student.id);
   const here = scores.findIndex(({ id }) => id === session.id);
   return (
-    <Review
-      session={session}
-      others={others}
-      sessions={sessions}
-      now={new Date()}
-      student={student}
-      score={scores[here]}
-      previous={scores[here - 1]}
-      units={units}
-    />
+    <CoachWays>
+      <Review
+        session={session}
+        others={others}
+        sessions={sessions}
+        now={new Date()}
+        student={student}
+        score={scores[here]}
+        previous={scores[here - 1]}
+        units={units}
+        mayNote={principal.as !== 'assistant'}
+      />
+      <History
+        database={database}
+        principal={principal}
+        about={[session.id, ...others.map(({ id }) => id)]}
+      />
+    </CoachWays>
   );
 }

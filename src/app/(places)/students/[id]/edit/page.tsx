@@ -9,13 +9,18 @@ import { StudentForm } from '@/features/students/student-form';
 export const metadata: Metadata = { title: 'Change a student' };
 
 export default async function EditStudentPage({ params }: PageProps<'/students/[id]/edit'>) {
-  const { database, owner, units } = await coachContext();
-  const student = await orNotFound(getStudent(database, owner, (await params).id));
+  const { database, principal, units } = await coachContext('coach');
+  const student = await orNotFound(getStudent(database, principal, (await params).id));
   const values = studentValues.parse(student);
   return (
     <>
       <PlaceHead title={values.name} sub="name, hand, putter and notes" />
-      <StudentForm id={student.id} values={typedStudent(values, units)} units={units} />
+      <StudentForm
+        id={student.id}
+        version={student.version}
+        values={typedStudent(values, units)}
+        units={units}
+      />
     </>
   );
 }

@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { dayAfter, dayIn } from '@/core/planning';
 import { getStudent, knownLink, listHomework } from '@/data';
 import { planner } from '@/features/programme/offers';
+import { studentsOrigin } from '@/features/shared/origin';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
 import { HomeLink } from '@/features/students/home-link';
@@ -16,16 +17,16 @@ export const metadata: Metadata = { title: 'Homework' };
 const LASTS = 21;
 
 export default async function HomeworkPage({ params }: PageProps<'/students/[id]/homework'>) {
-  const { database, owner, coach } = await coachContext();
+  const { database, principal, coach } = await coachContext('coach');
   const { zone } = coach.settings;
-  const student = await orNotFound(getStudent(database, owner, (await params).id));
+  const student = await orNotFound(getStudent(database, principal, (await params).id));
   const at = new Date();
   const today = dayIn(at, zone);
   const [homework, { sessions, scores, faceShare }, planning, link] = await Promise.all([
-    listHomework(database, owner, student.id),
-    studentHistory(student.id),
-    planner(database, owner, { studentIds: [student.id], place: 'home', kit: student.kit }, at),
-    knownLink(database, owner, student.id),
+    listHomework(database, principal, student.id),
+    studentHistory(database, principal, student.id),
+    planner(database, principal, { studentIds: [student.id], place: 'home', kit: student.kit }, at),
+    knownLink(database, principal, student.id, at),
   ]);
   const given = student.name.split(' ')[0]!;
   return (
@@ -49,7 +50,7 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
           ) : (
             <HomeworkList
               database={database}
-              owner={owner}
+              principal={principal}
               homework={homework}
               sessions={sessions}
               scores={scores}
@@ -59,12 +60,7 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
             />
           )}
           <h2 className="mt-6 mb-2 text-[20px] num">{given}’s own page</h2>
-          <HomeLink
-            studentId={student.id}
-            given={given}
-            known={link}
-            origin={process.env.DIRIGO_HOME ? `https://${process.env.DIRIGO_HOME}` : null}
-          />
+          <HomeLink studentId={student.id} given={given} known={link} origin={studentsOrigin()} />
         </section>
         <section aria-label="Give" className="bg-sheet px-4 py-5 md:px-6">
           <h2 className="mb-4 text-[20px] num">Give something</h2>

@@ -1,4 +1,3 @@
 import { sheetFile } from '@/features/sheet/file';
 
-export const GET = (request: Request, { params }: RouteContext<'/drills/[id]/sheet/pdf'>) =>
-  sheetFile(request, params, 'pdf');
+export const GET = sheetFile('pdf');

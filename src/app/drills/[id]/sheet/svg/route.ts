@@ -1,4 +1,3 @@
 import { sheetFile } from '@/features/sheet/file';
 
-export const GET = (request: Request, { params }: RouteContext<'/drills/[id]/sheet/svg'>) =>
-  sheetFile(request, params, 'svg');
+export const GET = sheetFile('svg');

@@ -12,13 +12,13 @@ export default async function HomeSessionPage({
   params,
 }: PageProps<'/home/[token]/sessions/[id]'>) {
   const { token, id } = await params;
-  const { database, owner, student, units } = await openHome(token);
-  const session = await orNotFound(homeSession(database, owner, student.id, id));
+  const { database, principal, units } = await openHome(token);
+  const session = await orNotFound(homeSession(database, principal, id));
   if (session.finishedAt) redirect(`/home/${token}/sessions/${id}/done`);
   return (
     <HomeLogging
       token={token}
-      players={[await playerRun(database, owner, session, units)]}
+      players={[await playerRun(database, principal, session, units)]}
       first={0}
       units={units}
       drills={[]}

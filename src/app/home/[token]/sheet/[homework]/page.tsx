@@ -7,6 +7,7 @@ import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { listHomework } from '@/data';
 import { openHome } from '@/features/home/server';
+import { originOf } from '@/features/shared/origin';
 import { loadSheet } from '@/features/sheet/load';
 import { PrintButton } from '@/features/students/print-button';
 
@@ -19,14 +20,17 @@ export default async function HomeSheetPage({
   params,
 }: PageProps<'/home/[token]/sheet/[homework]'>) {
   const { token, homework } = await params;
-  const { database, owner, student } = await openHome(token);
-  const work = (await listHomework(database, owner, student.id)).find(({ id }) => id === homework);
+  const { database, principal, student, units } = await openHome(token);
+  const work = (await listHomework(database, principal, student.id)).find(
+    ({ id }) => id === homework,
+  );
   if (!work) notFound();
-  const host = (await headers()).get('host') ?? '127.0.0.1';
+  const origin = originOf((await headers()).get('host'));
   const { svg, paper } = await loadSheet(
+    { database, principal, units },
     work.drillId,
     { student: student.id, paper: 'a4', ...(work.rung !== null && { rung: work.rung }) },
-    `http://${host}`,
+    origin,
     `/home/${token}`,
   );
   return (

@@ -14,8 +14,8 @@ export default async function HomeDonePage({
   params,
 }: PageProps<'/home/[token]/sessions/[id]/done'>) {
   const { token, id } = await params;
-  const { database, owner, student } = await openHome(token);
-  const session = await orNotFound(homeSession(database, owner, student.id, id));
+  const { database, principal } = await openHome(token);
+  const session = await orNotFound(homeSession(database, principal, id));
   return (
     <main className="mx-auto grid min-h-dvh max-w-2xl content-start gap-5 bg-sheet px-5 py-8">
       <h1>Done, and kept</h1>

@@ -1,0 +1,47 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { listCoaches, listStudents } from '@/data';
+import { AddCoach, CoachList } from '@/features/academy/coach-list';
+import { History } from '@/features/academy/history';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext } from '@/features/shared/server';
+import { Button } from '@/ui/button';
+
+export const metadata: Metadata = { title: 'Academy' };
+
+export default async function AcademyPage() {
+  const { database, principal } = await coachContext('head');
+  const [coaches, students] = await Promise.all([
+    listCoaches(database),
+    listStudents(database, principal),
+  ]);
+  return (
+    <>
+      <PlaceHead title="Academy" sub="who teaches here, and what each may do">
+        <Button asChild>
+          <Link href="/records">Records</Link>
+        </Button>
+      </PlaceHead>
+      <div className="grid divide-y divide-rule lg:grid-cols-[1fr_380px] lg:divide-x lg:divide-y-0">
+        <section className="px-4 py-6 md:px-7" aria-label="Coaches">
+          <CoachList
+            here={principal.coachId}
+            coaches={coaches.map(({ id, name, role, archivedAt }) => ({
+              id,
+              name,
+              role,
+              left: archivedAt !== null,
+              students: students.filter((student) => student.coachId === id && !student.archivedAt)
+                .length,
+            }))}
+          />
+        </section>
+        <section className="px-4 py-6 md:px-7" aria-label="Add a coach">
+          <h2 className="mb-4 text-[20px] num">Add a coach</h2>
+          <AddCoach />
+        </section>
+      </div>
+      <History database={database} principal={principal} about={coaches.map(({ id }) => id)} />
+    </>
+  );
+}

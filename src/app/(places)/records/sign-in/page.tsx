@@ -1,0 +1,48 @@
+import type { Metadata } from 'next';
+import { headers } from 'next/headers';
+import Link from 'next/link';
+import { hasPassphrase, listDevices, listPasskeys } from '@/data';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext } from '@/features/shared/server';
+import { Devices } from '@/features/sign-in/devices';
+import { WaysIn } from '@/features/sign-in/ways-in';
+import { Button } from '@/ui/button';
+
+export const metadata: Metadata = { title: 'Devices' };
+
+/** A number in place of a name: "192.168.1.20", "[::1]:3000". */
+const NUMBER = /^(\d+(\.\d+){3}|\[.*\])(:\d+)?$/;
+
+export default async function DevicesPage() {
+  const { database, principal } = await coachContext();
+  const at = new Date();
+  const [devices, passkeys, passphrase] = await Promise.all([
+    listDevices(database, principal, at),
+    listPasskeys(database, principal),
+    hasPassphrase(database, principal),
+  ]);
+  const host = (await headers()).get('host') ?? '';
+  return (
+    <>
+      <PlaceHead title="Devices" sub="where you are signed in, and how you sign in">
+        <Button asChild>
+          <Link href="/records">Records</Link>
+        </Button>
+      </PlaceHead>
+      <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_420px] lg:divide-x lg:divide-y-0">
+        <section className="px-4 py-6 md:px-7" aria-label="Signed in">
+          <h2 className="mb-2 text-[20px] num">Signed in</h2>
+          <Devices devices={devices} here={principal.deviceId} />
+          <p className="mt-4 max-w-prose text-[15px] text-ink2">
+            A device that is signed out is out at once. One that was not used for ninety days is
+            signed out by itself.
+          </p>
+        </section>
+        <section className="px-4 py-6 md:px-7" aria-label="Ways to sign in">
+          <h2 className="mb-4 text-[20px] num">Ways to sign in</h2>
+          <WaysIn passphrase={passphrase} passkeys={passkeys} named={!NUMBER.test(host)} />
+        </section>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { connection as untilRequested } from 'next/server';
+import { connection, ticketStands } from '@/data';
+import { SignInHere } from '@/features/sign-in/sign-in-here';
+import { Button } from '@/ui/button';
+
+export const metadata: Metadata = {
+  title: 'Sign in',
+  robots: { index: false, follow: false },
+  // The address holds a secret: no page that is gone to from here is told it.
+  referrer: 'no-referrer',
+};
+
+export default async function SignInByLinkPage({ params }: PageProps<'/sign-in/[secret]'>) {
+  await untilRequested();
+  const { secret } = await params;
+  const stands = await ticketStands(await connection(), secret, new Date());
+  return (
+    <main className="mx-auto grid min-h-dvh max-w-md content-start gap-6 bg-sheet px-6 py-10">
+      <div>
+        <p className="text-[22px] font-[800] tracking-tight [font-stretch:112%]">Dirigo</p>
+        <h1 className="mt-6">{stands ? 'Sign in here?' : 'This link is used up'}</h1>
+      </div>
+      {stands ? (
+        <>
+          <p>
+            This device then opens everything of the coach whose link it is. Sign it out at any
+            time, from here or from another device, in Records.
+          </p>
+          <SignInHere secret={secret} />
+        </>
+      ) : (
+        <>
+          <p>
+            A link or a code signs one device in, once, and not for long. Ask for a new one on a
+            device that is signed in, or on the machine that Dirigo runs on.
+          </p>
+          <div>
+            <Button asChild kind="primary">
+              <Link href="/sign-in">Sign in another way</Link>
+            </Button>
+          </div>
+        </>
+      )}
+    </main>
+  );
+}

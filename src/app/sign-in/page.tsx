@@ -1,0 +1,29 @@
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { pathOr } from '@/features/sign-in/path';
+import { SignInForm } from '@/features/sign-in/sign-in-form';
+import { askingCoach } from '@/features/shared/principal';
+
+export const metadata: Metadata = { title: 'Sign in' };
+
+export default async function SignInPage({ searchParams }: PageProps<'/sign-in'>) {
+  const to = pathOr((await searchParams).to);
+  if (await askingCoach()) redirect(to);
+  return (
+    <main className="mx-auto grid min-h-dvh max-w-md content-start gap-6 bg-sheet px-6 py-10">
+      <div>
+        <p className="text-[22px] font-[800] tracking-tight [font-stretch:112%]">Dirigo</p>
+        <h1 className="mt-6">Sign in</h1>
+      </div>
+      <SignInForm to={to} />
+      <section className="border-t border-rule pt-4 text-[15.5px]" aria-label="Another way">
+        <h2 className="text-[17px] num">No passphrase yet, or forgotten?</h2>
+        <p className="mt-1">
+          From a device that is signed in, touch <strong>Open on a phone</strong>. On the machine
+          that Dirigo runs on, <code className="num">npm run sign-in</code> prints a link.
+        </p>
+        <p className="mt-2 text-ink2">Students need no sign-in: their own link opens their page.</p>
+      </section>
+    </main>
+  );
+}

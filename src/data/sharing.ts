@@ -1,0 +1,123 @@
+import { v4 } from 'uuid';
+import type { Transaction } from 'sequelize';
+import type { Database } from './database';
+import type { StudentRow } from './models';
+import { scoped, type CoachPrincipal } from './principal';
+import { Problem, notFound } from './problem';
+
+/** A student shared with a coach, and who agreed to it. */
+export interface Share {
+  id: string;
+  coachId: string;
+  consent: string;
+  madeAt: Date;
+}
+
+/** The student, when it is the asking coach's to give away, and the other coach, who is there. */
+async function between(
+  { models }: Database,
+  principal: CoachPrincipal,
+  studentId: string,
+  coachId: string,
+  transaction: Transaction,
+): Promise<StudentRow> {
+  const student = await models.student.findOne({
+    where: scoped(principal, 'student', { id: studentId }, 'own'),
+    transaction,
+  });
+  if (!student) throw notFound('student');
+  const coach = await models.coach.findOne({
+    where: { id: coachId, archivedAt: null },
+    transaction,
+  });
+  if (!coach) throw notFound('coach');
+  if (coach.id === student.coachId) {
+    throw new Problem('invalid', `${student.name} is ${coach.name}’s student already.`);
+  }
+  return student;
+}
+
+/** With whom a student is shared now. */
+export async function listShares(
+  { models }: Database,
+  principal: CoachPrincipal,
+  studentId: string,
+): Promise<Share[]> {
+  const student = await models.student.findOne({
+    where: scoped(principal, 'student', { id: studentId }),
+  });
+  if (!student) throw notFound('student');
+  const rows = await models.share.findAll({
+    where: { studentId, endedAt: null },
+    order: [['madeAt', 'ASC']],
+  });
+  return rows.map(({ id, coachId, consent, madeAt }) => ({ id, coachId, consent, madeAt }));
+}
+
+/**
+ * Shares a student with another coach, who sees and logs what the first does.
+ *
+ * @param consent who agreed to it, and how
+ */
+export async function shareStudent(
+  database: Database,
+  principal: CoachPrincipal,
+  { studentId, coachId, consent }: { studentId: string; coachId: string; consent: string },
+  at: Date,
+): Promise<void> {
+  const { models } = database;
+  await database.change(principal, 'student shared', async (transaction) => {
+    await between(database, principal, studentId, coachId, transaction);
+    const known = await models.share.count({
+      where: { studentId, coachId, endedAt: null },
+      transaction,
+    });
+    if (known > 0) throw new Problem('invalid', 'They share this student already.');
+    await models.share.create(
+      { id: v4(), studentId, coachId, consent, madeAt: at },
+      { transaction },
+    );
+  });
+}
+
+/** Ends the sharing of a student. */
+export async function endShare(
+  { models, change }: Database,
+  principal: CoachPrincipal,
+  id: string,
+  at: Date,
+): Promise<void> {
+  await change(principal, 'student no longer shared', async (transaction) => {
+    const share = await models.share.findOne({ where: { id, endedAt: null }, transaction });
+    const student =
+      share &&
+      (await models.student.findOne({
+        where: scoped(principal, 'student', { id: share.studentId }, 'own'),
+        transaction,
+      }));
+    if (!share || !student) throw notFound('share');
+    await share.update({ endedAt: at }, { transaction });
+  });
+}
+
+/**
+ * Hands a student over to another coach, with all that was putted; who had the student keeps nothing, unless it is shared.
+ *
+ * @param consent who agreed to it, and how
+ */
+export async function handOver(
+  database: Database,
+  principal: CoachPrincipal,
+  { studentId, coachId, consent }: { studentId: string; coachId: string; consent: string },
+  at: Date,
+): Promise<void> {
+  const { models } = database;
+  await database.change(principal, `student handed over: ${consent}`, async (transaction) => {
+    const student = await between(database, principal, studentId, coachId, transaction);
+    await student.update({ coachId, version: student.version + 1 }, { transaction });
+    await models.share.update(
+      { endedAt: at },
+      { where: { studentId, coachId, endedAt: null }, transaction },
+    );
+  });
+}

@@ -1,0 +1,171 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { toast } from 'sonner';
+import type { Role } from '@/data';
+import { Button } from '@/ui/button';
+import { TextField } from '@/ui/field';
+import { Pick } from '@/ui/pick';
+import { QrCode } from '@/ui/qr-code';
+import { SheetDialog } from '@/ui/sheet-dialog';
+import { showErrors } from '../shared/show-errors';
+import { addToAcademy, linkForCoach, setLeft, setRole } from './actions';
+import { ROLE_WORDS } from './role-words';
+
+const ROLE_OPTIONS = Object.entries(ROLE_WORDS).map(([value, { name, may }]) => ({
+  value,
+  label: name,
+  detail: may,
+}));
+
+interface CoachShown {
+  id: string;
+  name: string;
+  role: Role;
+  left: boolean;
+  students: number;
+}
+
+/** Who teaches here: their role, a link that signs them in, and when they leave. */
+export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: string }) {
+  const [busy, begin] = useTransition();
+  const [link, setLink] = useState<{ name: string; address: string } | null>(null);
+  return (
+    <>
+      <ul>
+        {coaches.map(({ id, name, role, left, students }) => (
+          <li
+            key={id}
+            className="grid gap-3 border-b border-rule py-4 last:border-0 md:grid-cols-[1fr_240px_auto] md:items-end"
+          >
+            <div>
+              <p className="text-[18px] font-[640]">
+                {name || 'No name yet'}
+                {id === here && <span className="font-[450] text-ink2"> · you</span>}
+              </p>
+              <p className="text-[15px] text-ink2">
+                {left
+                  ? 'has left; what they logged stays'
+                  : `${students} ${students === 1 ? 'student' : 'students'} · ${ROLE_WORDS[role].may}`}
+              </p>
+            </div>
+            {left ? (
+              <span />
+            ) : (
+              <Pick
+                label={`Role of ${name || 'this coach'}`}
+                quiet
+                placeholder="Role"
+                options={ROLE_OPTIONS}
+                value={role}
+                onChange={(next) =>
+                  begin(async () => {
+                    if (showErrors(await setRole({ id, role: next as Role }))) toast('Changed.');
+                  })
+                }
+              />
+            )}
+            <div className="flex flex-wrap gap-2.5">
+              {!left && (
+                <Button
+                  disabled={busy}
+                  aria-label={`A link that signs ${name || 'this coach'} in`}
+                  onClick={() =>
+                    begin(async () => {
+                      const result = await linkForCoach(id);
+                      if (showErrors(result)) setLink({ name, address: result.value });
+                    })
+                  }
+                >
+                  Sign-in link
+                </Button>
+              )}
+              {id !== here && (
+                <Button
+                  kind="quiet"
+                  disabled={busy}
+                  aria-label={left ? `Have ${name} back` : `${name} leaves`}
+                  onClick={() =>
+                    begin(async () => {
+                      if (!showErrors(await setLeft({ id, left: !left }))) return;
+                      toast(left ? `${name} is back.` : `${name} has left, and is signed out.`);
+                    })
+                  }
+                >
+                  {left ? 'Have back' : 'Leaves'}
+                </Button>
+              )}
+            </div>
+          </li>
+        ))}
+      </ul>
+      <SheetDialog
+        title={`A link for ${link?.name ?? ''}`}
+        sub="signs one device in, once, within two days"
+        open={link !== null}
+        onOpen={(open) => !open && setLink(null)}
+      >
+        {link && (
+          <div className="mt-4 grid justify-items-start gap-3">
+            <QrCode text={link.address} label="Code of the sign-in link" />
+            <p className="text-sm num break-all">{link.address}</p>
+            <Button
+              kind="primary"
+              onClick={() =>
+                void navigator.clipboard
+                  .writeText(link.address)
+                  .then(() => toast('The link is copied.'))
+              }
+            >
+              Copy the link
+            </Button>
+          </div>
+        )}
+      </SheetDialog>
+    </>
+  );
+}
+
+/** Somebody new to teach here. */
+export function AddCoach() {
+  const [name, setName] = useState('');
+  const [role, setNewRole] = useState<Role>('coach');
+  const [fields, setFields] = useState<Record<string, string>>({});
+  const [busy, begin] = useTransition();
+  return (
+    <form
+      noValidate
+      className="grid gap-5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        begin(async () => {
+          const result = await addToAcademy({ name, role });
+          setFields(result.ok ? {} : result.fields);
+          if (!result.ok && Object.keys(result.fields).length > 0) return;
+          if (!showErrors(result)) return;
+          setName('');
+          toast.success(`${name} is in the academy. Make a sign-in link for them.`);
+        });
+      }}
+    >
+      <TextField
+        label="Name"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        error={fields.name}
+      />
+      <Pick
+        label="Role"
+        placeholder="Role"
+        options={ROLE_OPTIONS}
+        value={role}
+        onChange={(next) => setNewRole(next as Role)}
+      />
+      <div>
+        <Button type="submit" disabled={busy}>
+          Add to the academy
+        </Button>
+      </div>
+    </form>
+  );
+}

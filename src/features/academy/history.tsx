@@ -1,0 +1,51 @@
+import { listChanges, type CoachPrincipal, type Database } from '@/data';
+import { byWords, partsOf } from './change-words';
+import { UndoButton } from './undo-button';
+
+/** Who changed a thing, when, and what of it; what can be, is taken back here. */
+export async function History({
+  database,
+  principal,
+  about,
+  most = 12,
+}: {
+  database: Database;
+  principal: CoachPrincipal;
+  /** Ids of what is shown: a student, a drill, a green, the sessions of a group. */
+  about: string[];
+  most?: number;
+}) {
+  const changes = await listChanges(database, about, most);
+  if (changes.length === 0) return null;
+  return (
+    <details className="border-t border-rule px-4 py-4 md:px-7">
+      <summary className="min-h-11 cursor-pointer py-2 text-[16px] font-[620]">
+        Who changed what
+        <span className="font-[450] text-ink2"> · last {byWords(changes[0]!)}</span>
+      </summary>
+      <ol>
+        {changes.map((change) => {
+          const parts = partsOf(change);
+          return (
+            <li
+              key={change.id}
+              className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b border-hair py-2 last:border-0"
+            >
+              <p className="max-w-prose text-[15.5px]">
+                <strong className="font-[620]">{change.what}</strong>
+                {parts && <span> ({parts})</span>}
+                <span className="block text-[14.5px] text-ink2">
+                  {byWords(change)}
+                  {change.undone && ' · taken back since'}
+                </span>
+              </p>
+              {change.undoable && principal.as !== 'assistant' && (
+                <UndoButton id={change.id} what={change.what} />
+              )}
+            </li>
+          );
+        })}
+      </ol>
+    </details>
+  );
+}

@@ -1,0 +1,35 @@
+'use client';
+
+import { useTransition } from 'react';
+import { toast } from 'sonner';
+import { Button } from '@/ui/button';
+import type { ActionResult } from './result';
+import { showErrors } from './show-errors';
+
+/** Shows a drill or a green to all coaches of the academy, or takes it back from them. */
+export function ShareButton({
+  id,
+  name,
+  shared,
+  set,
+}: {
+  id: string;
+  name: string;
+  shared: boolean;
+  set: (to: { id: string; shared: boolean }) => Promise<ActionResult<null>>;
+}) {
+  const [busy, begin] = useTransition();
+  return (
+    <Button
+      disabled={busy}
+      onClick={() =>
+        begin(async () => {
+          if (!showErrors(await set({ id, shared: !shared }))) return;
+          toast(shared ? `${name} is yours alone again.` : `All coaches here have ${name} now.`);
+        })
+      }
+    >
+      {shared ? 'Keep to myself' : 'Share'}
+    </Button>
+  );
+}

@@ -1,0 +1,68 @@
+'use client';
+
+import { format } from 'date-fns';
+import { useTransition } from 'react';
+import { toast } from 'sonner';
+import { Button } from '@/ui/button';
+import { showErrors } from '../shared/show-errors';
+import { signOut } from './actions';
+
+interface DeviceShown {
+  id: string;
+  name: string;
+  way: string;
+  seenAt: Date;
+}
+
+const WAYS: Record<string, string> = {
+  link: 'by a link',
+  phone: 'by a code',
+  passphrase: 'by passphrase',
+  passkey: 'by a passkey',
+};
+
+/** The devices that are signed in as this coach, and a way to sign each out. */
+export function Devices({ devices, here }: { devices: DeviceShown[]; here: string | null }) {
+  const [busy, begin] = useTransition();
+  const end = ({ id, name }: DeviceShown) =>
+    begin(async () => {
+      if (!showErrors(await signOut(id))) return;
+      if (id === here) window.location.assign('/sign-in');
+      else toast(`${name} is signed out.`);
+    });
+  if (devices.length === 0) {
+    return (
+      <p className="text-[16px]">
+        No device is signed in: the demo on this machine is open to whoever sits at it.
+      </p>
+    );
+  }
+  return (
+    <ul>
+      {devices.map((device) => (
+        <li
+          key={device.id}
+          className="flex items-center justify-between gap-3 border-b border-rule py-3 last:border-0"
+        >
+          <div>
+            <p className="text-[17px] font-[620]">
+              {device.name}
+              {device.id === here && <span className="text-ink2"> · this one</span>}
+            </p>
+            <p className="text-[15px] text-ink2">
+              last seen {format(device.seenAt, 'd MMMM, HH:mm')} · signed in{' '}
+              {WAYS[device.way] ?? device.way}
+            </p>
+          </div>
+          <Button
+            disabled={busy}
+            aria-label={`Sign ${device.id === here ? 'this device' : device.name} out`}
+            onClick={() => end(device)}
+          >
+            Sign out
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}

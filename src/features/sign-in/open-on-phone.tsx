@@ -1,0 +1,125 @@
+'use client';
+
+import { Smartphone } from 'lucide-react';
+import { usePathname, useSearchParams } from 'next/navigation';
+import { Suspense, useEffect, useState, useTransition, type ReactNode } from 'react';
+import { Button } from '@/ui/button';
+import { QrCode } from '@/ui/qr-code';
+import { SheetDialog } from '@/ui/sheet-dialog';
+import { showErrors } from '../shared/show-errors';
+import { openOnPhone } from './actions';
+
+interface Code {
+  address: string;
+  until: Date;
+}
+
+/** Seconds until a time, told once a second; 0 when it has passed. */
+function useSecondsUntil(until: Date | undefined): number {
+  const [left, setLeft] = useState(0);
+  useEffect(() => {
+    if (!until) return;
+    const tell = () => setLeft(Math.max(0, Math.ceil((until.getTime() - Date.now()) / 1000)));
+    const first = setTimeout(tell);
+    const every = setInterval(tell, 1000);
+    return () => {
+      clearTimeout(first);
+      clearInterval(every);
+    };
+  }, [until]);
+  return left;
+}
+
+/** One touch, and the page that is open here opens on a phone, signed in as the same coach. */
+export function OpenOnPhone(props: {
+  className?: string;
+  returnsFocus?: boolean;
+  children?: ReactNode;
+}) {
+  return (
+    <Suspense>
+      <PhoneDialog {...props} />
+    </Suspense>
+  );
+}
+
+function PhoneDialog({
+  className,
+  returnsFocus = true,
+  children,
+}: {
+  className?: string;
+  returnsFocus?: boolean;
+  children?: ReactNode;
+}) {
+  const path = usePathname();
+  const query = useSearchParams().toString();
+  const [open, setOpen] = useState(false);
+  // Null where no phone reaches this server.
+  const [code, setCode] = useState<Code | null>();
+  const [busy, begin] = useTransition();
+  const left = useSecondsUntil(code?.until);
+  const make = () =>
+    begin(async () => {
+      setCode(undefined);
+      const result = await openOnPhone(query ? `${path}?${query}` : path);
+      if (showErrors(result)) setCode(result.value);
+      else setOpen(false);
+    });
+  const onOpen = (next: boolean) => {
+    setOpen(next);
+    if (next) make();
+  };
+  return (
+    <SheetDialog
+      title="Open on a phone"
+      sub={code === null ? undefined : 'this page, signed in as you'}
+      open={open}
+      onOpen={onOpen}
+      returnsFocus={returnsFocus}
+      trigger={
+        <Button className={className}>
+          <Smartphone size={17} aria-hidden /> {children ?? 'Open on a phone'}
+        </Button>
+      }
+    >
+      {code === null && (
+        <div className="mt-3 grid max-w-prose gap-2 text-[16px]">
+          <p>
+            No phone reaches this server: it listens on this machine only. Stop it, and start it
+            with
+          </p>
+          <p className="border border-rule bg-paper px-3 py-2 num">npm start -- --network</p>
+          <p className="text-ink2">
+            It then says, step by step, what a phone asks the first time. The phone must be in the
+            same wireless network.
+          </p>
+        </div>
+      )}
+      {code && (
+        <div className="mt-4 grid gap-4 sm:grid-cols-[auto_1fr] sm:items-center">
+          {left > 0 ? (
+            <QrCode text={code.address} label="Code that opens this page on a phone" size={232} />
+          ) : (
+            <p className="grid size-[232px] place-items-center border-[length:var(--stroke)] border-rule px-6 text-center text-ink2">
+              This code is too old.
+            </p>
+          )}
+          <div className="grid gap-2">
+            <p className="text-[17px]">Point the phone’s camera at the code, and touch the link.</p>
+            <p role="timer" className="num text-ink2">
+              {left > 0
+                ? `good for ${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')} more, and once`
+                : 'codes are good for two minutes, and once'}
+            </p>
+            <div>
+              <Button disabled={busy} onClick={make}>
+                Another code
+              </Button>
+            </div>
+          </div>
+        </div>
+      )}
+    </SheetDialog>
+  );
+}

@@ -1,0 +1,11 @@
+import { z } from 'zod';
+
+/** A page of this server's own, as a path: never another site's. */
+export const pathSchema = z
+  .string()
+  .max(300)
+  .regex(/^\/(?![/\\])[\w\-./?=&%~:+]*$/, 'This is no page of Dirigo’s.');
+
+/** The page to go to, or the start when it is none of Dirigo's. */
+export const pathOr = (path: unknown, otherwise = '/'): string =>
+  pathSchema.catch(otherwise).parse(path);

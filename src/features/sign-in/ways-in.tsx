@@ -1,0 +1,144 @@
+'use client';
+
+import { startRegistration } from '@simplewebauthn/browser';
+import { format } from 'date-fns';
+import { useState, useTransition } from 'react';
+import { toast } from 'sonner';
+import { Button } from '@/ui/button';
+import { TextField } from '@/ui/field';
+import { showErrors } from '../shared/show-errors';
+import {
+  askNewPasskey,
+  dropPassphrase,
+  keepPasskey,
+  keepPassphrase,
+  removePasskey,
+} from './actions';
+
+/** A coach's own ways to sign in anew: a passphrase, and passkeys. */
+export function WaysIn({
+  passphrase,
+  passkeys,
+  named,
+}: {
+  /** There is one. */
+  passphrase: boolean;
+  passkeys: { id: string; name: string; madeAt: Date; usedAt: Date | null }[];
+  /** This server is reached by a name, as passkeys need. */
+  named: boolean;
+}) {
+  const [busy, begin] = useTransition();
+  const [typed, setTyped] = useState({ passphrase: '', again: '' });
+  const [fields, setFields] = useState<Record<string, string>>({});
+  const set = (part: 'passphrase' | 'again') => (event: { target: { value: string } }) =>
+    setTyped({ ...typed, [part]: event.target.value });
+  const keep = () =>
+    begin(async () => {
+      const result = await keepPassphrase(typed);
+      setFields(result.ok ? {} : result.fields);
+      if (!result.ok && Object.keys(result.fields).length > 0) return;
+      if (!showErrors(result)) return;
+      setTyped({ passphrase: '', again: '' });
+      toast.success('The passphrase is kept, as its hash only.');
+    });
+  const make = () =>
+    begin(async () => {
+      const asked = await askNewPasskey(null);
+      if (!showErrors(asked)) return;
+      const { id, options } = asked.value;
+      const response = await startRegistration({ optionsJSON: options }).catch(() => null);
+      if (!response) {
+        toast.error('No passkey was made.');
+        return;
+      }
+      if (showErrors(await keepPasskey({ id, response: { ...response } }))) {
+        toast.success('The passkey is kept.');
+      }
+    });
+  return (
+    <div className="grid gap-7">
+      <form
+        noValidate
+        className="grid gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep();
+        }}
+      >
+        <h3 className="text-[17px] font-[640]">
+          {passphrase ? 'Your passphrase' : 'A passphrase'}
+        </h3>
+        <TextField
+          label={passphrase ? 'A new passphrase' : 'Passphrase'}
+          type="password"
+          autoComplete="new-password"
+          value={typed.passphrase}
+          onChange={set('passphrase')}
+          hint="at least 12 letters"
+          error={fields.passphrase}
+        />
+        <TextField
+          label="The same again"
+          type="password"
+          autoComplete="new-password"
+          value={typed.again}
+          onChange={set('again')}
+          error={fields.again}
+        />
+        <div className="flex flex-wrap gap-2.5">
+          <Button type="submit" disabled={busy}>
+            {passphrase ? 'Change it' : 'Keep it'}
+          </Button>
+          {passphrase && (
+            <Button
+              kind="quiet"
+              disabled={busy}
+              onClick={() =>
+                begin(async () => {
+                  if (showErrors(await dropPassphrase(null))) toast('There is no passphrase now.');
+                })
+              }
+            >
+              Do without one
+            </Button>
+          )}
+        </div>
+      </form>
+      <section className="grid justify-items-start gap-2" aria-label="Passkeys">
+        <h3 className="text-[17px] font-[640]">Passkeys</h3>
+        {passkeys.map(({ id, name, madeAt, usedAt }) => (
+          <p key={id} className="flex flex-wrap items-center gap-2.5">
+            <span>
+              {name}
+              <span className="text-ink2">
+                , since {format(madeAt, 'd MMMM')}
+                {usedAt ? `, last used ${format(usedAt, 'd MMMM')}` : ''}
+              </span>
+            </span>
+            <Button
+              kind="quiet"
+              disabled={busy}
+              onClick={() =>
+                begin(async () => {
+                  if (showErrors(await removePasskey(id))) toast('The passkey is removed.');
+                })
+              }
+            >
+              Remove
+            </Button>
+          </p>
+        ))}
+        {named ? (
+          <Button disabled={busy} onClick={make}>
+            Make a passkey on this device
+          </Button>
+        ) : (
+          <p className="max-w-prose text-[15px] text-ink2">
+            A passkey belongs to a name: open Dirigo by its name, not by its number, to make one. On
+            this machine itself that is <span className="num">localhost</span>.
+          </p>
+        )}
+      </section>
+    </div>
+  );
+}
