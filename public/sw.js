@@ -1,11 +1,14 @@
 /* Keeps an opened session usable with no server: its page and what the page is made of. */
-const PAGES = 'dirigo-pages-1';
-const FILES = 'dirigo-files-1';
+const BUILD = new URL(self.location.href).searchParams.get('build') ?? 'development';
+const PAGES = `dirigo-pages-${BUILD}`;
+const FILES = `dirigo-files-${BUILD}`;
 /** A server that has not answered by then is taken for gone, ms. */
 const PATIENCE = 5000;
 
 const isFile = (url) => url.pathname.startsWith('/_next/static/');
 const isSession = (url) => /^(\/home\/[^/]+)?\/sessions\/[^/]+$/.test(url.pathname);
+/** What begins so belongs to one student's link. */
+const homeOf = (url) => /^\/home\/[^/]+\//.exec(`${url.pathname}/`)?.[0] ?? null;
 
 async function keptFile(request) {
   const cache = await caches.open(FILES);
@@ -16,12 +19,28 @@ async function keptFile(request) {
   return response;
 }
 
+/* What may be seen no more is not kept either: a session that is gone, or that asks to sign in, and all of a link that was ended. */
+async function forget(url) {
+  const cache = await caches.open(PAGES);
+  const home = homeOf(url);
+  for (const request of await cache.keys()) {
+    const { pathname } = new URL(request.url);
+    if (pathname === url.pathname || (home !== null && pathname.startsWith(home))) {
+      await cache.delete(request);
+    }
+  }
+}
+
 async function freshPage(request) {
   const cache = await caches.open(PAGES);
+  const url = new URL(request.url);
   try {
     const response = await fetch(request, { signal: AbortSignal.timeout(PATIENCE) });
-    if (response.ok && response.type === 'basic' && !response.redirected) {
+    if (response.ok && response.type === 'basic' && !response.redirected && isSession(url)) {
       await cache.put(request.url, response.clone());
+    }
+    if ([401, 403, 404].includes(response.status) || response.type === 'opaqueredirect') {
+      await forget(url);
     }
     return response;
   } catch (error) {
@@ -32,20 +51,37 @@ async function freshPage(request) {
 }
 
 self.addEventListener('install', () => self.skipWaiting());
-self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()));
+
+/* A new build empties what the old ones kept. */
+self.addEventListener('activate', (event) =>
+  event.waitUntil(
+    (async () => {
+      for (const name of await caches.keys()) {
+        if (name.startsWith('dirigo-') && name !== PAGES && name !== FILES) {
+          await caches.delete(name);
+        }
+      }
+      await self.clients.claim();
+    })(),
+  ),
+);
 
 self.addEventListener('fetch', (event) => {
   const url = new URL(event.request.url);
   if (event.request.method !== 'GET' || url.origin !== self.location.origin) return;
   if (isFile(url)) event.respondWith(keptFile(event.request));
-  else if (event.request.mode === 'navigate' && isSession(url)) {
+  else if (event.request.mode === 'navigate' && (isSession(url) || homeOf(url) !== null)) {
     event.respondWith(freshPage(event.request));
   }
 });
 
-/* A page that was loaded before this worker stood tells what it is made of. */
+/* A page that was loaded before this worker stood tells what it is made of; one that was refused tells that too. */
 self.addEventListener('message', (event) => {
-  const { page, files } = event.data ?? {};
+  const { page, files, refused } = event.data ?? {};
+  if (typeof refused === 'string') {
+    event.waitUntil(forget(new URL(refused)));
+    return;
+  }
   if (typeof page !== 'string' || !Array.isArray(files)) return;
   event.waitUntil(
     (async () => {

@@ -10,6 +10,7 @@ function contentPolicy(nonce: string): string {
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
     "font-src 'self'",
+    "manifest-src 'self'",
     `connect-src 'self'${development ? ' ws:' : ''}`,
     "object-src 'none'",
     "base-uri 'none'",
@@ -38,6 +39,10 @@ export function proxy(request: NextRequest): NextResponse {
       { status: 403 },
     );
   }
+  // No address of ours holds characters that cannot be seen.
+  if (/%(0[0-9a-f]|1[0-9a-f]|7f)/i.test(nextUrl.pathname)) {
+    return new NextResponse('There is no such page.', { status: 404 });
+  }
   const nonce = btoa(crypto.randomUUID());
   const policy = contentPolicy(nonce);
   const headers = new Headers(request.headers);
@@ -60,4 +65,4 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: ['/((?!_next/static|_next/image|icon.svg).*)'] };
+export const config = { matcher: ['/((?!_next/static|_next/image|icon.svg|icons/).*)'] };

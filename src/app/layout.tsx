@@ -1,22 +1,34 @@
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { BUILD } from '@/features/shared/build';
+import { FreshPage } from '@/features/shared/fresh-page';
 import { Providers } from '@/features/shared/providers';
 import './globals.css';
 
 export const metadata: Metadata = {
   title: { default: 'Dirigo', template: '%s · Dirigo' },
   description: 'Gate drills for putting coaches: set, putted, scored',
+  applicationName: 'Dirigo',
+  appleWebApp: { capable: true, title: 'Dirigo', statusBarStyle: 'default' },
+  icons: { icon: '/icon.svg', apple: '/icons/180.png' },
 };
 
-export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+export const viewport: Viewport = {
+  width: 'device-width',
+  initialScale: 1,
+  themeColor: '#18212d',
+};
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
-    <html lang="en" suppressHydrationWarning>
+    <html lang="en" data-build={BUILD} suppressHydrationWarning>
       <body>
-        <Providers nonce={nonce}>{children}</Providers>
+        <Providers nonce={nonce}>
+          <FreshPage build={BUILD} />
+          {children}
+        </Providers>
       </body>
     </html>
   );

@@ -87,7 +87,11 @@ export const scoped = (
   table: Scoped,
   where: Record<string, unknown> = {},
   purpose: Purpose = 'see',
-): WhereOptions => ({ ...where, [Op.and]: reach(principal, table, purpose) });
+): WhereOptions =>
+  // What is no id is nobody's: it does not come near a query.
+  typeof where.id === 'string' && !UUID.test(where.id)
+    ? NOTHING
+    : { ...where, [Op.and]: reach(principal, table, purpose) };
 
 function reach(principal: Principal, table: Scoped, purpose: Purpose): WhereOptions {
   if (principal.as === 'student') return ofStudent(principal, table, purpose);

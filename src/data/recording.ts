@@ -1,4 +1,4 @@
-import { addHours, format } from 'date-fns';
+import { addHours, addMinutes, format } from 'date-fns';
 import type { Transaction } from 'sequelize';
 import {
   layoutAt,
@@ -40,6 +40,15 @@ export interface RunRecord {
 
 /** How long after its end a session's putts may still be corrected, h. */
 export const CORRECTABLE = 24;
+
+/** How far a device's clock may be off before the server's is believed instead, min. */
+const CLOCK = 10;
+
+/** The time of something in a session by the device's clock, where that can be; by the server's where it cannot. */
+const saneTime =
+  (startedAt: Date, now: Date) =>
+  (at: Date): Date =>
+    at >= addMinutes(startedAt, -CLOCK) && at <= addMinutes(now, CLOCK) ? at : now;
 
 interface Recording {
   runId: string;
@@ -84,7 +93,14 @@ export async function recordEvents(
       savedBy: principal.as === 'student' ? principal.studentId : principal.coachId,
       transaction,
     };
-    for (const event of events) await recordOne(database, recording, event);
+    const within = saneTime(session.startedAt, now);
+    for (const event of events) {
+      await recordOne(
+        database,
+        recording,
+        'at' in event ? { ...event, at: within(event.at) } : event,
+      );
+    }
     // A screen that does not know where and how a putt was made leaves it to the rule.
     if (events.some((event) => event.type === 'putt' && !(event.place && event.manner))) {
       await fillPlaces(database.sequelize, transaction, [session.id]);

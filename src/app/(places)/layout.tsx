@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { Nav, PLACES } from '@/features/shared/nav';
+import { Nav } from '@/features/shared/nav';
+import { PLACES } from '@/features/shared/places';
 import { OpenOnPhone } from '@/features/sign-in/open-on-phone';
 import { coachContext } from '@/features/shared/server';
 import { Palette } from '@/features/palette/palette';

@@ -5,7 +5,7 @@ import { Dialog } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { PLACES } from '../shared/nav';
+import { PLACES } from '../shared/places';
 
 export interface PaletteEntry {
   group: 'Students' | 'Drills' | 'Greens' | 'Do';

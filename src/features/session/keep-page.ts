@@ -11,7 +11,8 @@ export function useKeptPage(): void {
   useEffect(() => {
     if (!('serviceWorker' in navigator)) return;
     const keep = async () => {
-      await navigator.serviceWorker.register('/sw.js');
+      const build = document.documentElement.dataset.build ?? 'development';
+      await navigator.serviceWorker.register(`/sw.js?build=${encodeURIComponent(build)}`);
       const { active } = await navigator.serviceWorker.ready;
       const files = performance
         .getEntriesByType('resource')

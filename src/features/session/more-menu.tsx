@@ -7,6 +7,7 @@ import { Pick } from '@/ui/pick';
 import { Toggle } from '@/ui/toggle';
 import { SheetDialog } from '@/ui/sheet-dialog';
 import type { DrillOption } from './options';
+import { KeyPanel } from './key-panel';
 import { useWays } from './ways';
 
 /** A drill to go on with, and the rung of its ladder, from 0. */
@@ -118,6 +119,9 @@ export function MoreMenu({
             </Button>
           </Part>
         )}
+        <Part title="Keys, and a clicker in the pocket">
+          <KeyPanel />
+        </Part>
         <Part title="Each putt is told by">
           <Toggle label="a tone" on={cues.sound} onChange={cues.setSound} />
           <Toggle label="vibration" on={cues.buzz} onChange={cues.setBuzz} />

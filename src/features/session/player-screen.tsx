@@ -18,7 +18,9 @@ import { Ask } from './ask';
 import { askedOf } from './asking';
 import { useCues } from './cues';
 import { FinishPicture } from './finish-picture';
+import { actionOf } from './keymap';
 import { keysOf } from './keys';
+import { useKeyMap } from './use-keymap';
 import { LoggingKeys } from './logging-keys';
 import { MoreMenu, type SwapTo } from './more-menu';
 import type { DrillOption } from './options';
@@ -36,12 +38,6 @@ import { TouchBoard } from './touch-board';
 import { usePutt } from './use-putt';
 import { useWays } from './ways';
 import { useBeside, useWide } from './use-wide';
-
-const SIDE_OF_KEY: Record<string, Outcome['side']> = {
-  ArrowLeft: 'left',
-  ArrowRight: 'right',
-  Space: 'middle',
-};
 
 /** A proposal that was refused is not made again for so many putts. */
 const PATIENCE = 10;
@@ -110,23 +106,31 @@ export function PlayerScreen({
   const elsewhere = (event: KeyboardEvent) =>
     event.repeat ||
     (event.target instanceof Element && event.target.closest('button, a, [role=dialog]'));
-  useHotkeys('space, left, right', (event) => {
-    if (elsewhere(event) || !primary) return;
+  const undo = putt.back ?? (view.putts.length > 0 ? store.undo : undefined);
+  const [keyMap] = useKeyMap();
+  useHotkeys('*', (event) => {
+    const action = actionOf(event.key, keyMap);
+    if (!action || event.ctrlKey || event.altKey || event.metaKey) return;
+    if (action === 'undo') {
+      if (event.repeat) return;
+      event.preventDefault();
+      undo?.();
+      return;
+    }
+    if (elsewhere(event)) return;
     event.preventDefault();
-    const side = SIDE_OF_KEY[event.code] ?? 'middle';
+    if (action === 'next') {
+      putt.onward();
+      return;
+    }
+    if (!primary) return;
+    const side = action === 'clear' ? 'middle' : action;
     if (side === 'middle' && !guesses) {
       putt.rest();
       return;
     }
     const outcome = by(side) ?? (side === 'middle' ? outcomes[0] : undefined);
     if (outcome) putt.take(touchOutcome(there, putt.seen, primary, outcome.id));
-  });
-  useHotkeys('n, enter', (event) => {
-    if (!elsewhere(event)) putt.onward();
-  });
-  const undo = putt.back ?? (view.putts.length > 0 ? store.undo : undefined);
-  useHotkeys('u, backspace', (event) => {
-    if (!event.repeat) undo?.();
   });
 
   /** Something the server has to make, once it has every putt. */

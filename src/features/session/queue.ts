@@ -57,6 +57,11 @@ export async function keepTold(runId: string, run: WireRun): Promise<void> {
   await (await open()).put('told', { runId, ...run });
 }
 
+/** Forgets what the server told of a run: it may be seen here no more. What was logged and not sent stays. */
+export async function forgetTold(runId: string): Promise<void> {
+  await (await open()).delete('told', runId);
+}
+
 /** What the server last told this device of a run; null when nothing. */
 export async function lastTold(runId: string): Promise<WireRun | null> {
   return (await (await open()).get('told', runId)) ?? null;

@@ -22,6 +22,7 @@ function world() {
     },
     discard: async () => void device.splice(0),
     keepTold: async (_run, run) => void (told = run),
+    gone: () => void (told = null),
     lastTold: async () => told,
     send: async (_run, events): Promise<RunAnswer> => {
       if (state.dead) throw new Error('no server');

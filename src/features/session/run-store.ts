@@ -31,6 +31,8 @@ export interface RunPorts {
   discard(runId: string): Promise<void>;
   keepTold(runId: string, run: WireRun): Promise<void>;
   lastTold(runId: string): Promise<WireRun | null>;
+  /** The server has no such run for who is here. */
+  gone(runId: string): void;
   send(runId: string, events: WireEvent[]): Promise<RunAnswer>;
   newId(): string;
   now(): string;
@@ -101,6 +103,7 @@ export function runStore(
       pending = together(left, logged);
       if (!answer.ok) {
         saving = { state: 'refused', code: answer.code, message: answer.message };
+        if (answer.code === 'not-found') ports.gone(runId);
         tell();
         return false;
       }

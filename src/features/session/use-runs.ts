@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { v4 } from 'uuid';
-import { discard, drain, enqueue, keepTold, lastTold, pendingEvents } from './queue';
+import { discard, drain, enqueue, forgetTold, keepTold, lastTold, pendingEvents } from './queue';
 import { runStore, watched, type RunPorts, type RunStore, type RunView } from './run-store';
 import { sendEvents } from './send';
 import { useWays } from './ways';
@@ -18,6 +18,10 @@ const PORTS: Omit<RunPorts, 'send'> = {
   discard,
   keepTold,
   lastTold,
+  gone: (runId) => {
+    void forgetTold(runId);
+    navigator.serviceWorker?.controller?.postMessage({ refused: window.location.href });
+  },
   newId: v4,
   now: () => new Date().toISOString(),
 };

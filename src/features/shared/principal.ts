@@ -7,9 +7,11 @@ import {
   openLink,
   whoAsks,
   type CoachPrincipal,
+  type Opened,
   type StudentPrincipal,
 } from '@/data';
 import { COOKIE } from './cookie';
+import { askingAddress, countTry, waitOf } from './limits';
 
 /** Names under which this machine reaches itself. */
 const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
@@ -32,8 +34,17 @@ export const askingCoach = cache(async (): Promise<CoachPrincipal | null> => {
   return known ?? ((await isOpen()) ? headCoach(database) : null);
 });
 
+/** What a link opens, for a student's page or a calendar; null for none. Who tries many that open nothing is asked to wait. */
+export async function openedBy(token: string): Promise<Opened | null> {
+  const address = await askingAddress();
+  if ((await waitOf('links', address)) > 0) return null;
+  const opened = await openLink(await connection(), token, new Date()).catch(() => null);
+  if (!opened) await countTry('links', address);
+  return opened;
+}
+
 /** The student who asks, by the link to their own page; null for one that opens none. */
 export async function askingStudent(token: string): Promise<StudentPrincipal | null> {
-  const opened = await openLink(await connection(), token, new Date()).catch(() => null);
+  const opened = await openedBy(token);
   return opened?.as === 'student' ? opened : null;
 }

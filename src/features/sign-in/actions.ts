@@ -29,10 +29,10 @@ import {
 } from '@/data';
 import { coachAction, strangerAction } from '../shared/action';
 import { COOKIE } from '../shared/cookie';
+import { askingAddress, countTry, forgetTries, slowDown } from '../shared/limits';
 import { originOf, phonesOrigin } from '../shared/origin';
 import { keepChallenge, takeChallenge } from './challenges';
 import { askingBrowser } from './device-name';
-import { askingAddress, countTry, forgetTries, slowDown } from './limits';
 import { pathSchema } from './path';
 
 /** How long the code for a phone signs it in, min. */

@@ -1,6 +1,7 @@
 'use client';
 
 import { format } from 'date-fns';
+import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { toast } from 'sonner';
 import { Button } from '@/ui/button';
@@ -23,11 +24,12 @@ const WAYS: Record<string, string> = {
 
 /** The devices that are signed in as this coach, and a way to sign each out. */
 export function Devices({ devices, here }: { devices: DeviceShown[]; here: string | null }) {
+  const router = useRouter();
   const [busy, begin] = useTransition();
   const end = ({ id, name }: DeviceShown) =>
     begin(async () => {
       if (!showErrors(await signOut(id))) return;
-      if (id === here) window.location.assign('/sign-in');
+      if (id === here) router.replace('/sign-in');
       else toast(`${name} is signed out.`);
     });
   if (devices.length === 0) {

@@ -1,9 +1,10 @@
 'use client';
 
 import { startAuthentication } from '@simplewebauthn/browser';
-import { useState, useTransition } from 'react';
+import { useEffect, useState, useTransition } from 'react';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
+import { forgetPages } from './forget-pages';
 import { askPasskey, signInByPassphrase, signInByPasskey } from './actions';
 
 /** Signing in where one is not: by passphrase or by a passkey. A link or a code signs in by itself. */
@@ -13,6 +14,7 @@ export function SignInForm({ to }: { to: string }) {
   const [fields, setFields] = useState<Record<string, string>>({});
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
+  useEffect(() => void forgetPages(), []);
   // A whole new page: whatever this one holds was made for a stranger.
   const enter = () => window.location.assign(to);
   const byPassphrase = () =>

@@ -9,8 +9,8 @@ const MINUTE = 60;
 const TRIES = {
   address: { points: 10, duration: 15 * MINUTE },
   account: { points: 5, duration: 15 * MINUTE },
-  /** Openings of links, and copies taken, that are more than a person does. */
-  links: { points: 120, duration: MINUTE },
+  /** Links that open nothing, and copies taken: more than a person comes to. */
+  links: { points: 30, duration: 5 * MINUTE },
   copies: { points: 6, duration: MINUTE },
 } as const;
 export type Limit = keyof typeof TRIES;

@@ -1,0 +1,77 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { Button } from '@/ui/button';
+import {
+  KEY_ACTIONS,
+  actionOf,
+  canBeSet,
+  keyWords,
+  keysFor,
+  withKey,
+  type KeyAction,
+} from './keymap';
+import { useKeyMap } from './use-keymap';
+
+/** Which keys log, set by pressing them: a clicker in the pocket sends keys too. What is pressed is told, and logs nothing here. */
+export function KeyPanel() {
+  const [map, setMap] = useKeyMap();
+  const [setting, setSetting] = useState<KeyAction | null>(null);
+  const [pressed, setPressed] = useState<string | null>(null);
+  useEffect(() => {
+    const hear = (event: KeyboardEvent) => {
+      const { key } = event;
+      if (event.ctrlKey || event.altKey || event.metaKey || !canBeSet(key)) return;
+      // The buttons of this panel are still worked by keys, unless one is being set.
+      const onButton = event.target instanceof Element && event.target.closest('button');
+      if (!setting && onButton && (key === ' ' || key === 'Enter')) return;
+      event.preventDefault();
+      event.stopPropagation();
+      setPressed(key);
+      if (!setting) return;
+      setMap(withKey(map, setting, key));
+      setSetting(null);
+    };
+    window.addEventListener('keydown', hear, { capture: true });
+    return () => window.removeEventListener('keydown', hear, { capture: true });
+  }, [setting, map, setMap]);
+  const does = pressed === null ? null : actionOf(pressed, map);
+  return (
+    <div className="grid gap-2">
+      <p role="status" aria-label="key pressed" className="min-h-6 text-[16px]">
+        {setting
+          ? `Press the key for “${KEY_ACTIONS[setting]}”.`
+          : pressed === null
+            ? 'Press a key or your clicker, to see what it does.'
+            : `${keyWords(pressed)}: ${does ? KEY_ACTIONS[does] : 'does nothing yet'}`}
+      </p>
+      <ul>
+        {(Object.keys(KEY_ACTIONS) as KeyAction[]).map((action) => (
+          <li
+            key={action}
+            className="flex min-h-12 items-center justify-between gap-3 border-b border-hair last:border-0"
+          >
+            <span className={does === action ? 'font-[700]' : undefined}>
+              {KEY_ACTIONS[action]}
+              <span className="block text-sm text-ink2">
+                {keysFor(action, map).map(keyWords).join(', ')}
+              </span>
+            </span>
+            <Button
+              aria-label={`Set a key for ${KEY_ACTIONS[action]}`}
+              aria-pressed={setting === action}
+              onClick={() => setSetting(setting === action ? null : action)}
+            >
+              {setting === action ? 'Leave it' : 'Set'}
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {Object.keys(map).length > 0 && (
+        <Button kind="quiet" className="justify-self-start" onClick={() => setMap({})}>
+          Back to the usual keys
+        </Button>
+      )}
+    </div>
+  );
+}
