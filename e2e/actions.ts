@@ -42,7 +42,7 @@ export function ask(
     method = 'GET',
     headers = {},
     body,
-  }: { method?: string; headers?: Record<string, string>; body?: string },
+  }: { method?: string; headers?: Record<string, string>; body?: string } = {},
 ): Promise<Answer> {
   return new Promise((resolve, reject) => {
     const asked = request(

@@ -30,6 +30,14 @@ export async function addDrill(page: Page, name: string, gap = '60 mm') {
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
 }
 
+/** Makes a link to a student's own page, from their homework, and answers with its path. */
+export async function makeHome(page: Page): Promise<string> {
+  await page.getByRole('button', { name: /^Make (a link to|another)/ }).click();
+  await expect(page.getByText('the link is shown this once')).toBeVisible();
+  const href = await page.getByRole('link', { name: 'Open it' }).getAttribute('href');
+  return new URL(href!).pathname;
+}
+
 /** Chooses student and drill and starts; leaves the page on the logging screen. */
 export async function startSession(page: Page, student: string, drill: string) {
   await page.goto('/start');

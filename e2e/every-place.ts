@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { addDrill, addStudent, finish, logByKeys, startSession, type } from './coach';
+import { addDrill, addStudent, finish, logByKeys, makeHome, startSession, type } from './coach';
 import { expect, type Page } from './test';
 
 /** Every place of a book with something in it, and those of them that are used on the green. */
@@ -51,8 +51,7 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
   ).toBeVisible();
   const programme = new URL(page.url()).pathname;
   await page.goto(`${student}/homework`);
-  await page.getByRole('button', { name: 'Make Ada’s page' }).click();
-  const home = await page.getByRole('link', { name: 'Open Ada’s page' }).getAttribute('href');
+  const home = await makeHome(page);
   const all = [
     '/programme',
     '/programme?view=week',
@@ -63,7 +62,7 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
     hour,
     `${hour}/sheet`,
     `${student}/homework`,
-    home!,
+    home,
     '/',
     '/students',
     student,
@@ -81,13 +80,15 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
     '/greens/new',
     green,
     '/records',
+    '/records/sign-in',
+    '/records/academy',
   ];
   const onGreen = [
     '/',
     '/programme',
     '/programme?view=month',
     hour,
-    home!,
+    home,
     student,
     drill,
     '/drills/three-in-one',

@@ -1,3 +1,4 @@
+import { connect } from 'node:net';
 import { pathToFileURL } from 'node:url';
 import { spawn, type ChildProcess } from 'node:child_process';
 
@@ -8,11 +9,22 @@ export interface OwnServer {
   kill(): Promise<void>;
 }
 
+/** Whether something listens on a port. */
+const listens = (port: number): Promise<boolean> =>
+  new Promise((resolve) => {
+    const socket = connect(port, '127.0.0.1', () => {
+      socket.destroy();
+      resolve(true);
+    }).once('error', () => resolve(false));
+  });
+
 interface ServedAs {
   /** How far its clock runs ahead, ms. */
   ahead?: number;
   env?: Record<string, string>;
   args?: string[];
+  /** Where it is reached, when not by HTTP on this machine. */
+  url?: string;
 }
 
 /**
@@ -21,7 +33,7 @@ interface ServedAs {
 export async function serve(
   port: number,
   database: string,
-  { ahead = 0, env = {}, args = [] }: ServedAs = {},
+  { ahead = 0, env = {}, args = [], url = `http://127.0.0.1:${port}` }: ServedAs = {},
 ): Promise<OwnServer> {
   const child: ChildProcess = spawn(
     process.execPath,
@@ -40,12 +52,8 @@ export async function serve(
       stdio: 'ignore',
     },
   );
-  const url = `http://127.0.0.1:${port}`;
   for (let tries = 0; ; tries++) {
-    const up = await fetch(url).then(
-      () => true,
-      () => false,
-    );
+    const up = await listens(port);
     if (up) break;
     if (tries > 100) throw new Error('The server did not come up.');
     await new Promise((resolve) => setTimeout(resolve, 100));

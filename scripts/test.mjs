@@ -1,22 +1,25 @@
 import { existsSync, rmSync } from 'node:fs';
 import { build, install, run } from './prepare.mjs';
 
-/** The browser that the tests drive: the one named, or Debian's, installed when it is missing. */
-function chromium() {
-  const path = process.env.CHROMIUM ?? '/usr/bin/chromium';
-  if (existsSync(path)) return;
+/** What the tests drive and stand behind, Debian's where none is named: a browser, and a server in front. */
+function tools() {
+  const missing = [
+    ['chromium', process.env.CHROMIUM ?? '/usr/bin/chromium'],
+    ['nginx-light', process.env.NGINX ?? '/usr/sbin/nginx'],
+  ].flatMap(([name, path]) => (existsSync(path) ? [] : [name]));
+  if (missing.length === 0) return;
   const asRoot = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) => {
     const [command, ...rest] = [...asRoot, 'apt-get', ...args];
     run(command, rest, { DEBIAN_FRONTEND: 'noninteractive' });
   };
   apt('update', '-qq');
-  apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
+  apt('install', '-y', '-qq', '--no-install-recommends', ...missing);
 }
 
 const began = Date.now();
 install();
-chromium();
+tools();
 run('npx', ['next', 'typegen']);
 run('npm', ['run', '--silent', 'lint']);
 run('npx', ['tsc', '--noEmit']);

@@ -87,10 +87,12 @@ function kept(folder, name) {
   return { certificate: readFileSync(certificate, 'utf8'), key: readFileSync(key, 'utf8') };
 }
 
-function keep(folder, name, { certificate, key }) {
+function keep(folder, name, made) {
+  const { certificate, key } = made;
   writeFileSync(join(folder, `${name}.crt`), certificate);
   writeFileSync(join(folder, `${name}.key`), key, { mode: 0o600 });
   chmodSync(join(folder, `${name}.key`), 0o600);
+  return made;
 }
 
 /** The names that a certificate is for. */
@@ -109,21 +111,15 @@ export const namesOf = (certificate) =>
  */
 export async function certificates(folder, names, now = Date.now()) {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
-  let authority = kept(folder, 'authority');
-  if (!authority) {
-    authority = await makeAuthority(now);
-    keep(folder, 'authority', authority);
-  }
-  let server = kept(folder, 'server');
+  const authority =
+    kept(folder, 'authority') ?? keep(folder, 'authority', await makeAuthority(now));
+  const known = kept(folder, 'server');
   const stands =
-    server &&
-    new Read(server.certificate).checkIssued(new Read(authority.certificate)) &&
-    Date.parse(new Read(server.certificate).validTo) - now > RENEWED &&
-    names.every((name) => namesOf(server.certificate).includes(name));
-  if (!stands) {
-    server = await makeServer(authority, names, now);
-    keep(folder, 'server', server);
-  }
+    known &&
+    new Read(known.certificate).checkIssued(new Read(authority.certificate)) &&
+    Date.parse(new Read(known.certificate).validTo) - now > RENEWED &&
+    names.every((name) => namesOf(known.certificate).includes(name));
+  const server = stands ? known : keep(folder, 'server', await makeServer(authority, names, now));
   return { authority, server };
 }
 

@@ -70,7 +70,7 @@ const listening = (server, onPort, host) =>
   });
 
 const { address, host, tls, welcome } = await ways();
-process.env.DIRIGO_BUILD = readFileSync('.next/BUILD_ID', 'utf8').trim();
+process.env.DIRIGO_BUILD ??= readFileSync('.next/BUILD_ID', 'utf8').trim();
 // Read once the names are set: what the application is built of reads them too.
 const { default: next } = await import('next');
 const app = next({ dev: false, hostname: '127.0.0.1', port });

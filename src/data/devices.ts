@@ -52,14 +52,17 @@ export async function makeTicket(
   return secret;
 }
 
-/** Whether a secret would sign a device in now. */
-export async function ticketStands(
+/** Whom a secret would sign a device in as now; null for nobody. */
+export async function ticketFor(
   { models }: Database,
   secret: string,
   at: Date,
-): Promise<boolean> {
+): Promise<{ name: string } | null> {
   const where = { hash: hashOf(secret), usedAt: null, until: { [Op.gt]: at } };
-  return (await models.ticket.count({ where })) > 0;
+  const ticket = await models.ticket.findOne({ where });
+  const coach =
+    ticket && (await models.coach.findOne({ where: { id: ticket.coachId, archivedAt: null } }));
+  return coach && { name: coach.name };
 }
 
 /** A device that has just been signed in: the secret of its cookie, which is kept nowhere else, and the page to go to. */

@@ -52,7 +52,7 @@ export {
   makeTicket,
   signIn,
   signInByTicket,
-  ticketStands,
+  ticketFor,
   whoAsks,
   type Device,
   type SignedIn,
@@ -80,7 +80,7 @@ export {
   type Role,
   type StudentPrincipal,
 } from './principal';
-export { endShare, handOver, listShares, shareStudent, type Share } from './sharing';
+export { endShare, handOver, listShares, shareStudent, sharesByCoach, type Share } from './sharing';
 export {
   addPlan,
   archivePlan,

@@ -54,6 +54,14 @@ export async function listShares(
   return rows.map(({ id, coachId, consent, madeAt }) => ({ id, coachId, consent, madeAt }));
 }
 
+/** How many students are shared with each coach now. */
+export async function sharesByCoach({ models }: Database): Promise<Map<string, number>> {
+  const rows = await models.share.findAll({ where: { endedAt: null } });
+  const counts = new Map<string, number>();
+  for (const { coachId } of rows) counts.set(coachId, (counts.get(coachId) ?? 0) + 1);
+  return counts;
+}
+
 /**
  * Shares a student with another coach, who sees and logs what the first does.
  *

@@ -26,7 +26,10 @@ export default async function PlacesLayout({ children }: { children: ReactNode }
   return (
     <div className="md:flex">
       <Nav places={places}>
-        <OpenOnPhone className="px-2 text-[13.5px] leading-tight whitespace-normal" />
+        <OpenOnPhone
+          kind="quiet"
+          className="justify-start px-0 text-left text-[14px] leading-tight whitespace-normal"
+        />
       </Nav>
       <main className="min-w-0 flex-1 pb-20 md:pb-0">{children}</main>
       <Palette

@@ -20,8 +20,9 @@ export default async function SignInPage({ searchParams }: PageProps<'/sign-in'>
         <h2 className="text-[17px] num">No passphrase yet, or forgotten?</h2>
         <p className="mt-1">
           From a device that is signed in, touch <strong>Open on a phone</strong>. On the machine
-          that Dirigo runs on, <code className="num">npm run sign-in</code> prints a link.
+          that Dirigo runs on, this prints a link:
         </p>
+        <p className="my-2 border border-rule bg-paper px-3 py-2 num">npm run sign-in</p>
         <p className="mt-2 text-ink2">Students need no sign-in: their own link opens their page.</p>
       </section>
     </main>

@@ -24,7 +24,14 @@ interface CoachShown {
   role: Role;
   left: boolean;
   students: number;
+  /** Students of others that are shared with them. */
+  shared: number;
 }
+
+const countWords = (own: number, shared: number): string => {
+  const students = own === 0 ? 'no own students' : own === 1 ? '1 student' : `${own} students`;
+  return shared === 0 ? students : `${students}, ${shared} shared`;
+};
 
 /** Who teaches here: their role, a link that signs them in, and when they leave. */
 export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: string }) {
@@ -33,10 +40,10 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
   return (
     <>
       <ul>
-        {coaches.map(({ id, name, role, left, students }) => (
+        {coaches.map(({ id, name, role, left, students, shared }) => (
           <li
             key={id}
-            className="grid gap-3 border-b border-rule py-4 last:border-0 md:grid-cols-[1fr_240px_auto] md:items-end"
+            className="grid gap-3 border-b border-rule py-4 last:border-0 md:grid-cols-[1fr_180px_226px] md:items-center"
           >
             <div>
               <p className="text-[18px] font-[640]">
@@ -46,7 +53,7 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
               <p className="text-[15px] text-ink2">
                 {left
                   ? 'has left; what they logged stays'
-                  : `${students} ${students === 1 ? 'student' : 'students'} · ${ROLE_WORDS[role].may}`}
+                  : `${countWords(students, shared)} · ${ROLE_WORDS[role].may}`}
               </p>
             </div>
             {left ? (

@@ -2,7 +2,7 @@
 
 import { Smartphone } from 'lucide-react';
 import { usePathname, useSearchParams } from 'next/navigation';
-import { Suspense, useEffect, useState, useTransition, type ReactNode } from 'react';
+import { Suspense, useEffect, useState, useTransition } from 'react';
 import { Button } from '@/ui/button';
 import { QrCode } from '@/ui/qr-code';
 import { SheetDialog } from '@/ui/sheet-dialog';
@@ -34,7 +34,7 @@ function useSecondsUntil(until: Date | undefined): number {
 export function OpenOnPhone(props: {
   className?: string;
   returnsFocus?: boolean;
-  children?: ReactNode;
+  kind?: 'plain' | 'quiet';
 }) {
   return (
     <Suspense>
@@ -46,11 +46,11 @@ export function OpenOnPhone(props: {
 function PhoneDialog({
   className,
   returnsFocus = true,
-  children,
+  kind = 'plain',
 }: {
   className?: string;
   returnsFocus?: boolean;
-  children?: ReactNode;
+  kind?: 'plain' | 'quiet';
 }) {
   const path = usePathname();
   const query = useSearchParams().toString();
@@ -78,8 +78,8 @@ function PhoneDialog({
       onOpen={onOpen}
       returnsFocus={returnsFocus}
       trigger={
-        <Button className={className}>
-          <Smartphone size={17} aria-hidden /> {children ?? 'Open on a phone'}
+        <Button kind={kind} className={className}>
+          <Smartphone size={17} aria-hidden className="shrink-0" /> Open on a phone
         </Button>
       }
     >

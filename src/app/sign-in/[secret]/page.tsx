@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { connection as untilRequested } from 'next/server';
-import { connection, ticketStands } from '@/data';
+import { connection, ticketFor } from '@/data';
 import { SignInHere } from '@/features/sign-in/sign-in-here';
 import { Button } from '@/ui/button';
 
@@ -15,18 +15,22 @@ export const metadata: Metadata = {
 export default async function SignInByLinkPage({ params }: PageProps<'/sign-in/[secret]'>) {
   await untilRequested();
   const { secret } = await params;
-  const stands = await ticketStands(await connection(), secret, new Date());
+  const stands = await ticketFor(await connection(), secret, new Date());
   return (
     <main className="mx-auto grid min-h-dvh max-w-md content-start gap-6 bg-sheet px-6 py-10">
       <div>
         <p className="text-[22px] font-[800] tracking-tight [font-stretch:112%]">Dirigo</p>
-        <h1 className="mt-6">{stands ? 'Sign in here?' : 'This link is used up'}</h1>
+        <h1 className="mt-6">
+          {stands
+            ? `Sign in${stands.name ? ` as ${stands.name}` : ' here'}?`
+            : 'This link is used up'}
+        </h1>
       </div>
       {stands ? (
         <>
           <p>
-            This device then opens everything of the coach whose link it is. Sign it out at any
-            time, from here or from another device, in Records.
+            This device then opens everything that is yours. Sign it out at any time, from here or
+            from another device, in Records.
           </p>
           <SignInHere secret={secret} />
         </>

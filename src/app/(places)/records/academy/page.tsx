@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { listCoaches, listStudents } from '@/data';
+import { listCoaches, listStudents, sharesByCoach } from '@/data';
 import { AddCoach, CoachList } from '@/features/academy/coach-list';
 import { History } from '@/features/academy/history';
 import { PlaceHead } from '@/features/shared/place';
@@ -11,9 +11,10 @@ export const metadata: Metadata = { title: 'Academy' };
 
 export default async function AcademyPage() {
   const { database, principal } = await coachContext('head');
-  const [coaches, students] = await Promise.all([
+  const [coaches, students, shares] = await Promise.all([
     listCoaches(database),
     listStudents(database, principal),
+    sharesByCoach(database),
   ]);
   return (
     <>
@@ -33,6 +34,7 @@ export default async function AcademyPage() {
               left: archivedAt !== null,
               students: students.filter((student) => student.coachId === id && !student.archivedAt)
                 .length,
+              shared: shares.get(id) ?? 0,
             }))}
           />
         </section>
