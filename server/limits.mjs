@@ -13,12 +13,16 @@ const FORWARDED = /^(forwarded|x-forwarded-.*|x-real-ip)$/;
 /** Headers that are the framework's or this server's own, and nobody else's to send. */
 const OWN = ['x-action-forwarded', 'x-dirigo-address', 'x-path', 'x-nonce'];
 
-/** Sets how long and how many: headers, whole requests, idle connections. */
+/** How long headers, whole requests and idle connections may take, as a server is made with. */
+export const PATIENCE = {
+  headersTimeout: 15 * SECOND,
+  requestTimeout: 60 * SECOND,
+  keepAliveTimeout: 15 * SECOND,
+  connectionsCheckingInterval: 5 * SECOND,
+};
+
+/** Sets how many connections and headers are taken. */
 export function limit(server) {
-  server.headersTimeout = 15 * SECOND;
-  server.requestTimeout = 60 * SECOND;
-  server.keepAliveTimeout = 15 * SECOND;
-  server.connectionsCheckingInterval = 5 * SECOND;
   server.maxConnections = 500;
   server.maxHeadersCount = 100;
 }

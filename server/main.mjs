@@ -5,7 +5,7 @@ import { dirname, join } from 'node:path';
 import { parseArgs } from 'node:util';
 import QRCode from 'qrcode';
 import { certificates, fingerprintOf, namesOf } from './certificates.mjs';
-import { limit, refusal, refuse } from './limits.mjs';
+import { PATIENCE, limit, refusal, refuse } from './limits.mjs';
 import { localAddresses, localName } from './network.mjs';
 import { welcomeServer } from './welcome.mjs';
 
@@ -82,7 +82,7 @@ const answer = (request, response) => {
   if (refused) refuse(response, refused);
   else void handle(request, response);
 };
-const server = tls ? createHttps(tls, answer) : createHttp(answer);
+const server = tls ? createHttps({ ...PATIENCE, ...tls }, answer) : createHttp(PATIENCE, answer);
 limit(server);
 await listening(server, port, host);
 

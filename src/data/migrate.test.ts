@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Sequelize } from 'sequelize';
@@ -12,7 +12,9 @@ import {
   getSession,
   getStudent,
   listVersions,
+  knownLink,
   openDatabase,
+  openLink,
   saveDrill,
   startSession,
   toLogged,
@@ -169,5 +171,48 @@ describe('a book of the first version', () => {
     const again = await openDatabase(file);
     expect(readdirSync(folder).filter((one) => one.includes('before'))).toHaveLength(1);
     await again.close();
+  });
+});
+
+describe('a book of the release before', () => {
+  const TOKEN = 'aAbBcCdDeEfFgGhHiIjJkKlLmMnNoOpP';
+
+  it('opens with its links, which lie there in clear no more, and its coach is a head coach', async () => {
+    const old = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
+    for (const { name, statements, fill } of MIGRATIONS.slice(1, 6)) {
+      await old.transaction(async (transaction) => {
+        for (const statement of statements) await old.query(statement, { transaction });
+        await fill?.(old, transaction);
+      });
+      await old.query('INSERT INTO migration (name) VALUES (:name)', { replacements: { name } });
+    }
+    await old.query(
+      `INSERT INTO link (token, coachId, studentId, madeAt) VALUES (:token, :coach, :student, :at)`,
+      {
+        replacements: {
+          token: TOKEN,
+          coach: ID.coach,
+          student: ID.student,
+          at: '2026-03-01 10:00:00.000 +00:00',
+        },
+      },
+    );
+    await old.close();
+    expect(readFileSync(file).includes(TOKEN)).toBe(true);
+
+    const database = await openDatabase(file);
+    const at = new Date('2026-03-02T10:00:00Z');
+    const student = { as: 'student', coachId: ID.coach, studentId: ID.student };
+    expect(await openLink(database, TOKEN, at)).toEqual(student);
+    const head = await headCoach(database);
+    expect(head).toMatchObject({ as: 'head', coachId: ID.coach });
+    expect((await getStudent(database, head, ID.student)).version).toBe(1);
+    expect((await knownLink(database, head, ID.student, at))!.madeAt).toEqual(
+      new Date('2026-03-01T10:00:00Z'),
+    );
+    await database.close();
+    expect(readFileSync(file).includes(TOKEN)).toBe(false);
+    // The copy that was put beside it before is what it was.
+    expect(readFileSync(`${file}.before-007-academy`).includes(TOKEN)).toBe(true);
   });
 });

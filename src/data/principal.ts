@@ -45,6 +45,10 @@ const studentsOf = (coachId: string): string =>
   `(SELECT id FROM student WHERE coachId = ${quoted(coachId)}
     UNION SELECT studentId FROM share WHERE coachId = ${quoted(coachId)} AND endedAt IS NULL)`;
 
+/** The drills that some students were given to do at home, whoever gave them. */
+const givenTo = (students: string): string =>
+  `(SELECT drillId FROM homework WHERE studentId IN ${students})`;
+
 const within = (column: string, query: string): WhereOptions => ({
   [column]: { [Op.in]: literal(query) },
 });
@@ -62,9 +66,7 @@ function ofStudent(principal: StudentPrincipal, table: Scoped, purpose: Purpose)
     case 'homework':
       return changing ? NOTHING : { studentId };
     case 'drill':
-      return changing
-        ? NOTHING
-        : within('id', `(SELECT drillId FROM homework WHERE studentId = ${quoted(studentId)})`);
+      return changing ? NOTHING : within('id', givenTo(`(${quoted(studentId)})`));
     case 'green':
     case 'plan':
     case 'programme':
@@ -76,7 +78,7 @@ function ofStudent(principal: StudentPrincipal, table: Scoped, purpose: Purpose)
  * The rows of a table that a principal reaches, as a part of a query.
  *
  * A head coach reaches all of the academy; a coach their own students and those shared with them, their own drills and
- * greens and, to see, those shared in the academy; an assistant sees the students shared with them and what is putted on, and
+ * greens and, to see, those shared in the academy or given to a student of theirs; an assistant sees the students shared with them and what is putted on, and
  * changes sessions only; a student their own page.
  *
  * @param where what else is asked of a row
@@ -102,7 +104,14 @@ function reach(principal: Principal, table: Scoped, purpose: Purpose): WhereOpti
     case 'drill':
     case 'green':
       if (purpose !== 'see') return { coachId };
-      return as === 'assistant' ? {} : { [Op.or]: [{ coachId }, { sharedAt: { [Op.ne]: null } }] };
+      if (as === 'assistant') return {};
+      return {
+        [Op.or]: [
+          { coachId },
+          { sharedAt: { [Op.ne]: null } },
+          ...(table === 'drill' ? [within('id', givenTo(studentsOf(coachId)))] : []),
+        ],
+      };
     case 'plan':
       return as === 'assistant' ? {} : { coachId };
     case 'student':
