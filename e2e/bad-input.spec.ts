@@ -108,17 +108,24 @@ test('two tabs on one session: both are kept, and each is told of the other', as
   await expect(page.getByText(/came from another screen/).first()).toBeVisible();
 });
 
-test('nothing but a list of putts is taken, and nothing from another site', async ({ request }) => {
+test('nothing but a list of putts is taken, and nothing from another site', async ({
+  request,
+  baseURL,
+}) => {
+  const own = { origin: baseURL! };
   const run = '/api/runs/0b2c6b0e-6f0a-4a0e-9c70-111111111111/putts';
-  const bad = await request.post(run, { data: { events: [{ type: 'putt', id: 'x' }] } });
+  const bad = await request.post(run, {
+    data: { events: [{ type: 'putt', id: 'x' }] },
+    headers: own,
+  });
   expect(bad.status()).toBe(422);
   expect(await bad.json()).toMatchObject({ ok: false, code: 'invalid' });
-  const unknown = await request.post(run, { data: { events: [] } });
+  const unknown = await request.post(run, { data: { events: [] }, headers: own });
   expect(unknown.status()).toBe(404);
   expect((await unknown.json()).message).toContain('There is no such run.');
   const broken = await request.post(run, {
     data: 'not json',
-    headers: { 'content-type': 'application/json' },
+    headers: { ...own, 'content-type': 'application/json' },
   });
   expect(broken.status()).toBe(422);
   for (const [name, value] of [
@@ -126,9 +133,12 @@ test('nothing but a list of putts is taken, and nothing from another site', asyn
     ['sec-fetch-site', 'cross-site'],
     ['host', 'elsewhere.test'],
   ] as const) {
-    const foreign = await request.post(run, { data: { events: [] }, headers: { [name]: value } });
+    const headers = { ...own, [name]: value };
+    const foreign = await request.post(run, { data: { events: [] }, headers });
     expect(foreign.status()).toBe(403);
   }
+  // What does not say where it comes from changes nothing.
+  expect((await request.post(run, { data: { events: [] } })).status()).toBe(403);
   const page = await request.get('/');
   expect(page.headers()['content-security-policy']).toContain("script-src 'self' 'nonce-");
   expect(page.headers()['x-content-type-options']).toBe('nosniff');

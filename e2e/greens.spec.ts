@@ -62,7 +62,7 @@ test('a reading in steps sets the drill, the gate moves to the start line, and t
 test('what is wrong with a reading stands beside it, and a mistaken one can be removed', async ({
   page,
 }) => {
-  await addGreen(page, 'Weir green', 'Low side');
+  await addGreen(page, 'Lasher green', 'Low side');
   await type(page, 'Uphill it rolled', '5 m');
   await type(page, 'Downhill it rolled', '4 m');
   await page.getByRole('button', { name: 'Keep reading' }).click();
@@ -81,7 +81,7 @@ test('what is wrong with a reading stands beside it, and a mistaken one can be r
   await page.getByRole('button', { name: /Remove the reading/ }).click();
   await expect(page.getByText('The reading is removed.')).toBeVisible();
   await expect(page.getByText('never read')).toBeVisible();
-  await putAway(page, 'Weir green');
+  await putAway(page, 'Lasher green');
 });
 
 test('a slope is dragged, set by keys and by the break; the map and the what-if follow', async ({

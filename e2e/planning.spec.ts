@@ -232,7 +232,10 @@ test('homework is done on the student’s own page, which shows nothing else', a
   for (const path of [`${home}${lesson}`, `${home}${lesson}/done`, '/home/nobody-at-all']) {
     expect((await there.goto(path))?.status(), path).toBe(404);
   }
-  const refused = await there.request.post(`${home}/runs/${lessonRun}`, { data: { events: [] } });
+  const refused = await there.request.post(`${home}/runs/${lessonRun}`, {
+    data: { events: [] },
+    headers: { origin: baseURL! },
+  });
   expect(refused.status()).toBe(404);
 
   // The coach sees it done; an ended link opens nothing.
@@ -294,9 +297,9 @@ test('the diary shows who comes, and is taken along as a calendar', async ({ pag
   await page.getByRole('link', { name: 'Take the calendar as a file' }).click();
   expect(event(readFileSync(await (await download).path(), 'utf8'))).toEqual(expected);
   await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
-  await page.getByRole('button', { name: 'Make a link that another calendar can follow' }).click();
-  await page.getByRole('button', { name: 'Copy the link for another calendar' }).click();
-  await expect(page.getByText('The link is copied')).toBeVisible();
+  await page.getByRole('button', { name: 'Make a link to the calendar' }).click();
+  await page.getByRole('button', { name: 'Copy the link' }).click();
+  await expect(page.getByText('The link to the calendar is copied.')).toBeVisible();
   const link = await page.evaluate(() => navigator.clipboard.readText());
   const feed = await page.request.get(link);
   expect(feed.headers()['content-type']).toContain('text/calendar');

@@ -58,6 +58,10 @@ export async function serve(
     if (tries > 100) throw new Error('The server did not come up.');
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
+  // A test that fails before it kills its server leaves none behind: the next would talk to that one.
+  const last = () => child.kill('SIGKILL');
+  process.once('exit', last);
+  child.once('exit', () => process.off('exit', last));
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
   return {
     url,

@@ -158,8 +158,9 @@ test('three coaches side by side see theirs, share, hand over, and are told of e
       'Bad wrist since May. Tape it.',
     );
     await coach.getByRole('button', { name: 'Save' }).click();
+    await coach.waitForURL(`**/students/${shared}`);
     await expect(coach.getByText('Tape it.')).toBeVisible();
-    await expect(coach.getByText('advanced')).toBeVisible();
+    await expect(coach.getByText(/right-handed · advanced/)).toBeVisible();
   });
 
   await test.step('who changed what is told, and taken back', async () => {

@@ -3,6 +3,7 @@
 import { Smartphone } from 'lucide-react';
 import { usePathname, useSearchParams } from 'next/navigation';
 import { Suspense, useEffect, useState, useTransition } from 'react';
+import { toast } from 'sonner';
 import { Button } from '@/ui/button';
 import { QrCode } from '@/ui/qr-code';
 import { SheetDialog } from '@/ui/sheet-dialog';
@@ -112,9 +113,19 @@ function PhoneDialog({
                 ? `good for ${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')} more, and once`
                 : 'codes are good for two minutes, and once'}
             </p>
-            <div>
+            <div className="flex flex-wrap gap-2.5">
               <Button disabled={busy} onClick={make}>
                 Another code
+              </Button>
+              <Button
+                kind="quiet"
+                onClick={() =>
+                  void navigator.clipboard
+                    .writeText(code.address)
+                    .then(() => toast('The address of the code is copied.'))
+                }
+              >
+                Copy its address
               </Button>
             </div>
           </div>

@@ -115,6 +115,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
             Start a session through a roomy gate, about 12 mm of air either side of the ball. Twenty
             putts give a first, wide answer; fifty a useful one.
           </p>
+          {student.notes && <Notes notes={student.notes} />}
         </Empty>
       ) : (
         <>
@@ -140,12 +141,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
               />
               <h2 className="mt-6 mb-1 cap">Sessions</h2>
               <LastSessions sessions={sessions} />
-              {student.notes && (
-                <>
-                  <h2 className="mt-5 mb-1 cap">Notes, for coaches alone</h2>
-                  <p className="text-[16px] whitespace-pre-wrap">{student.notes}</p>
-                </>
-              )}
+              {student.notes && <Notes notes={student.notes} />}
             </section>
             <InWords
               student={student}
@@ -171,6 +167,15 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
         </>
       )}
       <History database={database} principal={principal} about={[student.id]} />
+    </>
+  );
+}
+
+function Notes({ notes }: { notes: string }) {
+  return (
+    <>
+      <h2 className="mt-5 mb-1 cap">Notes, for coaches alone</h2>
+      <p className="text-[16px] whitespace-pre-wrap">{notes}</p>
     </>
   );
 }
