@@ -81,6 +81,8 @@ test('what is wrong with a reading stands beside it, and a mistaken one can be r
   await page.getByRole('button', { name: /Remove the reading/ }).click();
   await expect(page.getByText('The reading is removed.')).toBeVisible();
   await expect(page.getByText('never read')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('row', { name: /Low side 2\.1 % to 5 o’clock/ })).toBeVisible();
   await putAway(page, 'Lasher green');
 });
 

@@ -75,7 +75,7 @@ async function send(url: string, events: Event[]): Promise<boolean> {
   try {
     const response = await fetch(url, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', origin: new URL(url).origin },
       body: JSON.stringify({ events }),
       signal: AbortSignal.timeout(patience),
     });
@@ -98,7 +98,7 @@ async function main(): Promise<void> {
     type: 'putt',
     id: v4(),
     outcomes: { gate: OUTCOMES[Math.floor(3 * random.uniform())]! },
-    at: new Date(Date.UTC(2026, 0, 1) + 1000 * index).toISOString(),
+    at: new Date(Date.now() + index).toISOString(),
   }));
   let server: OwnServer = await serve(PORT, file);
   const url = `${server.url}/api/runs/${runId}/putts`;

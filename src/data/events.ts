@@ -58,6 +58,9 @@ export function beginChange(transaction: Transaction, by: Principal, what: strin
   going.set(transaction, { id: v4(), by, what, at, rows: 0 });
 }
 
+/** What the changes of a transaction are told as: to be taken back by it. */
+export const changeIdOf = (transaction: Transaction): string => going.get(transaction)!.id;
+
 const without = (row: Values, columns: readonly string[] = []): Values =>
   Object.fromEntries(Object.entries(row).filter(([column]) => !columns.includes(column)));
 
@@ -269,7 +272,7 @@ export async function undoChange(
       await row.update({ ...before, ...datesOf(model, before ?? {}), ...bumped }, { transaction });
     }
     await models.event.update(
-      { undoneBy: going.get(transaction)!.id },
+      { undoneBy: changeIdOf(transaction) },
       { where: { changeId, undoneBy: { [Op.is]: null as never } }, transaction },
     );
   });

@@ -9,6 +9,7 @@ import {
 import type { Read } from '@/core/layout';
 import { changeOwn } from './change-own';
 import type { Database } from './database';
+import { changeIdOf } from './events';
 import { scoped, type CoachPrincipal, type Principal } from './principal';
 import { Problem, notFound } from './problem';
 import type { GreenRow, ReadingRow } from './models';
@@ -193,17 +194,23 @@ export async function addReading(
   return id;
 }
 
+/**
+ * Removes a reading.
+ *
+ * @returns the change, to be taken back by
+ */
 export async function removeReading(
   database: Database,
   principal: CoachPrincipal,
   greenId: string,
   id: string,
-): Promise<void> {
+): Promise<string> {
   await getGreen(database, principal, greenId);
-  await database.change(principal, 'reading removed', async (transaction) => {
+  return database.change(principal, 'reading removed', async (transaction) => {
     const row = await database.models.reading.findOne({ where: { id, greenId }, transaction });
     if (!row) throw notFound('reading');
     await row.destroy({ transaction });
+    return changeIdOf(transaction);
   });
 }
 

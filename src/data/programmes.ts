@@ -17,6 +17,7 @@ import {
 } from '@/core/planning';
 import type { Database } from './database';
 import type { AppointmentRow, ProgrammeRow } from './planning-models';
+import { changeIdOf } from './events';
 import { scoped, type CoachPrincipal, type Principal } from './principal';
 import { notFound } from './problem';
 import { getStudent } from './students';
@@ -132,19 +133,24 @@ export async function getAppointment(
   return toAppointment(row);
 }
 
-/** Takes a date out of the diary. */
+/**
+ * Takes a date out of the diary.
+ *
+ * @returns the change, to be taken back by
+ */
 export async function dropAppointment(
   { models, change }: Database,
   principal: CoachPrincipal,
   id: string,
-): Promise<void> {
-  await change(principal, 'date taken out', async (transaction) => {
+): Promise<string> {
+  return change(principal, 'date taken out', async (transaction) => {
     const row = await models.appointment.findOne({
       where: scoped(principal, 'appointment', { id }, 'change'),
       transaction,
     });
     if (!row) throw notFound('date');
     await row.destroy({ transaction });
+    return changeIdOf(transaction);
   });
 }
 

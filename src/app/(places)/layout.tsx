@@ -26,10 +26,7 @@ export default async function PlacesLayout({ children }: { children: ReactNode }
   return (
     <div className="md:flex">
       <Nav places={places}>
-        <OpenOnPhone
-          kind="quiet"
-          className="justify-start px-0 text-left text-[14px] leading-tight whitespace-normal"
-        />
+        <OpenOnPhone stands="in the foot" />
       </Nav>
       <main className="min-w-0 flex-1 pb-20 md:pb-0">{children}</main>
       <Palette

@@ -54,11 +54,8 @@ export const keepReading = coachAction(reading, (database, principal, { greenId,
   addReading(database, principal, greenId, values),
 );
 
-/** Removes a reading that was mistaken. */
+/** Removes a reading that was mistaken; answers with the change, to be taken back by. */
 export const dropReading = coachAction(
   z.object({ greenId: z.uuid(), id: z.uuid() }),
-  async (database, principal, ids) => {
-    await removeReading(database, principal, ids.greenId, ids.id);
-    return null;
-  },
+  (database, principal, ids) => removeReading(database, principal, ids.greenId, ids.id),
 );

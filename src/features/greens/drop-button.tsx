@@ -2,7 +2,7 @@
 
 import { Trash2 } from 'lucide-react';
 import { useTransition } from 'react';
-import { toast } from 'sonner';
+import { toastUndo } from '../academy/toast-undo';
 import { showErrors } from '../shared/show-errors';
 import { dropReading } from './actions';
 
@@ -17,7 +17,8 @@ export function DropButton({ greenId, id, name }: { greenId: string; id: string;
       className="inline-flex size-11 items-center justify-center text-ink2"
       onClick={() =>
         begin(async () => {
-          if (showErrors(await dropReading({ greenId, id }))) toast('The reading is removed.');
+          const result = await dropReading({ greenId, id });
+          if (showErrors(result)) toastUndo('The reading is removed.', result.value);
         })
       }
     >

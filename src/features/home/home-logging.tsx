@@ -17,6 +17,7 @@ export function HomeLogging({ token, ...props }: LoggingProps & { token: string 
       rotate: null,
       next: null,
       built: null,
+      head: null,
       more: null,
       player: () => `/home/${token}`,
       review: (sessionId) => `/home/${token}/sessions/${sessionId}/done`,

@@ -29,11 +29,10 @@ export const keepDate = coachAction(
   },
 );
 
-/** Takes a date out of the diary. */
-export const dropDate = coachAction(z.uuid(), async (database, principal, date) => {
-  await dropAppointment(database, principal, date);
-  return null;
-});
+/** Takes a date out of the diary; answers with the change, to be taken back by. */
+export const dropDate = coachAction(z.uuid(), (database, principal, date) =>
+  dropAppointment(database, principal, date),
+);
 
 const whose = programmeSchema.extend({
   studentId: z.uuid('Say who it is for.'),

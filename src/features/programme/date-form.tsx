@@ -9,6 +9,7 @@ import { Button } from '@/ui/button';
 import { ChoiceField, PickField } from '@/ui/controlled';
 import { NotesField, TextField } from '@/ui/field';
 import { Pick, type PickOption } from '@/ui/pick';
+import { toastUndo } from '../academy/toast-undo';
 import { showErrors } from '../shared/show-errors';
 import { dropDate, keepDate } from './date-actions';
 import { KINDS } from './date-words';
@@ -110,8 +111,9 @@ export function DateForm({
           <Button
             disabled={isSubmitting}
             onClick={async () => {
-              if (!showErrors(await dropDate(id))) return;
-              toast('It is out of the diary.');
+              const result = await dropDate(id);
+              if (!showErrors(result)) return;
+              toastUndo('It is out of the diary.', result.value);
               router.push('/programme');
             }}
           >

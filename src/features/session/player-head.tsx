@@ -72,6 +72,7 @@ export function PlayerHead({
           Finish
         </Button>
         <div className="flex items-center gap-3">
+          {ways.head}
           <Button asChild kind="quiet" className="min-h-8 px-1 text-sm text-ink2">
             <Link href={ways.player(student.id)}>
               <X size={15} aria-hidden /> leave open

@@ -19,7 +19,8 @@ export interface Ways {
   next: ((sessionId: string) => Done) | null;
   built:
     ((of: { runId: string; element: string; measured: Record<string, number> }) => Done) | null;
-  /** What else stands in the menu of a session. */
+  /** What else stands in the head of a session, and in its menu. */
+  head: ReactNode;
   more: ReactNode;
   /** The page of a player, and the one that says what was done; the start when nothing was. */
   player(studentId: string): string;

@@ -6,7 +6,7 @@ import { useEffect } from 'react';
 const EVERY = 5 * 60_000;
 
 /** A reload for the same build twice within this time would be a circle, ms. */
-const APART = 60_000;
+const APART = 10_000;
 const RELOADED = 'dirigo-reloaded';
 
 /** Loads this page anew, unless that was done just now: what was logged lies on the device and comes back. */
@@ -32,11 +32,14 @@ export function FreshPage({ build }: { build: string }) {
       );
       if (answers !== null && answers !== build) reloadOnce();
     };
+    // A server that was still waking up may have been passed over for the old page that this device keeps.
+    const again = setTimeout(() => void ask(), APART);
     const every = setInterval(() => void ask(), EVERY);
     const seen = () => void ask();
     document.addEventListener('visibilitychange', seen);
     window.addEventListener('online', seen);
     return () => {
+      clearTimeout(again);
       clearInterval(every);
       document.removeEventListener('visibilitychange', seen);
       window.removeEventListener('online', seen);

@@ -32,11 +32,7 @@ function useSecondsUntil(until: Date | undefined): number {
 }
 
 /** One touch, and the page that is open here opens on a phone, signed in as the same coach. */
-export function OpenOnPhone(props: {
-  className?: string;
-  returnsFocus?: boolean;
-  kind?: 'plain' | 'quiet';
-}) {
+export function OpenOnPhone(props: { stands: 'in the foot' | 'in a head' | 'in a menu' }) {
   return (
     <Suspense>
       <PhoneDialog {...props} />
@@ -44,15 +40,7 @@ export function OpenOnPhone(props: {
   );
 }
 
-function PhoneDialog({
-  className,
-  returnsFocus = true,
-  kind = 'plain',
-}: {
-  className?: string;
-  returnsFocus?: boolean;
-  kind?: 'plain' | 'quiet';
-}) {
+function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a menu' }) {
   const path = usePathname();
   const query = useSearchParams().toString();
   const [open, setOpen] = useState(false);
@@ -77,11 +65,25 @@ function PhoneDialog({
       sub={code === null ? undefined : 'this page, signed in as you'}
       open={open}
       onOpen={onOpen}
-      returnsFocus={returnsFocus}
+      returnsFocus={stands === 'in the foot'}
       trigger={
-        <Button kind={kind} className={className}>
-          <Smartphone size={17} aria-hidden className="shrink-0" /> Open on a phone
-        </Button>
+        stands === 'in a head' ? (
+          <Button kind="quiet" className="min-h-8 px-1 text-sm text-ink2 max-md:hidden">
+            <Smartphone size={15} aria-hidden /> on a phone
+          </Button>
+        ) : stands === 'in the foot' ? (
+          <button
+            type="button"
+            className="flex min-h-11 w-full items-center gap-2 text-left text-[14px] leading-tight font-[620] underline underline-offset-4"
+          >
+            <Smartphone size={18} aria-hidden className="shrink-0" />
+            <span>Open on a phone</span>
+          </button>
+        ) : (
+          <Button className="min-h-12">
+            <Smartphone size={17} aria-hidden /> Open on a phone
+          </Button>
+        )
       }
     >
       {code === null && (

@@ -1,0 +1,110 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { v4 } from 'uuid';
+import { bareDetails } from '@/core/drill';
+import { DEFAULT_PUTT } from '@/core/green';
+import { ballGateLayout } from '@/core/layout';
+import { STANDARD_FITTING } from '@/core/people';
+import {
+  addCoach,
+  addDrill,
+  addStudent,
+  coachPrincipal,
+  getSession,
+  headCoach,
+  openDatabase,
+  signIn,
+  startSession,
+} from '@/data';
+import { serve } from '../e2e/server';
+
+/**
+ * How long putts take to be kept while a whole academy logs at once, each coach signed in on a device of their own: the time
+ * from sending a putt to its answer, once it is on disk. Needs a build.
+ */
+const { values } = parseArgs({
+  options: {
+    coaches: { type: 'string', default: '24' },
+    seconds: { type: 'string', default: '30' },
+    every: { type: 'string', default: '1000' },
+  },
+});
+const PORT = 3463;
+const COACHES = Number(values.coaches);
+const EVERY = Number(values.every);
+
+async function main(): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'dirigo-load-'));
+  const file = join(folder, 'load.db');
+  const database = await openDatabase(file);
+  const head = await headCoach(database);
+  const layout = ballGateLayout(DEFAULT_PUTT, { distance: 0.4572, gap: 0.06, shank: 0.005 });
+  const gate = layout.elements.find(({ kind }) => kind === 'ballGate')!.id;
+  const at = new Date();
+  const screens: { run: string; cookie: string }[] = [];
+  for (let number = 0; number < COACHES; number++) {
+    const name = `Coach ${number + 1}`;
+    const id = await addCoach(database, head, { name, role: 'coach' });
+    const coach = await coachPrincipal(database, id);
+    const studentId = await addStudent(database, coach, {
+      name: `Student ${number + 1}`,
+      level: 'steady',
+      notes: '',
+      kit: [],
+      putter: STANDARD_FITTING,
+      hand: 'right',
+      school: 'arc',
+      seated: false,
+    });
+    const details = bareDetails();
+    const drillId = await addDrill(database, coach, { name: 'Gate', layout, details }, at);
+    const session = await startSession(database, coach, { studentId, drillId, startedAt: at });
+    const [run] = (await getSession(database, coach, session)).runs;
+    const secret = await signIn(database, id, 'link', 'A load test', at);
+    screens.push({ run: run!.id, cookie: `dirigo=${secret}` });
+  }
+  await database.close();
+  const server = await serve(PORT, file, { env: { DIRIGO_OPEN: '0' } });
+  const times: number[] = [];
+  let refused = 0;
+  const until = Date.now() + 1000 * Number(values.seconds);
+  await Promise.all(
+    screens.map(async ({ run, cookie }, index) => {
+      await new Promise((resolve) => setTimeout(resolve, (EVERY * index) / COACHES));
+      while (Date.now() < until) {
+        const began = performance.now();
+        // As a logging screen sends it: with where and how.
+        const event = {
+          type: 'putt',
+          id: v4(),
+          outcomes: { [gate]: 'clear' },
+          place: { station: 0, again: 0, spot: null },
+          manner: 'usual',
+          at: new Date(),
+        };
+        const response = await fetch(`${server.url}/api/runs/${run}/putts`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json', origin: server.url, cookie },
+          body: JSON.stringify({ events: [event] }),
+        });
+        const { ok } = (await response.json()) as { ok: boolean };
+        const took = performance.now() - began;
+        if (ok) times.push(took);
+        else refused += 1;
+        await new Promise((resolve) => setTimeout(resolve, Math.max(0, EVERY - took)));
+      }
+    }),
+  );
+  await server.kill();
+  rmSync(folder, { recursive: true });
+  times.sort((a, b) => a - b);
+  const share = (part: number) => times[Math.floor(part * (times.length - 1))]!.toFixed(0);
+  console.log(
+    `${COACHES} coaches at once, a putt every ${EVERY} ms each: ${times.length} putts kept, ${refused} refused; ` +
+      `half within ${share(0.5)} ms, nine in ten within ${share(0.9)} ms, the slowest ${share(1)} ms.`,
+  );
+}
+
+void main();
