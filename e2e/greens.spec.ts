@@ -42,6 +42,7 @@ test('a reading in steps sets the drill, the gate moves to the start line, and t
   await expect(page.getByRole('row', { name: /start line pin/ })).toContainText('in right');
   await expect(page.getByRole('row', { name: /left tee, A/ })).not.toContainText('36 mm left');
   await page.getByRole('button', { name: 'Save drill' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Bollard gate' })).toBeVisible();
   await expect(page.getByText('Quay green, Long end, read')).toBeVisible();
 
   await startSession(page, 'Ida Capstan', 'Bollard gate');

@@ -210,6 +210,23 @@ test('a body without a length is refused', async ({}, info) => {
   expect(status).toBe(411);
 });
 
+test('it can be put on a home screen: name, colours, icons, start page', async ({}, info) => {
+  server = await serve(PORT, info.outputPath('phone', 'phone.db'), { env: { DIRIGO_OPEN: '0' } });
+  const at = (path: string) => ask(new URL(path, server!.url).href);
+  const manifest = JSON.parse((await at('/manifest.webmanifest')).text) as {
+    name: string;
+    start_url: string;
+    display: string;
+    icons: { src: string; sizes: string }[];
+  };
+  expect(manifest).toMatchObject({ name: 'Dirigo', start_url: '/', display: 'standalone' });
+  expect(manifest.icons.map(({ sizes }) => sizes)).toEqual(['192x192', '512x512', '512x512']);
+  for (const { src } of [...manifest.icons, { src: '/icons/180.png' }]) {
+    const icon = await at(src);
+    expect([icon.status, icon.headers['content-type']], src).toEqual([200, 'image/png']);
+  }
+});
+
 test('a clicker’s keys are set, tried out, and log', async ({ browser }, info) => {
   server = await serve(PORT, info.outputPath('phone', 'phone.db'));
   const context = await browser.newContext({ baseURL: server.url });

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { createHash } from 'node:crypto';
 
@@ -15,6 +15,29 @@ export function run(command, args, env = {}) {
   if (error || status !== 0) {
     console.error(`\n✗ ${[command, ...args].join(' ')} failed${error ? `: ${error.message}` : ''}`);
     process.exit(status ?? 1);
+  }
+  console.log(`  ${((Date.now() - began) / 1000).toFixed(0)} s`);
+}
+
+/** Runs several commands at once, with their output as it comes; ends the program when one fails. */
+export async function together(...commands) {
+  const began = Date.now();
+  const done = commands.map(([command, ...args]) => {
+    console.log(`\n▸ ${[command, ...args].join(' ')}`);
+    return new Promise((resolve) =>
+      spawn(command, args, {
+        stdio: 'inherit',
+        env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+      })
+        .once('error', () => resolve(1))
+        .once('exit', (code) => resolve(code ?? 1)),
+    );
+  });
+  const codes = await Promise.all(done);
+  const failed = codes.findIndex((code) => code !== 0);
+  if (failed >= 0) {
+    console.error(`\n✗ ${commands[failed].join(' ')} failed`);
+    process.exit(codes[failed]);
   }
   console.log(`  ${((Date.now() - began) / 1000).toFixed(0)} s`);
 }

@@ -22,7 +22,7 @@ export interface Names extends Record<string, string | undefined> {
 const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
 /** What is there under the name that students reach their own pages by: those pages, and what they are made of. */
-const HOME_PATHS = /^\/(home\/|_next\/|sw\.js$|icon\.svg$|icons\/|build$)/;
+const HOME_PATHS = /^\/(home\/|_next\/|sw\.js$|icon\.svg$|icons\/|manifest\.webmanifest$|build$)/;
 
 /** What holds much at once, and so is not to be fetched by another site's page, even as a plain link. */
 const EXPORTS =
