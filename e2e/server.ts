@@ -1,4 +1,3 @@
-import { connect } from 'node:net';
 import { pathToFileURL } from 'node:url';
 import { spawn, type ChildProcess } from 'node:child_process';
 
@@ -8,15 +7,6 @@ export interface OwnServer {
   /** Kills it at once, as a power cut would. */
   kill(): Promise<void>;
 }
-
-/** Whether something listens on a port. */
-const listens = (port: number): Promise<boolean> =>
-  new Promise((resolve) => {
-    const socket = connect(port, '127.0.0.1', () => {
-      socket.destroy();
-      resolve(true);
-    }).once('error', () => resolve(false));
-  });
 
 interface ServedAs {
   /** How far its clock runs ahead, ms. */
@@ -49,15 +39,14 @@ export async function serve(
           NODE_OPTIONS: `--import ${pathToFileURL('e2e/clock.mjs').href}`,
         }),
       },
-      stdio: 'ignore',
+      stdio: ['ignore', 'pipe', 'ignore'],
     },
   );
-  for (let tries = 0; ; tries++) {
-    const up = await listens(port);
-    if (up) break;
-    if (tries > 100) throw new Error('The server did not come up.');
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
+  // It says where it is once it listens.
+  await new Promise<void>((resolve, reject) => {
+    child.stdout?.on('data', (said) => String(said).includes('Dirigo is at') && resolve());
+    child.once('exit', () => reject(new Error('The server did not come up.')));
+  });
   // A test that fails before it kills its server leaves none behind: the next would talk to that one.
   const last = () => child.kill('SIGKILL');
   process.once('exit', last);

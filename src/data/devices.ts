@@ -1,12 +1,17 @@
 import { addDays } from 'date-fns';
 import { Op, literal } from 'sequelize';
 import { v4 } from 'uuid';
-import { MOST_DEVICES, type DeviceWay } from './device-ways';
 import type { Database } from './database';
 import type { DeviceRow } from './academy-models';
 import type { CoachPrincipal } from './principal';
 import { Problem, notFound } from './problem';
 import { hashOf, newSecret } from './secret';
+
+/** How a device is signed in. */
+export type DeviceWay = 'link' | 'phone' | 'passphrase' | 'passkey';
+
+/** A coach's devices beyond this number: the one longest unused is signed out. */
+const MOST_DEVICES = 20;
 
 /** A browser that is signed in, as its coach sees it. */
 export interface Device {

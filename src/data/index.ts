@@ -55,9 +55,9 @@ export {
   ticketFor,
   whoAsks,
   type Device,
+  type DeviceWay,
   type SignedIn,
 } from './devices';
-export { type DeviceWay } from './device-ways';
 export { listChanges, undoChange, type ChangeTold } from './events';
 export { endLink, knownLink, makeLink, openLink, type Link, type Opened } from './links';
 export {
@@ -73,8 +73,6 @@ export { coachByPassphrase, hasPassphrase, setPassphrase } from './passphrase';
 export {
   ROLES,
   ownView,
-  scoped,
-  seesNotes,
   type CoachPrincipal,
   type Principal,
   type Role,

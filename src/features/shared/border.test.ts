@@ -46,7 +46,8 @@ describe('the border', () => {
   it('under the name of the students’ pages has those and nothing of a coach’s', () => {
     const names = { DIRIGO_HOME: 'home.wharf.example' };
     const host = 'home.wharf.example';
-    for (const path of ['/home/abc', '/home/abc/sessions/1', '/_next/x.js', '/sw.js', '/build']) {
+    const page = ['', 'home', 'link'].join('/');
+    for (const path of [page, `${page}/sessions/1`, '/_next/x.js', '/sw.js', '/build']) {
       expect(ask({ host, path }, names)).toBeNull();
     }
     for (const path of [
@@ -59,7 +60,7 @@ describe('the border', () => {
     ]) {
       expect(ask({ host, path }, names)).toBe('host');
     }
-    expect(post({ host, path: '/home/abc', origin: `https://${host}` }, names)).toBeNull();
+    expect(post({ host, path: page, origin: `https://${host}` }, names)).toBeNull();
     expect(ask({ path: '/students' }, names)).toBeNull();
   });
 
