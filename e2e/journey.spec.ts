@@ -144,6 +144,7 @@ test('on a falling putt the gate stands on the start line, and the run keeps the
   await type(page, 'Falls', 'right');
   await expect(page.getByText('aim 8 1/8 in left · 1.9 cups · 4.8°')).toBeVisible();
   await page.getByRole('button', { name: 'Save drill' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Falling gate' })).toBeVisible();
   await expect(page.getByText('one ball gate · 10 ft, falls 2 % right')).toBeVisible();
 
   await startSession(page, 'Sal Brick', 'Falling gate');

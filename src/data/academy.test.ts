@@ -204,6 +204,45 @@ describe('what a coach reaches', () => {
     expect(change).toMatchObject({ what: `student handed over: ${consent}`, by: 'Corin' });
   });
 
+  it('dates with a student who is shared are in the diary of who made them, and go along when handed over', async () => {
+    const studentId = await addStudent(database, coach, noted);
+    const third = await addCoach(database, head, { name: 'Third', role: 'coach' });
+    const other = await coachPrincipal(database, third);
+    const helper = await addCoach(database, head, { name: 'Fourth', role: 'assistant' });
+    const assistant = await coachPrincipal(database, helper);
+    await shareStudent(database, coach, { studentId, coachId: third, consent }, at);
+    await shareStudent(database, coach, { studentId, coachId: helper, consent }, at);
+    const date = {
+      studentId,
+      day: '2026-12-03',
+      time: '10:00',
+      minutes: 40,
+      kind: 'lesson' as const,
+      planId: null,
+      note: '',
+    };
+    const mine = await addAppointment(database, coach, date, 'Europe/Amsterdam');
+    const theirs = await addAppointment(
+      database,
+      other,
+      { ...date, day: '2026-12-04' },
+      'Europe/Amsterdam',
+    );
+    const diary = async (who: typeof coach) =>
+      (
+        await listAppointments(database, who, { from: '2026-12-01', until: '2026-12-31', own: true })
+      ).map(({ id }) => id);
+    expect(await diary(coach)).toEqual([mine]);
+    expect(await diary(other)).toEqual([theirs]);
+    expect(await diary(head)).toEqual([]);
+    expect(await diary(assistant)).toEqual([mine, theirs]);
+    const all = { from: '2026-12-01', until: '2026-12-31', studentId };
+    expect(await listAppointments(database, coach, all)).toHaveLength(2);
+    await handOver(database, coach, { studentId, coachId: third, consent }, at);
+    expect(await diary(coach)).toEqual([]);
+    expect(await diary(other)).toEqual([mine, theirs]);
+  });
+
   it('plans and dates are their own', async () => {
     const studentId = await addStudent(database, head, noted);
     const drillId = await drillOf(head);

@@ -71,16 +71,29 @@ export interface Programme extends ProgrammeValues {
   changes: (ProgrammeChange & { at: Date })[];
 }
 
-/** Dates that a principal reaches from one day to another, both included; of one student when named. */
+/** Which dates are asked for. */
+interface DatesAsked {
+  from: Day;
+  until: Day;
+  /** Of one student. */
+  studentId?: string;
+  /** Of the coach's own diary: dates that another coach has with a student who is shared are in theirs only. */
+  own?: boolean;
+}
+
+/** Dates that a principal reaches from one day to another, both included. */
 export async function listAppointments(
   { models }: Database,
   principal: Principal,
-  { from, until, studentId }: { from: Day; until: Day; studentId?: string },
+  { from, until, studentId, own }: DatesAsked,
 ): Promise<Appointment[]> {
+  // An assistant has no diary of their own: they help with the dates of others.
+  const coachId = own && principal.as !== 'assistant' ? principal.coachId : undefined;
   const rows = await models.appointment.findAll({
     where: scoped(principal, 'appointment', {
       day: { [Op.between]: [from, until] },
       ...(studentId && { studentId }),
+      ...(coachId && { coachId }),
     }),
     order: [
       ['day', 'ASC'],

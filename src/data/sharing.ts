@@ -108,8 +108,24 @@ export async function endShare(
   });
 }
 
+/** What was arranged with a student and is still to come goes along: programmes that go on, and dates that are open. */
+async function moveDiary(
+  { models }: Database,
+  studentId: string,
+  { from, to }: { from: string; to: string },
+  transaction: Transaction,
+): Promise<void> {
+  const theirs = { studentId, coachId: from };
+  const moved = { coachId: to };
+  // A plan of an hour stays with who made it.
+  const without = { ...moved, planId: null };
+  await models.programme.update(moved, { where: { ...theirs, endedAt: null }, transaction });
+  await models.appointment.update(without, { where: { ...theirs, state: 'planned' }, transaction });
+}
+
 /**
- * Hands a student over to another coach, with all that was putted; who had the student keeps nothing, unless it is shared.
+ * Hands a student over to another coach, with all that was putted and the dates to come; who had the student keeps
+ * nothing, unless it is shared.
  *
  * @param consent who agreed to it, and how
  */
@@ -122,7 +138,9 @@ export async function handOver(
   const { models } = database;
   await database.change(principal, `student handed over: ${consent}`, async (transaction) => {
     const student = await between(database, principal, studentId, coachId, transaction);
+    const from = student.coachId;
     await student.update({ coachId, version: student.version + 1 }, { transaction });
+    await moveDiary(database, studentId, { from, to: coachId }, transaction);
     await models.share.update(
       { endedAt: at },
       { where: { studentId, coachId, endedAt: null }, transaction },

@@ -55,7 +55,7 @@ export default async function TodayPage() {
           </Button>
         </Empty>
       ) : (
-        <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_380px] lg:grid-rows-[auto_1fr] lg:divide-y-0">
+        <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_380px] lg:grid-rows-[auto_1fr] lg:divide-y-0">
           {/* On a phone, who comes stands above the start of a session, the rest below it. */}
           <div className="lg:col-start-1">
             {coming.length > 0 && (

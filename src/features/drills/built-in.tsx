@@ -35,7 +35,7 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
       <div className="h-[300px] border-b-[length:var(--stroke)] border-ink">
         <LayoutDrawing layout={layout} units={units} lie="along" />
       </div>
-      <div className="grid lg:grid-cols-[1.15fr_1fr] lg:divide-x lg:divide-rule">
+      <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] lg:divide-x lg:divide-rule">
         <div className="grid content-start gap-4 px-4 py-5 text-[16px] md:px-7">
           <p className="text-[19px] font-[560]">{drill.purpose}</p>
           <ol className="grid list-decimal gap-1 pl-5">

@@ -202,7 +202,7 @@ export function Designer({
   const missing = student ? layoutKit(shown).filter(({ item }) => !student.kit.includes(item)) : [];
 
   return (
-    <div className="grid">
+    <div className="grid grid-cols-1">
       <PlaceHead
         title={id === null ? 'New drill' : draft.name || 'No name yet'}
         sub={[
@@ -266,7 +266,7 @@ export function Designer({
           fall={{ slope: draft.layout.putt.slope, onSlope: slope }}
         />
       </div>
-      <div className="grid max-lg:divide-y max-lg:divide-rule lg:min-h-[calc(100dvh-424px)] lg:grid-cols-[1fr_350px]">
+      <div className="grid grid-cols-1 max-lg:divide-y max-lg:divide-rule lg:min-h-[calc(100dvh-424px)] lg:grid-cols-[minmax(0,1fr)_350px]">
         <section
           key={history.turn}
           className="grid content-start gap-4 border-rule px-4 py-5 md:px-7 lg:order-2 lg:border-l lg:px-6"

@@ -67,7 +67,7 @@ export function DrillList({
   const own = found.filter((drill) => drill.own);
   const builtIn = found.filter((drill) => !drill.own);
   return (
-    <div className="grid lg:grid-cols-[1fr_280px]">
+    <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_280px]">
       <aside
         aria-label="Look for"
         className="grid content-start gap-3.5 border-rule px-4 py-5 max-lg:grid-cols-2 max-lg:border-b md:px-7 lg:order-2 lg:border-l lg:px-6"

@@ -24,6 +24,7 @@ export async function coachCalendar(
   const dates = await listAppointments(database, principal, {
     from: dayAfter(today, -BACK),
     until: dayAfter(today, AHEAD),
+    own: true,
   });
   const students = new Map(
     (await listStudents(database, principal)).map((student) => [student.id, student.name]),

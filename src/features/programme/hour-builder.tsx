@@ -206,7 +206,7 @@ export function HourBuilder({
           </>
         )}
       </PlaceHead>
-      <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_380px] lg:divide-x lg:divide-y-0">
+      <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_380px] lg:divide-x lg:divide-y-0">
         <section
           aria-label="What the plan is for"
           className="grid content-start gap-5 bg-sheet px-4 py-6 md:px-7 lg:order-2 lg:border-l"

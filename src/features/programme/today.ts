@@ -53,6 +53,7 @@ export async function todayOf(
     listAppointments(database, principal, {
       from: dayAfter(today, -LATELY),
       until: dayAfter(today, 1),
+      own: true,
     }),
     listHomework(database, principal),
     lastColdTests(database, principal),

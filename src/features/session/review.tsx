@@ -203,7 +203,7 @@ function Going({
   return (
     <section
       aria-label={last.drillName}
-      className="grid border-b-[length:var(--stroke)] border-ink lg:grid-cols-[minmax(0,1fr)_420px]"
+      className="grid grid-cols-1 border-b-[length:var(--stroke)] border-ink lg:grid-cols-[minmax(0,1fr)_420px]"
     >
       <div className="grid content-start gap-3 px-4 py-5 md:px-7 lg:order-2 lg:border-l lg:border-rule">
         <h2 className="text-[20px] num">

@@ -63,7 +63,7 @@ export function InDepth({
         <p className="px-4 py-4 text-ink2 md:px-7">No putt speaks of this skill yet.</p>
       ) : (
         <>
-          <div className="grid gap-4 px-4 pt-4 md:px-7 lg:grid-cols-[minmax(0,1fr)_420px]">
+          <div className="grid grid-cols-1 gap-4 px-4 pt-4 md:px-7 lg:grid-cols-[minmax(0,1fr)_420px]">
             <div className="flex flex-col">
               <h2 className="mb-1 flex flex-wrap justify-between gap-x-4 cap">
                 <span>

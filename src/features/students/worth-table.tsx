@@ -23,7 +23,7 @@ export function WorthTable({
 }) {
   const [best] = gains ?? [];
   return (
-    <div className="grid gap-x-10 gap-y-3 lg:grid-cols-[minmax(0,1fr)_360px]">
+    <div className="grid grid-cols-1 gap-x-10 gap-y-3 lg:grid-cols-[minmax(0,1fr)_360px]">
       <table className="w-full self-start text-[16px]">
         <thead>
           <tr className="border-b text-left cap">

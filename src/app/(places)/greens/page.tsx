@@ -48,7 +48,7 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
         return (
           <section
             key={green.id}
-            className="grid gap-x-8 gap-y-3 border-b border-rule px-4 py-5 md:px-7 lg:grid-cols-[300px_1fr]"
+            className="grid grid-cols-1 gap-x-8 gap-y-3 border-b border-rule px-4 py-5 md:px-7 lg:grid-cols-[300px_1fr]"
             aria-label={green.name}
           >
             <div>

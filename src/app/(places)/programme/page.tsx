@@ -71,7 +71,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
   const programmes = await currentProgrammes(database, principal, at, zone);
   const [students, dates, plans, link] = await Promise.all([
     listStudents(database, principal),
-    listAppointments(database, principal, { from, until }),
+    listAppointments(database, principal, { from, until, own: true }),
     listPlans(database, principal),
     knownLink(database, principal, null, at),
   ]);
@@ -110,7 +110,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
           <Link href="/programme/hours/new">Plan an hour</Link>
         </Button>
       </PlaceHead>
-      <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_360px] lg:divide-x lg:divide-y-0">
+      <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_360px] lg:divide-x lg:divide-y-0">
         <section aria-label="Diary" className="min-w-0">
           <nav
             aria-label="Diary views"

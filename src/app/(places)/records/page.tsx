@@ -24,7 +24,7 @@ export default async function RecordsPage() {
   return (
     <>
       <PlaceHead title="Records" sub="your ways, and where your records lie" />
-      <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_400px] lg:divide-x lg:divide-y-0">
+      <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-y-0">
         <div>
           <SettingsForm
             key={`${units.long} ${units.short}`}

@@ -67,7 +67,7 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
           </>
         )}
       </PlaceHead>
-      <div className="grid lg:grid-cols-[1fr_400px] lg:divide-x lg:divide-rule">
+      <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-rule">
         <div className="min-w-0 max-lg:order-2">
           {green.spots.length > 0 && (
             <section className="px-4 py-5 md:px-7" aria-label="Spots">

@@ -65,7 +65,7 @@ export default async function ProgrammePage({ params }: PageProps<'/programme/[i
           </>
         )}
       </PlaceHead>
-      <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_380px] lg:divide-x lg:divide-y-0">
+      <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_380px] lg:divide-x lg:divide-y-0">
         <section aria-label="Days">
           <ProgrammeDays programme={programme} today={today} />
         </section>

@@ -23,7 +23,7 @@ export default async function AcademyPage() {
           <Link href="/records">Records</Link>
         </Button>
       </PlaceHead>
-      <div className="grid divide-y divide-rule lg:grid-cols-[1fr_380px] lg:divide-x lg:divide-y-0">
+      <div className="grid grid-cols-1 divide-y divide-rule lg:grid-cols-[minmax(0,1fr)_380px] lg:divide-x lg:divide-y-0">
         <section className="px-4 py-6 md:px-7" aria-label="Coaches">
           <CoachList
             here={principal.coachId}

@@ -29,7 +29,7 @@ export default async function DevicesPage() {
           <Link href="/records">Records</Link>
         </Button>
       </PlaceHead>
-      <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_420px] lg:divide-x lg:divide-y-0">
+      <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
         <section className="px-4 py-6 md:px-7" aria-label="Signed in">
           <h2 className="mb-2 text-[20px] num">Signed in</h2>
           <Devices devices={devices} here={principal.deviceId} />

@@ -132,7 +132,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
               faceShare={faceShare}
             />
           </div>
-          <div className="grid divide-y divide-rule border-b-[length:var(--stroke)] border-ink lg:grid-cols-[1fr_420px] lg:divide-x lg:divide-y-0">
+          <div className="grid grid-cols-1 divide-y divide-rule border-b-[length:var(--stroke)] border-ink lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
             <section className="px-4 py-5 md:px-7" aria-label="What the misses say">
               <h2 className="mb-3 text-[20px] num">What the misses say</h2>
               <Findings

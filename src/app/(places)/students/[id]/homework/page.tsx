@@ -39,7 +39,7 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
           <Link href={`/students/${student.id}`}>{given}’s record</Link>
         </Button>
       </PlaceHead>
-      <div className="grid divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[1fr_420px] lg:divide-x lg:divide-y-0">
+      <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
         <section aria-label="Given" className="px-4 py-5 md:px-7">
           <h2 className="mb-1 text-[20px] num">Given</h2>
           {homework.length === 0 ? (
