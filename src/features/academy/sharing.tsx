@@ -113,7 +113,8 @@ export function Sharing({
         </div>
         <p className="max-w-prose text-[15px] text-ink2">
           Shared, both see everything of {given} and log; an assistant sees no notes. Handed over,{' '}
-          {given} goes to the other coach with all that was putted, and leaves you.
+          {given} goes to the other coach with all that was putted and the dates to come, and leaves
+          you.
         </p>
       </div>
     </SheetDialog>
