@@ -230,7 +230,11 @@ describe('what a coach reaches', () => {
     );
     const diary = async (who: typeof coach) =>
       (
-        await listAppointments(database, who, { from: '2026-12-01', until: '2026-12-31', own: true })
+        await listAppointments(database, who, {
+          from: '2026-12-01',
+          until: '2026-12-31',
+          own: true,
+        })
       ).map(({ id }) => id);
     expect(await diary(coach)).toEqual([mine]);
     expect(await diary(other)).toEqual([theirs]);
