@@ -63,23 +63,30 @@ test('a session is not started without saying who and what', async ({ page }) =>
   await expect(page.getByText('Choose a drill.')).toBeVisible();
 });
 
-test('a putt for a session finished elsewhere is kept, and saved when it is opened again', async ({
+test('what a screen with no signal logged comes in after the session was finished elsewhere; later it asks', async ({
   page,
   context,
+  browser,
+  baseURL,
 }) => {
   await addStudent(page, 'Ida Sluice');
   await addDrill(page, 'Sluice gate');
   await startSession(page, 'Ida Sluice', 'Sluice gate');
+  await context.setOffline(true);
   await logByKeys(page, 'CCL');
-  await expect(page.getByText('all saved')).toBeVisible();
+  await expect(page.getByText('3 kept here, no server')).toBeVisible();
 
-  const other = await context.newPage();
+  const elsewhere = await browser.newContext({ baseURL });
+  const other = await elsewhere.newPage();
   await other.goto(page.url());
-  await expectCount(other, 2, 3);
+  await expectCount(other, 0, 0);
   await finish(other);
-  await expect(other.getByText('2 of 3 clear')).toBeVisible();
-  await other.close();
+  await other.waitForURL((url) => !url.pathname.startsWith('/sessions/'));
+  await elsewhere.close();
 
+  await context.setOffline(false);
+  await expect(page.getByText('The 3 putts logged here are added to it.')).toBeVisible();
+  await expect(page.getByText('all saved')).toBeVisible();
   await logByKeys(page, 'C');
   await expect(
     page.getByText(/This session was finished at \d\d:\d\d\. Open it again to add to it\./),
@@ -115,7 +122,7 @@ test('nothing but a list of putts is taken, and nothing from another site', asyn
   const own = { origin: baseURL! };
   const run = '/api/runs/0b2c6b0e-6f0a-4a0e-9c70-111111111111/putts';
   const bad = await request.post(run, {
-    data: { events: [{ type: 'putt', id: 'x' }] },
+    data: { events: 'three putts' },
     headers: own,
   });
   expect(bad.status()).toBe(422);

@@ -88,8 +88,15 @@ export async function setUp(page: Page) {
 
 /** Finishes; all that was put out is counted in. */
 export async function finish(page: Page) {
-  await page.getByRole('button', { name: 'Finish' }).first().click();
-  await page.getByRole('button', { name: 'All in, finish' }).click();
+  const allIn = page.getByRole('button', { name: 'All in, finish' });
+  // A page that has just been opened may not listen yet.
+  await expect(async () => {
+    if (!(await allIn.isVisible())) {
+      await page.getByRole('button', { name: 'Finish' }).first().click({ timeout: 3_000 });
+    }
+    await expect(allIn).toBeVisible({ timeout: 3_000 });
+  }).toPass();
+  await allIn.click();
 }
 
 /** Logs by keys: C clear, L left, R right. */

@@ -38,7 +38,7 @@ import {
   type CoachPrincipal,
   type Database,
 } from '.';
-import { TEST_STUDENT, stranger } from './test-book';
+import { TEST_STUDENT, stranger, refusal } from './test-book';
 
 const gate: BallGate = { distance: 0.4572, gap: 0.06, shank: 0.005, offset: 0, on: 'line' };
 const layout = ballGateLayout(DEFAULT_PUTT, gate);
@@ -360,12 +360,13 @@ describe('putts', () => {
     ]);
   });
 
-  it('are refused for a finished session, but a repeated one is not', async () => {
+  it('are refused for a finished session by who knows of it, but a repeated one is not', async () => {
     const { id, runId } = await openSession();
     const first = putt();
     await recordEvents(database, principal, runId, [first], now);
     await finishSession(database, principal, id, now);
-    await expect(recordEvents(database, principal, runId, [putt()], now)).rejects.toThrow(
+    const knowing = { ...putt(), knowing: true };
+    await expect(recordEvents(database, principal, runId, [knowing], now)).rejects.toThrow(
       'was finished at',
     );
     const again = await recordEvents(database, principal, runId, [first], now);
@@ -374,12 +375,48 @@ describe('putts', () => {
     expect((await recordEvents(database, principal, runId, [putt()], now)).putts).toHaveLength(2);
   });
 
-  it('are all kept or none', async () => {
+  it('that cannot be are left out and told, and the others kept', async () => {
     const { runId } = await openSession();
-    await expect(
-      recordEvents(database, principal, runId, [putt(), putt('sideways')], now),
-    ).rejects.toThrow('sideways');
-    expect((await recordEvents(database, principal, runId, [], now)).putts).toEqual([]);
+    const bad = putt('sideways');
+    const record = await recordEvents(database, principal, runId, [putt(), bad, putt('left')], now);
+    expect(record.putts.map(({ outcomes }) => outcomes.gate)).toEqual(['clear', 'left']);
+    expect(record.refused).toMatchObject([{ type: 'putt', id: bad.id }]);
+    expect(record.refused[0]!.message).toContain('sideways');
+  });
+
+  it('come in late when a session was finished elsewhere, with nothing in it too', async () => {
+    const { id, studentId, runId } = await openSession();
+    expect(await finishSession(database, principal, id, now)).toBe('empty');
+    expect(await listSessions(database, principal, { studentId })).toEqual([]);
+    const record = await recordEvents(database, principal, runId, [putt(), putt('left')], now);
+    expect(record).toMatchObject({ late: 2, finished: true, putts: { length: 2 } });
+    const [session] = await listSessions(database, principal, { studentId });
+    expect(session).toMatchObject({ id, finishedAt: now });
+    expect((await recordEvents(database, principal, runId, [], now)).late).toBe(0);
+  });
+
+  it('are told from a position on: what is new, what was changed, nothing, or all', async () => {
+    const { runId } = await openSession();
+    // As a logging screen sends it: with where and how.
+    const placed = (gate?: string) => ({
+      ...putt(gate),
+      place: { station: 0, again: 0, spot: null },
+      manner: 'usual' as const,
+    });
+    const [one, two] = [placed(), placed('left')];
+    const first = await recordEvents(database, principal, runId, [one], now);
+    expect(first).toMatchObject({ whole: true, putts: { length: 1 } });
+    const second = await recordEvents(database, principal, runId, [two], now, first.position);
+    expect(second).toMatchObject({ whole: false, putts: [{ id: two.id }] });
+    const read = (since: typeof second.position) =>
+      recordEvents(database, principal, runId, [], now, since);
+    expect(await read(second.position)).toMatchObject({ putts: [], position: second.position });
+    await recordEvents(database, principal, runId, [{ type: 'undo', id: one.id, at: now }], now);
+    const third = await read(second.position);
+    expect(third.putts.map(({ id }) => id)).toEqual([one.id]);
+    // A position of another database says nothing here.
+    const restored = { ...third.position, lineage: third.position.lineage + 1 };
+    expect(await read(restored)).toMatchObject({ whole: true, putts: { length: 2 } });
   });
 
   it('of two screens at once are all kept', async () => {
@@ -397,12 +434,14 @@ describe('putts', () => {
     const two = await openSession();
     const event = putt();
     await recordEvents(database, principal, one.runId, [event], now);
-    await expect(recordEvents(database, principal, two.runId, [event], now)).rejects.toThrow(
+    expect(await refusal(recordEvents(database, principal, two.runId, [event], now))).toContain(
       'another run',
     );
-    await expect(
-      recordEvents(database, principal, two.runId, [{ type: 'undo', id: v4(), at: now }], now),
-    ).rejects.toThrow('not in this run');
+    expect(
+      await refusal(
+        recordEvents(database, principal, two.runId, [{ type: 'undo', id: v4(), at: now }], now),
+      ),
+    ).toContain('not in this run');
   });
 
   it('keep a session only when there are any', async () => {

@@ -1,20 +1,25 @@
-import { copyFile, mkdir, mkdtemp, readFile, rm } from 'node:fs/promises';
+import { mkdir, mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
-import { Sequelize, type Transaction } from 'sequelize';
+import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { Umzug } from 'umzug';
+import { copyBefore, newestWhole } from './copies';
 import { beginChange, trackChanges } from './events';
 import { MIGRATIONS } from './migrations';
 import { defineModels, type Models } from './models';
 import type { Principal } from './principal';
 import { Problem } from './problem';
+import { Damage, inspectFile, ownOnly } from './raw-file';
+import { finishSwap } from './swap';
 
 /** How long a writer waits for another, ms. */
 const BUSY_TIMEOUT = 5000;
 
 export interface Database {
   path: string;
+  /** Another after a copy has taken its place: what a screen knew before need not hold. */
+  lineage: number;
   sequelize: Sequelize;
   models: Models;
   /** Runs a piece of work whole or not at all, holding the write lock from its start. */
@@ -37,8 +42,23 @@ class WaitingDatabase extends sqlite3.Database {
   }
 }
 
+/** The part of Sequelize that opens connections; its types leave it out. */
+interface Connections {
+  getConnection(options?: { uuid?: string }): Promise<unknown>;
+  releaseConnection(connection: unknown, force?: boolean): void;
+}
+
+/** One connection writes, and stays open: a new one for each transaction would cost more than the transaction. */
+function oneWriter(sequelize: Sequelize): void {
+  const connections = sequelize.connectionManager as unknown as Connections;
+  const acquire = connections.getConnection.bind(connections);
+  connections.getConnection = (options) => acquire({ uuid: options?.uuid ? 'writer' : 'default' });
+  connections.releaseConnection = () => undefined;
+}
+
 /**
- * Opens a database file, making and migrating it where needed. A file that holds data is backed up before it is
+ * Opens a database file, making and migrating it where needed. It is looked at before anything of it is touched: one of
+ * another program, of a newer Dirigo, or that is damaged, is left as it is. One that holds data is copied before it is
  * migrated.
  *
  * @param file path of the file
@@ -49,6 +69,9 @@ export async function openDatabase(file: string): Promise<Database> {
   let sequelize: Sequelize | undefined;
   try {
     await mkdir(dirname(path), { recursive: true });
+    await finishSwap(path);
+    const applied = await inspectFile(path);
+    await ownOnly(path);
     const opened = new Sequelize({
       dialect: 'sqlite',
       storage: path,
@@ -57,13 +80,19 @@ export async function openDatabase(file: string): Promise<Database> {
       transactionType: 'IMMEDIATE' as Transaction.TYPES,
     });
     sequelize = opened;
+    oneWriter(opened);
     await opened.query('PRAGMA journal_mode = WAL');
-    await migrate(opened, path);
+    await migrate(opened, path, applied);
+    await ownOnly(path);
     const models = defineModels(opened);
     trackChanges(models);
     const atomically = oneAtATime((work) => opened.transaction(work));
+    const [header] = await opened.query<{ user_version: number }>('PRAGMA user_version', {
+      type: QueryTypes.SELECT,
+    });
     return {
       path,
+      lineage: header?.user_version ?? 0,
       sequelize: opened,
       models,
       atomically,
@@ -77,7 +106,8 @@ export async function openDatabase(file: string): Promise<Database> {
   } catch (error) {
     // Not waited for: a connection that never opened never says that it has closed.
     void sequelize?.close().catch(() => undefined);
-    throw new Problem('database', describeDatabaseError(error, path));
+    if (error instanceof Problem) throw error;
+    throw new Problem('database', await describeDamage(error, path));
   }
 }
 
@@ -94,26 +124,45 @@ function oneAtATime(begin: Database['atomically']): Database['atomically'] {
   };
 }
 
-async function migrate(sequelize: Sequelize, path: string): Promise<void> {
+async function migrate(sequelize: Sequelize, path: string, applied: string[]): Promise<void> {
+  await sequelize.query('CREATE TABLE IF NOT EXISTS migration (name VARCHAR(255) PRIMARY KEY)');
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(({ name, statements, fill }) => ({
       name,
+      // What it changes, and that it was: both or neither.
       up: () =>
         sequelize.transaction(async (transaction) => {
           for (const statement of statements) await sequelize.query(statement, { transaction });
           await fill?.(sequelize, transaction);
+          await sequelize.query('INSERT INTO migration (name) VALUES (:name)', {
+            replacements: { name },
+            transaction,
+          });
         }),
     })),
-    storage: new SequelizeStorage({ sequelize, modelName: 'migration', tableName: 'migration' }),
+    storage: {
+      executed: async () => applied,
+      logMigration: async () => undefined,
+      unlogMigration: async () => undefined,
+    },
     logger: undefined,
   });
-  const pending = await umzug.pending();
-  const tables = await sequelize.getQueryInterface().showAllTables();
-  if (pending.length > 0 && tables.includes('coach')) {
-    await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
-    await copyFile(path, `${path}.before-${pending[0]?.name}`);
-  }
+  const [next] = await umzug.pending();
+  if (next && applied.length > 0) await copyBefore({ sequelize, path }, next.name);
   await umzug.up();
+}
+
+/** Whether SQLite says that what it read cannot be right. */
+export const isDamage = (error: unknown): boolean =>
+  error instanceof Damage || /SQLITE_CORRUPT|malformed/.test(String(error));
+
+/** What a coach can be told of a file that is damaged: what of it, and the way back. */
+async function describeDamage(error: unknown, path: string): Promise<string> {
+  const said = describeDatabaseError(error, path);
+  if (!isDamage(error) && !/SQLITE_NOTADB/.test(String(error))) return said;
+  const copy = await newestWhole(path);
+  if (!copy) return said;
+  return `${said} The newest copy that is whole is of ${copy.madeAt.toISOString()}: ${copy.file}. Go back to it with: npm run restore`;
 }
 
 /**
@@ -124,7 +173,11 @@ async function migrate(sequelize: Sequelize, path: string): Promise<void> {
  */
 export function describeDatabaseError(error: unknown, path: string): string {
   const text = String(error);
-  if (/SQLITE_NOTADB|SQLITE_CORRUPT/.test(text)) {
+  if (isDamage(error)) {
+    const what = error instanceof Damage ? ` (${error.what.slice(0, 3).join('; ')})` : '';
+    return `${path} is damaged${what}. It was left as it is.`;
+  }
+  if (/SQLITE_NOTADB/.test(text)) {
     return `${path} is not a Dirigo database. It was left as it is. Name another file in DIRIGO_DB, or move this one away.`;
   }
   if (/SQLITE_READONLY|EACCES|EROFS|EPERM/.test(text)) {

@@ -74,6 +74,8 @@ export interface SessionRow extends Row<SessionRow> {
   studentId: string;
   startedAt: Date;
   finishedAt: CreationOptional<Date | null>;
+  /** Finished with nothing putted in it: not shown, until a putt comes in late. */
+  abandonedAt: CreationOptional<Date | null>;
   note: CreationOptional<string>;
   groupId: CreationOptional<string | null>;
   place: CreationOptional<number>;
@@ -93,6 +95,8 @@ export interface RunRow extends Row<RunRow> {
   rule: CreationOptional<Record<string, unknown> | null>;
   cold: CreationOptional<boolean>;
   planBlock: CreationOptional<string | null>;
+  /** One more with everything that is written down of it. */
+  revision: CreationOptional<number>;
 }
 
 export interface PuttRow extends Row<PuttRow> {
@@ -110,6 +114,8 @@ export interface PuttRow extends Row<PuttRow> {
   place: CreationOptional<object | null>;
   manner: CreationOptional<string | null>;
   savedBy: CreationOptional<string | null>;
+  /** The run's, when this was last written. */
+  revision: CreationOptional<number>;
 }
 
 export interface PuttChangeRow extends Row<PuttChangeRow> {
@@ -129,6 +135,7 @@ export interface RunMarkRow extends Row<RunMarkRow> {
   at: Date;
   savedAt: Date;
   savedBy: CreationOptional<string | null>;
+  revision: CreationOptional<number>;
 }
 
 export interface GreenRow extends Row<GreenRow> {
@@ -173,6 +180,9 @@ export interface Models extends PlanningModels, AcademyModels {
   spot: ModelStatic<SpotRow>;
   reading: ModelStatic<ReadingRow>;
 }
+
+/** A number that is one more each time. */
+const counted = () => ({ ...required(INTEGER), defaultValue: 0 });
 
 /** Binds the models to one connection; the tables themselves are made by the migrations. */
 export function defineModels(sequelize: Sequelize): Models {
@@ -249,6 +259,7 @@ export function defineModels(sequelize: Sequelize): Models {
         studentId: required(STRING),
         startedAt: required(DATE),
         finishedAt: optionalDate(),
+        abandonedAt: optionalDate(),
         note: { ...required(TEXT), defaultValue: '' },
         groupId: { type: STRING, allowNull: true },
         place: { ...required(INTEGER), defaultValue: 1 },
@@ -271,6 +282,7 @@ export function defineModels(sequelize: Sequelize): Models {
         rule: { type: JSON, allowNull: true },
         cold: { ...required(BOOLEAN), defaultValue: false },
         planBlock: optionalText(),
+        revision: counted(),
       },
       TABLE,
     ),
@@ -291,6 +303,7 @@ export function defineModels(sequelize: Sequelize): Models {
         place: { type: JSON, allowNull: true },
         manner: optionalText(),
         savedBy: optionalText(),
+        revision: counted(),
       },
       TABLE,
     ),
@@ -316,6 +329,7 @@ export function defineModels(sequelize: Sequelize): Models {
         at: required(DATE),
         savedAt: required(DATE),
         savedBy: optionalText(),
+        revision: counted(),
       },
       TABLE,
     ),

@@ -20,6 +20,7 @@ import type { AppointmentRow, ProgrammeRow } from './planning-models';
 import { changeIdOf } from './events';
 import { scoped, type CoachPrincipal, type Principal } from './principal';
 import { notFound } from './problem';
+import { SHOWN } from './sessions';
 import { getStudent } from './students';
 
 const estimate = z.object({ low: z.number(), middle: z.number(), high: z.number() });
@@ -336,7 +337,7 @@ export async function refreshProgramme(
   if (programme.endedAt) return programme;
   const today = dayIn(at, zone);
   const sessions = await database.models.session.findAll({
-    where: scoped(principal, 'session', { studentId: programme.studentId }),
+    where: scoped(principal, 'session', { ...SHOWN, studentId: programme.studentId }),
   });
   const putted = sessions.map(({ startedAt }) => dayIn(startedAt, zone));
   const { entries, changes, reconsidered } = replan(programme, programme.entries, {

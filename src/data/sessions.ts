@@ -188,6 +188,9 @@ async function withRuns(
   }));
 }
 
+/** A session that was finished with nothing in it is kept, for what may come in late, and not shown. */
+export const SHOWN = { abandonedAt: null };
+
 /** Sessions that a principal reaches, or those of one student, newest first. */
 export async function listSessions(
   database: Database,
@@ -195,7 +198,7 @@ export async function listSessions(
   { studentId, limit }: { studentId?: string; limit?: number } = {},
 ): Promise<Session[]> {
   const rows = await database.models.session.findAll({
-    where: scoped(principal, 'session', studentId ? { studentId } : {}),
+    where: scoped(principal, 'session', { ...SHOWN, ...(studentId && { studentId }) }),
     order: [['startedAt', 'DESC']],
     limit,
   });
@@ -210,7 +213,7 @@ export async function getGroup(
 ): Promise<Session[]> {
   if (!session.groupId) return [session];
   const rows = await database.models.session.findAll({
-    where: scoped(principal, 'session', { groupId: session.groupId }),
+    where: scoped(principal, 'session', { ...SHOWN, groupId: session.groupId }),
     order: [['place', 'ASC']],
   });
   return withRuns(database, principal, rows);
@@ -222,7 +225,7 @@ export async function lastSessions(
   principal: Principal,
 ): Promise<Map<string, Date>> {
   const sessions = await models.session.findAll({
-    where: scoped(principal, 'session'),
+    where: scoped(principal, 'session', SHOWN),
     order: [['startedAt', 'ASC']],
   });
   return new Map(sessions.map(({ studentId, startedAt }) => [studentId, startedAt]));
@@ -235,7 +238,10 @@ export async function lastColdTests(
 ): Promise<Map<string, Date>> {
   const runs = await models.run.findAll({ where: { cold: true } });
   const sessions = await models.session.findAll({
-    where: scoped(principal, 'session', { id: runs.map(({ sessionId }) => sessionId) }),
+    where: scoped(principal, 'session', {
+      ...SHOWN,
+      id: runs.map(({ sessionId }) => sessionId),
+    }),
     order: [['startedAt', 'ASC']],
   });
   return new Map(sessions.map(({ studentId, startedAt }) => [studentId, startedAt]));
@@ -274,9 +280,10 @@ export async function getSession(
 }
 
 /**
- * Finishes a session; finishing it again changes nothing. A session without any putt is not kept.
+ * Finishes a session; finishing it again changes nothing. One without any putt is shown no more, and kept: a device that has
+ * no signal may still bring some.
  *
- * @returns whether it was kept
+ * @returns whether there is anything in it
  */
 export async function finishSession(
   database: Database,
@@ -297,7 +304,7 @@ export async function finishSession(
       transaction,
     });
     if (putts === 0) {
-      await session.destroy({ transaction });
+      await session.update({ finishedAt, abandonedAt: finishedAt }, { transaction });
       return 'empty';
     }
     if (!session.finishedAt) await session.update({ finishedAt }, { transaction });
@@ -317,7 +324,7 @@ export async function reopenSession(
       transaction,
     });
     if (!row) throw notFound('session');
-    await row.update({ finishedAt: null }, { transaction });
+    await row.update({ finishedAt: null, abandonedAt: null }, { transaction });
   });
 }
 

@@ -6,6 +6,7 @@ import type { StudentValues } from '@/core/people';
 import { headCoach } from './coaches';
 import { openDatabase, type Database } from './database';
 import type { CoachPrincipal, StudentPrincipal } from './principal';
+import type { RunRecord } from './recording';
 
 /** A database of a test's own, in a folder of its own. */
 export interface TestBook {
@@ -20,15 +21,16 @@ export interface TestBook {
 export async function openTestBook(): Promise<TestBook> {
   const folder = mkdtempSync(join(tmpdir(), 'dirigo-'));
   const database = await openDatabase(join(folder, 'coach.db'));
-  return {
+  const book: TestBook = {
     folder,
     database,
     principal: await headCoach(database),
     close: async () => {
-      await database.close();
+      await book.database.close();
       rmSync(folder, { recursive: true });
     },
   };
+  return book;
 }
 
 /** A coach who is no head coach, and whose nothing is. */
@@ -40,6 +42,10 @@ export const asStudent = ({ coachId }: CoachPrincipal, studentId: string): Stude
   coachId,
   studentId,
 });
+
+/** Why what was sent of a run was left out, in one string. */
+export const refusal = async (recorded: Promise<RunRecord>): Promise<string> =>
+  (await recorded).refused.map(({ message }) => message).join(' ');
 
 /** Somebody to write into it. */
 export const TEST_STUDENT: StudentValues = {

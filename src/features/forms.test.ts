@@ -1,6 +1,6 @@
 import { DEFAULT_UNITS, type UnitPreferences } from '@/core/units';
 import { settingsForm } from './records/form';
-import { runEvents, runAnswer } from './session/wire';
+import { runAnswer, runEvent, runEvents } from './session/wire';
 import { newStudent, studentForm, typedStudent } from './students/form';
 
 const INCHES: UnitPreferences = { ...DEFAULT_UNITS, long: 'metric', short: 'imperial' };
@@ -71,28 +71,39 @@ describe('what goes over the wire', () => {
 
   it('is a list of putts and of taking back, with dates', () => {
     const { events } = runEvents.parse({ events: [putt, { type: 'undo', id, at: putt.at }] });
-    expect(events[0]).toEqual({ ...putt, points: {}, guess: null, at: new Date(putt.at) });
+    expect(runEvent.parse(events[0])).toEqual({
+      ...putt,
+      points: {},
+      guess: null,
+      at: new Date(putt.at),
+    });
   });
 
   it.each([
-    ['no list', {}],
-    ['an id that is none', { events: [{ ...putt, id: '7' }] }],
-    ['no date', { events: [{ ...putt, at: 'yesterday-ish' }] }],
-    ['an unknown event', { events: [{ ...putt, type: 'mulligan' }] }],
-    ['a spot on no green', { events: [{ ...putt, points: { gate: { along: 900, across: 0 } } }] }],
+    ['an id that is none', { ...putt, id: '7' }],
+    ['no date', { ...putt, at: 'yesterday-ish' }],
+    ['an unknown event', { ...putt, type: 'mulligan' }],
+    ['a spot on no green', { ...putt, points: { gate: { along: 900, across: 0 } } }],
     [
       'a note without end',
-      { events: [{ ...putt, type: 'change', puttId: id, correction: { note: 'x'.repeat(301) } }] },
+      { ...putt, type: 'change', puttId: id, correction: { note: 'x'.repeat(301) } },
     ],
-    ['an unknown mark', { events: [{ ...putt, type: 'mark', mark: { type: 'tea' } }] }],
-    ['outcomes that are no words', { events: [{ ...putt, outcomes: { gate: 7 } }] }],
+    ['an unknown mark', { ...putt, type: 'mark', mark: { type: 'tea' } }],
+    ['outcomes that are no words', { ...putt, outcomes: { gate: 7 } }],
+  ])('refuses %s', (_what, event) => expect(runEvent.safeParse(event).success).toBe(false));
+
+  it.each([
+    ['no list', {}],
     ['too much at once', { events: Array.from({ length: 501 }, () => putt) }],
-  ])('refuses %s', (_what, body) => expect(runEvents.safeParse(body).success).toBe(false));
+    ['a position that is none', { events: [], since: { revision: -1 } }],
+  ])('refuses %s altogether', (_what, body) =>
+    expect(runEvents.safeParse(body).success).toBe(false),
+  );
 
   it('is answered with all putts or with why not', () => {
-    expect(runAnswer.safeParse({ ok: true, finished: false, putts: [], marks: [] }).success).toBe(
-      true,
-    );
+    const whole = { whole: true, position: { lineage: 0, revision: 3 }, late: 0, refused: [] };
+    const told = { ok: true, finished: false, putts: [], marks: [], ...whole };
+    expect(runAnswer.safeParse(told).success).toBe(true);
     expect(
       runAnswer.safeParse({ ok: false, code: 'finished', message: 'It was finished.' }).success,
     ).toBe(true);

@@ -6,6 +6,7 @@ import { sessions } from './004-sessions';
 import { planning } from './005-planning';
 import { places } from './006-places';
 import { academy } from './007-academy';
+import { kept } from './008-kept';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -17,4 +18,13 @@ export interface Migration {
 }
 
 /** All migrations, oldest first. */
-export const MIGRATIONS: Migration[] = [first, greens, drills, sessions, planning, places, academy];
+export const MIGRATIONS: Migration[] = [
+  first,
+  greens,
+  drills,
+  sessions,
+  planning,
+  places,
+  academy,
+  kept,
+];

@@ -38,10 +38,17 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
   const [counting, setCounting] = useState(false);
   const stores = useRuns(
     players.map(({ runId, run }) => ({ id: runId, run })),
-    (count) =>
-      toast(
-        `${count === 1 ? 'A putt' : `${count} putts`} came from another screen. All are kept, in order of arrival.`,
-      ),
+    {
+      others: (count) =>
+        toast(
+          `${count === 1 ? 'A putt' : `${count} putts`} came from another screen. All are kept, in order of arrival.`,
+        ),
+      late: (count) =>
+        toast(
+          `This session had been finished on another screen. ${count === 1 ? 'The putt' : `The ${count} putts`} logged here ${count === 1 ? 'is' : 'are'} added to it.`,
+          { duration: 12_000 },
+        ),
+    },
   );
   const views = useRunViews(stores);
   const plays = useMemo(

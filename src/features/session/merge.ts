@@ -1,4 +1,4 @@
-import type { WireEvent, WirePutt, WireRun } from './wire';
+import type { RunAnswer, WireEvent, WirePutt, WireRun } from './wire';
 
 type EventOf<Type extends WireEvent['type']> = Extract<WireEvent, { type: Type }>;
 
@@ -48,6 +48,16 @@ export function merge(saved: WireRun, pending: WireEvent[]): WireRun {
     }
   }
   return { putts: [...putts.values()], marks: [...marks.values()] };
+}
+
+/** A run as it was known, with what the server tells anew. */
+export function withNews(known: WireRun, news: Extract<RunAnswer, { ok: true }>): WireRun {
+  const { putts, marks } = news;
+  if (news.whole) return { putts, marks };
+  const laid = <T extends { id: string }>(before: T[], fresh: T[]): T[] => [
+    ...new Map([...before, ...fresh].map((one) => [one.id, one])).values(),
+  ];
+  return { putts: laid(known.putts, putts), marks: laid(known.marks, marks) };
 }
 
 /** What a correction says, without what it leaves as it is. */

@@ -30,6 +30,7 @@ import type { Play, PlayerRun } from './play';
 import { PlayerHead } from './player-head';
 import { PuttsSheet } from './putts-sheet';
 import type { RunStore, RunView } from './run-store';
+import { AsideNote } from './aside-note';
 import { Refusal, SavingSign } from './saving-sign';
 import { pointAt, touchOutcome, touchParts } from './seen';
 import { SetUp } from './set-up';
@@ -288,7 +289,7 @@ export function PlayerScreen({
                 breaks={Infinity}
               />
             </button>
-            <SavingSign saving={view.saving} unsaved={view.unsaved} entering={view.entering} />
+            <SavingSign view={view} />
           </div>
           <Refusal
             saving={view.saving}
@@ -299,9 +300,10 @@ export function PlayerScreen({
                 if (showErrors(await ways.reopen(sessionId))) await store.flush();
               })
             }
-            onDiscard={() => void store.discard()}
+            onSetAside={() => void store.setAside()}
             sessionId={sessionId}
           />
+          <AsideNote aside={view.aside} onForget={() => void store.forgetAside()} />
           {asked && <Ask asked={asked} busy={busy} />}
           {!shut && <LoggingKeys putt={putt} units={units} low={beside && !wide} />}
           <div className="flex items-center justify-between gap-3">

@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { v4 } from 'uuid';
 import type { Manner } from '@/core/drill';
 import { Button } from '@/ui/button';
-import { sendEvents } from './send';
+import { sendEvents, wrongWith } from './send';
 import { useWays } from './ways';
 
 /** Marks all putts of a run as practice strokes, which do not count towards a score; or as struck as usual again. */
@@ -35,12 +35,9 @@ export function PracticeButton({
           at,
         })),
       ).catch(() => null);
-      if (answer?.ok) router.refresh();
-      else {
-        toast.error(
-          answer?.message ?? 'The server does not answer. Nothing was changed; try again.',
-        );
-      }
+      const wrong = wrongWith(answer);
+      if (!wrong) router.refresh();
+      else toast.error(wrong);
     });
   return (
     <Button className="w-fit" onClick={mark} disabled={busy || putts.length === 0}>

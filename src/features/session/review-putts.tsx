@@ -7,7 +7,7 @@ import { v4 } from 'uuid';
 import type { Layout } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { PuttList } from './putts-sheet';
-import { sendEvents } from './send';
+import { sendEvents, wrongWith } from './send';
 import { useWays } from './ways';
 import type { Correction, WirePutt } from './wire';
 
@@ -32,9 +32,9 @@ export function ReviewPutts({
     const at = new Date().toISOString();
     const event = { type: 'change' as const, id: v4(), puttId, correction, at };
     const answer = await sendEvents(sendTo(runId), [event]).catch(() => null);
-    if (answer?.ok) router.refresh();
-    else
-      toast.error(answer?.message ?? 'The server does not answer. Nothing was changed; try again.');
+    const wrong = wrongWith(answer);
+    if (!wrong) router.refresh();
+    else toast.error(wrong);
   };
   return (
     <details>

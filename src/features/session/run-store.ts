@@ -1,12 +1,21 @@
 import type { Putt, RunMark } from '@/core/drill';
-import { merge, together, unacknowledged } from './merge';
-import type { Correction, RunAnswer, WireEvent, WireMark, WirePutt, WireRun } from './wire';
+import { merge, together, unacknowledged, withNews } from './merge';
+import type { SetAside } from './queue';
+import type {
+  Correction,
+  RunAnswer,
+  WireEvent,
+  WireMark,
+  WirePosition,
+  WirePutt,
+  WireRun,
+} from './wire';
 
 /** Whether what was logged is on the server. */
 export type Saving =
   | { state: 'opening' }
   | { state: 'saved' }
-  | { state: 'waiting'; since: 'now' | 'offline' }
+  | { state: 'waiting'; since: 'now' | 'offline' | 'server'; message?: string }
   | { state: 'refused'; code: string; message: string };
 
 /** A run as the screen shows it. */
@@ -20,6 +29,10 @@ export interface RunView {
   unsaved: number;
   /** Logged, and not on this device's disk yet: for a moment. */
   entering: number;
+  /** Whether the device keeps what is logged; otherwise it is in this page only until it is sent. */
+  kept: boolean;
+  /** What the server would not take, each with its reason. */
+  aside: SetAside[];
 }
 
 /** Where a run's events are kept and where they go. */
@@ -28,12 +41,15 @@ export interface RunPorts {
   pending(runId: string): Promise<WireEvent[]>;
   /** Sends what is pending, one sender at a time over all tabs, and forgets what was acknowledged. */
   drain(runId: string, send: (events: WireEvent[]) => Promise<RunAnswer>): Promise<RunAnswer>;
-  discard(runId: string): Promise<void>;
+  deviceKeeps(): boolean;
+  setAllAside(runId: string, message: string): Promise<void>;
+  asideOf(runId: string): Promise<SetAside[]>;
+  forgetAside(runId: string): Promise<void>;
   keepTold(runId: string, run: WireRun): Promise<void>;
   lastTold(runId: string): Promise<WireRun | null>;
   /** The server has no such run for who is here. */
   gone(runId: string): void;
-  send(runId: string, events: WireEvent[]): Promise<RunAnswer>;
+  send(runId: string, events: WireEvent[], since: WirePosition | null): Promise<RunAnswer>;
   newId(): string;
   now(): string;
 }
@@ -51,7 +67,9 @@ export interface RunStore {
   undo(): void;
   correct(puttId: string, correction: Correction): void;
   mark(mark: RunMark): void;
-  discard(): Promise<void>;
+  /** Sets aside what the server will not take; it is kept until it is forgotten. */
+  setAside(): Promise<void>;
+  forgetAside(): Promise<void>;
 }
 
 /**
@@ -60,13 +78,13 @@ export interface RunStore {
  *
  * @param runId the run
  * @param initial the server's when the page was made
- * @param onOthers told how many putts came from another screen
+ * @param tell how many putts came from another screen, and how many of here came in after the session was finished elsewhere
  * @param ports where things are kept and sent
  */
 export function runStore(
   runId: string,
   initial: WireRun,
-  onOthers: (count: number) => void,
+  tell: { others(count: number): void; late(count: number): void },
   ports: RunPorts,
 ): RunStore {
   let saved = initial;
@@ -76,6 +94,8 @@ export function runStore(
   let saving: Saving = { state: 'opening' };
   let finished = false;
   let entering = 0;
+  let position: WirePosition | null = null;
+  let aside: SetAside[] = [];
   const known = new Set(initial.putts.map(({ id }) => id));
   const listeners = new Set<() => void>();
 
@@ -88,50 +108,70 @@ export function runStore(
       finished,
       unsaved: pending.length,
       entering,
+      kept: ports.deviceKeeps(),
+      aside,
     };
   };
   let view = look();
-  const tell = () => {
+  const show = () => {
     view = look();
     listeners.forEach((listener) => listener());
   };
 
+  /** What the server tells: news of other screens, what it has of this one, and what it would not take. */
+  const take = (answer: Extract<RunAnswer, { ok: true }>) => {
+    const news = answer.putts.filter(({ id }) => !known.has(id));
+    news.forEach(({ id }) => known.add(id));
+    if (news.length > 0) tell.others(news.length);
+    if (answer.late > 0) tell.late(answer.late);
+    const changed = answer.whole || answer.putts.length > 0 || answer.marks.length > 0;
+    saved = withNews(saved, answer);
+    position = answer.position;
+    finished = answer.finished;
+    // A device that will not keep it tells so by itself.
+    if (changed) void ports.keepTold(runId, saved).catch(() => undefined);
+    const refused = new Set(answer.refused.map(({ type, id }) => `${type} ${id}`));
+    logged = unacknowledged(logged, saved).filter(({ type, id }) => !refused.has(`${type} ${id}`));
+  };
+
   const flush = async (): Promise<boolean> => {
+    let refused = false;
     try {
-      const answer = await ports.drain(runId, (events) => ports.send(runId, events));
+      const answer = await ports.drain(runId, async (events) => {
+        const told = await ports.send(runId, events, position);
+        if (told.ok) {
+          take(told);
+          refused ||= told.refused.length > 0;
+        }
+        return told;
+      });
+      if (refused) aside = await ports.asideOf(runId);
       const left = await ports.pending(runId);
       pending = together(left, logged);
       if (!answer.ok) {
-        saving = { state: 'refused', code: answer.code, message: answer.message };
+        saving = refusal(answer);
         if (answer.code === 'not-found') ports.gone(runId);
-        tell();
+        show();
         return false;
       }
-      const news = answer.putts.filter(({ id }) => !known.has(id));
-      news.forEach(({ id }) => known.add(id));
-      if (news.length > 0) onOthers(news.length);
-      saved = { putts: answer.putts, marks: answer.marks };
-      void ports.keepTold(runId, saved);
-      logged = unacknowledged(logged, saved);
-      pending = together(left, logged);
-      finished = answer.finished;
       saving = pending.length === 0 ? { state: 'saved' } : { state: 'waiting', since: 'now' };
-      tell();
+      show();
       return left.length === 0;
     } catch {
       saving = { state: 'waiting', since: 'offline' };
-      tell();
+      show();
       return false;
     }
   };
 
-  const add = (event: WireEvent) => {
+  const add = (made: WireEvent) => {
+    const event = finished ? { ...made, knowing: true } : made;
     known.add(event.id);
     logged = [...logged, event];
     pending = [...pending, event];
     if (saving.state === 'saved') saving = { state: 'waiting', since: 'now' };
     entering += 1;
-    tell();
+    show();
     void ports.enqueue(runId, event).then(() => {
       entering -= 1;
       return flush();
@@ -153,7 +193,8 @@ export function runStore(
       if (told && told.putts.length > saved.putts.length) saved = told;
       pending = together(await ports.pending(runId), logged);
       pending.forEach(({ id }) => known.add(id));
-      tell();
+      aside = await ports.asideOf(runId);
+      show();
       await flush();
     },
     flush,
@@ -164,12 +205,26 @@ export function runStore(
     },
     correct: (puttId, correction) => add({ type: 'change', ...stamp(), puttId, correction }),
     mark: (mark) => add({ type: 'mark', ...stamp(), mark }),
-    discard: async () => {
-      await ports.discard(runId);
+    setAside: async () => {
+      const reason = saving.state === 'refused' ? saving.message : '';
+      await ports.setAllAside(runId, reason);
       logged = [];
+      aside = await ports.asideOf(runId);
       await flush();
     },
+    forgetAside: async () => {
+      await ports.forgetAside(runId);
+      aside = [];
+      show();
+    },
   };
+}
+
+/** Why the server did not take what was sent: its own trouble is waited for, anything else is told. */
+function refusal({ code, message }: Extract<RunAnswer, { ok: false }>): Saving {
+  return code === 'server' || code === 'database'
+    ? { state: 'waiting', since: 'server', message }
+    : { state: 'refused', code, message };
 }
 
 /** Several runs watched as one: their views in order, the same list until one of them changes. */

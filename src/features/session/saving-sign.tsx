@@ -3,38 +3,38 @@
 import clsx from 'clsx';
 import Link from 'next/link';
 import { Button } from '@/ui/button';
-import type { Saving } from './run-store';
+import type { RunView, Saving } from './run-store';
 
-/** Whether what was logged is on the server, in a word or two. */
-export function SavingSign({
-  saving,
-  unsaved,
-  entering,
-}: {
-  saving: Saving;
-  unsaved: number;
-  /** Logged, and not on this device's disk yet. */
-  entering: number;
-}) {
-  const text =
-    saving.state === 'opening'
-      ? 'opening…'
-      : saving.state === 'saved'
-        ? 'all saved'
-        : saving.state === 'refused'
-          ? `${unsaved} not saved`
-          : saving.since === 'offline' && entering === 0
-            ? `${unsaved} kept here, no server`
-            : 'saving…';
+function savingWords({ saving, unsaved, entering, kept }: RunView): string {
+  switch (saving.state) {
+    case 'opening':
+      return 'opening…';
+    case 'saved':
+      return 'all saved';
+    case 'refused':
+      return `${unsaved} not saved`;
+    case 'waiting':
+      if (saving.since === 'now' || entering > 0) return 'saving…';
+      if (!kept) return `${unsaved} in this page only`;
+      return saving.since === 'server'
+        ? `${unsaved} kept here, the server cannot save`
+        : `${unsaved} kept here, no server`;
+  }
+}
+
+/** Whether what was logged is on the server, in a word or two; and, in red, when this device keeps nothing. */
+export function SavingSign({ view }: { view: RunView }) {
+  const { saving, kept } = view;
   return (
     <p
       role="status"
       className={clsx(
-        'shrink-0 text-sm',
-        saving.state === 'saved' ? 'text-ink2' : 'font-[600] text-warn',
+        'shrink-0 text-right text-sm',
+        saving.state === 'saved' && kept ? 'text-ink2' : 'font-[600] text-warn',
       )}
     >
-      {text}
+      {savingWords(view)}
+      {!kept && <span className="block bg-warn px-1.5 text-sheet">not kept on this device</span>}
     </p>
   );
 }
@@ -46,27 +46,36 @@ export function Refusal({
   finished,
   sessionId,
   onReopen,
-  onDiscard,
+  onSetAside,
 }: {
   saving: Saving;
   unsaved: number;
   finished: boolean;
   sessionId: string;
   onReopen: () => void;
-  onDiscard: () => void;
+  onSetAside: () => void;
 }) {
+  if (saving.state === 'waiting' && saving.message) {
+    return (
+      <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
+        {saving.message} What is logged is kept here, and sent again by itself.
+      </p>
+    );
+  }
   if (saving.state === 'refused') {
     return (
       <div role="alert" className="grid gap-2 border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
         <p>{saving.message}</p>
-        <div className="flex flex-wrap gap-2">
-          {saving.code === 'finished' && (
-            <Button onClick={onReopen}>Open again and save {unsaved}</Button>
-          )}
-          <Button kind="quiet" onClick={onDiscard}>
-            Throw {unsaved === 1 ? 'it' : `these ${unsaved}`} away
-          </Button>
-        </div>
+        {unsaved > 0 && (
+          <div className="flex flex-wrap gap-2">
+            {saving.code === 'finished' && (
+              <Button onClick={onReopen}>Open again and save {unsaved}</Button>
+            )}
+            <Button kind="quiet" onClick={onSetAside}>
+              Set {unsaved === 1 ? 'it' : `these ${unsaved}`} aside
+            </Button>
+          </div>
+        )}
       </div>
     );
   }

@@ -1,16 +1,28 @@
-import { runAnswer, type RunAnswer, type WireEvent } from './wire';
+import { runAnswer, type RunAnswer, type WireEvent, type WirePosition } from './wire';
 
 /**
- * Sends what happened to a run, and tells what the server has of it.
+ * Sends what happened to a run, and tells what the server has of it that is new.
  *
  * @param address where events of the run are taken
+ * @param since what is known here of the run; null for nothing
  */
-export async function sendEvents(address: string, events: WireEvent[]): Promise<RunAnswer> {
+export async function sendEvents(
+  address: string,
+  events: WireEvent[],
+  since: WirePosition | null = null,
+): Promise<RunAnswer> {
   const response = await fetch(address, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ events }),
+    body: JSON.stringify({ events, since }),
     signal: AbortSignal.timeout(10_000),
   });
   return runAnswer.parse(await response.json());
+}
+
+/** What is wrong with something that was sent once, from a page that keeps nothing; null when all of it was taken. */
+export function wrongWith(answer: RunAnswer | null): string | null {
+  if (!answer) return 'The server does not answer. Nothing was changed; try again.';
+  if (!answer.ok) return answer.message;
+  return answer.refused[0]?.message ?? null;
 }

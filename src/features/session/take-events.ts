@@ -1,9 +1,9 @@
 import 'server-only';
 import { z } from 'zod';
-import { Problem, recordEvents, type Database, type Principal } from '@/data';
+import { Problem, recordEvents, type Database, type Principal, type RunEvent } from '@/data';
 import { messageFor } from '../shared/action';
 import { toWire } from './to-wire';
-import { runEvents, type RunAnswer } from './wire';
+import { runEvent, runEvents, type RefusedEvent, type RunAnswer } from './wire';
 
 const STATUS = {
   'not-found': 404,
@@ -13,10 +13,27 @@ const STATUS = {
   database: 503,
 } as const;
 
+/** Each event by itself: those that are none are told, and do not hold up the others. */
+function sorted(sent: unknown[]): { events: RunEvent[]; refused: RefusedEvent[] } {
+  const events: RunEvent[] = [];
+  const refused: RefusedEvent[] = [];
+  for (const one of sent) {
+    const parsed = runEvent.safeParse(one);
+    if (parsed.success) {
+      events.push(parsed.data);
+      continue;
+    }
+    const named = z.object({ type: z.string(), id: z.string() }).safeParse(one);
+    const { type, id } = named.data ?? { type: '', id: '' };
+    refused.push({ type, id, message: z.prettifyError(parsed.error) });
+  }
+  return { events, refused };
+}
+
 const answer = (body: RunAnswer, status = 200) => Response.json(body, { status });
 
 /**
- * Takes what a logging screen sends for a run, and answers with all of the run once it is on disk.
+ * Takes what a logging screen sends for a run, and answers with what is new to it once that is on disk.
  *
  * @param request its body
  * @param runId as the address names it
@@ -37,8 +54,16 @@ export async function takeEvents(
   }
   try {
     const { database, principal } = await open();
-    const record = await recordEvents(database, principal, id.data, body.data.events, new Date());
-    return answer({ ok: true, finished: record.finished, ...toWire(record) });
+    const { events, refused } = sorted(body.data.events);
+    const { since } = body.data;
+    const record = await recordEvents(database, principal, id.data, events, new Date(), since);
+    const { finished, whole, position, late } = record;
+    return answer({
+      ok: true,
+      ...{ finished, whole, position, late },
+      refused: [...refused, ...record.refused],
+      ...toWire(record),
+    });
   } catch (error) {
     const problem = error instanceof Problem ? error : null;
     return answer(

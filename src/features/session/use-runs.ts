@@ -2,7 +2,18 @@
 
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { v4 } from 'uuid';
-import { discard, drain, enqueue, forgetTold, keepTold, lastTold, pendingEvents } from './queue';
+import {
+  asideOf,
+  deviceKeeps,
+  drain,
+  enqueue,
+  forgetAside,
+  forgetTold,
+  keepTold,
+  lastTold,
+  pendingEvents,
+  setAllAside,
+} from './queue';
 import { runStore, watched, type RunPorts, type RunStore, type RunView } from './run-store';
 import { sendEvents } from './send';
 import { useWays } from './ways';
@@ -15,11 +26,14 @@ const PORTS: Omit<RunPorts, 'send'> = {
   enqueue,
   pending: pendingEvents,
   drain,
-  discard,
+  deviceKeeps,
+  setAllAside,
+  asideOf,
+  forgetAside,
   keepTold,
   lastTold,
   gone: (runId) => {
-    void forgetTold(runId);
+    void forgetTold(runId).catch(() => undefined);
     navigator.serviceWorker?.controller?.postMessage({ refused: window.location.href });
   },
   newId: v4,
@@ -30,22 +44,22 @@ const PORTS: Omit<RunPorts, 'send'> = {
  * The runs of a screen, each kept and sent while the screen is open, whichever of them is in front.
  *
  * @param runs by id, as the server told them when the page was made
- * @param onOthers told how many putts came from another screen
+ * @param tell how many putts came from another screen, and how many came in late
  */
 export function useRuns(
   runs: { id: string; run: WireRun }[],
-  onOthers: (count: number) => void,
+  tell: Parameters<typeof runStore>[2],
 ): RunStore[] {
   const { sendTo } = useWays();
   const ids = runs.map(({ id }) => id).join(' ');
   // Made once for the runs of a page: what the server tells later comes by way of the stores.
   const ports: RunPorts = {
     ...PORTS,
-    send: (runId, events) => sendEvents(sendTo(runId), events),
+    send: (runId, events, since) => sendEvents(sendTo(runId), events, since),
   };
   const make = () => ({
     ids,
-    stores: runs.map(({ id, run }) => runStore(id, run, onOthers, ports)),
+    stores: runs.map(({ id, run }) => runStore(id, run, tell, ports)),
   });
   const [made, setMade] = useState(make);
   const current = made.ids === ids ? made : make();

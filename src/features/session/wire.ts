@@ -21,8 +21,11 @@ const puttShape = {
   guess: guessSchema.nullable().default(null),
 };
 
+/** The screen had been told that the session is finished. */
+const knowing = z.boolean().optional();
+
 /** What the logging screen sends for a run. */
-const runEvent = z.discriminatedUnion('type', [
+export const runEvent = z.discriminatedUnion('type', [
   z.object({
     type: z.literal('putt'),
     ...puttShape,
@@ -30,19 +33,35 @@ const runEvent = z.discriminatedUnion('type', [
     place: placeSchema.optional(),
     manner: mannerSchema.optional(),
     at: z.coerce.date(),
+    knowing,
   }),
-  z.object({ type: z.literal('undo'), id: z.uuid(), at: z.coerce.date() }),
+  z.object({ type: z.literal('undo'), id: z.uuid(), at: z.coerce.date(), knowing }),
   z.object({
     type: z.literal('change'),
     id: z.uuid(),
     puttId: z.uuid(),
     correction: correctionSchema,
     at: z.coerce.date(),
+    knowing,
   }),
-  z.object({ type: z.literal('mark'), id: z.uuid(), mark: runMarkSchema, at: z.coerce.date() }),
+  z.object({
+    type: z.literal('mark'),
+    id: z.uuid(),
+    mark: runMarkSchema,
+    at: z.coerce.date(),
+    knowing,
+  }),
 ]);
 
-export const runEvents = z.object({ events: z.array(runEvent).max(500) });
+/** Up to where a screen knows a run. */
+const positionSchema = z.object({ lineage: z.number().int(), revision: z.number().int().min(0) });
+export type WirePosition = z.infer<typeof positionSchema>;
+
+/** What a screen sends: each event is looked at by itself, so that one that cannot be does not hold up the others. */
+export const runEvents = z.object({
+  events: z.array(z.unknown()).max(500),
+  since: positionSchema.nullable().default(null),
+});
 
 export type WireEvent = z.input<typeof runEvent> & { at: string };
 
@@ -66,12 +85,23 @@ const wireMark = z.object({ id: z.string(), mark: runMarkSchema, at: z.iso.datet
 export type WireMark = z.infer<typeof wireMark>;
 
 const wireRun = z.object({ putts: z.array(wirePutt), marks: z.array(wireMark) });
+/** An event that the server would not take, and why. */
+const refusedEvent = z.object({ type: z.string(), id: z.string(), message: z.string() });
+export type RefusedEvent = z.infer<typeof refusedEvent>;
+
 /** A run as the server tells it. */
 export type WireRun = z.infer<typeof wireRun>;
 
-/** The server's answer: all of the run, or why not. */
+/** The server's answer: what is new of the run, or all of it; or why not. */
 export const runAnswer = z.discriminatedUnion('ok', [
-  wireRun.extend({ ok: z.literal(true), finished: z.boolean() }),
+  wireRun.extend({
+    ok: z.literal(true),
+    finished: z.boolean(),
+    whole: z.boolean(),
+    position: positionSchema,
+    late: z.number(),
+    refused: z.array(refusedEvent),
+  }),
   z.object({ ok: z.literal(false), code: z.string(), message: z.string() }),
 ]);
 export type RunAnswer = z.infer<typeof runAnswer>;

@@ -1,0 +1,49 @@
+'use client';
+
+import { useState } from 'react';
+import { Button } from '@/ui/button';
+import { saveText } from '../shared/save-text';
+import type { SetAside } from './queue';
+
+/** What the server would not take: told with its reason, saved as a file, and forgotten only when asked twice. */
+export function AsideNote({ aside, onForget }: { aside: SetAside[]; onForget: () => void }) {
+  const [asked, setAsked] = useState(false);
+  if (aside.length === 0) return null;
+  const reasons = [...new Set(aside.map(({ message }) => message))];
+  const it = aside.length === 1 ? 'it' : 'them';
+  const save = () =>
+    saveText(
+      `set-aside-${aside[0]!.at.slice(0, 10)}.json`,
+      JSON.stringify({ setAside: aside }, null, 2),
+      'application/json',
+    );
+  return (
+    <div
+      role="alert"
+      aria-label="Set aside"
+      className="grid gap-2 border-2 border-warn bg-sheet px-3 py-2 text-[15px]"
+    >
+      <p>
+        <strong>
+          {aside.length === 1 ? 'One entry was' : `${aside.length} entries were`} set aside.
+        </strong>{' '}
+        {reasons.slice(0, 3).join(' ')} The rest is saved.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={save}>Save {it} as a file</Button>
+        {asked ? (
+          <>
+            <Button onClick={onForget}>Forget {it} for good</Button>
+            <Button kind="quiet" onClick={() => setAsked(false)}>
+              Keep {it}
+            </Button>
+          </>
+        ) : (
+          <Button kind="quiet" onClick={() => setAsked(true)}>
+            Forget {it}
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}

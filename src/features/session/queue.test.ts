@@ -1,0 +1,175 @@
+import 'fake-indexeddb/auto';
+import { IDBFactory } from 'fake-indexeddb';
+import type { RunAnswer, WireEvent } from './wire';
+
+const RUN = 'run';
+const putt = (id: string): WireEvent => ({
+  type: 'putt',
+  id,
+  outcomes: { gate: 'clear' },
+  at: '2026-11-26T09:00:00.000Z',
+});
+const taken = (refused: string[] = []): RunAnswer => ({
+  ok: true,
+  finished: false,
+  whole: true,
+  position: { lineage: 0, revision: 1 },
+  late: 0,
+  refused: refused.map((id) => ({ type: 'putt', id, message: 'It cannot be.' })),
+  putts: [],
+  marks: [],
+});
+
+type Queue = typeof import('./queue');
+
+/** The queue as a page that has just been opened has it. */
+async function freshPage(): Promise<Queue> {
+  jest.resetModules();
+  return import('./queue');
+}
+
+/** A browser's list of locks, as far as the queue asks for it. */
+function withLocks(locks: unknown): void {
+  Object.defineProperty(globalThis, 'navigator', { value: { locks }, configurable: true });
+}
+
+let queue: Queue;
+beforeEach(async () => {
+  globalThis.indexedDB = new IDBFactory();
+  withLocks({ request: (_name: string, work: () => unknown) => Promise.resolve(work()) });
+  queue = await freshPage();
+});
+
+/** Logs some putts and answers with what a server that takes all of them was sent. */
+async function sentOf(ids: string[]): Promise<string[][]> {
+  for (const id of ids) await queue.enqueue(RUN, putt(id));
+  const sent: string[][] = [];
+  await queue.drain(RUN, async (events) => {
+    sent.push(events.map(({ id }) => id));
+    return taken();
+  });
+  return sent;
+}
+
+describe('what was logged', () => {
+  it('is on the device until the server has it, for a page opened anew too', async () => {
+    await queue.enqueue(RUN, putt('a'));
+    await queue.enqueue('another', putt('b'));
+    queue = await freshPage();
+    expect(await queue.pendingEvents(RUN)).toEqual([putt('a')]);
+    expect(await sentOf([])).toEqual([['a']]);
+    expect(await queue.pendingEvents(RUN)).toEqual([]);
+    expect(await queue.pendingEvents('another')).toHaveLength(1);
+  });
+
+  it('is sent in batches, in order, however much it is', async () => {
+    const ids = Array.from({ length: 501 }, (_, index) => `${index}`);
+    const sent = await sentOf(ids);
+    expect(sent.map(({ length }) => length)).toEqual([200, 200, 101]);
+    expect(sent.flat()).toEqual(ids);
+    expect(await queue.pendingEvents(RUN)).toEqual([]);
+  });
+
+  it('stays when the server does not take it', async () => {
+    await queue.enqueue(RUN, putt('a'));
+    const no = { ok: false, code: 'server', message: 'Not now.' } as const;
+    expect(await queue.drain(RUN, async () => no)).toEqual(no);
+    await expect(queue.drain(RUN, () => Promise.reject(new Error('gone')))).rejects.toThrow('gone');
+    expect(await queue.pendingEvents(RUN)).toHaveLength(1);
+  });
+
+  it('is sent without the browser’s locks, one sender at a time', async () => {
+    withLocks(undefined);
+    await queue.enqueue(RUN, putt('a'));
+    let running = 0;
+    let most = 0;
+    const send = async () => {
+      most = Math.max(most, ++running);
+      await new Promise((resolve) => setTimeout(resolve, 5));
+      running -= 1;
+      return taken();
+    };
+    await Promise.all([queue.drain(RUN, send), queue.drain(RUN, send)]);
+    expect(most).toBe(1);
+    expect(await queue.pendingEvents(RUN)).toEqual([]);
+  });
+});
+
+describe('a device that keeps nothing', () => {
+  it('sends from memory when its browser refuses', async () => {
+    globalThis.indexedDB.open = () => {
+      throw new DOMException('Not here.', 'SecurityError');
+    };
+    expect(await sentOf(['a', 'b'])).toEqual([['a', 'b']]);
+    expect(queue.deviceKeeps()).toBe(false);
+    expect(await queue.pendingEvents(RUN)).toEqual([]);
+  });
+
+  it('sends from memory when it is full, and keeps again what was logged once it is not', async () => {
+    await queue.enqueue(RUN, putt('a'));
+    const add = IDBObjectStore.prototype.add;
+    IDBObjectStore.prototype.add = () => {
+      throw new DOMException('Full.', 'QuotaExceededError');
+    };
+    await queue.enqueue(RUN, putt('b'));
+    await queue.enqueue(RUN, putt('c'));
+    expect(queue.deviceKeeps()).toBe(false);
+    expect((await queue.pendingEvents(RUN)).map(({ id }) => id)).toEqual(['a', 'b', 'c']);
+    IDBObjectStore.prototype.add = add;
+    await expect(queue.drain(RUN, () => Promise.reject(new Error('gone')))).rejects.toThrow();
+    expect(queue.deviceKeeps()).toBe(true);
+    queue = await freshPage();
+    expect((await queue.pendingEvents(RUN)).map(({ id }) => id)).toEqual(['a', 'b', 'c']);
+  });
+
+  it('sends from memory while an older page holds what was kept, and moves there when it lets go', async () => {
+    const old = await new Promise<IDBDatabase>((resolve) => {
+      const request = indexedDB.open('dirigo', 3);
+      request.onupgradeneeded = () => {
+        const database = request.result;
+        database.createObjectStore('events', { autoIncrement: true }).createIndex('run', 'runId');
+        database.createObjectStore('told', { keyPath: 'runId' });
+      };
+      request.onsuccess = () => resolve(request.result);
+    });
+    expect(await sentOf(['a'])).toEqual([['a']]);
+    expect(queue.deviceKeeps()).toBe(false);
+    await queue.enqueue(RUN, putt('b'));
+    old.close();
+    expect(await sentOf([])).toEqual([['b']]);
+    expect(queue.deviceKeeps()).toBe(true);
+  }, 20_000);
+
+  it('opens again what was closed behind its back', async () => {
+    await queue.enqueue(RUN, putt('a'));
+    const newer = await new Promise<IDBDatabase>((resolve) => {
+      const request = indexedDB.open('dirigo', 5);
+      request.onsuccess = () => resolve(request.result);
+    });
+    newer.close();
+    // A version from the future cannot be opened from here: what is logged is sent all the same.
+    expect(await sentOf(['b'])).toEqual([['b']]);
+    expect(queue.deviceKeeps()).toBe(false);
+  });
+});
+
+describe('what the server refuses', () => {
+  it('is set aside with its reason, and the rest goes on', async () => {
+    for (const id of ['a', 'b', 'c']) await queue.enqueue(RUN, putt(id));
+    await queue.drain(RUN, async () => taken(['b']));
+    expect(await queue.pendingEvents(RUN)).toEqual([]);
+    queue = await freshPage();
+    expect(await queue.asideOf(RUN)).toMatchObject([
+      { runId: RUN, event: putt('b'), message: 'It cannot be.' },
+    ]);
+    await queue.forgetAside(RUN);
+    expect(await queue.asideOf(RUN)).toEqual([]);
+  });
+
+  it('is set aside whole when it is asked to', async () => {
+    for (const id of ['a', 'b']) await queue.enqueue(RUN, putt(id));
+    await queue.setAllAside(RUN, 'It was finished.');
+    expect(await queue.pendingEvents(RUN)).toEqual([]);
+    expect((await queue.asideOf(RUN)).map(({ event }) => event.id)).toEqual(['a', 'b']);
+  });
+});
