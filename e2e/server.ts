@@ -4,6 +4,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 /** A server of a test's own, which it may kill. */
 export interface OwnServer {
   url: string;
+  pid: number;
   /** Kills it at once, as a power cut would. */
   kill(): Promise<void>;
 }
@@ -54,6 +55,7 @@ export async function serve(
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
   return {
     url,
+    pid: child.pid!,
     kill: async () => {
       if (child.exitCode !== null || child.signalCode !== null) return;
       child.kill('SIGKILL');

@@ -1,18 +1,53 @@
 import { openDatabase, type Database } from './database';
+import { Problem } from './problem';
+import { restore, type Restored } from './restore';
 
 /** Where the academy's own data lies unless told otherwise. */
 const DEFAULT_FILE = 'data/dirigo.db';
 
+/** The database file that this process serves. */
+export const databaseFile = (): string => process.env.DIRIGO_DB ?? DEFAULT_FILE;
+
 /** Kept across reloads of the module in development, so that the file is opened once. */
 const kept = globalThis as typeof globalThis & { dirigoDatabase?: Promise<Database> };
 
-/** The open database; opened and migrated on first use, and tried again after a failure. */
-export function connection(): Promise<Database> {
-  kept.dirigoDatabase ??= openDatabase(process.env.DIRIGO_DB ?? DEFAULT_FILE).catch(
-    (error: unknown) => {
-      kept.dirigoDatabase = undefined;
-      throw error;
-    },
+/** Keeps a database that is being opened, until it cannot be. */
+function keep(opening: Promise<Database>): Promise<Database> {
+  kept.dirigoDatabase = opening;
+  opening.catch(() => {
+    if (kept.dirigoDatabase === opening) kept.dirigoDatabase = undefined;
+  });
+  return opening;
+}
+
+/**
+ * The open database; opened and migrated on first use, and tried again after a failure.
+ *
+ * @throws Problem when it cannot be opened, or was found damaged since: what is damaged, and the way back
+ */
+export async function connection(): Promise<Database> {
+  const database = await (kept.dirigoDatabase ?? keep(openDatabase(databaseFile())));
+  const damage = database.damage();
+  if (damage) throw new Problem('database', damage);
+  return database;
+}
+
+/**
+ * Puts a copy in the place of the open database, and opens that; what was there is opened again when the copy cannot be. Who
+ * asks something meanwhile waits.
+ *
+ * @param from the copy
+ * @param at now
+ */
+export async function goBack(from: string, at: Date): Promise<Restored> {
+  const open = await connection();
+  const { path } = open;
+  const swapping = open.close().then(() => restore(path, from, at));
+  await keep(
+    swapping.then(
+      () => openDatabase(path),
+      () => openDatabase(path),
+    ),
   );
-  return kept.dirigoDatabase;
+  return swapping;
 }

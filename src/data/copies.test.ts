@@ -85,7 +85,7 @@ describe('a copy', () => {
   it('is whole, ours only to read, and says what is in it', async () => {
     const { database, principal } = book;
     await addStudent(database, principal, TEST_STUDENT);
-    const copy = await makeCopy(database, at);
+    const copy = await makeCopy(database.path, at);
     expect(await contentsOf(copy.file)).toEqual({
       students: 1,
       sessions: 0,
@@ -101,20 +101,20 @@ describe('a copy', () => {
   it('is made when the last is an hour old and something was written since', async () => {
     const { database, principal } = book;
     const now = new Date();
-    expect(await copyWhenDue(database, now)).not.toBeNull();
-    expect(await copyWhenDue(database, addHours(now, 0.9))).toBeNull();
-    expect(await copyWhenDue(database, addHours(now, 1.1))).toBeNull();
+    expect(await copyWhenDue(database.path, now)).not.toBeNull();
+    expect(await copyWhenDue(database.path, addHours(now, 0.9))).toBeNull();
+    expect(await copyWhenDue(database.path, addHours(now, 1.1))).toBeNull();
     await addStudent(database, principal, TEST_STUDENT);
-    expect(await copyWhenDue(database, addHours(now, 0.9))).toBeNull();
-    expect(await copyWhenDue(database, addHours(now, 1.1))).not.toBeNull();
+    expect(await copyWhenDue(database.path, addHours(now, 0.9))).toBeNull();
+    expect(await copyWhenDue(database.path, addHours(now, 1.1))).not.toBeNull();
   });
 
   it('lets old ones go once it is there, and no other file', async () => {
     const { database } = book;
     const folder = await copiesFolder(database.path);
-    for (let day = 0; day < 40; day++) await makeCopy(database, addDays(at, day));
+    for (let day = 0; day < 40; day++) await makeCopy(database.path, addDays(at, day));
     writeFileSync(join(folder, 'letter.txt'), 'mine');
-    await makeCopy(database, addDays(at, 40));
+    await makeCopy(database.path, addDays(at, 40));
     const copies = await listCopies(database.path);
     expect(copies[0]!.madeAt).toEqual(addDays(at, 40));
     expect(copies.length).toBeLessThan(41);
@@ -125,17 +125,19 @@ describe('a copy', () => {
 
   it('that cannot be made says why, keeps the old ones, and is told until one can', async () => {
     const { database, folder } = book;
-    const made = await makeCopy(database, at);
+    const made = await makeCopy(database.path, at);
     const elsewhere = join(folder, 'elsewhere');
     await setCopiesFolder(database.path, elsewhere);
     // A file stands where the folder was.
     rmSync(elsewhere, { recursive: true });
     writeFileSync(elsewhere, '');
-    await expect(makeCopy(database, addHours(at, 2))).rejects.toThrow('nothing can be written in');
+    await expect(makeCopy(database.path, addHours(at, 2))).rejects.toThrow(
+      'nothing can be written in',
+    );
     expect((await copySettings(database.path)).failed).toMatchObject({ at: addHours(at, 2) });
     expect(existsSync(made.file)).toBe(true);
     await setCopiesFolder(database.path, null);
-    await makeCopy(database, addHours(at, 3));
+    await makeCopy(database.path, addHours(at, 3));
     expect((await copySettings(database.path)).failed).toBeNull();
   });
 
@@ -147,14 +149,14 @@ describe('a copy', () => {
       'Nothing can be written',
     );
     await setCopiesFolder(database.path, join(folder, 'disk two'));
-    const { file } = await makeCopy(database, at);
+    const { file } = await makeCopy(database.path, at);
     expect(file.startsWith(join(folder, 'disk two'))).toBe(true);
   });
 
   it('that is damaged is passed over for the newest that is whole', async () => {
     const { database } = book;
-    const good = await makeCopy(database, at);
-    const bad = await makeCopy(database, addHours(at, 1));
+    const good = await makeCopy(database.path, at);
+    const bad = await makeCopy(database.path, addHours(at, 1));
     damage(bad.file);
     expect((await newestWhole(database.path))!.file).toBe(good.file);
     truncateSync(good.file, 5000);
@@ -167,7 +169,7 @@ describe('going back to a copy', () => {
   async function withCopy() {
     const { database, principal } = book;
     const first = await addStudent(database, principal, TEST_STUDENT);
-    const copy = await makeCopy(database, at);
+    const copy = await makeCopy(database.path, at);
     const second = await addStudent(database, principal, { ...TEST_STUDENT, name: 'Since' });
     return { first, second, copy };
   }
@@ -195,7 +197,7 @@ describe('going back to a copy', () => {
     const stays = await makeLink(database, principal, null, at);
     const phone = await signIn(database, principal.coachId, 'link', 'A phone', at);
     const laptop = await signIn(database, principal.coachId, 'link', 'A laptop', at);
-    const copy = await makeCopy(database, at);
+    const copy = await makeCopy(database.path, at);
     await makeLink(database, principal, studentId, addHours(at, 1));
     const { id } = (await database.models.device.findOne({ where: { name: 'A phone' } }))!;
     await database.models.device.update({ endedAt: at }, { where: { id }, hooks: false });
@@ -265,7 +267,7 @@ describe('who may read what lies on the disk', () => {
   it('is who runs Dirigo only: the file, what belongs to it, and copies', async () => {
     const { database, principal } = book;
     await addStudent(database, principal, TEST_STUDENT);
-    const copy = await makeCopy(database, at);
+    const copy = await makeCopy(database.path, at);
     for (const file of [database.path, `${database.path}-wal`, `${database.path}-shm`, copy.file]) {
       expect([file, statSync(file).mode & 0o777]).toEqual([file, 0o600]);
     }

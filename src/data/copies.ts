@@ -14,7 +14,6 @@ import {
 } from 'node:fs/promises';
 import { basename, dirname, isAbsolute, join } from 'node:path';
 import { z } from 'zod';
-import type { Database } from './database';
 import { Problem } from './problem';
 import { OWN_ONLY, inspectFile, readRaw } from './raw-file';
 
@@ -167,10 +166,10 @@ export async function listCopies(path: string): Promise<Copy[]> {
   return copies.sort((a, b) => b.madeAt.getTime() - a.madeAt.getTime());
 }
 
-/** The newest copy that is whole; null when there is none. */
+/** The newest copy that is whole; null when there is none. What a copy took the place of was left on purpose: it is not one. */
 export async function newestWhole(path: string): Promise<Copy | null> {
   for (const copy of await listCopies(path)) {
-    if (await contentsOf(copy.file).catch(() => null)) return copy;
+    if (copy.kind !== 'replaced' && (await contentsOf(copy.file).catch(() => null))) return copy;
   }
   return null;
 }
@@ -204,12 +203,12 @@ export async function contentsOf(file: string): Promise<Contents> {
 }
 
 /** Writes a whole copy of a database that is in use; it has its name only once it was checked and is on disk. */
-export async function writeCopy({ sequelize }: Pick<Database, 'sequelize'>, file: string) {
+export async function writeCopy(path: string, file: string): Promise<void> {
   const part = `${file}.part`;
   await mkdir(dirname(file), { recursive: true });
   await rm(part, { force: true });
   try {
-    await sequelize.query('VACUUM INTO :part', { replacements: { part } });
+    await readRaw(path, ({ all }) => all(`VACUUM INTO '${part.replaceAll("'", "''")}'`));
     await chmod(part, OWN_ONLY);
     await contentsOf(part);
     await toDisk(part);
@@ -236,13 +235,12 @@ async function toDisk(file: string): Promise<void> {
  * @param at now
  * @throws Problem when it cannot be made; why is kept, to be told under Today
  */
-export async function makeCopy(database: Database, at: Date): Promise<Copy> {
-  const { path } = database;
+export async function makeCopy(path: string, at: Date): Promise<Copy> {
   const { folder } = await copySettings(path);
   const to = await copiesFolder(path);
   const file = join(to, `${stem(path)}-${stamp(at)}.db`);
   try {
-    await writeCopy(database, file);
+    await writeCopy(path, file);
   } catch (error) {
     const message = copyProblem(error, to);
     await keepSettings(path, { folder, failed: { at, message } });
@@ -271,13 +269,13 @@ function copyProblem(error: unknown, folder: string): string {
 }
 
 /** Makes a copy when the newest is an hour old and something was written since; null when none is due. */
-export async function copyWhenDue(database: Database, at: Date): Promise<Copy | null> {
-  const newest = (await listCopies(database.path)).find(({ kind }) => kind === 'copy');
+export async function copyWhenDue(path: string, at: Date): Promise<Copy | null> {
+  const newest = (await listCopies(path)).find(({ kind }) => kind === 'copy');
   if (newest) {
     if (at.getTime() - newest.madeAt.getTime() < COPY_EVERY) return null;
-    if ((await writtenAt(database.path)) <= newest.madeAt.getTime()) return null;
+    if ((await writtenAt(path)) <= newest.madeAt.getTime()) return null;
   }
-  return makeCopy(database, at);
+  return makeCopy(path, at);
 }
 
 /** When something was last written to a database, ms. */
@@ -291,13 +289,14 @@ async function writtenAt(path: string): Promise<number> {
 /**
  * Keeps a database as it is before it is moved on to a newer version: a copy of its own, which none overwrites.
  *
+ * @param path the database
  * @param before the migration that comes next
  */
-export async function copyBefore(database: Pick<Database, 'sequelize' | 'path'>, before: string) {
-  const base = `${database.path}.before-${before}`;
+export async function copyBefore(path: string, before: string): Promise<void> {
+  const base = `${path}.before-${before}`;
   let file = base;
   for (let number = 2; existsSync(file); number++) file = `${base}-${number}`;
-  await writeCopy(database, file);
+  await writeCopy(path, file);
 }
 
 /** Copies a file as it lies, readable to nobody else, and waits until it is on disk. */

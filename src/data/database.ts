@@ -4,7 +4,7 @@ import { dirname, join, resolve } from 'node:path';
 import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { Umzug } from 'umzug';
-import { copyBefore, newestWhole } from './copies';
+import { copyBefore, newestWhole, writeCopy } from './copies';
 import { beginChange, trackChanges } from './events';
 import { MIGRATIONS } from './migrations';
 import { defineModels, type Models } from './models';
@@ -31,14 +31,45 @@ export interface Database {
     work: (transaction: Transaction) => Promise<T>,
     at?: Date,
   ): Promise<T>;
+  /** What SQLite last said that means the file is damaged; null while it is whole, as far as anybody has read. */
+  damage(): string | null;
   close(): Promise<void>;
 }
 
-/** Sequelize opens a connection of its own for each transaction: each waits for the lock. */
+/** What Sequelize asks before every select; the answer is the same until a table is changed. */
+const ABOUT_TABLE = /^PRAGMA table_info\(`(\w+)`\)$/;
+const CHANGES_TABLE = /^\s*(CREATE|ALTER|DROP)\b/i;
+
+type Told = (error: Error | null, rows: unknown[]) => void;
+
+/** A connection that waits for the lock, and remembers what its tables look like. */
 class WaitingDatabase extends sqlite3.Database {
+  private tables = new Map<string, unknown[]>();
+
   constructor(file: string, mode: number, callback: (error: Error | null) => void) {
     super(file, mode, callback);
     this.configure('busyTimeout', BUSY_TIMEOUT);
+    const ask = this.all.bind(this) as (sql: string, ...rest: unknown[]) => this;
+    this.all = ((sql: string, ...rest: unknown[]) => {
+      const told = rest.at(-1) as Told;
+      const table = ABOUT_TABLE.exec(sql)?.[1];
+      if (CHANGES_TABLE.test(sql)) this.tables.clear();
+      if (table === undefined) return ask(sql, ...rest);
+      const known = this.tables.get(table);
+      if (known) {
+        told(null, known);
+        return this;
+      }
+      return ask(sql, (error: Error | null, rows: unknown[]) => {
+        if (!error) this.tables.set(table, rows);
+        told(error, rows);
+      });
+    }) as typeof this.all;
+    const run = this.run.bind(this) as (sql: string, ...rest: unknown[]) => this;
+    this.run = ((sql: string, ...rest: unknown[]) => {
+      if (CHANGES_TABLE.test(sql)) this.tables.clear();
+      return run(sql, ...rest);
+    }) as typeof this.run;
   }
 }
 
@@ -87,6 +118,7 @@ export async function openDatabase(file: string): Promise<Database> {
     const models = defineModels(opened);
     trackChanges(models);
     const atomically = oneAtATime((work) => opened.transaction(work));
+    const damage = watchDamage(opened, path);
     const [header] = await opened.query<{ user_version: number }>('PRAGMA user_version', {
       type: QueryTypes.SELECT,
     });
@@ -101,6 +133,7 @@ export async function openDatabase(file: string): Promise<Database> {
           beginChange(transaction, by, what, at);
           return work(transaction);
         }),
+      damage,
       close: () => opened.close(),
     };
   } catch (error) {
@@ -109,6 +142,21 @@ export async function openDatabase(file: string): Promise<Database> {
     if (error instanceof Problem) throw error;
     throw new Problem('database', await describeDamage(error, path));
   }
+}
+
+/** Remembers when a query finds the file damaged. */
+function watchDamage(sequelize: Sequelize, path: string): () => string | null {
+  let said: string | null = null;
+  const query = sequelize.query.bind(sequelize) as (...asked: unknown[]) => Promise<unknown>;
+  sequelize.query = (async (...asked: unknown[]) => {
+    try {
+      return await query(...asked);
+    } catch (error) {
+      if (isDamage(error)) said ??= await describeDamage(error, path);
+      throw error;
+    }
+  }) as typeof sequelize.query;
+  return () => said;
 }
 
 /**
@@ -148,7 +196,7 @@ async function migrate(sequelize: Sequelize, path: string, applied: string[]): P
     logger: undefined,
   });
   const [next] = await umzug.pending();
-  if (next && applied.length > 0) await copyBefore({ sequelize, path }, next.name);
+  if (next && applied.length > 0) await copyBefore(path, next.name);
   await umzug.up();
 }
 
@@ -193,11 +241,11 @@ export function describeDatabaseError(error: unknown, path: string): string {
 }
 
 /** A consistent copy of the whole database as bytes, taken while it is in use. */
-export async function copyDatabase({ sequelize }: Database): Promise<Buffer> {
+export async function copyDatabase({ path }: Database): Promise<Buffer> {
   const folder = await mkdtemp(join(tmpdir(), 'dirigo-copy-'));
   const file = join(folder, 'copy.db');
   try {
-    await sequelize.query('VACUUM INTO :file', { replacements: { file } });
+    await writeCopy(path, file);
     return await readFile(file);
   } finally {
     await rm(folder, { recursive: true });

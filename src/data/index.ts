@@ -1,4 +1,17 @@
-export { connection } from './connection';
+export { connection, databaseFile, goBack } from './connection';
+export {
+  contentsOf,
+  copiesFolder,
+  copySettings,
+  copyWhenDue,
+  listCopies,
+  makeCopy,
+  newestWhole,
+  setCopiesFolder,
+  type Contents,
+  type Copy,
+} from './copies';
+export { restore } from './restore';
 export {
   addCoach,
   changeCoach,

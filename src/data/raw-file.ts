@@ -1,12 +1,14 @@
 import { existsSync, statSync } from 'node:fs';
-import { chmod, open } from 'node:fs/promises';
+import { chmod, copyFile, mkdtemp, open, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import sqlite3 from 'sqlite3';
 import { APPLICATION_ID } from './application';
 import { MIGRATIONS } from './migrations';
 import { Problem } from './problem';
 
 /** What belongs to a database file while it is in use. */
-export const COMPANIONS = ['-wal', '-shm'] as const;
+export const COMPANIONS = ['-wal', '-shm', '-journal'] as const;
 
 /** Only who runs Dirigo may read what it writes. */
 export const OWN_ONLY = 0o600;
@@ -24,8 +26,31 @@ export interface RawFile {
  * @throws what SQLite says of a file that is none
  */
 export async function readRaw<T>(path: string, work: (file: RawFile) => Promise<T>): Promise<T> {
+  try {
+    return await readAs(path, sqlite3.OPEN_READONLY, work);
+  } catch (error) {
+    if (!/SQLITE_READONLY/.test(String(error))) throw error;
+  }
+  // A program was ended while it wrote: what it left half done can only be taken back by writing, so that a copy is read.
+  const folder = await mkdtemp(join(tmpdir(), 'dirigo-read-'));
+  try {
+    const copy = join(folder, 'copy.db');
+    for (const ending of ['', ...COMPANIONS]) {
+      if (existsSync(path + ending)) await copyFile(path + ending, copy + ending);
+    }
+    return await readAs(copy, sqlite3.OPEN_READWRITE, work);
+  } finally {
+    await rm(folder, { recursive: true });
+  }
+}
+
+async function readAs<T>(
+  path: string,
+  mode: number,
+  work: (file: RawFile) => Promise<T>,
+): Promise<T> {
   const database = await new Promise<sqlite3.Database>((resolve, reject) => {
-    const opened: sqlite3.Database = new sqlite3.Database(path, sqlite3.OPEN_READONLY, (error) =>
+    const opened: sqlite3.Database = new sqlite3.Database(path, mode, (error) =>
       error ? reject(error) : resolve(opened),
     );
   });

@@ -298,7 +298,11 @@ async function recordPutt(
   if (await ownPutt(database, recording, id)) return false;
   refuseFinished(recording, knowing);
   checkPutt(recording, { outcomes, points, place: place ?? null });
-  const position = 1 + (await database.models.putt.count({ where: { runId }, transaction }));
+  const last = await database.models.putt.max<number | null, PuttRow>('position', {
+    where: { runId },
+    transaction,
+  });
+  const position = 1 + (last ?? 0);
   await database.models.putt.create(
     {
       id,

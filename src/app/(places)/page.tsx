@@ -2,7 +2,7 @@ import { format, formatDistance } from 'date-fns';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { tallyRuns } from '@/core/drill';
-import { counted, listSessions, listStudents, ownView } from '@/data';
+import { copySettings, counted, listSessions, listStudents, ownView } from '@/data';
 import { todayOf } from '@/features/programme/today';
 import { Coming, Reminders, tomorrowWords } from '@/features/programme/today-parts';
 import { startOptions } from '@/features/session/options';
@@ -21,6 +21,7 @@ export default async function TodayPage() {
     listSessions(database, principal, { limit: 10 }),
   ]);
   const { zone } = coach.settings;
+  const { failed } = await copySettings(database.path);
   const { today, coming, tomorrow, overdue, due } = await todayOf(
     database,
     principal,
@@ -58,6 +59,14 @@ export default async function TodayPage() {
         <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_380px] lg:grid-rows-[auto_1fr] lg:divide-y-0">
           {/* On a phone, who comes stands above the start of a session, the rest below it. */}
           <div className="lg:col-start-1">
+            {failed && asking.as === 'head' && (
+              <Link
+                href="/records/copies"
+                className="mx-4 mt-4 block border-2 border-warn bg-sheet px-3 py-2 text-[16px] underline underline-offset-4 md:mx-7"
+              >
+                {failed.message}
+              </Link>
+            )}
             {coming.length > 0 && (
               <Part title="Who comes">
                 <Coming dates={coming} nameOf={nameOf} />

@@ -97,6 +97,8 @@ async function onDevice<T>(work: (device: Device) => Promise<T>): Promise<T> {
 const put = (runId: string, event: WireEvent): Promise<unknown> =>
   onDevice((device) => {
     const transaction = device.transaction('events', 'readwrite', { durability: 'strict' });
+    // Told by the other, when it is aborted.
+    transaction.done.catch(() => undefined);
     return Promise.all([transaction.store.add({ runId, event }), transaction.done]);
   });
 

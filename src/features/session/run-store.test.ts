@@ -235,6 +235,20 @@ describe('a run on a screen', () => {
     expect(store.view()).toMatchObject({ saving: { state: 'saved' }, unsaved: 0 });
   });
 
+  it('keeps and sends again what the device was emptied of', async () => {
+    const { ports, tell, state, device, server } = world();
+    const store = runStore('run', EMPTY, tell, ports);
+    await store.open();
+    state.dead = true;
+    ['a', 'b'].forEach((gate) => store.log({ outcomes: { gate } }));
+    await settled();
+    device.splice(0);
+    state.dead = false;
+    expect(await store.flush()).toBe(true);
+    expect(server().putts.map(({ outcomes }) => outcomes.gate)).toEqual(['a', 'b']);
+    expect(store.view()).toMatchObject({ saving: { state: 'saved' }, unsaved: 0 });
+  });
+
   it('sets aside all that waits only when it is asked to', async () => {
     const { ports, tell, state, device } = world();
     const store = runStore('run', EMPTY, tell, ports);

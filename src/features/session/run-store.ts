@@ -134,6 +134,15 @@ export function runStore(
     logged = unacknowledged(logged, saved).filter(({ type, id }) => !refused.has(`${type} ${id}`));
   };
 
+  /** Keeps again what was on the device, is there no more, and never reached the server: somebody has emptied it. */
+  const keepAgain = async (left: WireEvent[]): Promise<boolean> => {
+    if (entering > 0) return false;
+    const there = new Set(left.map(({ type, id }) => `${type} ${id}`));
+    const gone = logged.filter(({ type, id }) => !there.has(`${type} ${id}`));
+    for (const event of gone) await ports.enqueue(runId, event);
+    return gone.length > 0;
+  };
+
   const flush = async (): Promise<boolean> => {
     let refused = false;
     try {
@@ -154,6 +163,7 @@ export function runStore(
         show();
         return false;
       }
+      if (await keepAgain(left)) return await flush();
       saving = pending.length === 0 ? { state: 'saved' } : { state: 'waiting', since: 'now' };
       show();
       return left.length === 0;

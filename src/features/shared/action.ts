@@ -5,6 +5,7 @@ import {
   Problem,
   ROLES,
   connection,
+  describeDatabaseError,
   type CoachPrincipal,
   type Database,
   type Role,
@@ -143,5 +144,8 @@ export const sharingSchema = z.object({ id: z.uuid(), shared: z.boolean() });
 export function messageFor(error: unknown): string {
   if (error instanceof Problem) return error.message;
   console.error(error);
+  if (/SQLITE_(FULL|READONLY|BUSY|IOERR|CORRUPT)|ENOSPC/.test(String(error))) {
+    return describeDatabaseError(error, 'The database');
+  }
   return 'This could not be done, and nothing was changed. Try again; if it stays so, restart Dirigo.';
 }

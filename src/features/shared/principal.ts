@@ -16,6 +16,9 @@ import { askingAddress, countTry, waitOf } from './limits';
 /** Names under which this machine reaches itself. */
 const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
+/** Whether a host is this machine itself. */
+export const isLoopback = (host: string): boolean => LOOPBACK.test(host);
+
 /**
  * Whether this request needs no sign-in: the demo on this machine itself, which holds made-up people only. Whatever is served
  * to others always asks.
@@ -23,7 +26,7 @@ const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 async function isOpen(): Promise<boolean> {
   const { DIRIGO_OPEN, DIRIGO_ORIGIN, DIRIGO_HOME, DIRIGO_NETWORK } = process.env;
   if (DIRIGO_OPEN !== '1' || DIRIGO_ORIGIN || DIRIGO_HOME || DIRIGO_NETWORK) return false;
-  return LOOPBACK.test((await headers()).get('host') ?? '');
+  return isLoopback((await headers()).get('host') ?? '');
 }
 
 /** The coach who asks, by the cookie of a device that is signed in; null for a stranger. The one place that says so. */

@@ -23,7 +23,10 @@ import {
  */
 export async function coachContext(least: Role = 'assistant') {
   await untilRequested();
-  const database = await connection();
+  const database = await connection().catch((error: unknown) => {
+    if (error instanceof Problem) redirect('/trouble');
+    throw error;
+  });
   const principal = await askingCoach();
   if (!principal) {
     const path = (await headers()).get('x-path') ?? '/';

@@ -1,9 +1,10 @@
-import { relative } from 'node:path';
+import { formatDistance } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { listStudents } from '@/data';
+import { copySettings, listCopies, listStudents } from '@/data';
 import { ROLE_WORDS } from '@/features/academy/role-words';
 import { SettingsForm } from '@/features/records/settings-form';
+import { shownPath } from '@/features/records/shown-path';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 import { showLength } from '@/core/units';
@@ -11,16 +12,13 @@ import { Button } from '@/ui/button';
 
 export const metadata: Metadata = { title: 'Records' };
 
-/** Short when the file lies below the folder Dirigo was started in. */
-function shownPath(path: string): string {
-  const below = relative(process.cwd(), path);
-  return below.startsWith('..') ? path : below;
-}
-
 export default async function RecordsPage() {
   const { database, principal, coach, units } = await coachContext();
   const students = await listStudents(database, principal);
   const putts = await database.models.putt.count();
+  const { path } = database;
+  const newest = (await listCopies(path)).find(({ kind }) => kind === 'copy');
+  const { failed } = await copySettings(path);
   return (
     <>
       <PlaceHead title="Records" sub="your ways, and where your records lie" />
@@ -73,11 +71,24 @@ export default async function RecordsPage() {
               <p className="border border-rule bg-sheet px-3 py-2 text-sm break-all">
                 {shownPath(database.path)}
               </p>
+              {failed ? (
+                <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
+                  {failed.message}
+                </p>
+              ) : (
+                <p className="text-[16px]">
+                  {newest
+                    ? `The newest copy was made ${formatDistance(newest.madeAt, new Date(), { addSuffix: true })}, and checked.`
+                    : 'No copy yet: the first is made by itself, soon.'}
+                </p>
+              )}
               <p className="text-[15px] text-ink2">
-                Dirigo sends nothing away from this machine by itself. A copy holds everything;
-                Dirigo opens it again when you name it in DIRIGO_DB.
+                Dirigo sends nothing away from this machine by itself.
               </p>
-              <div>
+              <div className="flex flex-wrap gap-2.5">
+                <Button asChild>
+                  <Link href="/records/copies">Copies, and going back</Link>
+                </Button>
                 <Button asChild>
                   <a href="/records/copy" download>
                     Take a copy
