@@ -82,6 +82,7 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
     '/records',
     '/records/sign-in',
     '/records/academy',
+    '/records/copies',
   ];
   const onGreen = [
     '/',

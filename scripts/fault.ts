@@ -1,146 +1,60 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { v4 } from 'uuid';
-import { DEFAULT_PUTT } from '@/core/green';
-import { bareDetails } from '@/core/drill';
-import { ballGateLayout } from '@/core/layout';
-import { STANDARD_FITTING } from '@/core/people';
+import { chromium } from '@playwright/test';
 import { chance } from '@/core/simulate';
-import {
-  addDrill,
-  addStudent,
-  headCoach,
-  getSession,
-  openDatabase,
-  startSession,
-  type Database,
-} from '@/data';
-import { serve, type OwnServer } from '../e2e/server';
+import { FAULTS, faultSession, tryFault } from '../e2e/faults';
+import { serve } from '../e2e/server';
+import { fileFaults, inFolder } from './fault-files';
+import { killsAndDrops } from './fault-kills';
 
-/**
- * Logs putts through the real HTTP border while the server is killed at random and requests are dropped and sent again,
- * then compares what is on disk with what was logged: none lost, none doubled, order kept. Needs a build.
- */
+/** Tries everything that once lost putts or broke a file, and prints what comes of it. Needs a build. */
 const { values } = parseArgs({
   options: {
     putts: { type: 'string', default: '2000' },
     kills: { type: 'string', default: '20' },
+    every: { type: 'string', default: '1' },
     seed: { type: 'string', default: '1' },
   },
 });
-const PUTTS = Number(values.putts);
-const KILLS = Number(values.kills);
-const PORT = 3461;
-const random = chance(Number(values.seed));
-const OUTCOMES = ['clear', 'left', 'right'] as const;
 
-interface Event {
-  type: 'putt';
-  id: string;
-  outcomes: { gate: string };
-  at: string;
+function row(tried: string, must: string, said: string, ok: boolean): void {
+  console.log(`| ${tried} | ${must} | ${said} | ${ok ? 'yes' : '**no**'} |`);
+  if (!ok) process.exitCode = 1;
 }
 
-async function prepare(database: Database) {
-  const principal = await headCoach(database);
-  const studentId = await addStudent(database, principal, {
-    name: 'Fault',
-    level: 'steady',
-    notes: '',
-    kit: [],
-    putter: STANDARD_FITTING,
-    hand: 'right',
-    school: 'arc',
-    seated: false,
+async function browsers(): Promise<void> {
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox'],
   });
-  const gate = { distance: 0.4572, gap: 0.06, shank: 0.005 };
-  const layout = ballGateLayout(DEFAULT_PUTT, gate);
-  const now = new Date();
-  const kept = { name: 'Fault gate', layout, details: bareDetails() };
-  const drillId = await addDrill(database, principal, kept, now);
-  const sessionId = await startSession(database, principal, { studentId, drillId, startedAt: now });
-  const [run] = (await getSession(database, principal, sessionId)).runs;
-  return { principal, sessionId, runId: run!.id };
-}
-
-const counts = { kills: 0, dropped: 0, repeated: 0, refused: 0, requests: 0 };
-
-/** One request, dropped by the sender now and then; true when the server has acknowledged it. */
-async function send(url: string, events: Event[]): Promise<boolean> {
-  counts.requests += 1;
-  const drop = random.uniform() < 0.15;
-  const patience = drop ? 1 + 12 * random.uniform() : 5000;
-  try {
-    const response = await fetch(url, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', origin: new URL(url).origin },
-      body: JSON.stringify({ events }),
-      signal: AbortSignal.timeout(patience),
-    });
-    return ((await response.json()) as { ok: boolean }).ok;
-  } catch {
-    if (drop) counts.dropped += 1;
-    else counts.refused += 1;
-    return false;
-  }
+  await inFolder(async (file) => {
+    const server = await serve(3465, file);
+    const page = await (await browser.newContext({ baseURL: server.url })).newPage();
+    const session = await faultSession(page, 'Fault Weir');
+    for (const fault of FAULTS) {
+      const said = await tryFault(browser, session, fault).then(
+        ({ logged, kept }) => ({
+          words: `${kept} of ${logged} on the server`,
+          ok: kept === logged,
+        }),
+        (error: Error) => ({ words: error.message.split('\n')[0]!, ok: false }),
+      );
+      row(fault.tried, fault.must, said.words, said.ok);
+    }
+    await server.kill();
+  });
+  await browser.close();
 }
 
 async function main(): Promise<void> {
-  const folder = mkdtempSync(join(tmpdir(), 'dirigo-fault-'));
-  const file = join(folder, 'fault.db');
-  const prepared = await openDatabase(file);
-  const { principal, sessionId, runId } = await prepare(prepared);
-  await prepared.close();
-
-  const events = Array.from({ length: PUTTS }, (_, index): Event => ({
-    type: 'putt',
-    id: v4(),
-    outcomes: { gate: OUTCOMES[Math.floor(3 * random.uniform())]! },
-    at: new Date(Date.now() + index).toISOString(),
-  }));
-  let server: OwnServer = await serve(PORT, file);
-  const url = `${server.url}/api/runs/${runId}/putts`;
-  let acknowledged = 0;
-  let over = false;
-  const killer = (async () => {
-    while (!over) {
-      await new Promise((resolve) => setTimeout(resolve, 60 + 900 * random.uniform()));
-      if (over || counts.kills >= 3 * KILLS) break;
-      await server.kill();
-      counts.kills += 1;
-      server = await serve(PORT, file);
-    }
-  })();
-  while (acknowledged < PUTTS || counts.kills < KILLS) {
-    const batch = events.slice(acknowledged, acknowledged + 1 + Math.floor(12 * random.uniform()));
-    const ok = await send(url, batch.length > 0 ? batch : events.slice(-5));
-    if (ok && random.uniform() < 0.2) {
-      counts.repeated += 1;
-      await send(url, batch);
-    }
-    if (ok) acknowledged = Math.min(PUTTS, acknowledged + batch.length);
-    else await new Promise((resolve) => setTimeout(resolve, 25));
+  const random = chance(Number(values.seed));
+  console.log('| tried | must be | is | holds |\n|---|---|---|---|');
+  await browsers();
+  for (const { tried, must, run } of fileFaults(Number(values.every))) {
+    const { said, ok } = await inFolder((file) => run(file, random));
+    row(tried, must, said, ok);
   }
-  over = true;
-  await killer;
-  await server.kill();
-
-  const database = await openDatabase(file);
-  const [run] = (await getSession(database, principal, sessionId)).runs;
-  const saved = run!.putts.map(({ id, outcomes }) => `${id} ${outcomes.gate}`);
-  const logged = events.map(({ id, outcomes }) => `${id} ${outcomes.gate}`);
-  await database.close();
-  rmSync(folder, { recursive: true, force: true });
-  const lost = logged.filter((one) => !saved.includes(one)).length;
-  const doubled = saved.length - new Set(saved).size;
-  const inOrder = saved.every((one, index) => one === logged[index]);
-  console.log(
-    `${PUTTS} putts in ${counts.requests} requests: ${counts.kills} kills, ${counts.dropped} dropped, ${counts.refused} unanswered, ${counts.repeated} repeated.`,
-  );
-  console.log(`lost ${lost}, doubled ${doubled}, order ${inOrder ? 'kept' : 'broken'}.`);
-  if (lost > 0 || doubled > 0 || !inOrder) process.exitCode = 1;
+  const { said, ok } = await killsAndDrops(Number(values.putts), Number(values.kills), random);
+  row('a server killed, requests dropped and repeated', 'none lost, none doubled', said, ok);
 }
 
 void main();

@@ -153,9 +153,9 @@ describe('a migration', () => {
     await older(MIGRATIONS.length - 1);
     const before = join(folder, 'before');
     copyFileSync(file, before);
-    // Every third sync of the last migration here; all of all of them in the fault run.
+    // Every fourth sync of the last migration here; all of all of them in the fault run.
     let killed = 0;
-    for (let sync = 1; ; sync += 3) {
+    for (let sync = 1; ; sync += 4) {
       for (const name of readdirSync(folder)) {
         if (name.startsWith('coach.db')) rmSync(join(folder, name));
       }

@@ -292,9 +292,7 @@ export function PlayerScreen({
             <SavingSign view={view} />
           </div>
           <Refusal
-            saving={view.saving}
-            unsaved={view.unsaved}
-            finished={view.finished}
+            view={view}
             onReopen={() =>
               work(async () => {
                 if (showErrors(await ways.reopen(sessionId))) await store.flush();

@@ -56,11 +56,13 @@ function world() {
       }
       const bad = events.filter(({ id }) => id === state.bad);
       const good = events.filter(({ id }) => id !== state.bad);
-      const before = new Set(server.putts.map(({ id }) => id));
+      const before = new Map(server.putts.map((putt) => [putt.id, JSON.stringify(putt)]));
       server = merge(server, good);
       if (good.length > 0) revision += 1;
       const whole = since === null;
-      const putts = server.putts.filter(({ id }) => whole || !before.has(id) || fresh.has(id));
+      const putts = server.putts.filter(
+        (putt) => whole || before.get(putt.id) !== JSON.stringify(putt) || fresh.has(putt.id),
+      );
       fresh.clear();
       exchanged.push([since?.revision ?? null, putts.length]);
       return {

@@ -96,6 +96,7 @@ export function runStore(
   let entering = 0;
   let position: WirePosition | null = null;
   let aside: SetAside[] = [];
+  const keptAgain = new Set<WireEvent>();
   const known = new Set(initial.putts.map(({ id }) => id));
   const listeners = new Set<() => void>();
 
@@ -138,8 +139,13 @@ export function runStore(
   const keepAgain = async (left: WireEvent[]): Promise<boolean> => {
     if (entering > 0) return false;
     const there = new Set(left.map(({ type, id }) => `${type} ${id}`));
-    const gone = logged.filter(({ type, id }) => !there.has(`${type} ${id}`));
-    for (const event of gone) await ports.enqueue(runId, event);
+    const gone = logged.filter(
+      (event) => !there.has(`${event.type} ${event.id}`) && !keptAgain.has(event),
+    );
+    for (const event of gone) {
+      keptAgain.add(event);
+      await ports.enqueue(runId, event);
+    }
     return gone.length > 0;
   };
 

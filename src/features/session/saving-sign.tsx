@@ -3,7 +3,7 @@
 import clsx from 'clsx';
 import Link from 'next/link';
 import { Button } from '@/ui/button';
-import type { RunView, Saving } from './run-store';
+import type { RunView } from './run-store';
 
 function savingWords({ saving, unsaved, entering, kept }: RunView): string {
   switch (saving.state) {
@@ -34,23 +34,19 @@ export function SavingSign({ view }: { view: RunView }) {
       )}
     >
       {savingWords(view)}
-      {!kept && <span className="block bg-warn px-1.5 text-sheet">not kept on this device</span>}
+      {!kept && <span className="block bg-line px-1.5 text-sheet">not kept on this device</span>}
     </p>
   );
 }
 
 /** What the server would not take, and what can be done. */
 export function Refusal({
-  saving,
-  unsaved,
-  finished,
+  view: { saving, unsaved, finished, kept },
   sessionId,
   onReopen,
   onSetAside,
 }: {
-  saving: Saving;
-  unsaved: number;
-  finished: boolean;
+  view: RunView;
   sessionId: string;
   onReopen: () => void;
   onSetAside: () => void;
@@ -58,7 +54,8 @@ export function Refusal({
   if (saving.state === 'waiting' && saving.message) {
     return (
       <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
-        {saving.message} What is logged is kept here, and sent again by itself.
+        {saving.message} What is logged is {kept ? 'kept here' : 'in this page only: leave it open'}
+        , and sent again by itself.
       </p>
     );
   }

@@ -145,7 +145,8 @@ export function messageFor(error: unknown): string {
   if (error instanceof Problem) return error.message;
   console.error(error);
   if (/SQLITE_(FULL|READONLY|BUSY|IOERR|CORRUPT)|ENOSPC/.test(String(error))) {
-    return describeDatabaseError(error, 'The database');
+    const said = describeDatabaseError(error, 'the database');
+    return said.charAt(0).toUpperCase() + said.slice(1);
   }
   return 'This could not be done, and nothing was changed. Try again; if it stays so, restart Dirigo.';
 }
