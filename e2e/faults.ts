@@ -6,6 +6,8 @@ import type { Browser, BrowserContext } from '@playwright/test';
 export interface Fault {
   tried: string;
   must: string;
+  /** Takes half a minute: for the fault run only, the queue's own tests have it too. */
+  long?: true;
   /** Makes ready whatever goes wrong, before the page is opened. */
   before?(context: BrowserContext, session: string): Promise<void>;
   /** Logs, on an opened session, with what goes wrong; answers with how many putts were logged. */
@@ -125,6 +127,7 @@ export const FAULTS: Fault[] = [
   {
     tried: '501 putts made offline',
     must: 'sent, in batches',
+    long: true,
     log: async (page, context) => {
       await context.setOffline(true);
       await logByKeys(page, 'C'.repeat(501));

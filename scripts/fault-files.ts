@@ -12,7 +12,6 @@ import {
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Sequelize } from 'sequelize';
-import { STANDARD_FITTING } from '@/core/people';
 import type { Chance } from '@/core/simulate';
 import {
   addStudent,
@@ -23,6 +22,7 @@ import {
   openDatabase,
   restore,
 } from '@/data';
+import { TEST_STUDENT } from '@/data/test-book';
 import { MIGRATIONS } from '@/data/migrations';
 
 /** What was tried on a file, and what came of it. */
@@ -51,16 +51,7 @@ async function raw(file: string, statements: string[]): Promise<void> {
 /** A book with one student in it, open. */
 async function written(file: string) {
   const database = await openDatabase(file);
-  await addStudent(database, await headCoach(database), {
-    name: 'Fault',
-    level: 'steady',
-    notes: '',
-    kit: [],
-    putter: STANDARD_FITTING,
-    hand: 'right',
-    school: 'arc',
-    seated: false,
-  });
+  await addStudent(database, await headCoach(database), { ...TEST_STUDENT, name: 'Fault' });
   return database;
 }
 

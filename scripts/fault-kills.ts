@@ -5,7 +5,6 @@ import { v4 } from 'uuid';
 import { DEFAULT_PUTT } from '@/core/green';
 import { bareDetails } from '@/core/drill';
 import { ballGateLayout } from '@/core/layout';
-import { STANDARD_FITTING } from '@/core/people';
 import { type Chance } from '@/core/simulate';
 import {
   addDrill,
@@ -16,6 +15,7 @@ import {
   startSession,
   type Database,
 } from '@/data';
+import { TEST_STUDENT } from '@/data/test-book';
 import { serve, type OwnServer } from '../e2e/server';
 
 const PORT = 3461;
@@ -30,16 +30,7 @@ interface Event {
 
 async function prepare(database: Database) {
   const principal = await headCoach(database);
-  const studentId = await addStudent(database, principal, {
-    name: 'Fault',
-    level: 'steady',
-    notes: '',
-    kit: [],
-    putter: STANDARD_FITTING,
-    hand: 'right',
-    school: 'arc',
-    seated: false,
-  });
+  const studentId = await addStudent(database, principal, { ...TEST_STUDENT, name: 'Fault' });
   const gate = { distance: 0.4572, gap: 0.06, shank: 0.005 };
   const layout = ballGateLayout(DEFAULT_PUTT, gate);
   const now = new Date();

@@ -6,7 +6,6 @@ import { v4 } from 'uuid';
 import { bareDetails } from '@/core/drill';
 import { DEFAULT_PUTT } from '@/core/green';
 import { ballGateLayout } from '@/core/layout';
-import { STANDARD_FITTING } from '@/core/people';
 import {
   addCoach,
   addDrill,
@@ -19,6 +18,7 @@ import {
   signIn,
   startSession,
 } from '@/data';
+import { TEST_STUDENT } from '@/data/test-book';
 import { serve } from '../e2e/server';
 
 /**
@@ -61,14 +61,8 @@ async function main(): Promise<void> {
     const id = await addCoach(database, head, { name, role: 'coach' });
     const coach = await coachPrincipal(database, id);
     const studentId = await addStudent(database, coach, {
+      ...TEST_STUDENT,
       name: `Student ${number + 1}`,
-      level: 'steady',
-      notes: '',
-      kit: [],
-      putter: STANDARD_FITTING,
-      hand: 'right',
-      school: 'arc',
-      seated: false,
     });
     const details = bareDetails();
     const drillId = await addDrill(database, coach, { name: 'Gate', layout, details }, at);

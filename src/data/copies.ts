@@ -4,7 +4,6 @@ import {
   copyFile,
   link,
   mkdir,
-  open,
   readFile,
   readdir,
   rename,
@@ -15,7 +14,7 @@ import {
 import { basename, dirname, isAbsolute, join } from 'node:path';
 import { z } from 'zod';
 import { Problem } from './problem';
-import { OWN_ONLY, inspectFile, readRaw } from './raw-file';
+import { OWN_ONLY, inspectFile, readRaw, toDisk } from './raw-file';
 
 /** How many copies stay: the newest of each of so many hours, days and weeks that have one. */
 export const STAYING = { hour: 24, day: 14, week: 8 } as const;
@@ -216,16 +215,6 @@ export async function writeCopy(path: string, file: string): Promise<void> {
     await link(part, file);
   } finally {
     await rm(part, { force: true });
-  }
-}
-
-/** Waits until a file lies on its disk. */
-async function toDisk(file: string): Promise<void> {
-  const handle = await open(file, 'r');
-  try {
-    await handle.sync();
-  } finally {
-    await handle.close();
   }
 }
 

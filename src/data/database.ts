@@ -77,6 +77,7 @@ class WaitingDatabase extends sqlite3.Database {
 interface Connections {
   getConnection(options?: { uuid?: string }): Promise<unknown>;
   releaseConnection(connection: unknown, force?: boolean): void;
+  destroyConnection(connection: sqlite3.Database): Promise<void>;
 }
 
 /** One connection writes, and stays open: a new one for each transaction would cost more than the transaction. */
@@ -85,6 +86,11 @@ function oneWriter(sequelize: Sequelize): void {
   const acquire = connections.getConnection.bind(connections);
   connections.getConnection = (options) => acquire({ uuid: options?.uuid ? 'writer' : 'default' });
   connections.releaseConnection = () => undefined;
+  // Asked for when a transaction could not be ended, on a full disk: what it left open would stop the next.
+  connections.destroyConnection = (connection) =>
+    new Promise((resolve) => {
+      connection.run('ROLLBACK', () => resolve());
+    });
 }
 
 /**

@@ -114,6 +114,30 @@ describe('a damaged file', () => {
   }, 60_000);
 });
 
+describe('a transaction that cannot be ended', () => {
+  it('leaves nothing behind, and the next goes on', async () => {
+    const quiet = jest.spyOn(console, 'warn').mockImplementation(() => undefined);
+    const database = await openDatabase(file);
+    const head = await headCoach(database);
+    await expect(
+      database.atomically(async (transaction) => {
+        // What is wrong with a foreign key is said at the very end: as a full disk would.
+        await database.sequelize.query('PRAGMA defer_foreign_keys = ON', { transaction });
+        await database.sequelize.query(
+          `INSERT INTO putter (id, studentId, headLength, headDepth) VALUES ('p', 'nobody', 0.1, 0.03)`,
+          { transaction },
+        );
+      }),
+    ).rejects.toThrow(/FOREIGN KEY/i);
+    expect(quiet).toHaveBeenCalled();
+    quiet.mockRestore();
+    expect(await database.models.putter.count()).toBe(0);
+    await addStudent(database, head, TEST_STUDENT);
+    expect(await listStudents(database, head)).toHaveLength(1);
+    await database.close();
+  });
+});
+
 describe('a migration', () => {
   /** A book as it was before the last so many migrations. */
   async function older(count: number): Promise<void> {

@@ -143,3 +143,13 @@ export async function ownOnly(path: string): Promise<void> {
     if (existsSync(file)) await chmod(file, OWN_ONLY);
   }
 }
+
+/** Waits until a file, or the names in a folder, lie on their disk. */
+export async function toDisk(path: string): Promise<void> {
+  const handle = await open(path, 'r');
+  try {
+    await handle.sync();
+  } finally {
+    await handle.close();
+  }
+}

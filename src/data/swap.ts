@@ -1,24 +1,14 @@
 import { existsSync } from 'node:fs';
-import { open, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { z } from 'zod';
-import { COMPANIONS, OWN_ONLY } from './raw-file';
+import { COMPANIONS, OWN_ONLY, toDisk } from './raw-file';
 
 /** What takes the place of a database file, and the name under which what was there is kept. */
 const swapSchema = z.object({ incoming: z.string(), replaced: z.string() });
 type Swap = z.infer<typeof swapSchema>;
 
 const journal = (path: string): string => `${path}.swap`;
-
-/** Waits until a folder's names are on its disk. */
-async function syncFolder(folder: string): Promise<void> {
-  const handle = await open(folder, 'r');
-  try {
-    await handle.sync();
-  } finally {
-    await handle.close();
-  }
-}
 
 /**
  * Puts one database file in the place of another, which is kept under a name of its own with all that belongs to it. What is
@@ -31,7 +21,7 @@ export async function swapFiles(path: string, swap: Swap): Promise<void> {
   const part = `${journal(path)}.part`;
   await writeFile(part, JSON.stringify(swap), { mode: OWN_ONLY, flush: true });
   await rename(part, journal(path));
-  await syncFolder(dirname(path));
+  await toDisk(dirname(path));
   await finishSwap(path);
 }
 
@@ -44,7 +34,7 @@ export async function finishSwap(path: string): Promise<void> {
       if (existsSync(path + ending)) await rename(path + ending, swap.replaced + ending);
     }
     await rename(swap.incoming, path);
-    await syncFolder(dirname(path));
+    await toDisk(dirname(path));
   }
   await rm(journal(path));
 }
