@@ -6,7 +6,8 @@ export default defineConfig({
   outputDir: 'test-results',
   forbidOnly: !!process.env.CI,
   workers: WORKERS,
-  retries: 0,
+  // A slow machine can make one wait too short; the list names each that passed only the second time.
+  retries: 1,
   timeout: 120_000,
   expect: { timeout: 15_000 },
   reporter: [['list']],
