@@ -75,6 +75,7 @@ class WaitingDatabase extends sqlite3.Database {
 
 /** The part of Sequelize that opens connections; its types leave it out. */
 interface Connections {
+  connections: Record<string, sqlite3.Database | undefined>;
   getConnection(options?: { uuid?: string }): Promise<unknown>;
   releaseConnection(connection: unknown, force?: boolean): void;
   destroyConnection(connection: sqlite3.Database): Promise<void>;
@@ -91,6 +92,18 @@ function oneWriter(sequelize: Sequelize): void {
     new Promise((resolve) => {
       connection.run('ROLLBACK', () => resolve());
     });
+}
+
+/**
+ * Closes the connection that writes before the other: of two that close at once neither may be the last, which is the one that
+ * puts what lies in the second file into the first.
+ */
+async function closeInTurn(sequelize: Sequelize): Promise<void> {
+  const { connections } = sequelize.connectionManager as unknown as Connections;
+  const { writer } = connections;
+  delete connections.writer;
+  if (writer) await new Promise<void>((resolve) => writer.close(() => resolve()));
+  await sequelize.close();
 }
 
 /**
@@ -140,7 +153,7 @@ export async function openDatabase(file: string): Promise<Database> {
           return work(transaction);
         }),
       damage,
-      close: () => opened.close(),
+      close: () => closeInTurn(opened),
     };
   } catch (error) {
     // Not waited for: a connection that never opened never says that it has closed.
