@@ -117,7 +117,8 @@ test('a file that is not a database is named at start, left as it is, and no sta
   const server = await serve(3432, file);
   const page = await browser.newPage({ baseURL: server.url });
   await page.goto('/');
-  await expect(page.getByText('This page could not be made')).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The records cannot be read');
+  await expect(page.getByText('letter.db is not a Dirigo database.')).toBeVisible();
   await expect(page.locator('body')).not.toContainText('SQLITE');
   await page.close();
   await server.kill();
