@@ -43,11 +43,6 @@ export async function goBack(from: string, at: Date): Promise<Restored> {
   const open = await connection();
   const { path } = open;
   const swapping = open.close().then(() => restore(path, from, at));
-  await keep(
-    swapping.then(
-      () => openDatabase(path),
-      () => openDatabase(path),
-    ),
-  );
+  await keep(swapping.catch(() => undefined).then(() => openDatabase(path)));
   return swapping;
 }

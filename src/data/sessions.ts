@@ -304,7 +304,9 @@ export async function finishSession(
       transaction,
     });
     if (putts === 0) {
-      await session.update({ finishedAt, abandonedAt: finishedAt }, { transaction });
+      if (!session.finishedAt) {
+        await session.update({ finishedAt, abandonedAt: finishedAt }, { transaction });
+      }
       return 'empty';
     }
     if (!session.finishedAt) await session.update({ finishedAt }, { transaction });

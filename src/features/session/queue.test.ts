@@ -81,16 +81,24 @@ describe('what was logged', () => {
   it('is sent without the browser’s locks, one sender at a time', async () => {
     withLocks(undefined);
     await queue.enqueue(RUN, putt('a'));
-    let running = 0;
-    let most = 0;
+    let sends = 0;
+    let begun = () => undefined as void;
+    let end = () => undefined as void;
+    const sending = new Promise<void>((resolve) => (begun = resolve));
+    const answered = new Promise<void>((resolve) => (end = resolve));
     const send = async () => {
-      most = Math.max(most, ++running);
-      await new Promise((resolve) => setTimeout(resolve, 5));
-      running -= 1;
+      sends += 1;
+      begun();
+      await answered;
       return taken();
     };
-    await Promise.all([queue.drain(RUN, send), queue.drain(RUN, send)]);
-    expect(most).toBe(1);
+    const both = [queue.drain(RUN, send), queue.drain(RUN, send)];
+    await sending;
+    // Long enough for the other to have read what is pending, were it not waiting.
+    for (let read = 0; read < 3; read++) await queue.pendingEvents(RUN);
+    expect(sends).toBe(1);
+    end();
+    await Promise.all(both);
     expect(await queue.pendingEvents(RUN)).toEqual([]);
   });
 });

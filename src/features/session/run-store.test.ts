@@ -98,7 +98,7 @@ function world() {
 }
 
 /** Until everything under way has been done. */
-const settled = () => new Promise((resolve) => setTimeout(resolve, 5));
+const settled = () => new Promise((resolve) => setImmediate(resolve));
 const clear = { outcomes: { gate: 'clear' } };
 
 describe('a run on a screen', () => {
