@@ -17,6 +17,7 @@ const { values } = parseArgs({
     port: { type: 'string', default: process.env.PORT ?? '3000' },
     network: { type: 'boolean', default: false },
     address: { type: 'string' },
+    dev: { type: 'boolean', default: false },
   },
 });
 const port = Number(values.port);
@@ -70,17 +71,19 @@ const listening = (server, onPort, host) =>
   });
 
 const { address, host, tls, welcome } = await ways();
-process.env.DIRIGO_BUILD ??= readFileSync('.next/BUILD_ID', 'utf8').trim();
+process.env.DIRIGO_BUILD ??= values.dev
+  ? 'development'
+  : readFileSync('.next/BUILD_ID', 'utf8').trim();
 // Read once the names are set: what the application is built of reads them too.
 const { default: next } = await import('next');
-const app = next({ dev: false, hostname: '127.0.0.1', port });
+const app = next({ dev: values.dev, hostname: '127.0.0.1', port });
 await app.prepare();
 const handle = app.getRequestHandler();
 
 const answer = (request, response) => {
   const refused = refusal(request, behind);
   if (refused) refuse(response, refused);
-  else void handle(request, response);
+  else if (!globalThis.dirigoAnswers(request, response)) void handle(request, response);
 };
 const server = tls ? createHttps({ ...PATIENCE, ...tls }, answer) : createHttp(PATIENCE, answer);
 limit(server);

@@ -1,6 +1,10 @@
-/** What the server does by itself while it runs. */
+/** What the server does by itself while it runs, and what it answers ahead of the framework. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
-  const { copyByItself } = await import('./features/records/copy-by-itself');
+  const [{ copyByItself }, { answerPutts }] = await Promise.all([
+    import('./features/records/copy-by-itself'),
+    import('./features/session/putts-answer'),
+  ]);
   copyByItself();
+  Object.assign(globalThis, { dirigoAnswers: answerPutts });
 }

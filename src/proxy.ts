@@ -1,5 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { refusedAs } from '@/features/shared/border';
+import { FOREIGN, guarding, refusedAs } from '@/features/shared/border';
 
 function contentPolicy(nonce: string): string {
   const development = process.env.NODE_ENV === 'development';
@@ -34,10 +34,7 @@ export function proxy(request: NextRequest): NextResponse {
   );
   // The framework hands an action that a page does not know on to the page that does, as a request of its own: nobody else may.
   if (refused || sent.has('x-action-forwarded')) {
-    return NextResponse.json(
-      { ok: false, code: 'foreign', message: 'This came from another site and was refused.' },
-      { status: 403 },
-    );
+    return NextResponse.json(FOREIGN, { status: 403 });
   }
   // No address of ours holds characters that cannot be seen.
   if (/%(0[0-9a-f]|1[0-9a-f]|7f)/i.test(nextUrl.pathname)) {
@@ -51,17 +48,7 @@ export function proxy(request: NextRequest): NextResponse {
   headers.set('content-security-policy', policy);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set('content-security-policy', policy);
-  response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('x-frame-options', 'DENY');
-  if (process.env.DIRIGO_SECURE === '1') {
-    response.headers.set('strict-transport-security', 'max-age=31536000');
-  }
-  response.headers.set('referrer-policy', 'same-origin');
-  response.headers.set('cross-origin-opener-policy', 'same-origin');
-  response.headers.set(
-    'permissions-policy',
-    'camera=(), microphone=(), geolocation=(), publickey-credentials-get=(self), publickey-credentials-create=(self)',
-  );
+  for (const [name, value] of Object.entries(guarding())) response.headers.set(name, value);
   return response;
 }
 

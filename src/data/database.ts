@@ -11,6 +11,7 @@ import { defineModels, type Models } from './models';
 import type { Principal } from './principal';
 import { Problem } from './problem';
 import { Damage, inspectFile, ownOnly } from './raw-file';
+import { Statements } from './statements';
 import { finishSwap } from './swap';
 
 /** How long a writer waits for another, ms. */
@@ -22,9 +23,15 @@ export interface Database {
   lineage: number;
   sequelize: Sequelize;
   models: Models;
+  /** Statements for what is asked most often, outside of a transaction. */
+  read: Statements;
+  /** The same on the connection that writes: inside of a piece of work, and of its transaction. */
+  write: Statements;
   /** Runs a piece of work whole or not at all, holding the write lock from its start. */
   atomically<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
-  /** The same, with who did it and what written down, for every row that is made, changed or removed. */
+  /** The same by prepared statements alone, where the ways of Sequelize would cost more than the work. */
+  directly<T>(work: () => Promise<T>): Promise<T>;
+  /** The same as the first, with who did it and what written down, for every row that is made, changed or removed. */
   change<T>(
     by: Principal,
     what: string,
@@ -76,7 +83,7 @@ class WaitingDatabase extends sqlite3.Database {
 /** The part of Sequelize that opens connections; its types leave it out. */
 interface Connections {
   connections: Record<string, sqlite3.Database | undefined>;
-  getConnection(options?: { uuid?: string }): Promise<unknown>;
+  getConnection(options?: { uuid?: string }): Promise<sqlite3.Database>;
   releaseConnection(connection: unknown, force?: boolean): void;
   destroyConnection(connection: sqlite3.Database): Promise<void>;
 }
@@ -98,7 +105,8 @@ function oneWriter(sequelize: Sequelize): void {
  * Closes the connection that writes before the other: of two that close at once neither may be the last, which is the one that
  * puts what lies in the second file into the first.
  */
-async function closeInTurn(sequelize: Sequelize): Promise<void> {
+async function closeInTurn(sequelize: Sequelize, ready: Statements[]): Promise<void> {
+  for (const statements of ready) await statements.close();
   const { connections } = sequelize.connectionManager as unknown as Connections;
   const { writer } = connections;
   delete connections.writer;
@@ -136,8 +144,11 @@ export async function openDatabase(file: string): Promise<Database> {
     await ownOnly(path);
     const models = defineModels(opened);
     trackChanges(models);
-    const atomically = oneAtATime((work) => opened.transaction(work));
+    const turn = oneAtATime();
+    const atomically: Database['atomically'] = (work) => turn(() => opened.transaction(work));
     const damage = watchDamage(opened, path);
+    const read = statementsOf(opened, 'read');
+    const write = statementsOf(opened, 'write');
     const [header] = await opened.query<{ user_version: number }>('PRAGMA user_version', {
       type: QueryTypes.SELECT,
     });
@@ -146,14 +157,17 @@ export async function openDatabase(file: string): Promise<Database> {
       lineage: header?.user_version ?? 0,
       sequelize: opened,
       models,
+      read,
+      write,
       atomically,
+      directly: (work) => turn(() => wholeOrNot(write, work)),
       change: (by, what, work, at = new Date()) =>
         atomically((transaction) => {
           beginChange(transaction, by, what, at);
           return work(transaction);
         }),
       damage,
-      close: () => closeInTurn(opened),
+      close: () => closeInTurn(opened, [read, write]),
     };
   } catch (error) {
     // Not waited for: a connection that never opened never says that it has closed.
@@ -162,6 +176,14 @@ export async function openDatabase(file: string): Promise<Database> {
     throw new Problem('database', await describeDamage(error, path));
   }
 }
+
+/** Statements of the connection that reads, or of the one that writes. */
+const statementsOf = ({ connectionManager }: Sequelize, which: 'read' | 'write'): Statements =>
+  new Statements(() =>
+    (connectionManager as unknown as Connections).getConnection(
+      which === 'write' ? { uuid: 'writer' } : {},
+    ),
+  );
 
 /** Remembers when a query finds the file damaged. */
 function watchDamage(sequelize: Sequelize, path: string): () => string | null {
@@ -182,13 +204,27 @@ function watchDamage(sequelize: Sequelize, path: string): () => string | null {
  * Lets one transaction in at a time. SQLite has one writer anyway, and writers that wait for each other inside its
  * driver hold the very threads that the one who has the lock needs to go on.
  */
-function oneAtATime(begin: Database['atomically']): Database['atomically'] {
+function oneAtATime(): <T>(work: () => Promise<T>) => Promise<T> {
   let last: Promise<unknown> = Promise.resolve();
   return (work) => {
-    const turn = last.then(() => begin(work));
+    const turn = last.then(work);
     last = turn.catch(() => undefined);
     return turn;
   };
+}
+
+/** A piece of work in a transaction of its own. */
+async function wholeOrNot<T>(write: Statements, work: () => Promise<T>): Promise<T> {
+  await write.all('BEGIN IMMEDIATE');
+  try {
+    const value = await work();
+    await write.all('COMMIT');
+    return value;
+  } catch (error) {
+    // On a full disk it may have been taken back already.
+    await write.all('ROLLBACK').catch(() => undefined);
+    throw error;
+  }
 }
 
 async function migrate(sequelize: Sequelize, path: string, applied: string[]): Promise<void> {

@@ -3,7 +3,8 @@ import { Op, literal } from 'sequelize';
 import { v4 } from 'uuid';
 import type { Database } from './database';
 import type { DeviceRow } from './academy-models';
-import type { CoachPrincipal } from './principal';
+import { storedTime } from './columns';
+import type { CoachPrincipal, Role } from './principal';
 import { Problem, notFound } from './problem';
 import { hashOf, newSecret } from './secret';
 
@@ -146,18 +147,25 @@ export async function signIn(
 
 /** Who asks by the secret of a cookie; null when it is nobody's, or was signed out. */
 export async function whoAsks(
-  { models }: Database,
+  { models, read, atomically }: Database,
   secret: string,
   at: Date,
 ): Promise<CoachPrincipal | null> {
-  const row = await models.device.findOne({ where: { hash: hashOf(secret), ...current(at) } });
-  const coach =
-    row && (await models.coach.findOne({ where: { id: row.coachId, archivedAt: null } }));
-  if (!row || !coach) return null;
-  if (at.getTime() - row.seenAt.getTime() > SEEN) {
-    await models.device.update({ seenAt: at }, { where: { id: row.id }, hooks: false });
+  const [row] = await read.all<{ deviceId: string; coachId: string; role: Role; seenAt: string }>(
+    `SELECT device.id AS deviceId, device.seenAt, coach.id AS coachId, coach.role
+       FROM device JOIN coach ON coach.id = device.coachId
+      WHERE device.hash = $hash AND device.endedAt IS NULL AND device.seenAt > $since
+        AND coach.archivedAt IS NULL`,
+    { $hash: hashOf(secret), $since: storedTime(addDays(at, -FORGOTTEN)) },
+  );
+  if (!row) return null;
+  const { deviceId, coachId, role } = row;
+  if (at.getTime() - new Date(row.seenAt).getTime() > SEEN) {
+    await atomically((transaction) =>
+      models.device.update({ seenAt: at }, { where: { id: deviceId }, hooks: false, transaction }),
+    );
   }
-  return { as: coach.role, coachId: coach.id, deviceId: row.id };
+  return { as: role, coachId, deviceId };
 }
 
 const toDevice = ({ id, name, way, madeAt, seenAt }: DeviceRow): Device => ({

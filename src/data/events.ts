@@ -51,15 +51,17 @@ const TRACKED: Partial<Record<keyof Models, Tracked>> = {
   link: { about: (row) => String(row.studentId ?? row.coachId), omit: ['hash', 'openedAt'] },
 };
 
-const going = new WeakMap<Transaction, Change>();
+/** The same for every part that the program is built of: one may have opened the database that another changes. */
+const CHANGE = Symbol.for('dirigo.change');
+type Changing = Transaction & { [CHANGE]?: Change };
 
 /** Says who makes the changes of a transaction, before any is made. */
-export function beginChange(transaction: Transaction, by: Principal, what: string, at: Date): void {
-  going.set(transaction, { id: v4(), by, what, at, rows: 0 });
+export function beginChange(transaction: Changing, by: Principal, what: string, at: Date): void {
+  transaction[CHANGE] = { id: v4(), by, what, at, rows: 0 };
 }
 
 /** What the changes of a transaction are told as: to be taken back by it. */
-export const changeIdOf = (transaction: Transaction): string => going.get(transaction)!.id;
+export const changeIdOf = (transaction: Changing): string => transaction[CHANGE]!.id;
 
 const without = (row: Values, columns: readonly string[] = []): Values =>
   Object.fromEntries(Object.entries(row).filter(([column]) => !columns.includes(column)));
@@ -83,7 +85,7 @@ export function trackChanges(models: Models): void {
       row: Values,
       event: { kind: 'made' | 'changed' | 'removed'; before: Values | null; after: Values | null },
     ) => {
-      const change = transaction && going.get(transaction);
+      const change = (transaction as Changing | null)?.[CHANGE];
       if (!change) throw new RangeError(`A change of ${name} that nobody answers for.`);
       const { id: changeId, by, what, at } = change;
       await models.event.create(

@@ -118,13 +118,8 @@ export {
   type Programme,
 } from './programmes';
 export { Problem, notFound, type ProblemCode } from './problem';
-export {
-  CORRECTABLE,
-  recordEvents,
-  type PuttCorrection,
-  type RunEvent,
-  type RunRecord,
-} from './recording';
+export { recordEvents, type RunRecord } from './recording';
+export { CORRECTABLE, type PuttCorrection, type RunEvent } from './record-one';
 export {
   counted,
   finishSession,

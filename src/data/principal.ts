@@ -1,4 +1,4 @@
-import { Op, literal, type WhereOptions } from 'sequelize';
+import { Op, literal, type Sequelize, type WhereOptions } from 'sequelize';
 
 /** What a coach of the academy may do. */
 export const ROLES = ['head', 'coach', 'assistant'] as const;
@@ -94,6 +94,21 @@ export const scoped = (
   typeof where.id === 'string' && !UUID.test(where.id)
     ? NOTHING
     : { ...where, [Op.and]: reach(principal, table, purpose) };
+
+/** The same, as the condition of a statement that is written by hand; "1" where all of it is reached. */
+export function scopedSql(
+  { sequelize }: { sequelize: Sequelize },
+  principal: Principal,
+  table: Scoped,
+  purpose: Purpose,
+): string {
+  const { queryGenerator } = sequelize.getQueryInterface() as unknown as {
+    queryGenerator: { getWhereConditions(where: WhereOptions, table: string): string };
+  };
+  const where = reach(principal, table, purpose);
+  if (Reflect.ownKeys(where).length === 0) return '1';
+  return queryGenerator.getWhereConditions(where, table);
+}
 
 function reach(principal: Principal, table: Scoped, purpose: Purpose): WhereOptions {
   if (principal.as === 'student') return ofStudent(principal, table, purpose);

@@ -9,6 +9,11 @@ export class Problem extends Error {
     super(message);
     this.name = 'Problem';
   }
+
+  /** The program is built in several parts, each with a class of this name: a problem of one is a problem to the others. */
+  static override [Symbol.hasInstance](value: unknown): boolean {
+    return value instanceof Error && value.name === 'Problem';
+  }
 }
 
 /** The message for a thing that this coach does not have. */

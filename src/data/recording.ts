@@ -1,39 +1,21 @@
-import { addHours, addMinutes, format } from 'date-fns';
-import { Op, QueryTypes, type Transaction } from 'sequelize';
-import {
-  layoutAt,
-  layoutSchema,
-  outcomesProblem,
-  outcomesSchema,
-  placeSchema,
-  pointsProblem,
-  pointsSchema,
-  type Layout,
-  type PuttPlace,
-} from '@/core/layout';
-import { mannerSchema, type RunMark, type TimedPutt } from '@/core/drill';
+import { addMinutes } from 'date-fns';
+import type { Transaction } from 'sequelize';
+import { layoutSchema, type Layout } from '@/core/layout';
+import { fromStored, optionalTime } from './columns';
 import type { Database } from './database';
-import { scoped, type Principal } from './principal';
-import { Problem, notFound } from './problem';
-import { changesOf, toMark, toPutt, type MarkOfRun, type Putt } from './sessions';
-import type { PuttRow, RunRow } from './models';
 import { fillPlaces } from './places';
-
-/** What may be corrected of a putt; what is left out stays as it is. */
-export type PuttCorrection = Partial<
-  Pick<Putt, 'outcomes' | 'points' | 'place' | 'manner' | 'note' | 'leftOut'>
->;
-
-/** What a screen sends of a run. Every one may be sent again without harm. */
-export type RunEvent = (
-  | ({ type: 'putt'; id: string } & TimedPutt)
-  | { type: 'undo'; id: string; at: Date }
-  | { type: 'change'; id: string; puttId: string; correction: PuttCorrection; at: Date }
-  | { type: 'mark'; id: string; mark: RunMark; at: Date }
-) & {
-  /** The screen had been told that the session is finished. */
-  knowing?: boolean;
-};
+import { scopedSql, type Principal } from './principal';
+import { Problem, notFound } from './problem';
+import { recordOne, type Recording, type RunEvent } from './record-one';
+import {
+  markStored,
+  puttStored,
+  type MarkOfRun,
+  type MarkStored,
+  type Putt,
+  type PuttStored,
+} from './sessions';
+import type { Statements } from './statements';
 
 /** Up to where a screen knows a run: the database's own number, which a restored copy has not, and the run's. */
 export interface Position {
@@ -61,9 +43,6 @@ export interface RunRecord {
   refused: RefusedEvent[];
 }
 
-/** How long after its end a session's putts may still be corrected, h. */
-export const CORRECTABLE = 24;
-
 /** How far a device's clock may be off before the server's is believed instead, min. */
 const CLOCK = 10;
 
@@ -73,63 +52,87 @@ const saneTime =
   (at: Date): Date =>
     at >= addMinutes(startedAt, -CLOCK) && at <= addMinutes(now, CLOCK) ? at : now;
 
-interface Recording {
-  runId: string;
-  layout: Layout;
-  finishedAt: Date | null;
-  now: Date;
-  /** The coach or student who sent it. */
-  savedBy: string;
+/** A run and its session, as far as recording goes by them. */
+interface Reached {
+  id: string;
+  /** As it is stored. */
+  layout: string;
   revision: number;
-  transaction: Transaction;
+  sessionId: string;
+  startedAt: Date;
+  finishedAt: Date | null;
+  abandoned: boolean;
 }
+
+type ReachedRow = Omit<Reached, 'startedAt' | 'finishedAt' | 'abandoned'> &
+  Record<'startedAt', string> &
+  Record<'finishedAt' | 'abandonedAt', string | null>;
 
 /** A run and its session, when they are the principal's to write in. */
 async function reached(
-  { models }: Database,
+  database: Database,
   principal: Principal,
   runId: string,
-  transaction?: Transaction,
-) {
-  const run = await models.run.findByPk(runId, { transaction });
-  const session =
-    run &&
-    (await models.session.findOne({
-      where: scoped(principal, 'session', { id: run.sessionId }, 'change'),
-      transaction,
-    }));
-  if (!run || !session) throw notFound('run');
-  return { run, session };
+  writing: boolean,
+): Promise<Reached> {
+  const mayWrite = scopedSql(database, principal, 'session', 'change');
+  const bound = { $runId: runId };
+  const [row] = writing
+    ? await database.write.all<ReachedRow>(
+        `UPDATE run SET revision = revision + 1
+          WHERE id = $runId
+            AND EXISTS (SELECT 1 FROM session WHERE session.id = run.sessionId AND ${mayWrite})
+      RETURNING id, layout, revision, sessionId,
+                (SELECT startedAt FROM session WHERE id = run.sessionId) AS startedAt,
+                (SELECT finishedAt FROM session WHERE id = run.sessionId) AS finishedAt,
+                (SELECT abandonedAt FROM session WHERE id = run.sessionId) AS abandonedAt`,
+        bound,
+      )
+    : await database.read.all<ReachedRow>(
+        `SELECT run.id, run.layout, run.revision, run.sessionId, session.startedAt, session.finishedAt,
+                session.abandonedAt
+           FROM run JOIN session ON session.id = run.sessionId
+          WHERE run.id = $runId AND ${mayWrite}`,
+        bound,
+      );
+  if (!row) throw notFound('run');
+  const { startedAt, finishedAt, abandonedAt, ...rest } = row;
+  return {
+    ...rest,
+    startedAt: new Date(startedAt),
+    finishedAt: optionalTime(finishedAt),
+    abandoned: abandonedAt !== null,
+  };
 }
+
+type NewsRow = ({ kind: 'putt' } & PuttStored) | ({ kind: 'mark' } & MarkStored);
 
 /** What is new in a run since a position; all of it when the position is of another database, or none. */
 async function newsOf(
-  database: Database,
+  { lineage }: Database,
   { id: runId, revision }: { id: string; revision: number },
   since: Position | null,
-  transaction?: Transaction,
+  statements: Statements,
 ): Promise<Pick<RunRecord, 'whole' | 'position' | 'putts' | 'marks'>> {
-  const { models, lineage } = database;
   const position = { lineage, revision };
   const known = since && since.lineage === lineage && since.revision <= revision ? since : null;
   if (known?.revision === revision) return { whole: false, position, putts: [], marks: [] };
-  const asked = {
-    where: { runId, ...(known && { revision: { [Op.gt]: known.revision } }) },
-    order: [['position', 'ASC']] as [string, string][],
-    transaction,
-  };
-  const putts = await models.putt.findAll(asked);
-  const marks = await models.runMark.findAll(asked);
-  const changes = await changesOf(
-    database,
-    putts.map(({ id }) => id),
-    transaction,
+  const rows = await statements.all<NewsRow>(
+    `SELECT 'putt' AS kind, id, position, at, outcomes, points, guess, place, manner, note, leftOut, undoneAt,
+            (SELECT json_group_array(id) FROM
+              (SELECT id FROM puttChange WHERE puttId = putt.id ORDER BY savedAt)) AS changes, NULL AS mark
+       FROM putt WHERE runId = $runId AND revision > $since
+  UNION ALL
+     SELECT 'mark', id, position, at, NULL, NULL, NULL, NULL, NULL, NULL, NULL, NULL, NULL, mark
+       FROM runMark WHERE runId = $runId AND revision > $since
+   ORDER BY kind, position`,
+    { $runId: runId, $since: known?.revision ?? -1 },
   );
   return {
     whole: known === null,
     position,
-    putts: putts.map((putt) => toPutt(putt, changes.get(putt.id) ?? [])),
-    marks: marks.map(toMark),
+    putts: rows.flatMap((row) => (row.kind === 'putt' ? [puttStored(row)] : [])),
+    marks: rows.flatMap((row) => (row.kind === 'mark' ? [markStored(row)] : [])),
   };
 }
 
@@ -144,22 +147,9 @@ async function readRun(
   runId: string,
   since: Position | null = null,
 ): Promise<RunRecord> {
-  const { run, session } = await reached(database, principal, runId);
-  const news = await newsOf(database, run, since);
-  return { ...news, finished: session.finishedAt !== null, late: 0, refused: [] };
-}
-
-/** The next number of a run, for what is written down now. */
-async function nextRevision(
-  { sequelize }: Database,
-  runId: string,
-  transaction: Transaction,
-): Promise<number> {
-  const [row] = await sequelize.query<{ revision: number }>(
-    'UPDATE run SET revision = revision + 1 WHERE id = :runId RETURNING revision',
-    { replacements: { runId }, type: QueryTypes.SELECT, transaction },
-  );
-  return row!.revision;
+  const run = await reached(database, principal, runId, false);
+  const news = await newsOf(database, run, since, database.read);
+  return { ...news, finished: run.finishedAt !== null, late: 0, refused: [] };
 }
 
 /**
@@ -179,45 +169,49 @@ export async function recordEvents(
   since: Position | null = null,
 ): Promise<RunRecord> {
   if (events.length === 0) return readRun(database, principal, runId, since);
-  return database.atomically(async (transaction) => {
-    const { run, session } = await reached(database, principal, runId, transaction);
-    const revision = await nextRevision(database, runId, transaction);
+  // A screen that does not know where and how a putt was made leaves it to the rule.
+  const unplaced = events.some((event) => event.type === 'putt' && !(event.place && event.manner));
+  const record = async (transaction?: Transaction): Promise<RunRecord> => {
+    const { write } = database;
+    const run = await reached(database, principal, runId, true);
+    const { finishedAt, sessionId, startedAt, revision } = run;
     const recording: Recording = {
       runId,
       layout: layoutOf(run),
-      finishedAt: session.finishedAt,
+      finishedAt,
       now,
       savedBy: principal.as === 'student' ? principal.studentId : principal.coachId,
       revision,
-      transaction,
+      write,
     };
-    const within = saneTime(session.startedAt, now);
+    const within = saneTime(startedAt, now);
     const refused: RefusedEvent[] = [];
     let added = 0;
     for (const event of events) {
       try {
-        const isNew = await recordOne(database, recording, { ...event, at: within(event.at) });
+        const isNew = await recordOne(recording, { ...event, at: within(event.at) });
         if (isNew && event.type === 'putt') added += 1;
       } catch (error) {
         if (!(error instanceof Problem) || error.code !== 'invalid') throw error;
         refused.push({ type: event.type, id: event.id, message: error.message });
       }
     }
-    // A screen that does not know where and how a putt was made leaves it to the rule.
-    if (events.some((event) => event.type === 'putt' && !(event.place && event.manner))) {
-      await fillPlaces(database.sequelize, transaction, [session.id]);
-      await database.models.putt.update({ revision }, { where: { runId }, transaction });
-    }
-    if (added > 0 && session.abandonedAt) {
-      await database.sequelize.query('UPDATE session SET abandonedAt = NULL WHERE id = :id', {
-        replacements: { id: session.id },
-        transaction,
+    if (unplaced) {
+      await fillPlaces(database.sequelize, transaction, [sessionId]);
+      await write.all('UPDATE putt SET revision = $revision WHERE runId = $runId', {
+        $revision: revision,
+        $runId: runId,
       });
     }
-    const news = await newsOf(database, { id: runId, revision }, since, transaction);
-    const { finishedAt } = session;
+    if (added > 0 && run.abandoned) {
+      await write.all('UPDATE session SET abandonedAt = NULL WHERE id = $sessionId', {
+        $sessionId: sessionId,
+      });
+    }
+    const news = await newsOf(database, { id: runId, revision }, since, write);
     return { ...news, finished: finishedAt !== null, late: finishedAt ? added : 0, refused };
-  });
+  };
+  return unplaced ? database.atomically(record) : database.directly(record);
 }
 
 /** Layouts as they were read last, by run: one is asked for with every putt. */
@@ -225,168 +219,13 @@ const layouts = new Map<string, { text: string; layout: Layout }>();
 const MOST_LAYOUTS = 200;
 
 /** The layout of a run; it is parsed again only when it was changed. */
-function layoutOf({ id, layout }: RunRow): Layout {
-  const text = JSON.stringify(layout);
+function layoutOf({ id, layout: text }: Reached): Layout {
   const known = layouts.get(id);
   if (known?.text === text) return known.layout;
-  const parsed = layoutSchema.parse(layout);
+  const layout = layoutSchema.parse(fromStored(text));
   layouts.delete(id);
-  layouts.set(id, { text, layout: parsed });
+  layouts.set(id, { text, layout });
   const oldest = layouts.keys().next();
   if (layouts.size > MOST_LAYOUTS && !oldest.done) layouts.delete(oldest.value);
-  return parsed;
-}
-
-/** Records one event; false when it was there already. */
-async function recordOne(
-  database: Database,
-  recording: Recording,
-  event: RunEvent,
-): Promise<boolean> {
-  switch (event.type) {
-    case 'putt':
-      return recordPutt(database, recording, event);
-    case 'undo':
-      return recordUndo(database, recording, event);
-    case 'change':
-      return recordChange(database, recording, event);
-    case 'mark':
-      return recordMark(database, recording, event);
-  }
-}
-
-/** Who knew that the session is finished is asked to open it again. */
-function refuseFinished({ finishedAt }: Recording, knowing = false): void {
-  if (!finishedAt || !knowing) return;
-  throw new Problem(
-    'finished',
-    `This session was finished at ${format(finishedAt, 'HH:mm')}. Open it again to add to it.`,
-  );
-}
-
-/** A putt of this run, or null; one of another run is an error. */
-async function ownPutt(
-  { models }: Database,
-  { runId, transaction }: Recording,
-  id: string,
-): Promise<PuttRow | null> {
-  const putt = await models.putt.findByPk(id, { transaction });
-  if (putt && putt.runId !== runId)
-    throw new Problem('invalid', 'A putt with this id belongs to another run.');
-  return putt;
-}
-
-/** Checks what was logged against the layout where the putt was made; a screen that did not say where is taken at its word. */
-function checkPutt(
-  { layout }: Recording,
-  { outcomes, points, place }: Pick<Putt, 'outcomes' | 'points'> & { place: PuttPlace | null },
-): void {
-  const there = (place && layoutAt(layout, place)) ?? layout;
-  const wrong =
-    outcomesProblem(there, outcomes) ?? pointsProblem(there, outcomes, points, !!place?.spot);
-  if (wrong) throw new Problem('invalid', wrong);
-}
-
-type EventOf<Type extends RunEvent['type']> = Extract<RunEvent, { type: Type }>;
-
-async function recordPutt(
-  database: Database,
-  recording: Recording,
-  { id, outcomes, points = {}, guess = null, place, manner, at, knowing }: EventOf<'putt'>,
-): Promise<boolean> {
-  const { runId, now, savedBy, revision, transaction } = recording;
-  if (await ownPutt(database, recording, id)) return false;
-  refuseFinished(recording, knowing);
-  checkPutt(recording, { outcomes, points, place: place ?? null });
-  const last = await database.models.putt.max<number | null, PuttRow>('position', {
-    where: { runId },
-    transaction,
-  });
-  const position = 1 + (last ?? 0);
-  await database.models.putt.create(
-    {
-      id,
-      runId,
-      position,
-      outcomes,
-      points,
-      guess,
-      place: place ?? null,
-      manner: manner ?? null,
-      at,
-      savedAt: now,
-      savedBy,
-      revision,
-    },
-    { transaction },
-  );
-  return true;
-}
-
-async function recordUndo(
-  database: Database,
-  recording: Recording,
-  { id, knowing }: EventOf<'undo'>,
-): Promise<boolean> {
-  const { now, revision, transaction } = recording;
-  const known = await ownPutt(database, recording, id);
-  if (known?.undoneAt) return false;
-  refuseFinished(recording, knowing);
-  if (!known) throw new Problem('invalid', 'The putt to take back is not in this run.');
-  await known.update({ undoneAt: now, revision }, { transaction });
-  return true;
-}
-
-/** A correction keeps what the putt was before it. */
-async function recordChange(
-  database: Database,
-  recording: Recording,
-  { id, puttId, correction, at }: EventOf<'change'>,
-): Promise<boolean> {
-  const { finishedAt, now, savedBy, revision, transaction } = recording;
-  const { puttChange } = database.models;
-  if (await puttChange.findByPk(id, { transaction })) return false;
-  if (finishedAt && addHours(finishedAt, CORRECTABLE) < at) {
-    throw new Problem(
-      'invalid',
-      `This session was finished on ${format(finishedAt, 'd MMMM')}: its putts stay as they are.`,
-    );
-  }
-  const putt = await ownPutt(database, recording, puttId);
-  if (!putt) throw new Problem('invalid', 'The putt to correct is not in this run.');
-  const was = {
-    outcomes: outcomesSchema.parse(putt.outcomes),
-    points: pointsSchema.parse(putt.points),
-    note: putt.note,
-    leftOut: putt.leftOut,
-    place: placeSchema.nullable().catch(null).parse(putt.place),
-    manner: mannerSchema.nullable().catch(null).parse(putt.manner),
-  };
-  const next = { ...was, ...correction };
-  // What was logged before it was refused at the border can still be noted, left out or set right.
-  const restated = correction.outcomes ?? correction.points ?? correction.place;
-  if (restated) checkPutt(recording, next);
-  await puttChange.create({ id, puttId, was, at, savedAt: now, savedBy }, { transaction });
-  await putt.update({ ...next, revision }, { transaction });
-  return true;
-}
-
-async function recordMark(
-  { models }: Database,
-  recording: Recording,
-  { id, mark, at, knowing }: EventOf<'mark'>,
-): Promise<boolean> {
-  const { runId, now, savedBy, revision, transaction } = recording;
-  const known = await models.runMark.findByPk(id, { transaction });
-  if (known && known.runId !== runId)
-    throw new Problem('invalid', 'A mark with this id belongs to another run.');
-  if (known) return false;
-  // What was counted in belongs to the end of a session, and may come after it.
-  if (mark.type !== 'taken up') refuseFinished(recording, knowing);
-  const position = 1 + (await models.runMark.count({ where: { runId }, transaction }));
-  await models.runMark.create(
-    { id, runId, position, mark, at, savedAt: now, savedBy, revision },
-    { transaction },
-  );
-  return true;
+  return layout;
 }

@@ -4,6 +4,7 @@ import { rm } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { contentsOf, copyRaw } from './copies';
+import { storedTime } from './columns';
 import { openDatabase, type Database } from './database';
 import { Problem } from './problem';
 import { COMPANIONS, inspectFile, readRaw } from './raw-file';
@@ -55,7 +56,7 @@ async function endRevived(
     for (const { k } of rows) {
       if (still.has(k)) continue;
       await sequelize.query(`UPDATE "${table}" SET ${end} WHERE ${key} = :k`, {
-        replacements: { k, at: at.toISOString().replace('T', ' ').replace('Z', ' +00:00') },
+        replacements: { k, at: storedTime(at) },
         transaction,
       });
     }

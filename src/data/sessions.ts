@@ -1,4 +1,3 @@
-import type { Transaction } from 'sequelize';
 import {
   layoutSchema,
   outcomesSchema,
@@ -22,6 +21,7 @@ import {
   type TimedPutt,
 } from '@/core/drill';
 import type { LoggedRun, LoggedSession } from '@/core/scoring';
+import { fromStored, optionalTime } from './columns';
 import type { Database } from './database';
 import { groupBy } from './group-by';
 import { scoped, seesNotes, type CoachPrincipal, type Principal } from './principal';
@@ -85,10 +85,14 @@ export interface Session {
   runs: Run[];
 }
 
+/** What is read of a putt's row. */
+type PuttFields = Pick<PuttRow, 'id' | 'note' | 'leftOut' | 'at' | 'undoneAt'> &
+  Record<'outcomes' | 'points' | 'guess' | 'place' | 'manner', unknown>;
+
 /** A putt of which nothing tells where it was made. */
 const NOWHERE: PuttPlace = { station: 0, again: 0, spot: null };
 
-export const toPutt = (row: PuttRow, changes: string[]): Putt => ({
+const toPutt = (row: PuttFields, changes: string[]): Putt => ({
   id: row.id,
   outcomes: outcomesSchema.parse(row.outcomes),
   points: pointsSchema.parse(row.points),
@@ -102,26 +106,50 @@ export const toPutt = (row: PuttRow, changes: string[]): Putt => ({
   changes,
 });
 
-export const toMark = ({ id, mark, at }: RunMarkRow): MarkOfRun => ({
+const toMark = ({
+  id,
+  mark,
+  at,
+}: Pick<RunMarkRow, 'id' | 'at'> & { mark: unknown }): MarkOfRun => ({
   id,
   mark: runMarkSchema.parse(mark),
   at,
 });
+
+/** A putt as it is stored, with the ids of its corrections: for a statement that is written by hand. */
+export type PuttStored = Record<'id' | 'outcomes' | 'points' | 'note' | 'at' | 'changes', string> &
+  Record<'guess' | 'place' | 'manner' | 'undoneAt', string | null> & { leftOut: number };
+
+export const puttStored = (row: PuttStored): Putt =>
+  toPutt(
+    {
+      ...row,
+      outcomes: fromStored(row.outcomes),
+      points: fromStored(row.points),
+      guess: fromStored(row.guess),
+      place: fromStored(row.place),
+      leftOut: row.leftOut !== 0,
+      at: new Date(row.at),
+      undoneAt: optionalTime(row.undoneAt),
+    },
+    fromStored(row.changes) as string[],
+  );
+
+/** A mark of a run as it is stored. */
+export type MarkStored = Record<'id' | 'mark' | 'at', string>;
+
+export const markStored = ({ id, mark, at }: MarkStored): MarkOfRun =>
+  toMark({ id, mark: fromStored(mark), at: new Date(at) });
 
 /** Putts that count: neither taken back nor left out. */
 export const counted = (putts: Putt[]): Putt[] =>
   putts.filter(({ undoneAt, leftOut }) => undoneAt === null && !leftOut);
 
 /** The ids of the corrections that some putts have had, by putt. */
-export async function changesOf(
-  { models }: Database,
-  puttIds: string[],
-  transaction?: Transaction,
-): Promise<Map<string, string[]>> {
+async function changesOf({ models }: Database, puttIds: string[]): Promise<Map<string, string[]>> {
   const rows = await models.puttChange.findAll({
     where: { puttId: puttIds },
     order: [['savedAt', 'ASC']],
-    transaction,
   });
   const grouped = groupBy(rows, ({ puttId }) => puttId);
   return new Map([...grouped].map(([puttId, some]) => [puttId, some.map(({ id }) => id)]));

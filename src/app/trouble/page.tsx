@@ -3,7 +3,7 @@ import { headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { connection as untilRequested } from 'next/server';
 import { Problem, connection } from '@/data';
-import { isLoopback } from '@/features/shared/principal';
+import { isLoopback } from '@/features/shared/border';
 
 export const metadata: Metadata = { title: 'The records cannot be read' };
 

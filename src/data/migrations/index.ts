@@ -7,6 +7,7 @@ import { planning } from './005-planning';
 import { places } from './006-places';
 import { academy } from './007-academy';
 import { kept } from './008-kept';
+import { revisions } from './009-revisions';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -27,4 +28,5 @@ export const MIGRATIONS: Migration[] = [
   places,
   academy,
   kept,
+  revisions,
 ];

@@ -1,7 +1,7 @@
 import 'server-only';
 import { z } from 'zod';
 import { Problem, recordEvents, type Database, type Principal, type RunEvent } from '@/data';
-import { messageFor } from '../shared/action';
+import { messageFor } from '../shared/message';
 import { toWire } from './to-wire';
 import { runEvent, runEvents, type RefusedEvent, type RunAnswer } from './wire';
 
@@ -30,27 +30,29 @@ function sorted(sent: unknown[]): { events: RunEvent[]; refused: RefusedEvent[] 
   return { events, refused };
 }
 
-const answer = (body: RunAnswer, status = 200) => Response.json(body, { status });
+/** What is answered, and under which status. */
+interface Answer {
+  status: number;
+  body: RunAnswer;
+}
 
 /**
  * Takes what a logging screen sends for a run, and answers with what is new to it once that is on disk.
  *
- * @param request its body
+ * @param sent the body of the request, whatever it is
  * @param runId as the address names it
  * @param open who sends; throws when it is nobody
  */
 export async function takeEvents(
-  request: Request,
+  sent: unknown,
   runId: string,
   open: () => Promise<{ database: Database; principal: Principal }>,
-): Promise<Response> {
+): Promise<Answer> {
   const id = z.uuid().safeParse(runId);
-  const body = runEvents.safeParse(await request.json().catch(() => null));
+  const body = runEvents.safeParse(sent);
   if (!id.success || !body.success) {
-    return answer(
-      { ok: false, code: 'invalid', message: 'What was sent is not a list of putts for a run.' },
-      422,
-    );
+    const message = 'What was sent is not a list of putts for a run.';
+    return { status: 422, body: { ok: false, code: 'invalid', message } };
   }
   try {
     const { database, principal } = await open();
@@ -58,17 +60,20 @@ export async function takeEvents(
     const { since } = body.data;
     const record = await recordEvents(database, principal, id.data, events, new Date(), since);
     const { finished, whole, position, late } = record;
-    return answer({
-      ok: true,
-      ...{ finished, whole, position, late },
-      refused: [...refused, ...record.refused],
-      ...toWire(record),
-    });
+    return {
+      status: 200,
+      body: {
+        ok: true,
+        ...{ finished, whole, position, late },
+        refused: [...refused, ...record.refused],
+        ...toWire(record),
+      },
+    };
   } catch (error) {
     const problem = error instanceof Problem ? error : null;
-    return answer(
-      { ok: false, code: problem?.code ?? 'server', message: messageFor(error) },
-      problem ? STATUS[problem.code] : 500,
-    );
+    return {
+      status: problem ? STATUS[problem.code] : 500,
+      body: { ok: false, code: problem?.code ?? 'server', message: messageFor(error) },
+    };
   }
 }

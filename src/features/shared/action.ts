@@ -5,12 +5,12 @@ import {
   Problem,
   ROLES,
   connection,
-  describeDatabaseError,
   type CoachPrincipal,
   type Database,
   type Role,
   type StudentPrincipal,
 } from '@/data';
+import { messageFor } from './message';
 import { askingCoach, askingStudent } from './principal';
 import { fieldErrors, type ActionResult } from './result';
 
@@ -139,14 +139,3 @@ export const archivingSchema = z.object({ id: z.uuid(), archived: z.boolean() })
 
 /** The schema of showing a thing to all of the academy, or to its coach only. */
 export const sharingSchema = z.object({ id: z.uuid(), shared: z.boolean() });
-
-/** A sentence for a screen; details of anything unforeseen go to the server's log only. */
-export function messageFor(error: unknown): string {
-  if (error instanceof Problem) return error.message;
-  console.error(error);
-  if (/SQLITE_(FULL|READONLY|BUSY|IOERR|CORRUPT)|ENOSPC/.test(String(error))) {
-    const said = describeDatabaseError(error, 'the database');
-    return said.charAt(0).toUpperCase() + said.slice(1);
-  }
-  return 'This could not be done, and nothing was changed. Try again; if it stays so, restart Dirigo.';
-}

@@ -21,6 +21,9 @@ export interface Names extends Record<string, string | undefined> {
 /** Names under which this machine reaches itself. */
 const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
+/** Whether a host is this machine itself. */
+export const isLoopback = (host: string): boolean => LOOPBACK.test(host);
+
 /** What is there under the name that students reach their own pages by: those pages, and what they are made of. */
 const HOME_PATHS = /^\/(home\/|_next\/|sw\.js$|icon\.svg$|icons\/|manifest\.webmanifest$|build$)/;
 
@@ -44,7 +47,7 @@ function originsOf(host: string, path: string, names: Names): string[] {
   if (DIRIGO_NETWORK) {
     return DIRIGO_NETWORK.split(',').includes(host) ? [`https://${host}`] : [];
   }
-  return LOOPBACK.test(host) ? [`http://${host}`] : [];
+  return isLoopback(host) ? [`http://${host}`] : [];
 }
 
 /**
@@ -64,3 +67,21 @@ export function refusedAs(asked: Asked, names: Names): 'host' | 'origin' | 'site
   if (origin === null || !own.includes(origin)) return 'origin';
   return site && site !== 'same-origin' ? 'origin' : null;
 }
+
+/** What is answered to what is refused so. */
+export const FOREIGN = {
+  ok: false,
+  code: 'foreign',
+  message: 'This came from another site and was refused.',
+} as const;
+
+/** The headers that every answer carries. */
+export const guarding = (): Record<string, string> => ({
+  'x-content-type-options': 'nosniff',
+  'x-frame-options': 'DENY',
+  'referrer-policy': 'same-origin',
+  'cross-origin-opener-policy': 'same-origin',
+  'permissions-policy':
+    'camera=(), microphone=(), geolocation=(), publickey-credentials-get=(self), publickey-credentials-create=(self)',
+  ...(process.env.DIRIGO_SECURE === '1' && { 'strict-transport-security': 'max-age=31536000' }),
+});

@@ -1,5 +1,4 @@
 import 'server-only';
-import { headers } from 'next/headers';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { Problem } from '@/data';
 
@@ -29,10 +28,6 @@ function limiterOf(limit: Limit): RateLimiterMemory {
   ) as Record<Limit, RateLimiterMemory>;
   return kept.dirigoLimits[limit];
 }
-
-/** The address that asks, as the server saw it. */
-export const askingAddress = async (): Promise<string> =>
-  (await headers()).get('x-dirigo-address') ?? 'here';
 
 /** How long one has to wait before the next try, s; 0 when there is nothing to wait for. */
 export async function waitOf(limit: Limit, key: string): Promise<number> {

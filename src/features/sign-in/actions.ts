@@ -29,7 +29,8 @@ import {
 } from '@/data';
 import { coachAction, strangerAction } from '../shared/action';
 import { COOKIE } from '../shared/cookie';
-import { askingAddress, countTry, forgetTries, slowDown } from '../shared/limits';
+import { countTry, forgetTries, slowDown } from '../shared/limits';
+import { askingAddress } from '../shared/principal';
 import { originOf, phonesOrigin } from '../shared/origin';
 import { keepChallenge, takeChallenge } from './challenges';
 import { askingBrowser } from './device-name';

@@ -1,0 +1,253 @@
+import { addHours, format } from 'date-fns';
+import {
+  layoutAt,
+  outcomesProblem,
+  placeSchema,
+  pointsProblem,
+  type Layout,
+  type PuttPlace,
+} from '@/core/layout';
+import { mannerSchema, type RunMark, type TimedPutt } from '@/core/drill';
+import { fromStored, storedTime } from './columns';
+import { Problem } from './problem';
+import { puttStored, type Putt, type PuttStored } from './sessions';
+import type { Statements } from './statements';
+
+/** What may be corrected of a putt; what is left out stays as it is. */
+export type PuttCorrection = Partial<
+  Pick<Putt, 'outcomes' | 'points' | 'place' | 'manner' | 'note' | 'leftOut'>
+>;
+
+/** What a screen sends of a run. Every one may be sent again without harm. */
+export type RunEvent = (
+  | ({ type: 'putt'; id: string } & TimedPutt)
+  | { type: 'undo'; id: string; at: Date }
+  | { type: 'change'; id: string; puttId: string; correction: PuttCorrection; at: Date }
+  | { type: 'mark'; id: string; mark: RunMark; at: Date }
+) & {
+  /** The screen had been told that the session is finished. */
+  knowing?: boolean;
+};
+
+/** How long after its end a session's putts may still be corrected, h. */
+export const CORRECTABLE = 24;
+
+/** What one event is recorded by. */
+export interface Recording {
+  runId: string;
+  layout: Layout;
+  finishedAt: Date | null;
+  now: Date;
+  /** The coach or student who sent it. */
+  savedBy: string;
+  revision: number;
+  write: Statements;
+}
+
+/** Records one event; false when it was there already. */
+export async function recordOne(recording: Recording, event: RunEvent): Promise<boolean> {
+  switch (event.type) {
+    case 'putt':
+      return recordPutt(recording, event);
+    case 'undo':
+      return recordUndo(recording, event);
+    case 'change':
+      return recordChange(recording, event);
+    case 'mark':
+      return recordMark(recording, event);
+  }
+}
+
+/** Who knew that the session is finished is asked to open it again. */
+function refuseFinished({ finishedAt }: Recording, knowing = false): void {
+  if (!finishedAt || !knowing) return;
+  throw new Problem(
+    'finished',
+    `This session was finished at ${format(finishedAt, 'HH:mm')}. Open it again to add to it.`,
+  );
+}
+
+/** A putt of this run as it is stored, or null; one of another run is an error. */
+async function ownPutt({ runId, write }: Recording, id: string): Promise<PuttStored | null> {
+  const [putt] = await write.all<PuttStored & { runId: string }>(
+    `SELECT id, runId, at, outcomes, points, guess, place, manner, note, leftOut, undoneAt, '[]' AS changes
+       FROM putt WHERE id = $id`,
+    { $id: id },
+  );
+  if (putt && putt.runId !== runId) {
+    throw new Problem('invalid', 'A putt with this id belongs to another run.');
+  }
+  return putt ?? null;
+}
+
+/** A layout where a putt was made, by the place: each is asked for again with every putt from there. */
+const places = new WeakMap<Layout, Map<string, Layout>>();
+
+function layoutThere(layout: Layout, place: PuttPlace | null): Layout {
+  if (!place) return layout;
+  const known = places.get(layout) ?? new Map<string, Layout>();
+  places.set(layout, known);
+  const key = JSON.stringify(place);
+  const there = known.get(key) ?? layoutAt(layout, place) ?? layout;
+  if (known.size < MOST_PLACES) known.set(key, there);
+  return there;
+}
+const MOST_PLACES = 50;
+
+/** Checks what was logged against the layout where the putt was made; a screen that did not say where is taken at its word. */
+function checkPutt(
+  { layout }: Recording,
+  { outcomes, points, place }: Pick<Putt, 'outcomes' | 'points'> & { place: PuttPlace | null },
+): void {
+  const there = layoutThere(layout, place);
+  const wrong =
+    outcomesProblem(there, outcomes) ?? pointsProblem(there, outcomes, points, !!place?.spot);
+  if (wrong) throw new Problem('invalid', wrong);
+}
+
+type EventOf<Type extends RunEvent['type']> = Extract<RunEvent, { type: Type }>;
+
+/** What is written of everything: when it came in, from whom, and as which change of its run. */
+const stamp = ({ now, savedBy }: Recording) => ({ $savedAt: storedTime(now), $savedBy: savedBy });
+
+const stored = (value: object | null | undefined): string | null =>
+  value ? JSON.stringify(value) : null;
+
+async function recordPutt(
+  recording: Recording,
+  { id, outcomes, points = {}, guess = null, place, manner, at, knowing }: EventOf<'putt'>,
+): Promise<boolean> {
+  const { runId, revision, write } = recording;
+  try {
+    refuseFinished(recording, knowing);
+    checkPutt(recording, { outcomes, points, place: place ?? null });
+  } catch (problem) {
+    // What is there already was taken once, and is not asked again.
+    if (await ownPutt(recording, id)) return false;
+    throw problem;
+  }
+  const added = await write.all(
+    `INSERT INTO putt (id, runId, position, outcomes, points, guess, place, manner, at, savedAt, savedBy, revision)
+     SELECT $id, $runId, 1 + coalesce(max(position), 0), $outcomes, $points, $guess, $place, $manner, $at, $savedAt,
+            $savedBy, $revision
+       FROM putt WHERE runId = $runId
+         ON CONFLICT (id) DO NOTHING RETURNING id`,
+    {
+      $id: id,
+      $runId: runId,
+      $outcomes: JSON.stringify(outcomes),
+      $points: JSON.stringify(points),
+      $guess: stored(guess),
+      $place: stored(place),
+      $manner: manner ?? null,
+      $at: storedTime(at),
+      $revision: revision,
+      ...stamp(recording),
+    },
+  );
+  if (added.length === 0) await ownPutt(recording, id);
+  return added.length > 0;
+}
+
+async function recordUndo(
+  recording: Recording,
+  { id, knowing }: EventOf<'undo'>,
+): Promise<boolean> {
+  const { now, revision, write } = recording;
+  const known = await ownPutt(recording, id);
+  if (known?.undoneAt) return false;
+  refuseFinished(recording, knowing);
+  if (!known) throw new Problem('invalid', 'The putt to take back is not in this run.');
+  await write.all('UPDATE putt SET undoneAt = $now, revision = $revision WHERE id = $id', {
+    $now: storedTime(now),
+    $revision: revision,
+    $id: id,
+  });
+  return true;
+}
+
+/** A correction keeps what the putt was before it. */
+async function recordChange(
+  recording: Recording,
+  { id, puttId, correction, at }: EventOf<'change'>,
+): Promise<boolean> {
+  const { finishedAt, revision, write } = recording;
+  const [done] = await write.all('SELECT 1 FROM puttChange WHERE id = $id', { $id: id });
+  if (done) return false;
+  if (finishedAt && addHours(finishedAt, CORRECTABLE) < at) {
+    throw new Problem(
+      'invalid',
+      `This session was finished on ${format(finishedAt, 'd MMMM')}: its putts stay as they are.`,
+    );
+  }
+  const putt = await ownPutt(recording, puttId);
+  if (!putt) throw new Problem('invalid', 'The putt to correct is not in this run.');
+  const { place, manner } = putt;
+  const { outcomes, points, note, leftOut } = puttStored(putt);
+  const was = {
+    ...{ outcomes, points, note, leftOut },
+    place: placeSchema.nullable().catch(null).parse(fromStored(place)),
+    manner: mannerSchema.nullable().catch(null).parse(manner),
+  };
+  const next = { ...was, ...correction };
+  // What was logged before it was refused at the border can still be noted, left out or set right.
+  const restated = correction.outcomes ?? correction.points ?? correction.place;
+  if (restated) checkPutt(recording, next);
+  await write.all(
+    `INSERT INTO puttChange (id, puttId, was, at, savedAt, savedBy)
+     VALUES ($id, $puttId, $was, $at, $savedAt, $savedBy)`,
+    {
+      $id: id,
+      $puttId: puttId,
+      $was: JSON.stringify(was),
+      $at: storedTime(at),
+      ...stamp(recording),
+    },
+  );
+  await write.all(
+    `UPDATE putt SET outcomes = $outcomes, points = $points, place = $place, manner = $manner, note = $note,
+            leftOut = $leftOut, revision = $revision
+      WHERE id = $puttId`,
+    {
+      $outcomes: JSON.stringify(next.outcomes),
+      $points: JSON.stringify(next.points),
+      $place: stored(next.place),
+      $manner: next.manner,
+      $note: next.note,
+      $leftOut: Number(next.leftOut),
+      $revision: revision,
+      $puttId: puttId,
+    },
+  );
+  return true;
+}
+
+async function recordMark(
+  recording: Recording,
+  { id, mark, at, knowing }: EventOf<'mark'>,
+): Promise<boolean> {
+  const { runId, revision, write } = recording;
+  const [known] = await write.all<{ runId: string }>('SELECT runId FROM runMark WHERE id = $id', {
+    $id: id,
+  });
+  if (known && known.runId !== runId) {
+    throw new Problem('invalid', 'A mark with this id belongs to another run.');
+  }
+  if (known) return false;
+  // What was counted in belongs to the end of a session, and may come after it.
+  if (mark.type !== 'taken up') refuseFinished(recording, knowing);
+  await write.all(
+    `INSERT INTO runMark (id, runId, position, mark, at, savedAt, savedBy, revision)
+     SELECT $id, $runId, 1 + count(*), $mark, $at, $savedAt, $savedBy, $revision
+       FROM runMark WHERE runId = $runId`,
+    {
+      $id: id,
+      $runId: runId,
+      $mark: JSON.stringify(mark),
+      $at: storedTime(at),
+      $revision: revision,
+      ...stamp(recording),
+    },
+  );
+  return true;
+}
