@@ -37,6 +37,7 @@ import {
 } from '@/core/scoring';
 import { chance, simulatePutts, startsAs, type Truth } from '@/core/simulate';
 import { INCH } from '@/core/units';
+import { besideReckoning } from './beside';
 
 /** Written by the browser tests. */
 const TOUCH = 'test-results/touch.json';
@@ -244,6 +245,7 @@ async function main(): Promise<void> {
     `${Math.round(nanoseconds('the same by a general solver') / outcome)} times faster than the general solver.`,
   );
   console.log(touchWords());
+  await besideReckoning();
   if (!Number.isFinite(sink)) throw new Error('A result was not a number.');
 }
 

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { spawnSync } from 'node:child_process';
 import { expect, test } from './test';
+import { openDatabase, seedDemo } from '@/data';
 import { addDrill, addStudent, expectCount, finish, logByKeys, startSession } from './coach';
 import { serve } from './server';
 
@@ -122,4 +123,32 @@ test('a file that is not a database is named at start, left as it is, and no sta
   await expect(page.locator('body')).not.toContainText('SQLITE');
   await page.close();
   await server.kill();
+});
+
+test('a server that reckons stops when it is told to; who went away holds up nobody', async () => {
+  const file = join(folder, 'stop.db');
+  const database = await openDatabase(file);
+  await seedDemo(database, new Date('2026-11-20T12:00:00Z'));
+  await database.close();
+  const server = await serve(3433, file);
+  try {
+    // Nobody waits for this one: it is given up, and what is asked next is answered.
+    const gone = new AbortController();
+    const left = fetch(`${server.url}/students/compare`, { signal: gone.signal });
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    gone.abort();
+    await expect(left).rejects.toThrow(/abort/);
+    const answered = await fetch(`${server.url}/students`);
+    expect(answered.status).toBe(200);
+    const stopped = fetch(`${server.url}/students/compare`).then(
+      () => 'answered',
+      () => 'cut off',
+    );
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    process.kill(server.pid, 'SIGTERM');
+    expect(await server.ended()).toBe(0);
+    expect(await stopped).toBe('cut off');
+  } finally {
+    await server.kill();
+  }
 });

@@ -7,6 +7,8 @@ export interface OwnServer {
   pid: number;
   /** Kills it at once, as a power cut would. */
   kill(): Promise<void>;
+  /** How it ended, once it has: its exit code, or null when it was killed. */
+  ended(): Promise<number | null>;
 }
 
 interface ServedAs {
@@ -52,10 +54,11 @@ export async function serve(
   const last = () => child.kill('SIGKILL');
   process.once('exit', last);
   child.once('exit', () => process.off('exit', last));
-  const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
+  const ended = new Promise<number | null>((resolve) => child.once('exit', resolve));
   return {
     url,
     pid: child.pid!,
+    ended: () => ended,
     kill: async () => {
       if (child.exitCode !== null || child.signalCode !== null) return;
       child.kill('SIGKILL');

@@ -78,5 +78,5 @@ export function build() {
     const changed = (file) => !existsSync(file) || statSync(file).mtimeMs > built;
     if (sources.length > 0 && !sources.some(changed)) return;
   }
-  run('npx', ['next', 'build']);
+  run('npm', ['run', '--silent', 'build']);
 }

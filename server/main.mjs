@@ -1,12 +1,14 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { readFileSync } from 'node:fs';
 import { createServer as createHttp } from 'node:http';
 import { createServer as createHttps } from 'node:https';
-import { dirname, join } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import QRCode from 'qrcode';
 import { certificates, fingerprintOf, namesOf } from './certificates.mjs';
 import { PATIENCE, limit, refusal, refuse } from './limits.mjs';
 import { localAddresses, localName } from './network.mjs';
+import { RECKONER, bundle } from './reckoner.mjs';
 import { welcomeServer } from './welcome.mjs';
 
 /** The page with the certificate stands so many ports further on. */
@@ -74,17 +76,26 @@ const { address, host, tls, welcome } = await ways();
 process.env.DIRIGO_BUILD ??= values.dev
   ? 'development'
   : readFileSync('.next/BUILD_ID', 'utf8').trim();
+if (values.dev) await bundle();
+process.env.DIRIGO_RECKONER ??= resolve(RECKONER);
 // Read once the names are set: what the application is built of reads them too.
 const { default: next } = await import('next');
 const app = next({ dev: values.dev, hostname: '127.0.0.1', port });
 await app.prepare();
 const handle = app.getRequestHandler();
 
-const answer = (request, response) => {
+/** Whose request is being answered, and whether they still wait: what is reckoned for nobody is given up. */
+const asking = new AsyncLocalStorage();
+globalThis.dirigoAsking = asking;
+
+function answer(request, response) {
   const refused = refusal(request, behind);
-  if (refused) refuse(response, refused);
-  else if (!globalThis.dirigoAnswers(request, response)) void handle(request, response);
-};
+  if (refused) return refuse(response, refused);
+  if (globalThis.dirigoAnswers(request, response)) return;
+  const gone = new AbortController();
+  response.once('close', () => gone.abort());
+  asking.run(gone.signal, () => void handle(request, response));
+}
 const server = tls ? createHttps({ ...PATIENCE, ...tls }, answer) : createHttp(PATIENCE, answer);
 limit(server);
 await listening(server, port, host);
@@ -104,5 +115,7 @@ for (const signal of ['SIGINT', 'SIGTERM']) {
   process.on(signal, () => {
     server.close(() => process.exit(0));
     server.closeAllConnections();
+    // Whatever is still on its way then stops with it: what was kept is on disk.
+    setTimeout(() => process.exit(0), 2000).unref();
   });
 }

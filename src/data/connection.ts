@@ -9,7 +9,15 @@ const DEFAULT_FILE = 'data/dirigo.db';
 export const databaseFile = (): string => process.env.DIRIGO_DB ?? DEFAULT_FILE;
 
 /** Kept across reloads of the module in development, so that the file is opened once. */
-const kept = globalThis as typeof globalThis & { dirigoDatabase?: Promise<Database> };
+const kept = globalThis as typeof globalThis & {
+  dirigoDatabase?: Promise<Database>;
+  dirigoBeforeSwap?: () => Promise<void>;
+};
+
+/** Says what lets go of the file before another takes its place: who else has it open. */
+export function beforeSwap(letGo: () => Promise<void>): void {
+  kept.dirigoBeforeSwap = letGo;
+}
 
 /** Keeps a database that is being opened, until it cannot be. */
 function keep(opening: Promise<Database>): Promise<Database> {
@@ -42,7 +50,9 @@ export async function connection(): Promise<Database> {
 export async function goBack(from: string, at: Date): Promise<Restored> {
   const open = await connection();
   const { path } = open;
-  const swapping = open.close().then(() => restore(path, from, at));
+  const swapping = Promise.all([open.close(), kept.dirigoBeforeSwap?.()]).then(() =>
+    restore(path, from, at),
+  );
   await keep(swapping.catch(() => undefined).then(() => openDatabase(path)));
   return swapping;
 }

@@ -40,6 +40,8 @@ export interface Database {
   ): Promise<T>;
   /** What SQLite last said that means the file is damaged; null while it is whole, as far as anybody has read. */
   damage(): string | null;
+  /** Notes that the file was found damaged by who reads it elsewhere; the problem to be told. */
+  foundDamaged(said: string): Promise<Problem>;
   close(): Promise<void>;
 }
 
@@ -56,6 +58,8 @@ class WaitingDatabase extends sqlite3.Database {
   constructor(file: string, mode: number, callback: (error: Error | null) => void) {
     super(file, mode, callback);
     this.configure('busyTimeout', BUSY_TIMEOUT);
+    // A connection does one thing at a time in any case: what waits for it is not to hold a thread that another could use.
+    this.serialize();
     const ask = this.all.bind(this) as (sql: string, ...rest: unknown[]) => this;
     this.all = ((sql: string, ...rest: unknown[]) => {
       const told = rest.at(-1) as Told;
@@ -146,7 +150,7 @@ export async function openDatabase(file: string): Promise<Database> {
     trackChanges(models);
     const turn = oneAtATime();
     const atomically: Database['atomically'] = (work) => turn(() => opened.transaction(work));
-    const damage = watchDamage(opened, path);
+    const { damage, foundDamaged } = watchDamage(opened, path);
     const read = statementsOf(opened, 'read');
     const write = statementsOf(opened, 'write');
     const [header] = await opened.query<{ user_version: number }>('PRAGMA user_version', {
@@ -167,6 +171,7 @@ export async function openDatabase(file: string): Promise<Database> {
           return work(transaction);
         }),
       damage,
+      foundDamaged,
       close: () => closeInTurn(opened, [read, write]),
     };
   } catch (error) {
@@ -175,6 +180,42 @@ export async function openDatabase(file: string): Promise<Database> {
     if (error instanceof Problem) throw error;
     throw new Problem('database', await describeDamage(error, path));
   }
+}
+
+/** What a connection that only reads is asked for, and does not do. */
+const readsOnly = () => {
+  throw new RangeError('This connection only reads.');
+};
+
+/**
+ * Opens a database file that another thread of this program has opened and keeps: to read from, and nothing else.
+ *
+ * @param path of the file
+ */
+export async function openReader(path: string): Promise<Database> {
+  const sequelize = new Sequelize({
+    dialect: 'sqlite',
+    storage: path,
+    logging: false,
+    dialectModule: { ...sqlite3, Database: WaitingDatabase },
+    dialectOptions: { mode: sqlite3.OPEN_READONLY },
+  });
+  oneWriter(sequelize);
+  const models = defineModels(sequelize);
+  const read = statementsOf(sequelize, 'read');
+  return {
+    path,
+    lineage: 0,
+    sequelize,
+    models,
+    read,
+    write: read,
+    atomically: readsOnly,
+    directly: readsOnly,
+    change: readsOnly,
+    ...watchDamage(sequelize, path),
+    close: () => closeInTurn(sequelize, [read]),
+  };
 }
 
 /** Statements of the connection that reads, or of the one that writes. */
@@ -186,18 +227,25 @@ const statementsOf = ({ connectionManager }: Sequelize, which: 'read' | 'write')
   );
 
 /** Remembers when a query finds the file damaged. */
-function watchDamage(sequelize: Sequelize, path: string): () => string | null {
+function watchDamage(
+  sequelize: Sequelize,
+  path: string,
+): Pick<Database, 'damage' | 'foundDamaged'> {
   let said: string | null = null;
   const query = sequelize.query.bind(sequelize) as (...asked: unknown[]) => Promise<unknown>;
+  const found = async (error: unknown) => (said ??= await describeDamage(error, path));
   sequelize.query = (async (...asked: unknown[]) => {
     try {
       return await query(...asked);
     } catch (error) {
-      if (isDamage(error)) said ??= await describeDamage(error, path);
+      if (isDamage(error)) await found(error);
       throw error;
     }
   }) as typeof sequelize.query;
-  return () => said;
+  return {
+    damage: () => said,
+    foundDamaged: async (error) => new Problem('database', await found(error)),
+  };
 }
 
 /**

@@ -1,4 +1,4 @@
-export { connection, databaseFile, goBack } from './connection';
+export { beforeSwap, connection, databaseFile, goBack } from './connection';
 export {
   contentsOf,
   copiesFolder,
@@ -22,7 +22,14 @@ export {
   saveCoach,
   type Coach,
 } from './coaches';
-export { copyDatabase, describeDatabaseError, openDatabase, type Database } from './database';
+export {
+  copyDatabase,
+  describeDatabaseError,
+  isDamage,
+  openDatabase,
+  openReader,
+  type Database,
+} from './database';
 export {
   addDrill,
   archiveDrill,

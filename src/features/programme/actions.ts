@@ -1,20 +1,12 @@
 'use server';
 
-import { v4 } from 'uuid';
 import { z } from 'zod';
-import {
-  coldTestDue,
-  needsOfGroup,
-  planFrame,
-  planSchema,
-  proposeHour,
-  type PlanBlock,
-} from '@/core/planning';
-import { addPlan, archivePlan, goToNextBlock, lastColdTests, savePlan, startPlan } from '@/data';
+import { planFrame, planSchema, type PlanBlock } from '@/core/planning';
+import { addPlan, archivePlan, goToNextBlock, savePlan, startPlan } from '@/data';
 import { takeBuiltIn } from '../drills/take';
+import { reckon } from '../reckoning/pool';
 import { archivingSchema, coachAction } from '../shared/action';
-import { keyOfRef, planner } from './offers';
-import type { Offer, PlanItem } from './plan-shape';
+import { keyOfRef } from './library-ref';
 
 const itemSchema = z.object({
   id: z.uuid(),
@@ -24,18 +16,6 @@ const itemSchema = z.object({
   why: z.string().max(300),
 });
 
-/** What suits a plan, the blocks of it, and how those that were kept run as they are set. */
-export interface Proposal {
-  offers: Offer[];
-  items: PlanItem[];
-  own: Record<string, Offer>;
-  /** What the minutes rest on, in words. */
-  reckoned: string;
-}
-
-const rungsOf = (players: Offer['players']): PlanItem['rungs'] =>
-  Object.fromEntries(players.map(({ studentId, rung }) => [studentId, rung]));
-
 const asking = z.object({ frame: planFrame, kept: z.array(itemSchema).max(20) });
 
 /**
@@ -43,36 +23,7 @@ const asking = z.object({ frame: planFrame, kept: z.array(itemSchema).max(20) })
  */
 export const propose = coachAction(
   asking,
-  async (database, principal, { frame, kept }) => {
-    const at = new Date();
-    const { students, suiting, asSet, reckoned } = await planner(database, principal, frame, at);
-    const { candidates, offers } = suiting();
-    // A drill that was put away since is kept no more.
-    const stays = kept.flatMap((item) => {
-      const offer = asSet(item);
-      return offer ? [{ item: { ...item, rungs: rungsOf(offer.players) }, offer }] : [];
-    });
-    const cold = await lastColdTests(database, principal);
-    const plan = proposeHour(
-      {
-        minutes: frame.minutes,
-        needs: needsOfGroup(students.map(({ needs }) => needs)),
-        goals: frame.goals,
-        cold: frame.studentIds.some((id) => coldTestDue(cold.get(id), at)),
-      },
-      candidates.filter(({ id }) => !kept.some(({ ref }) => ref === id)),
-      stays.map(({ item, offer }) => ({ ...offer, id: item.id })),
-    );
-    const items = plan.map((block): PlanItem => {
-      const known = stays.find(({ item }) => item.id === block.id);
-      if (known) return known.item;
-      const { players } = offers.find(({ ref }) => ref === block.id)!;
-      const why = 'why' in block ? block.why : '';
-      return { id: v4(), ref: block.id, rungs: rungsOf(players), locked: false, why };
-    });
-    const own = Object.fromEntries(stays.map(({ item, offer }) => [item.id, offer]));
-    return { offers, items, own, reckoned };
-  },
+  (_database, principal, asked) => reckon('hour', principal, asked),
   { reads: true },
 );
 
@@ -81,10 +32,7 @@ const timing = z.object({ frame: planFrame, item: itemSchema });
 /** One block timed anew, on the rungs it is set to. */
 export const timeBlock = coachAction(
   timing,
-  async (database, principal, { frame, item }) => {
-    const { asSet } = await planner(database, principal, frame, new Date());
-    return asSet(item);
-  },
+  (_database, principal, asked) => reckon('block', principal, asked),
   { reads: true },
 );
 

@@ -13,8 +13,8 @@ import {
   saveAppointment,
   saveProgramme,
 } from '@/data';
+import { reckon } from '../reckoning/pool';
 import { coachAction } from '../shared/action';
-import { needsNow } from './needs-now';
 
 const dating = appointmentSchema.extend({ id: z.uuid().nullable() });
 
@@ -45,7 +45,8 @@ export const keepProgramme = coachAction(
   async (database, principal, { studentId, id, ...programme }) => {
     const at = new Date();
     const { zone } = (await getCoach(database, principal)).settings;
-    const how = { needs: await needsNow(database, principal, studentId, at), zone, at };
+    const [needs] = await reckon('needs', principal, [studentId]);
+    const how = { needs: needs!, zone, at };
     if (!id) return addProgramme(database, principal, studentId, programme, how);
     await saveProgramme(database, principal, id, programme, how);
     return id;

@@ -136,6 +136,12 @@ export function HourBuilder({
       at === 'more' ? [...old, item] : old.map((one) => (one.id === at ? item : one)),
     );
     setChoosing(null);
+    begin(async () => {
+      const result = await timeBlock({ frame: withName(frame, names), item });
+      if (!showErrors(result) || !result.value) return;
+      const timed = result.value;
+      setOwn((old) => ({ ...old, [item.id]: timed }));
+    });
   };
   const setRung = (item: PlanItem, rung: number | null) =>
     begin(async () => {

@@ -4,8 +4,8 @@ import type { PlanFrame } from '@/core/planning';
 import { getPlan, listStudents, type Database, type CoachPrincipal } from '@/data';
 import { coachContext } from '../shared/server';
 import type { PlanStudent } from './frame-fields';
-import { planner } from './offers';
-import type { Offer, PlanItem } from './plan-shape';
+import { reckon } from '../reckoning/pool';
+import type { PlanItem } from './plan-shape';
 
 /** Students that a plan can be for. */
 export async function planStudents(
@@ -30,18 +30,17 @@ export function emptyFrame(students: PlanStudent[], asked: string[], minutes: nu
   };
 }
 
-/** A plan that was kept, timed as its students are now. */
-export async function loadPlan(id: string) {
+/**
+ * A plan that was kept, timed as its students are now.
+ *
+ * @param choosing tells all that suits too, to choose from
+ */
+export async function loadPlan(id: string, choosing: boolean) {
   const { database, principal, units } = await coachContext();
   const plan = await getPlan(database, principal, id);
   const { blocks, name, minutes, place, kit, goals, studentIds } = plan;
   const frame: PlanFrame = { name, minutes, place, kit, goals, studentIds };
-  const { suiting, asSet, reckoned } = await planner(database, principal, frame, new Date());
   const items = blocks.map(({ drillId, ...block }): PlanItem => ({ ...block, ref: drillId }));
-  const own: Record<string, Offer> = {};
-  for (const item of items) {
-    const offer = asSet(item);
-    if (offer) own[item.id] = offer;
-  }
-  return { plan, frame, items, suiting, own, reckoned, units };
+  const timed = await reckon('plan', principal, { frame, items, choosing });
+  return { plan, frame, items, units, ...timed };
 }

@@ -1,16 +1,18 @@
 import 'server-only';
 import { differenceInCalendarDays } from 'date-fns';
 import { needsOf, type Need } from '@/core/planning';
-import { beliefLater, priorBelief, scoresOf, type Belief, type SessionScore } from '@/core/scoring';
 import {
-  listProgrammes,
-  refreshProgramme,
-  type CoachPrincipal,
-  type Database,
-  type Programme,
-} from '@/data';
-import { studentHistory } from '../shared/server';
-import { basisOfAll } from '../students/reading';
+  beliefLater,
+  priorBelief,
+  scoresOf,
+  type Belief,
+  type SessionScore,
+  type SkillName,
+  type SkillPoints,
+} from '@/core/scoring';
+import type { CoachPrincipal, Database } from '@/data';
+import { studentHistory } from '../reckoning/history';
+import { basisOfAll, pointsNow } from '../students/reading';
 
 /** What is known of a player at a time: what was known last, wider by the days since. */
 export function beliefAt(scores: readonly SessionScore[], at: Date): Belief {
@@ -19,29 +21,29 @@ export function beliefAt(scores: readonly SessionScore[], at: Date): Belief {
   return beliefLater(last.belief.carried, Math.max(0, differenceInCalendarDays(at, last.at)));
 }
 
-/** What a student needs, as it is known at a time. */
+/** What students need, as it is known now, in their order. */
 export async function needsNow(
   database: Database,
   principal: CoachPrincipal,
-  studentId: string,
-  at: Date,
-): Promise<Need[]> {
-  const { scores, faceShare } = await studentHistory(database, principal, studentId);
-  return needsOf(scoresOf(beliefAt(scores, at), faceShare), basisOfAll(scores));
+  studentIds: string[],
+): Promise<Need[][]> {
+  const at = new Date();
+  const needs: Need[][] = [];
+  for (const id of studentIds) {
+    const { scores, faceShare } = await studentHistory(database, principal, id);
+    needs.push(needsOf(scoresOf(beliefAt(scores, at), faceShare), basisOfAll(scores)));
+  }
+  return needs;
 }
 
-/** The programmes that go on, brought up to date. */
-export async function currentProgrammes(
+/** Where a student stands with the skill of an aim; null while nothing was putted. */
+export async function standingNow(
   database: Database,
   principal: CoachPrincipal,
-  at: Date,
-  zone: string,
-): Promise<Programme[]> {
-  const going = (await listProgrammes(database, principal)).filter(({ endedAt }) => !endedAt);
-  const refreshed: Programme[] = [];
-  for (const { id, studentId } of going) {
-    const needs = await needsNow(database, principal, studentId, at);
-    refreshed.push(await refreshProgramme(database, principal, id, { needs, at, zone }));
-  }
-  return refreshed;
+  { studentId, skill }: { studentId: string; skill: SkillName },
+): Promise<{ points: SkillPoints; putts: number } | null> {
+  const { scores, faceShare } = await studentHistory(database, principal, studentId);
+  const last = scores.at(-1);
+  if (!last) return null;
+  return { points: pointsNow(last, faceShare)[skill], putts: basisOfAll(scores)[skill] };
 }

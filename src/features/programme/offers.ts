@@ -21,6 +21,7 @@ import {
 } from '@/core/planning';
 import { getCoach, listDrills, type Database, type Drill, type CoachPrincipal } from '@/data';
 import { rungWords } from '../drills/rung-words';
+import { libraryRef } from './library-ref';
 import type { Offer, PlanItem, PlayerRunOffer } from './plan-shape';
 import { coachSetUp, plannedStudent, type PlannedStudent } from './players';
 
@@ -46,21 +47,17 @@ function timeOf(drill: DrillValues, player: Planned, wish: RungWish): PlayerTime
   return time;
 }
 
-const LIB = 'lib:';
-const libraryRef = (key: string): string => `${LIB}${key}`;
-/** The key of a built-in drill; null for one of the coach's own. */
-export const keyOfRef = (ref: string): string | null =>
-  ref.startsWith(LIB) ? ref.slice(LIB.length) : null;
-
 const valuesOf = ({ name, layout, details }: Drill): DrillValues => ({ ...details, name, layout });
 
+/** @param set it stands in a plan, where it is told whether it will end: of all that suits nobody asks */
 function runOffer(
   drill: DrillValues,
   { id, player }: PlannedStudent,
   time: PlayerTime,
+  set: boolean,
 ): PlayerRunOffer {
   const { rung, passes, assumed } = time;
-  const hardly = endsBy(time, drill.cap, lowerRungs(drill, player, time));
+  const hardly = set ? endsBy(time, drill.cap, lowerRungs(drill, player, time)) : null;
   return { studentId: id, rung, passes, assumed, hardly };
 }
 
@@ -97,6 +94,7 @@ export async function planner(
     drill: DrillValues,
     times: readonly PlayerTime[],
     timed: Timed,
+    set: boolean,
   ): Offer => ({
     ref,
     name: drill.name,
@@ -104,7 +102,7 @@ export async function planner(
     trains: drill.skills.map((skill) => SKILL_WORDS[skill]).join(', '),
     meets: missesMet(drill, players),
     rungs: drill.ladder.map((rung) => rungWords(rung, settings.units)),
-    players: students.map((student, i) => runOffer(drill, student, times[i]!)),
+    players: students.map((student, i) => runOffer(drill, student, times[i]!, set)),
     times: timed.times,
     putts: timed.putts,
     span: blockSpan(timed),
@@ -128,7 +126,7 @@ export async function planner(
       factor,
       (drill, player) => timeOf(drill, player, 'teaching'),
     );
-    const offers = candidates.map((one) => offerOf(one.id, one.drill, one.players, one));
+    const offers = candidates.map((one) => offerOf(one.id, one.drill, one.players, one, false));
     return { candidates, offers };
   }
 
@@ -142,7 +140,7 @@ export async function planner(
       if (rung === undefined) return timeOf(drill, player, 'teaching');
       return timeOf(drill, player, rung !== null && drill.ladder[rung] ? rung : 'drawn');
     });
-    return offerOf(ref, drill, times, timedOf(times, setUpOf(drill, factor)));
+    return offerOf(ref, drill, times, timedOf(times, setUpOf(drill, factor)), true);
   }
 
   return { students, suiting, asSet, reckoned: reckonedWords(students, seen !== null) };

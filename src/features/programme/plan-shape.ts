@@ -9,7 +9,7 @@ export interface PlayerRunOffer {
   passes: number;
   /** Only an eye can tell what counts: the share is assumed. */
   assumed: boolean;
-  /** Why it will hardly end, and what ends it; null when it ends. */
+  /** Why it will hardly end, and what ends it; null when it ends, and for what is only offered. */
   hardly: string | null;
 }
 
@@ -38,4 +38,13 @@ export interface PlanItem {
   rungs: Record<string, number | null>;
   locked: boolean;
   why: string;
+}
+
+/** What suits a plan, the blocks of it, and how each runs as it is set. */
+export interface Proposal {
+  offers: Offer[];
+  items: PlanItem[];
+  own: Record<string, Offer>;
+  /** What the minutes rest on, in words. */
+  reckoned: string;
 }

@@ -21,7 +21,7 @@ import {
   type Session,
   type CoachPrincipal,
 } from '@/data';
-import { studentHistory } from '../shared/server';
+import { studentHistory } from '../reckoning/history';
 import { basisOfAll, readPlayer } from '../students/reading';
 
 /** A student, as far as a plan goes by it. */

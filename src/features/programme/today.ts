@@ -15,7 +15,7 @@ import {
 } from '@/data';
 import { daysDone } from '../home/server';
 import { forWhat, KINDS } from './date-words';
-import { currentProgrammes } from './needs-now';
+import { currentProgrammes } from './current-programmes';
 
 /** Something to have in mind today, and where it leads. */
 export interface Reminder {

@@ -13,7 +13,7 @@ import {
   type PuttPlace,
 } from '@/core/layout';
 import { KIT, type KitId } from '@/core/people';
-import { findingsOf, scoreWords, type SessionScore } from '@/core/scoring';
+import { findingsOf, scoreWords } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';
 import {
   CORRECTABLE,
@@ -29,6 +29,7 @@ import { greenWords } from '../drills/ground-words';
 import { LayoutDrawing } from '../drills/layout-drawing';
 import { rungWords } from '../drills/rung-words';
 import { PlaceHead } from '../shared/place';
+import type { ScoreTold } from '../reckoning/history';
 import { ScoreRuler } from '../students/score-ruler';
 import { SkillTable } from '../students/skill-table';
 import { FacePicture } from './face-picture';
@@ -65,8 +66,8 @@ export function Review({
   student: Student;
   /** All of the student's. */
   sessions: Session[];
-  score: SessionScore | undefined;
-  previous: SessionScore | undefined;
+  score: ScoreTold | undefined;
+  previous: ScoreTold | undefined;
   units: UnitPreferences;
   now: Date;
 }) {

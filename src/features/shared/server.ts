@@ -3,14 +3,11 @@ import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { connection as untilRequested } from 'next/server';
 import { askingCoach } from './principal';
-import { keptHistory } from './scores';
 import {
   Problem,
   ROLES,
   connection,
   getCoach,
-  listSessions,
-  toLogged,
   type CoachPrincipal,
   type Database,
   type Role,
@@ -69,18 +66,3 @@ export const refused = (): Response =>
     { ok: false, code: 'refused', message: 'You are signed out here. Sign in again.' },
     { status: 401 },
   );
-
-/** A student's sessions, newest first, and their scores in order of time. */
-export async function studentHistory(
-  database: Database,
-  principal: CoachPrincipal,
-  studentId: string,
-) {
-  const [sessions, { settings }] = await Promise.all([
-    listSessions(database, principal, { studentId }),
-    getCoach(database, principal),
-  ]);
-  const faceShare = Number(settings.faceShare);
-  const logged = sessions.map(toLogged);
-  return { sessions, logged, faceShare, scores: keptHistory(studentId, logged, faceShare) };
-}

@@ -1,7 +1,18 @@
 import 'server-only';
 import { format } from 'date-fns';
 import { beliefOfRuns, scoreOf, pointsOf, type SessionScore } from '@/core/scoring';
-import type { Run, Session, Student } from '@/data';
+import {
+  getCoach,
+  listSessions,
+  listStudents,
+  toLogged,
+  type CoachPrincipal,
+  type Database,
+  type Run,
+  type Session,
+  type Student,
+} from '@/data';
+import { keptHistory } from '../reckoning/scores';
 import type { ComparedRow } from './compared';
 import { basisOfAll, loggedRuns, presses } from './reading';
 import type { Ruled } from './skill-words';
@@ -19,7 +30,7 @@ const ENOUGH = 10;
  * One player compared with themself: then and now, cold and warm, practice and pressure, drill by drill. Kinds of putts are
  * scored by themselves, without what other sessions know.
  */
-export function comparisonsOf(
+function withThemself(
   student: Student,
   sessions: Session[],
   scores: SessionScore[],
@@ -66,4 +77,55 @@ export function comparisonsOf(
     },
   ];
   return all.filter(({ rows }) => rows.length > 1);
+}
+
+/** Students side by side, the smallest window first. */
+function sideBySide(
+  known: { student: Student; own: Session[]; scores: SessionScore[] }[],
+  skill: Ruled,
+): ComparedRow[] {
+  return known
+    .flatMap(({ student, own, scores }): ComparedRow[] => {
+      const last = scores.findLast(({ basis }) => basis[skill] > 0);
+      const layout = own.find(({ id }) => id === last?.id)?.runs[0]?.layout;
+      if (!last || !layout) return [];
+      return [
+        {
+          name: student.name,
+          href: `/students/${student.id}?skill=${skill}`,
+          score: last.smoothed[skill],
+          putts: basisOfAll(scores)[skill],
+          hand: student.hand,
+          layout,
+        },
+      ];
+    })
+    .sort((a, b) => a.score.window.middle - b.score.window.middle);
+}
+
+/**
+ * Rulers to compare: a student's with themself, or all students' side by side.
+ *
+ * @param studentId null for all students
+ */
+export async function comparisonsOf(
+  database: Database,
+  principal: CoachPrincipal,
+  { skill, studentId }: { skill: Ruled; studentId: string | null },
+): Promise<Comparison[]> {
+  const [students, sessions, { settings }] = await Promise.all([
+    listStudents(database, principal),
+    listSessions(database, principal, { studentId: studentId ?? undefined }),
+    getCoach(database, principal),
+  ]);
+  const faceShare = Number(settings.faceShare);
+  const one = students.find(({ id }) => id === studentId);
+  const shown = one ? [one] : students.filter(({ archivedAt }) => !archivedAt);
+  const known = shown.map((student) => {
+    const own = sessions.filter((session) => session.studentId === student.id);
+    return { student, own, scores: keptHistory(student.id, own.map(toLogged), faceShare) };
+  });
+  return one
+    ? known.flatMap(({ own, scores }) => withThemself(one, own, scores, skill, faceShare))
+    : [{ title: '', rows: sideBySide(known, skill) }];
 }

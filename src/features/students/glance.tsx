@@ -1,9 +1,10 @@
 import type { Layout } from '@/core/layout';
-import { changeBetween, endsOf, type SessionScore } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
+import type { ScoreTold } from '../reckoning/history';
 import { basisOfAll } from './reading';
 import { SkillRuler } from './skill-ruler';
+import type { Changes } from './read-student';
 import { RULED } from './skill-words';
 
 /** The five rulers below each other. */
@@ -12,35 +13,32 @@ export function Glance({
   scores,
   layout,
   units,
-  faceShare,
+  changes,
 }: {
   student: Student;
   /** In order of time, at least one. */
-  scores: SessionScore[];
+  scores: ScoreTold[];
   /** Whose hole the start line is measured by. */
   layout: Layout;
   units: UnitPreferences;
-  faceShare: number;
+  changes: Changes;
 }) {
   const last = scores.at(-1)!;
   const basis = basisOfAll(scores);
   return (
     <div className="divide-y divide-hair">
-      {RULED.map((skill) => {
-        const ends = endsOf(scores, skill);
-        return (
-          <SkillRuler
-            key={skill}
-            skill={skill}
-            score={last.carried[skill]}
-            putts={basis[skill]}
-            change={ends && changeBetween(ends.then, ends.now, skill, faceShare)}
-            hand={student.hand}
-            layout={layout}
-            units={units}
-          />
-        );
-      })}
+      {RULED.map((skill) => (
+        <SkillRuler
+          key={skill}
+          skill={skill}
+          score={last.carried[skill]}
+          putts={basis[skill]}
+          change={changes[skill]?.change ?? null}
+          hand={student.hand}
+          layout={layout}
+          units={units}
+        />
+      ))}
     </div>
   );
 }

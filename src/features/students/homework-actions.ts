@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { dayAfter } from '@/core/planning';
 import { endHomework, endLink, giveHomework, makeLink } from '@/data';
 import { takeBuiltIn } from '../drills/take';
-import { keyOfRef } from '../programme/offers';
+import { keyOfRef } from '../programme/library-ref';
 import { coachAction } from '../shared/action';
 import { homeworkForm } from './homework-form-schema';
 

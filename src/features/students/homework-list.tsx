@@ -1,9 +1,9 @@
-import { changeBetween, type SessionScore, type SkillName } from '@/core/scoring';
-import { adherenceOf, dayIn, dayWords, TRAINED } from '@/core/planning';
+import { adherenceOf, dayIn, dayWords } from '@/core/planning';
 import { getDrill, type Database, type Homework, type Session, type CoachPrincipal } from '@/data';
 import { daysDone } from '../home/server';
 import { WeekMarks } from '../home/week-marks';
 import { EndWork } from './end-work';
+import type { Effect } from './homework-effects';
 import { SKILL_NAMES, changeWords } from './skill-words';
 
 /** What a student was given to do at home: how much of it was done, and what has changed since. */
@@ -12,8 +12,7 @@ export async function HomeworkList({
   principal,
   homework,
   sessions,
-  scores,
-  faceShare,
+  effects,
   zone,
   at,
 }: {
@@ -21,8 +20,7 @@ export async function HomeworkList({
   principal: CoachPrincipal;
   homework: Homework[];
   sessions: Session[];
-  scores: SessionScore[];
-  faceShare: number;
+  effects: Record<string, Effect>;
   zone: string;
   at: Date;
 }) {
@@ -37,7 +35,6 @@ export async function HomeworkList({
   return (
     <ul>
       {rows.map(({ work, drill, adherence: { weeks, asked, done } }) => {
-        const skill = TRAINED.find((one) => drill.details.skills.includes(one)) ?? 'start';
         const going = !work.endedAt && work.until >= today;
         return (
           <li key={work.id} className="border-b border-rule py-3 last:border-0">
@@ -61,7 +58,7 @@ export async function HomeworkList({
             </ul>
             <p className="mt-2 text-[16px]">
               {asked > 0 ? `${done} of ${asked} done in the weeks that are over. ` : ''}
-              {effectWords(scores, skill, work.from, faceShare, zone)}
+              {effects[work.id] && effectWords(effects[work.id]!)}
             </p>
           </li>
         );
@@ -71,16 +68,8 @@ export async function HomeworkList({
 }
 
 /** What has changed of a skill since a day; beside the homework, not because of it. */
-function effectWords(
-  scores: SessionScore[],
-  skill: SkillName & keyof typeof SKILL_NAMES,
-  from: string,
-  faceShare: number,
-  zone: string,
-): string {
-  const before = scores.findLast(({ at }) => dayIn(at, zone) <= from);
-  const last = scores.at(-1);
+function effectWords({ skill, change }: Effect): string {
   const name = SKILL_NAMES[skill];
-  if (!before || !last || before === last) return `${name}: nothing to compare with yet.`;
-  return `${name} since then: ${changeWords(changeBetween([before], [last], skill, faceShare))}.`;
+  if (!change) return `${name}: nothing to compare with yet.`;
+  return `${name} since then: ${changeWords(change)}.`;
 }

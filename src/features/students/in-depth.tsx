@@ -2,9 +2,9 @@ import { format } from 'date-fns';
 import Link from 'next/link';
 import { makeWindow } from '@/core/green';
 import { judge, type Layout, type Spot } from '@/core/layout';
-import type { SessionScore } from '@/core/scoring';
 import { showLength, toDegrees, type UnitPreferences } from '@/core/units';
 import { counted, type Session, type Student } from '@/data';
+import type { ScoreTold } from '../reckoning/history';
 import { FacePicture } from '../session/face-picture';
 import { FinishPicture } from '../session/finish-picture';
 import { TrendChart } from '@/ui/trend-chart';
@@ -32,7 +32,7 @@ export function InDepth({
   student: Student;
   skill: Ruled;
   sessions: Session[];
-  scores: SessionScore[];
+  scores: ScoreTold[];
   layout: Layout;
   units: UnitPreferences;
 }) {

@@ -1,22 +1,11 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
-import { gateNowOf, type GateNow, type Layout } from '@/core/layout';
-import {
-  changeBetween,
-  endsOf,
-  feelOf,
-  gateOfWindow,
-  nextGate,
-  puttsToSettle,
-  scoreWords,
-  type Feel,
-  type SessionScore,
-  type ToSettle,
-} from '@/core/scoring';
+import { gateNowOf, type GateNow } from '@/core/layout';
+import { gateOfWindow, scoreWords, type Feel, type NextGate, type ToSettle } from '@/core/scoring';
 import { roughLength, settable, showDegrees, showLength, type UnitPreferences } from '@/core/units';
-import { counted, type Session, type Student } from '@/data';
-import { coldAgainstWarm, pointsNow } from './reading';
-import { byTape, changeWords } from './skill-words';
+import type { Student } from '@/data';
+import type { Known } from './read-student';
+import { changeWords } from './skill-words';
 
 /** Success rates to choose from. */
 const RATES = [0.5, 0.6, 0.7, 0.8, 0.9] as const;
@@ -25,37 +14,23 @@ const RATES = [0.5, 0.6, 0.7, 0.8, 0.9] as const;
 export function InWords({
   student,
   given,
-  sessions,
-  scores,
-  layout,
+  known,
   units,
-  faceShare,
   rate,
 }: {
   student: Student;
   given: string;
-  sessions: Session[];
-  scores: SessionScore[];
-  layout: Layout;
+  known: Known;
   units: UnitPreferences;
-  faceShare: number;
   /** Share of putts that the next gate should let through. */
   rate: number;
 }) {
-  const last = scores.at(-1)!;
-  const { start } = last.carried;
+  const { scores, layout, changes, settle: more, cold, feel, next } = known;
+  const { start } = scores.at(-1)!.carried;
   const gate = gateNowOf(layout) ?? undefined;
   const across = (metres: number) => showLength(settable(metres, units, 'up'), 'across', units);
   const { low, high } = gateOfWindow(start.window, gate).gap;
-  const ends = endsOf(scores, 'start');
-  const change = ends && changeBetween(ends.then, ends.now, 'start', faceShare);
-  const more = change && !change.measure ? puttsToSettle(change) : null;
-  const cold = coldAgainstWarm(sessions, faceShare);
-  const feel = feelOf(
-    sessions.flatMap(({ runs }) =>
-      runs.map((run) => ({ layout: run.layout, putts: counted(run.putts) })),
-    ),
-  );
+  const { change, since } = changes.start ?? {};
   return (
     <section className="grid content-start gap-4 px-4 py-5 md:px-6" aria-label="In words">
       <div>
@@ -68,11 +43,11 @@ export function InWords({
         <p className="mt-1 text-ink2">
           The gate lies between {across(low)} and {across(high)} with 80 %.
         </p>
-        {change && (
+        {change && since && (
           <p className="mt-2">
-            Since {format(ends.then[0]!.at, 'd MMMM')}, when it was ±
-            {showDegrees(change.then.window.middle)} over {change.then.putts} putts, the window is{' '}
-            {changeWords(change)}. {more && more.putts > 0 && settleWords(more)}{' '}
+            Since {format(since, 'd MMMM')}, when it was ±{showDegrees(change.then.window.middle)}{' '}
+            over {change.then.putts} putts, the window is {changeWords(change)}.{' '}
+            {more && more.putts > 0 && settleWords(more)}{' '}
             <Link
               href={`/students/compare?student=${student.id}`}
               className="underline underline-offset-4"
@@ -95,11 +70,11 @@ export function InWords({
           <p>{feelWords(feel, units)}</p>
         </div>
       )}
-      {gate && last.basis.start > 0 && (
+      {gate && next && (
         <NextGateWords
           given={given}
           gate={gate}
-          points={pointsNow(last, faceShare).start}
+          found={next}
           units={units}
           rate={rate}
           href={`/students/${student.id}`}
@@ -129,19 +104,18 @@ function feelWords({ guesses, right, distance }: Feel, units: UnitPreferences): 
 function NextGateWords({
   given,
   gate,
-  points,
+  found,
   units,
   rate,
   href,
 }: {
   given: string;
   gate: GateNow;
-  points: Parameters<typeof nextGate>[0];
+  found: NextGate;
   units: UnitPreferences;
   rate: number;
   href: string;
 }) {
-  const found = nextGate(points, rate, gate, byTape(units));
   const width = showLength(found.gap, 'across', units);
   const away = showLength(found.distance, 'along', units);
   const now = showLength(gate.gap, 'across', units);

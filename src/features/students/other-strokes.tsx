@@ -1,67 +1,10 @@
-import { MANNERS, isUsual, type Manner } from '@/core/drill';
-import { beliefOfRuns, pointsOf, scoreOf, type Score } from '@/core/scoring';
-import type { Session, Student } from '@/data';
-import { loggedRuns } from './reading';
-import { SKILL_NAMES, biasOf, showAmount, showInterval, type Ruled } from './skill-words';
-
-/** Fewer putts than this of a kind are not told of. */
-const ENOUGH = 8;
-const TOLD: Ruled[] = ['start', 'strike', 'pace'];
-
-interface Told {
-  manner: Manner;
-  putts: number;
-  skills: { skill: Ruled; other: Score; usual: Score | null }[];
-}
-
-/** What each unusual stroke comes to by itself, against the same skill struck as usual. */
-function strokesOf(sessions: Session[], faceShare: number): Told[] {
-  const all = loggedRuns(sessions, () => true);
-  const of = (wanted: (manner: Manner) => boolean) =>
-    beliefOfRuns(
-      all.map((run) => ({
-        ...run,
-        putts: run.putts.filter(({ manner = 'usual' }) => wanted(manner)),
-      })),
-      faceShare,
-      true,
-    );
-  const manners = new Set(all.flatMap(({ putts }) => putts.map(({ manner = 'usual' }) => manner)));
-  const others = [...manners].filter((manner) => !isUsual(manner) && manner !== 'practice');
-  if (others.length === 0) return [];
-  const usual = of(isUsual);
-  return others.flatMap((manner): Told[] => {
-    const { belief, basis } = of((one) => one === manner);
-    const skills = TOLD.flatMap((skill) =>
-      basis[skill] < ENOUGH
-        ? []
-        : [
-            {
-              skill,
-              other: scoreOf(pointsOf(belief, skill, faceShare)),
-              usual:
-                usual.basis[skill] < ENOUGH
-                  ? null
-                  : scoreOf(pointsOf(usual.belief, skill, faceShare)),
-            },
-          ],
-    );
-    const putts = Math.max(0, ...TOLD.map((skill) => basis[skill]));
-    return skills.length > 0 ? [{ manner, putts, skills }] : [];
-  });
-}
+import { MANNERS } from '@/core/drill';
+import type { Student } from '@/data';
+import { SKILL_NAMES, biasOf, showAmount, showInterval } from './skill-words';
+import type { StrokeTold } from './strokes';
 
 /** One-handed, blind or pushed putts: by themselves, beside the usual stroke; they never move its scores. */
-export function OtherStrokes({
-  student,
-  sessions,
-  faceShare,
-}: {
-  student: Student;
-  sessions: Session[];
-  faceShare: number;
-}) {
-  const told = strokesOf(sessions, faceShare);
+export function OtherStrokes({ student, told }: { student: Student; told: StrokeTold[] }) {
   if (told.length === 0) return null;
   return (
     <section

@@ -31,7 +31,7 @@ export function pointsNow(last: SessionScore, faceShare: number): Record<SkillNa
 }
 
 /** All putts that say anything of each skill. */
-export const basisOfAll = (scores: SessionScore[]): Basis =>
+export const basisOfAll = (scores: readonly Pick<SessionScore, 'basis'>[]): Basis =>
   scores.reduce(
     (sum, { basis }) => ({
       start: sum.start + basis.start,

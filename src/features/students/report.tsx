@@ -1,18 +1,12 @@
 import { ArrowLeft } from 'lucide-react';
 import { format } from 'date-fns';
 import Link from 'next/link';
-import type { Finding } from '@/core/coaching';
-import { gateNowOf, type Layout } from '@/core/layout';
-import { nextGate, pointsOf, type SessionScore } from '@/core/scoring';
 import { showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import { Glance } from './glance';
 import { PrintButton } from './print-button';
-import { byTape } from './skill-words';
+import type { Known } from './read-student';
 import { WorthPart } from './worth-part';
-
-/** The share that a gate of today should let through. */
-const TEACHES = 0.7;
 
 /**
  * What a student takes along: where they are, what it means, what to practise. Nothing that a coach has noted is in it,
@@ -22,27 +16,17 @@ export function Report({
   student,
   coach,
   now,
-  scores,
-  findings,
-  layout,
+  known,
   units,
-  faceShare,
 }: {
   student: Student;
   coach: string;
   now: Date;
-  /** In order of time, at least one. */
-  scores: SessionScore[];
-  findings: Finding[];
-  layout: Layout;
+  known: Known;
   units: UnitPreferences;
-  faceShare: number;
 }) {
-  const [first, last] = [scores[0]!, scores.at(-1)!];
-  const gate = gateNowOf(layout);
-  const next =
-    gate &&
-    nextGate(pointsOf(last.belief.carried, 'start', faceShare), TEACHES, gate, byTape(units));
+  const { scores, layout, findings, changes, next, worth } = known;
+  const first = scores[0]!;
   return (
     <main className="min-h-dvh bg-sheet">
       <style>{`@page{size:A4;margin:12mm 10mm}@media print{section{break-inside:avoid}}`}</style>
@@ -74,7 +58,7 @@ export function Report({
             scores={scores}
             layout={layout}
             units={units}
-            faceShare={faceShare}
+            changes={changes}
           />
         </div>
         <section className="px-5 py-4 md:px-7" aria-label="What to practise">
@@ -104,7 +88,7 @@ export function Report({
             </p>
           )}
         </section>
-        <WorthPart scores={scores} layout={layout} units={units} faceShare={faceShare} />
+        <WorthPart worth={worth} units={units} />
       </div>
     </main>
   );

@@ -1,50 +1,13 @@
-import { gains, worthByDistance } from '@/core/coaching';
-import { FLAT } from '@/core/green';
-import type { Layout } from '@/core/layout';
-import { pointsOf, type SessionScore } from '@/core/scoring';
-import { FOOT, type UnitPreferences } from '@/core/units';
+import type { UnitPreferences } from '@/core/units';
+import type { WorthTold } from './worth';
 import { WorthTable } from './worth-table';
 
-/** Distances asked of, as a coach counts them. */
-const DISTANCES = {
-  imperial: [3, 4, 5, 6, 8, 10, 15, 20].map((feet) => feet * FOOT),
-  metric: [1, 1.2, 1.5, 2, 2.5, 3, 4.5, 6],
-};
-
 /** What the skills are worth in putts made, now and at first. */
-export function WorthPart({
-  scores,
-  layout,
-  units,
-  faceShare,
-}: {
-  scores: SessionScore[];
-  /** Whose green and pace are taken. */
-  layout: Layout;
-  units: UnitPreferences;
-  faceShare: number;
-}) {
-  const [first, last] = [scores[0]!, scores.at(-1)!];
-  const distances = DISTANCES[units.long];
-  // Where putts are worth most to make: short ones go in, long ones seldom.
-  const reference = distances[4]!;
-  const putt = { ...layout.putt, slope: FLAT, tiers: [], distance: reference };
-  const at = ({ belief }: SessionScore) => ({
-    start: pointsOf(belief.smoothed, 'start', faceShare),
-    pace: pointsOf(belief.smoothed, 'pace', faceShare),
-  });
-  const [now, then] = [at(last), at(first)];
-  const paceKnown = scores.some(({ basis }) => basis.pace > 0);
+export function WorthPart({ worth, units }: { worth: WorthTold; units: UnitPreferences }) {
   return (
     <section aria-label="What it is worth" className="px-4 py-5 md:px-7">
       <h2 className="mb-2 text-[20px] num">What it is worth</h2>
-      <WorthTable
-        now={worthByDistance(putt, now.start, now.pace, distances)}
-        first={first === last ? null : worthByDistance(putt, then.start, then.pace, distances)}
-        gains={paceKnown ? gains(putt, now.start, now.pace) : null}
-        reference={reference}
-        units={units}
-      />
+      <WorthTable {...worth} units={units} />
     </section>
   );
 }

@@ -8,7 +8,7 @@ import { ownView, knownLink, listAppointments, listPlans, listStudents } from '@
 import { Agenda } from '@/features/programme/agenda';
 import { CalendarLink } from '@/features/programme/calendar-link';
 import { Month } from '@/features/programme/month';
-import { currentProgrammes } from '@/features/programme/needs-now';
+import { currentProgrammes } from '@/features/programme/current-programmes';
 import { ProgrammeLine } from '@/features/programme/programme-page';
 import { RunPlanButton } from '@/features/programme/run-plan-button';
 import { Week } from '@/features/programme/week';

@@ -3,28 +3,21 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { scoreBias } from '@/core/scoring';
 import { showDegrees, showLength } from '@/core/units';
-import { listCoaches, listSessions, listStudents, toLogged } from '@/data';
+import { listCoaches, listStudents } from '@/data';
 import { Empty, PlaceHead } from '@/features/shared/place';
-import { keptScores } from '@/features/shared/scores';
+import { reckon } from '@/features/reckoning/pool';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
 export const metadata: Metadata = { title: 'Students' };
 
 export default async function StudentsPage({ searchParams }: PageProps<'/students'>) {
-  const { database, principal, coach, units } = await coachContext();
+  const { database, principal, units } = await coachContext();
   const archived = (await searchParams).archived !== undefined;
   const all = await listStudents(database, principal);
   const shown = all.filter(({ archivedAt }) => (archivedAt !== null) === archived);
-  const sessions = await listSessions(database, principal);
-  const rows = shown.map((student) => ({
-    student,
-    last: keptScores(
-      student.id,
-      sessions.filter(({ studentId }) => studentId === student.id).map(toLogged),
-      Number(coach.settings.faceShare),
-    ),
-  }));
+  const current = await reckon('now', principal, undefined);
+  const rows = shown.map((student) => ({ student, last: current[student.id] ?? null }));
   const coachOf = new Map((await listCoaches(database)).map(({ id, name }) => [id, name]));
   const hidden = all.length - shown.length;
   const now = new Date();

@@ -3,7 +3,6 @@ import Link from 'next/link';
 import { dayIn, dayWords } from '@/core/planning';
 import { getProgramme, getStudent, refreshProgramme } from '@/data';
 import { CloseProgramme } from '@/features/programme/close-programme';
-import { needsNow } from '@/features/programme/needs-now';
 import {
   ProgrammeChanges,
   ProgrammeDays,
@@ -11,8 +10,8 @@ import {
   aimWords,
 } from '@/features/programme/programme-page';
 import { PlaceHead } from '@/features/shared/place';
-import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
-import { basisOfAll, pointsNow } from '@/features/students/reading';
+import { reckon } from '@/features/reckoning/pool';
+import { coachContext, orNotFound } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
 export const metadata: Metadata = { title: 'Programme' };
@@ -20,20 +19,16 @@ export const metadata: Metadata = { title: 'Programme' };
 export default async function ProgrammePage({ params }: PageProps<'/programme/[id]'>) {
   const { database, principal, coach } = await coachContext('coach');
   const { id } = await params;
-  const { studentId } = await orNotFound(getProgramme(database, principal, id));
+  const { studentId, aim } = await orNotFound(getProgramme(database, principal, id));
   const { zone } = coach.settings;
   const at = new Date();
-  const programme = await refreshProgramme(database, principal, id, {
-    needs: await needsNow(database, principal, studentId, at),
-    at,
-    zone,
-  });
-  const [student, { scores, faceShare }] = await Promise.all([
+  const [needs] = await reckon('needs', principal, [studentId]);
+  const programme = await refreshProgramme(database, principal, id, { needs: needs!, at, zone });
+  const [student, stands] = await Promise.all([
     getStudent(database, principal, studentId),
-    studentHistory(database, principal, studentId),
+    reckon('standing', principal, { studentId, skill: aim.skill }),
   ]);
   const today = dayIn(at, zone);
-  const last = scores.at(-1);
   const past = programme.entries.filter(({ state }) => state !== 'planned');
   const done = past.filter(({ state }) => state === 'done').length;
   const next = programme.entries.find(({ day, state }) => state === 'planned' && day >= today);
@@ -79,12 +74,8 @@ export default async function ProgrammePage({ params }: PageProps<'/programme/[i
               <strong>{aimSaid(programme)}.</strong>
             </p>
             <p className="mt-1">
-              {last
-                ? aimWords(
-                    programme,
-                    pointsNow(last, faceShare)[programme.aim.skill],
-                    basisOfAll(scores)[programme.aim.skill],
-                  )
+              {stands
+                ? aimWords(programme, stands.points, stands.putts)
                 : 'Nothing was putted yet that tells where it stands.'}
             </p>
           </div>

@@ -8,14 +8,14 @@ import { ROLE_WORDS } from '@/features/academy/role-words';
 import { Sharing } from '@/features/academy/sharing';
 import { ArchiveButton } from '@/features/shared/archive-button';
 import { Empty, PlaceHead } from '@/features/shared/place';
-import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
+import { reckon } from '@/features/reckoning/pool';
+import { coachContext, orNotFound } from '@/features/shared/server';
 import { setArchived } from '@/features/students/actions';
 import { Glance } from '@/features/students/glance';
 import { InDepth } from '@/features/students/in-depth';
 import { InWords } from '@/features/students/in-words';
 import { OtherStrokes } from '@/features/students/other-strokes';
 import { LastSessions } from '@/features/students/last-sessions';
-import { readPlayer } from '@/features/students/reading';
 import { Findings } from '@/features/students/findings';
 import { RULED } from '@/features/students/skill-words';
 import { WorthPart } from '@/features/students/worth-part';
@@ -34,15 +34,11 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
   const { database, principal, units } = await coachContext();
   const student = await orNotFound(getStudent(database, principal, (await params).id));
   const { skill, rate } = query.parse(await searchParams);
-  const { sessions, logged, scores, faceShare } = await studentHistory(
-    database,
-    principal,
-    student.id,
-  );
+  const asked = { studentId: student.id, rate };
+  const { sessions, known } = await reckon('student', principal, asked);
   const putts = sessions.flatMap(({ runs }) => runs.flatMap((run) => counted(run.putts))).length;
+  const scores = known?.scores ?? [];
   const first = scores[0];
-  const last = scores.at(-1);
-  const layout = sessions.find(({ id }) => id === last?.id)?.runs[0]?.layout;
   const given = student.name.split(' ')[0]!;
   const coaches = await listCoaches(database);
   const nameOf = (id: string) => coaches.find((coach) => coach.id === id)?.name || 'another coach';
@@ -98,7 +94,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
             </Button>
           </>
         )}
-        {mayChange && last && (
+        {mayChange && known && (
           <Button asChild>
             <Link href={`/students/${student.id}/report`}>Report</Link>
           </Button>
@@ -109,7 +105,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           </Button>
         )}
       </PlaceHead>
-      {!last || !layout || !first ? (
+      {!known ? (
         <Empty title={`Nothing is known of ${given}’s putting yet`}>
           <p>
             Start a session through a roomy gate, about 12 mm of air either side of the ball. Twenty
@@ -127,43 +123,31 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
             <Glance
               student={student}
               scores={scores}
-              layout={layout}
+              layout={known.layout}
               units={units}
-              faceShare={faceShare}
+              changes={known.changes}
             />
           </div>
           <div className="grid grid-cols-1 divide-y divide-rule border-b-[length:var(--stroke)] border-ink lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
             <section className="px-4 py-5 md:px-7" aria-label="What the misses say">
               <h2 className="mb-3 text-[20px] num">What the misses say</h2>
-              <Findings
-                findings={readPlayer(student, sessions, logged, scores, faceShare)}
-                student={given}
-              />
+              <Findings findings={known.findings} student={given} />
               <h2 className="mt-6 mb-1 cap">Sessions</h2>
               <LastSessions sessions={sessions} />
               {student.notes && <Notes notes={student.notes} />}
             </section>
-            <InWords
-              student={student}
-              given={given}
-              sessions={sessions}
-              scores={scores}
-              layout={layout}
-              units={units}
-              faceShare={faceShare}
-              rate={rate}
-            />
+            <InWords student={student} given={given} known={known} units={units} rate={rate} />
           </div>
           <InDepth
             student={student}
             skill={skill}
             sessions={sessions}
             scores={scores}
-            layout={layout}
+            layout={known.layout}
             units={units}
           />
-          <OtherStrokes student={student} sessions={sessions} faceShare={faceShare} />
-          <WorthPart scores={scores} layout={layout} units={units} faceShare={faceShare} />
+          <OtherStrokes student={student} told={known.strokes} />
+          <WorthPart worth={known.worth} units={units} />
         </>
       )}
       <History database={database} principal={principal} about={[student.id]} />

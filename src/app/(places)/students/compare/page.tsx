@@ -1,13 +1,11 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { z } from 'zod';
-import { listSessions, listStudents, toLogged } from '@/data';
+import { listStudents } from '@/data';
 import { Empty, PlaceHead } from '@/features/shared/place';
-import { keptHistory } from '@/features/shared/scores';
+import { reckon } from '@/features/reckoning/pool';
 import { coachContext } from '@/features/shared/server';
-import { Compared, type ComparedRow } from '@/features/students/compared';
-import { comparisonsOf, type Comparison } from '@/features/students/comparisons';
-import { basisOfAll } from '@/features/students/reading';
+import { Compared } from '@/features/students/compared';
 import { RULED, SKILL_NAMES } from '@/features/students/skill-words';
 
 export const metadata: Metadata = { title: 'Compare' };
@@ -19,43 +17,11 @@ const query = z.object({
 });
 
 export default async function ComparePage({ searchParams }: PageProps<'/students/compare'>) {
-  const { database, principal, coach, units } = await coachContext();
+  const { database, principal, units } = await coachContext();
   const { skill, student: only } = query.parse(await searchParams);
-  const faceShare = Number(coach.settings.faceShare);
-  const [students, sessions] = await Promise.all([
-    listStudents(database, principal),
-    listSessions(database, principal, { studentId: only }),
-  ]);
+  const students = await listStudents(database, principal);
   const one = students.find(({ id }) => id === only);
-  const shown = one ? [one] : students.filter(({ archivedAt }) => !archivedAt);
-  const known = shown.map((student) => {
-    const own = sessions.filter(({ studentId }) => studentId === student.id);
-    return { student, own, scores: keptHistory(student.id, own.map(toLogged), faceShare) };
-  });
-  const all: Comparison[] = one
-    ? known.flatMap(({ own, scores }) => comparisonsOf(one, own, scores, skill, faceShare))
-    : [
-        {
-          title: '',
-          rows: known
-            .flatMap(({ student, own, scores }): ComparedRow[] => {
-              const last = scores.findLast(({ basis }) => basis[skill] > 0);
-              const layout = own.find(({ id }) => id === last?.id)?.runs[0]?.layout;
-              if (!last || !layout) return [];
-              return [
-                {
-                  name: student.name,
-                  href: `/students/${student.id}?skill=${skill}`,
-                  score: last.smoothed[skill],
-                  putts: basisOfAll(scores)[skill],
-                  hand: student.hand,
-                  layout,
-                },
-              ];
-            })
-            .sort((a, b) => a.score.window.middle - b.score.window.middle),
-        },
-      ];
+  const all = await reckon('compared', principal, { skill, studentId: one?.id ?? null });
   return (
     <>
       <PlaceHead

@@ -8,8 +8,8 @@ export const metadata: Metadata = { title: 'A plan' };
 export default async function HourPage({ params }: PageProps<'/programme/hours/[id]'>) {
   const { id } = await params;
   const { database, principal } = await coachContext('coach');
-  const [{ plan, frame, items, suiting, own, reckoned }, students] = await Promise.all([
-    orNotFound(loadPlan(id)),
+  const [{ plan, frame, items, offers, own, reckoned }, students] = await Promise.all([
+    orNotFound(loadPlan(id, true)),
     planStudents(database, principal),
   ]);
   return (
@@ -18,7 +18,7 @@ export default async function HourPage({ params }: PageProps<'/programme/hours/[
       id={id}
       archived={plan.archivedAt !== null}
       students={students}
-      start={{ frame, items, offers: suiting().offers, own, reckoned }}
+      start={{ frame, items, offers, own, reckoned }}
     />
   );
 }

@@ -4,7 +4,8 @@ import { getGroup, getSession, getStudent } from '@/data';
 import { History } from '@/features/academy/history';
 import { CoachWays } from '@/features/session/coach-ways';
 import { Review } from '@/features/session/review';
-import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
+import { reckon } from '@/features/reckoning/pool';
+import { coachContext, orNotFound } from '@/features/shared/server';
 
 export const metadata: Metadata = { title: 'Review' };
 
@@ -22,7 +23,7 @@ export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/r
       name: (await getStudent(database, principal, studentId)).name,
     })),
   );
-  const { sessions, scores } = await studentHistory(database, principal, student.id);
+  const { sessions, scores } = await reckon('history', principal, { studentId: student.id });
   const here = scores.findIndex(({ id }) => id === session.id);
   return (
     <CoachWays>

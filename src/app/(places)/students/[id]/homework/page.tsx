@@ -2,10 +2,10 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { dayAfter, dayIn } from '@/core/planning';
 import { getStudent, knownLink, listHomework } from '@/data';
-import { planner } from '@/features/programme/offers';
 import { studentsOrigin } from '@/features/shared/origin';
 import { PlaceHead } from '@/features/shared/place';
-import { coachContext, orNotFound, studentHistory } from '@/features/shared/server';
+import { reckon } from '@/features/reckoning/pool';
+import { coachContext, orNotFound } from '@/features/shared/server';
 import { HomeLink } from '@/features/students/home-link';
 import { HomeworkForm } from '@/features/students/homework-form';
 import { HomeworkList } from '@/features/students/homework-list';
@@ -22,10 +22,9 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
   const student = await orNotFound(getStudent(database, principal, (await params).id));
   const at = new Date();
   const today = dayIn(at, zone);
-  const [homework, { sessions, scores, faceShare }, planning, link] = await Promise.all([
+  const [homework, { sessions, effects, offers }, link] = await Promise.all([
     listHomework(database, principal, student.id),
-    studentHistory(database, principal, student.id),
-    planner(database, principal, { studentIds: [student.id], place: 'home', kit: student.kit }, at),
+    reckon('homework', principal, { studentId: student.id }),
     knownLink(database, principal, student.id, at),
   ]);
   const given = student.name.split(' ')[0]!;
@@ -53,8 +52,7 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
               principal={principal}
               homework={homework}
               sessions={sessions}
-              scores={scores}
-              faceShare={faceShare}
+              effects={effects}
               zone={zone}
               at={at}
             />
@@ -66,9 +64,8 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
           <h2 className="mb-4 text-[20px] num">Give something</h2>
           <HomeworkForm
             studentId={student.id}
-            drills={planning
-              .suiting()
-              .offers.filter(({ phase }) => phase !== 'test')
+            drills={offers
+              .filter(({ phase }) => phase !== 'test')
               .map(({ ref, name, rungs, players, span, trains }) => ({
                 value: ref,
                 label: name,

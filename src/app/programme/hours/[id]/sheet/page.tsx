@@ -6,5 +6,5 @@ import { orNotFound } from '@/features/shared/server';
 export const metadata: Metadata = { title: 'A plan on a page' };
 
 export default async function PlanPage({ params }: PageProps<'/programme/hours/[id]/sheet'>) {
-  return <PlanOnPage {...await orNotFound(loadPlan((await params).id))} />;
+  return <PlanOnPage {...await orNotFound(loadPlan((await params).id, false))} />;
 }

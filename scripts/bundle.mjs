@@ -1,0 +1,3 @@
+import { bundle } from '../server/reckoner.mjs';
+
+await bundle();

@@ -1,0 +1,1 @@
+// What a package says only to the framework says nothing here.

@@ -1,0 +1,40 @@
+import 'server-only';
+import type { CoachPrincipal, Database } from '@/data';
+import { blockAsSet, hourFor, planTimed } from '../programme/hour';
+import { needsNow, standingNow } from '../programme/needs-now';
+import { comparisonsOf } from '../students/comparisons';
+import { readHomework } from '../students/homework-effects';
+import { scoresNow } from '../students/now';
+import { readStudent } from '../students/read-student';
+import { studentHistory, told } from './history';
+
+/** What one work is asked with, and as whom; what it answers must be such that it can be handed from thread to thread. */
+type Work<Asked, Answer> = (
+  database: Database,
+  principal: CoachPrincipal,
+  asked: Asked,
+) => Promise<Answer>;
+
+/** All that takes long enough to be reckoned apart from the thread that answers. They read, and write nothing. */
+export const WORKS = {
+  /** All that a student's page and report tell. */
+  student: readStudent,
+  /** A student's sessions and their scores. */
+  history: async (database, principal, { studentId }: { studentId: string }) => {
+    const { sessions, scores } = await studentHistory(database, principal, studentId);
+    return { sessions, scores: told(scores) };
+  },
+  /** Every student's scores now. */
+  now: scoresNow,
+  compared: comparisonsOf,
+  homework: readHomework,
+  needs: needsNow,
+  standing: standingNow,
+  hour: hourFor,
+  block: blockAsSet,
+  plan: planTimed,
+} satisfies Record<string, Work<never, unknown>>;
+
+export type WorkName = keyof typeof WORKS;
+export type Asked<Name extends WorkName> = Parameters<(typeof WORKS)[Name]>[2];
+export type Answered<Name extends WorkName> = Awaited<ReturnType<(typeof WORKS)[Name]>>;

@@ -1,0 +1,110 @@
+import 'server-only';
+import type { Finding } from '@/core/coaching';
+import { gateNowOf, type Layout } from '@/core/layout';
+import {
+  changeBetween,
+  endsOf,
+  feelOf,
+  nextGate,
+  puttsToSettle,
+  type Change,
+  type Feel,
+  type NextGate,
+  type SessionScore,
+  type ToSettle,
+} from '@/core/scoring';
+import {
+  counted,
+  getCoach,
+  getStudent,
+  type CoachPrincipal,
+  type Database,
+  type Session,
+} from '@/data';
+import { studentHistory, told, type ScoreTold } from '../reckoning/history';
+import { coldAgainstWarm, pointsNow, readPlayer } from './reading';
+import { RULED, byTape, type Ruled } from './skill-words';
+import { strokesOf, type StrokeTold } from './strokes';
+import { worthOf, type WorthTold } from './worth';
+
+/** How each skill has changed, and since when; null where fewer than two sessions speak of it. */
+export type Changes = Record<Ruled, { change: Change; since: Date } | null>;
+
+/** All that is reckoned of a student whose putts speak. */
+export interface Known {
+  /** In order of time, at least one. */
+  scores: ScoreTold[];
+  /** Whose hole the start line is measured by. */
+  layout: Layout;
+  findings: Finding[];
+  changes: Changes;
+  /** What more would settle whether the start line has changed; null where it is settled, or measuring would. */
+  settle: ToSettle | null;
+  cold: ReturnType<typeof coldAgainstWarm>;
+  feel: Feel | null;
+  /** The gate to set next; null where none was putted through. */
+  next: NextGate | null;
+  strokes: StrokeTold[];
+  worth: WorthTold;
+}
+
+/** A student's sessions, newest first, and what they come to; null while nothing is known. */
+export interface StudentRead {
+  sessions: Session[];
+  known: Known | null;
+}
+
+function changesOf(scores: SessionScore[], faceShare: number): Changes {
+  const of = (skill: Ruled): Changes[Ruled] => {
+    const ends = endsOf(scores, skill);
+    if (!ends) return null;
+    return {
+      change: changeBetween(ends.then, ends.now, skill, faceShare),
+      since: ends.then[0]!.at,
+    };
+  };
+  return Object.fromEntries(RULED.map((skill) => [skill, of(skill)])) as Changes;
+}
+
+/**
+ * All that a student's page and report tell.
+ *
+ * @param rate share of putts that the next gate should let through
+ */
+export async function readStudent(
+  database: Database,
+  principal: CoachPrincipal,
+  { studentId, rate }: { studentId: string; rate: number },
+): Promise<StudentRead> {
+  const [student, { settings }, { sessions, logged, scores, faceShare }] = await Promise.all([
+    getStudent(database, principal, studentId),
+    getCoach(database, principal),
+    studentHistory(database, principal, studentId),
+  ]);
+  const last = scores.at(-1);
+  const layout = sessions.find(({ id }) => id === last?.id)?.runs[0]?.layout;
+  if (!last || !layout) return { sessions, known: null };
+  const { units } = settings;
+  const gate = gateNowOf(layout);
+  const changes = changesOf(scores, faceShare);
+  const start = changes.start?.change;
+  const runs = sessions.flatMap((session) => session.runs);
+  return {
+    sessions,
+    known: {
+      scores: told(scores),
+      layout,
+      findings: readPlayer(student, sessions, logged, scores, faceShare),
+      changes,
+      settle: start && !start.measure ? puttsToSettle(start) : null,
+      cold: coldAgainstWarm(sessions, faceShare),
+      feel: feelOf(runs.map((run) => ({ layout: run.layout, putts: counted(run.putts) }))),
+      next:
+        gate && last.basis.start > 0
+          ? nextGate(pointsNow(last, faceShare).start, rate, gate, byTape(units))
+          : null,
+      strokes: strokesOf(sessions, faceShare),
+      worth: worthOf(scores, layout, units, faceShare),
+    },
+  };
+}
