@@ -372,6 +372,7 @@ test('every page and route of the head coach’s is shut to strangers, and what 
     `/students/${student}/edit`,
     `/students/${student}/homework`,
     `/students/${student}/report`,
+    `/students/${student}/everything`,
     `/drills/${drill}`,
     `/drills/${drill}/sheet`,
     `/drills/${drill}/sheet/pdf`,

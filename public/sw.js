@@ -1,9 +1,11 @@
-/* Keeps an opened session usable with no server: its page and what the page is made of. */
+/* Keeps opened sessions usable with no server, and the page that sessions are begun on without one: pages, and what they are made of. */
 const BUILD = new URL(self.location.href).searchParams.get('build') ?? 'development';
 const PAGES = `dirigo-pages-${BUILD}`;
 const FILES = `dirigo-files-${BUILD}`;
 /** A server that has not answered by then is taken for gone, ms. */
 const PATIENCE = 5000;
+/** For a page that has to be made first, ms. */
+const LONGER = 20_000;
 
 const isFile = (url) => url.pathname.startsWith('/_next/static/');
 const isSession = (url) => /^(\/home\/[^/]+)?\/sessions\/[^/]+$/.test(url.pathname);
@@ -31,11 +33,19 @@ async function forget(url) {
   }
 }
 
+/* The page that works with no server, for who asks for another that is not kept: a coach's, or that of a student's link. */
+const shellOf = (url) => `${homeOf(url)?.slice(0, -1) ?? ''}/offline`;
+
 async function freshPage(request) {
   const cache = await caches.open(PAGES);
   const url = new URL(request.url);
+  const patience = isSession(url) || homeOf(url) !== null ? PATIENCE : LONGER;
+  const late = new AbortController();
+  const timer = setTimeout(() => late.abort(), patience);
   try {
-    const response = await fetch(request, { signal: AbortSignal.timeout(PATIENCE) });
+    const response = await fetch(request, { signal: late.signal });
+    // What has begun to come is waited for.
+    clearTimeout(timer);
     if (response.ok && response.type === 'basic' && !response.redirected && isSession(url)) {
       await cache.put(request.url, response.clone());
     }
@@ -44,10 +54,30 @@ async function freshPage(request) {
     }
     return response;
   } catch (error) {
-    const kept = await cache.match(request.url);
+    const shell = shellOf(url);
+    // What the page shows stands behind the question mark; the page is the same.
+    const kept = await cache.match(request.url, { ignoreSearch: url.pathname === shell });
     if (kept) return kept;
-    throw error;
+    if (!(await cache.match(shell))) throw error;
+    return Response.redirect(`${shell}?to=${encodeURIComponent(url.pathname + url.search)}`);
   }
+}
+
+/* Keeps a page and all that it names of what pages are made of. */
+async function keepShell(path) {
+  const response = await fetch(path);
+  if (!response.ok || response.redirected) return;
+  const cache = await caches.open(PAGES);
+  const text = await response.clone().text();
+  await cache.put(path, response);
+  const kept = await caches.open(FILES);
+  const named = new Set(text.match(/static\/(chunks|media)\/[\w.~-]+\.(js|css|woff2)/g) ?? []);
+  await Promise.allSettled(
+    [...named].map(async (name) => {
+      const file = `/_next/${name}`;
+      if (!(await kept.match(file))) await kept.add(file);
+    }),
+  );
 }
 
 self.addEventListener('install', () => self.skipWaiting());
@@ -70,14 +100,16 @@ self.addEventListener('fetch', (event) => {
   const url = new URL(event.request.url);
   if (event.request.method !== 'GET' || url.origin !== self.location.origin) return;
   if (isFile(url)) event.respondWith(keptFile(event.request));
-  else if (event.request.mode === 'navigate' && (isSession(url) || homeOf(url) !== null)) {
-    event.respondWith(freshPage(event.request));
-  }
+  else if (event.request.mode === 'navigate') event.respondWith(freshPage(event.request));
 });
 
 /* A page that was loaded before this worker stood tells what it is made of; one that was refused tells that too. */
 self.addEventListener('message', (event) => {
-  const { page, files, refused } = event.data ?? {};
+  const { page, files, refused, shell } = event.data ?? {};
+  if (typeof shell === 'string') {
+    event.waitUntil(keepShell(shell));
+    return;
+  }
   if (typeof refused === 'string') {
     event.waitUntil(forget(new URL(refused)));
     return;

@@ -1,3 +1,4 @@
+export { keepBegun, type Begun, type BegunKept } from './begun';
 export { beforeSwap, connection, databaseFile, goBack } from './connection';
 export {
   contentsOf,
@@ -12,6 +13,13 @@ export {
   type Copy,
 } from './copies';
 export { restore } from './restore';
+export {
+  allOfStudent,
+  eraseStudent,
+  listErasures,
+  type AllOfStudent,
+  type Erasure,
+} from './rights';
 export {
   addCoach,
   changeCoach,

@@ -44,7 +44,7 @@ export interface RunRecord {
 }
 
 /** How far a device's clock may be off before the server's is believed instead, min. */
-const CLOCK = 10;
+export const CLOCK = 10;
 
 /** The time of something in a session by the device's clock, where that can be; by the server's where it cannot. */
 const saneTime =

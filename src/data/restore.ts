@@ -3,11 +3,13 @@ import { existsSync } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { QueryTypes, type Transaction } from 'sequelize';
+import { z } from 'zod';
 import { contentsOf, copyRaw } from './copies';
 import { storedTime } from './columns';
 import { openDatabase, type Database } from './database';
 import { Problem } from './problem';
 import { COMPANIONS, inspectFile, readRaw } from './raw-file';
+import { eraseAgain, erasureSchema, type Erasure } from './rights';
 import { swapFiles } from './swap';
 
 /** What opens the records from outside: none that was ended here may open them again. */
@@ -69,6 +71,14 @@ async function endRevived(
   await sequelize.query('DELETE FROM ticket', { transaction });
 }
 
+/** Who was erased, as the file itself says; nobody where that cannot be read. */
+async function erasuresOf(path: string): Promise<Erasure[]> {
+  if (!existsSync(path)) return [];
+  return readRaw(path, async ({ all }) =>
+    z.array(erasureSchema).parse(await all('SELECT * FROM erasure')),
+  ).catch(() => []);
+}
+
 /** Whether somebody has a database open to write. */
 async function isHeld(path: string): Promise<boolean> {
   if (!existsSync(path)) return false;
@@ -111,6 +121,7 @@ export async function restore(path: string, from: string, at: Date): Promise<Res
   const database = await openDatabase(incoming);
   try {
     await database.atomically((transaction) => endRevived(database, open, at, transaction));
+    await eraseAgain(database, path, await erasuresOf(path));
     await database.sequelize.query(`PRAGMA user_version = ${randomInt(1, 2 ** 31 - 1)}`);
     await database.sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
   } finally {

@@ -1,21 +1,18 @@
 import { v4 } from 'uuid';
 import type { Transaction } from 'sequelize';
-import { drillDetails, type Rule } from '@/core/drill';
+import { COLD_RULE, beginOn, drillDetails, moveOn } from '@/core/drill';
 import {
   asBuilt,
   checkLayout,
   findingWords,
-  fitted,
   layoutSchema,
-  nearestRung,
   onReading,
-  onRung,
   type Layout,
 } from '@/core/layout';
 import { fittingOf } from '@/core/people';
 import { getCoach } from './coaches';
 import type { Database } from './database';
-import { getDrill, type Drill } from './drills';
+import { getDrill } from './drills';
 import { latestRead, type GreenSpot } from './greens';
 import { scoped, type Principal } from './principal';
 import { Problem, notFound } from './problem';
@@ -40,9 +37,6 @@ interface Ground {
   plan?: { id: string; block: string };
   homeworkId?: string;
 }
-
-/** The rule of a cold test on a drill's own layout. */
-const COLD_RULE: Rule = { type: 'assessment', putts: 10 };
 
 /**
  * Starts a session of one student on one drill, on the drill's newest layout fitted to the student; on a rung of its
@@ -138,14 +132,9 @@ async function plannedRun(
 ) {
   const student = await getStudent(database, principal, studentId);
   const drill = await getDrill(database, principal, drillId);
-  const begun =
-    rung ??
-    // A drill that climbs a ladder begins on a rung, so that its next one is known.
-    (drill.details.rule.type === 'ladder'
-      ? (nearestRung(drill.layout, drill.details.ladder) ?? undefined)
-      : undefined);
-  const asked = rungLayout(drill, begun);
-  const own = fitted(asked, fittingOf(student));
+  const { layout: own, rung: begun } = onRungs(drill.name, () =>
+    beginOn({ ...drill.details, layout: drill.layout }, fittingOf(student), rung),
+  );
   const layout = green ? await readLayout(database, principal, own, green) : own;
   const wrong = checkLayout(layout).find(({ severity }) => severity === 'error');
   if (wrong) {
@@ -159,22 +148,20 @@ async function plannedRun(
     drillVersionId: drill.versionId,
     drillName: drill.name,
     layout,
-    rung: begun ?? null,
+    rung: begun,
     // A test is putted cold, whoever asks for it.
     cold: drill.details.rule.type === 'assessment',
   };
 }
 
-function rungLayout({ name, layout, details }: Drill, rung: number | undefined): Layout {
-  if (rung === undefined) return layout;
-  const found = details.ladder[rung];
-  if (!found) {
-    throw new Problem(
-      'invalid',
-      `${name} has ${details.ladder.length} rungs: there is no rung ${rung + 1}.`,
-    );
+/** Makes a layout on a rung; a rung that the drill does not have is told. */
+function onRungs<T>(name: string, make: () => T): T {
+  try {
+    return make();
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    throw new Problem('invalid', error.message.replace('This drill', name));
   }
-  return onRung(layout, found);
 }
 
 async function readLayout(
@@ -214,22 +201,17 @@ export async function moveRung(
     });
     if (!version) throw notFound('session');
     const { ladder } = drillDetails.parse(version.details);
-    const found = ladder[rung];
-    if (!found) {
-      throw new Problem(
-        'invalid',
-        `This drill has ${ladder.length} rungs: there is no rung ${rung + 1}.`,
-      );
-    }
-    const { player, putt, read } = layoutSchema.parse(last.layout);
-    const drawn = { ...layoutSchema.parse(version.layout), player, putt, ...(read && { read }) };
+    const drawn = layoutSchema.parse(version.layout);
+    const layout = onRungs('This drill', () =>
+      moveOn({ layout: drawn, ladder }, layoutSchema.parse(last.layout), rung),
+    );
     await database.models.run.create(
       {
         id: v4(),
         sessionId,
         drillVersionId: version.id,
         drillName: last.drillName,
-        layout: onRung(drawn, found),
+        layout,
         position: last.position + 1,
         rung,
         block: last.block,

@@ -3,6 +3,7 @@ import { Nav } from '@/features/shared/nav';
 import { PLACES } from '@/features/shared/places';
 import { OpenOnPhone } from '@/features/sign-in/open-on-phone';
 import { coachContext } from '@/features/shared/server';
+import { KeepReady } from '@/features/offline/keep-ready';
 import { Palette } from '@/features/palette/palette';
 import { listDrills, listGreens, listStudents } from '@/data';
 
@@ -29,6 +30,7 @@ export default async function PlacesLayout({ children }: { children: ReactNode }
         <OpenOnPhone stands="in the foot" />
       </Nav>
       <main className="min-w-0 flex-1 pb-20 md:pb-0">{children}</main>
+      <KeepReady />
       <Palette
         entries={[
           { group: 'Do', name: 'Start a session', href: '/start' },

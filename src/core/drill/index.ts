@@ -1,3 +1,4 @@
+export { COLD_RULE, beginOn, moveOn } from './begin';
 export { blocksOf } from './blocks';
 export {
   bareDetails,

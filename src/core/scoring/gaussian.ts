@@ -9,6 +9,37 @@ export interface Belief {
   side?: 'unknown';
 }
 
+/** A belief in plain numbers, as it is kept or sent. */
+export interface PlainBelief {
+  mean: number[];
+  covariance: number[][];
+  side?: 'unknown';
+}
+
+/** A belief in plain numbers; {@link beliefFrom} makes it whole again. */
+export const plainBelief = ({ mean, covariance, side }: Belief): PlainBelief => ({
+  mean: [...mean],
+  covariance: covariance.to2DArray(),
+  ...(side && { side }),
+});
+
+/**
+ * A belief from plain numbers.
+ *
+ * @throws RangeError when the covariance does not belong to the mean
+ */
+export function beliefFrom({ mean, covariance, side }: PlainBelief): Belief {
+  const size = mean.length;
+  if (covariance.length !== size || covariance.some((row) => row.length !== size)) {
+    throw new RangeError(`A belief of ${size} numbers has a covariance of ${size} by ${size}.`);
+  }
+  return {
+    mean: Float64Array.from(mean),
+    covariance: new Matrix(covariance),
+    ...(side && { side }),
+  };
+}
+
 /** What is known before any putt. */
 export function priorBelief(): Belief {
   const mean = Float64Array.from(

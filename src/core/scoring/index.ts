@@ -10,7 +10,7 @@ export {
 } from './cells';
 export { clearShare, gapForShare } from './clear-share';
 export { feelOf, type Feel } from './feel';
-export { priorBelief, type Belief } from './gaussian';
+export { beliefFrom, plainBelief, priorBelief, type Belief, type PlainBelief } from './gaussian';
 export {
   SETTLED,
   changeBetween,

@@ -8,6 +8,7 @@ import { places } from './006-places';
 import { academy } from './007-academy';
 import { kept } from './008-kept';
 import { revisions } from './009-revisions';
+import { erasures } from './010-erasures';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -29,4 +30,5 @@ export const MIGRATIONS: Migration[] = [
   academy,
   kept,
   revisions,
+  erasures,
 ];

@@ -37,7 +37,7 @@ export interface PlannedStudent {
 const LATELY = 8;
 
 /** From putt to putt, over the sessions lately; null while too few putts say it. */
-function paceOf(sessions: Session[]): number | null {
+export function paceOf(sessions: Session[]): number | null {
   const paces = sessions.slice(0, LATELY).flatMap(({ runs }) =>
     runs.flatMap(({ putts, marks }) => {
       const times = counted(putts).map(({ at }) => at);

@@ -1,8 +1,10 @@
 import 'server-only';
 import type { CoachPrincipal, Database } from '@/data';
+import { keptFor } from '../offline/make-kept';
 import { blockAsSet, hourFor, planTimed } from '../programme/hour';
 import { needsNow, standingNow } from '../programme/needs-now';
 import { comparisonsOf } from '../students/comparisons';
+import { ownFile } from '../students/own-file';
 import { readHomework } from '../students/homework-effects';
 import { scoresNow } from '../students/now';
 import { readStudent } from '../students/read-student';
@@ -27,7 +29,11 @@ export const WORKS = {
   /** Every student's scores now. */
   now: scoresNow,
   compared: comparisonsOf,
+  /** A student's own file of everything. */
+  everything: ownFile,
   homework: readHomework,
+  /** What a device keeps to work with no server. */
+  kept: keptFor,
   needs: needsNow,
   standing: standingNow,
   hour: hourFor,

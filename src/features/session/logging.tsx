@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useMemo, useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import { standingsWords } from '@/core/coaching';
@@ -13,7 +12,7 @@ import { playOf, standsAs, type Play, type PlayerRun } from './play';
 import { PlayerScreen } from './player-screen';
 import { Rotation, type Every } from './rotation';
 import { useRuns, useRunViews } from './use-runs';
-import { useWays } from './ways';
+import { useOnward, useWays } from './ways';
 
 export interface LoggingProps {
   /** In the order of their turns; one alone, or several in rotation. */
@@ -27,7 +26,7 @@ export interface LoggingProps {
 
 /** Logging: one player in front, the others of the group one touch away. */
 export function Logging({ players, first, units, drills }: LoggingProps) {
-  const router = useRouter();
+  const onward = useOnward();
   useKeptPage();
   const ways = useWays();
   const [busy, work] = useTransition();
@@ -99,7 +98,7 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
   const end = () =>
     work(async () => {
       const flushed = await Promise.all(stores.map((store) => store.flush()));
-      if (flushed.includes(false)) {
+      if (flushed.includes(false) && !ways.apart) {
         toast.error(
           'Some putts have not reached the server yet. They are kept here; finish when it answers.',
         );
@@ -110,10 +109,10 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
       const [kept] = result.value;
       if (kept === undefined) {
         toast('Nothing was logged, so the session was not kept.');
-        router.push(ways.start);
+        onward.go(ways.start);
       } else {
         const own = result.value.find((id) => id === player.sessionId) ?? kept;
-        router.push(ways.review(own));
+        onward.go(ways.review(own));
       }
     });
   return (

@@ -1,7 +1,6 @@
 'use client';
 
 import { Undo2 } from 'lucide-react';
-import { useRouter } from 'next/navigation';
 import clsx from 'clsx';
 import { useMemo, useState, useTransition, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -37,7 +36,7 @@ import { SetUp } from './set-up';
 import { Strip } from './strip';
 import { TouchBoard } from './touch-board';
 import { usePutt } from './use-putt';
-import { useWays } from './ways';
+import { useOnward, useWays } from './ways';
 import { useBeside, useWide } from './use-wide';
 
 /** A proposal that was refused is not made again for so many putts. */
@@ -76,7 +75,7 @@ export function PlayerScreen({
   onFinish: () => void;
   busy: boolean;
 }) {
-  const router = useRouter();
+  const onward = useOnward();
   const ways = useWays();
   const wide = useWide();
   const beside = useBeside();
@@ -137,11 +136,11 @@ export function PlayerScreen({
   /** Something the server has to make, once it has every putt. */
   const onServer = (make: () => Promise<ActionResult<unknown>>) =>
     work(async () => {
-      if (!(await store.flush())) {
+      if (!(await store.flush()) && !ways.apart) {
         toast.error('Some putts have not reached the server yet. They are kept here; try again.');
         return;
       }
-      if (showErrors(await make())) router.refresh();
+      if (showErrors(await make())) onward.again();
     });
   const { sessionId } = player;
   const climb = (to: number) => onServer(() => ways.move({ sessionId, rung: to }));

@@ -224,6 +224,15 @@ export async function forgetTold(runId: string): Promise<void> {
   await onDevice((device) => device.delete('told', runId));
 }
 
+/** Forgets all that the server told. */
+export async function emptyTold(): Promise<void> {
+  await onDevice((device) => device.clear('told'));
+}
+
+/** How many events wait on this device to be sent, of whatever run. */
+export const waitingHere = (): Promise<number> =>
+  onDevice((device) => device.count('events')).catch(() => 0);
+
 /** What the server last told this device of a run; null when nothing. */
 export async function lastTold(runId: string): Promise<WireRun | null> {
   return (await onDevice((device) => device.get('told', runId)).catch(() => null)) ?? null;

@@ -50,12 +50,15 @@ export function useRuns(
   runs: { id: string; run: WireRun }[],
   tell: Parameters<typeof runStore>[2],
 ): RunStore[] {
-  const { sendTo } = useWays();
+  const { sendTo, apart } = useWays();
   const ids = runs.map(({ id }) => id).join(' ');
   // Made once for the runs of a page: what the server tells later comes by way of the stores.
   const ports: RunPorts = {
     ...PORTS,
-    send: (runId, events, since) => sendEvents(sendTo(runId), events, since),
+    send: async (runId, events, since) => {
+      await apart?.before(runId);
+      return sendEvents(sendTo(runId), events, since);
+    },
   };
   const make = () => ({
     ids,

@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { createContext, useContext, type ReactNode } from 'react';
 import type { ActionResult } from '../shared/result';
 import type { SwapTo } from './more-menu';
@@ -26,6 +27,13 @@ export interface Ways {
   player(studentId: string): string;
   review(sessionId: string): string;
   start: string;
+  /** Where the screen works with no server: nothing waits for one, and it stays the page it is. */
+  apart?: {
+    /** Has the server know of a run before anything of it is sent. */
+    before(runId: string): Promise<void>;
+    go(path: string): void;
+    again(): void;
+  };
 }
 
 /** No default: what a screen can do is given by whoever shows it, so that a student's page holds nothing of a coach's. */
@@ -36,4 +44,11 @@ export function useWays(): Ways {
   const ways = useContext(WaysContext);
   if (!ways) throw new RangeError('A logging screen stands within its ways.');
   return ways;
+}
+
+/** How a logging screen goes on: to another page, or to this one as it is now. */
+export function useOnward(): { go(path: string): void; again(): void } {
+  const router = useRouter();
+  const { apart } = useWays();
+  return apart ?? { go: (path) => router.push(path), again: () => router.refresh() };
 }

@@ -6,6 +6,7 @@ import { useTransition } from 'react';
 import { toast } from 'sonner';
 import { Button } from '@/ui/button';
 import { showErrors } from '../shared/show-errors';
+import { emptyDevice } from '../offline/device';
 import { signOut } from './actions';
 
 interface DeviceShown {
@@ -29,8 +30,10 @@ export function Devices({ devices, here }: { devices: DeviceShown[]; here: strin
   const end = ({ id, name }: DeviceShown) =>
     begin(async () => {
       if (!showErrors(await signOut(id))) return;
-      if (id === here) router.replace('/sign-in');
-      else toast(`${name} is signed out.`);
+      if (id === here) {
+        await emptyDevice().catch(() => undefined);
+        router.replace('/sign-in');
+      } else toast(`${name} is signed out.`);
     });
   if (devices.length === 0) {
     return (

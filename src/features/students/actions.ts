@@ -4,6 +4,7 @@ import { z } from 'zod';
 import {
   addStudent,
   archiveStudent,
+  eraseStudent,
   getCoach,
   saveStudent,
   type CoachPrincipal,
@@ -40,3 +41,9 @@ export const setArchived = coachAction(
     return null;
   },
 );
+
+/** Erases a student, for good. */
+export const erase = coachAction(z.uuid(), async (database, principal, id) => {
+  await eraseStudent(database, principal, id, new Date());
+  return null;
+});

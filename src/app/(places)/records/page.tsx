@@ -1,7 +1,7 @@
-import { formatDistance } from 'date-fns';
+import { format, formatDistance } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { copySettings, listCopies, listStudents } from '@/data';
+import { copySettings, listCopies, listErasures, listStudents } from '@/data';
 import { ROLE_WORDS } from '@/features/academy/role-words';
 import { SettingsForm } from '@/features/records/settings-form';
 import { shownPath } from '@/features/records/shown-path';
@@ -19,6 +19,7 @@ export default async function RecordsPage() {
   const { path } = database;
   const newest = (await listCopies(path)).find(({ kind }) => kind === 'copy');
   const { failed } = await copySettings(path);
+  const erasures = principal.as === 'head' ? await listErasures(database) : [];
   return (
     <>
       <PlaceHead title="Records" sub="your ways, and where your records lie" />
@@ -95,6 +96,20 @@ export default async function RecordsPage() {
                   </a>
                 </Button>
               </div>
+              {erasures.length > 0 && (
+                <div>
+                  <h3 className="mt-2 cap">Erased, as they asked</h3>
+                  <ul>
+                    {erasures.map(({ studentId, at, sessions, putts: erased }) => (
+                      <li key={studentId} className="border-b border-hair py-1.5 text-[16px]">
+                        {format(at, 'd MMMM yyyy, HH:mm')}: a student with {sessions}{' '}
+                        {sessions === 1 ? 'session' : 'sessions'} and {erased}{' '}
+                        {erased === 1 ? 'putt' : 'putts'}
+                      </li>
+                    ))}
+                  </ul>
+                </div>
+              )}
             </section>
           )}
         </div>

@@ -1,3 +1,4 @@
+import { KeepReady } from '@/features/offline/keep-ready';
 import type { Metadata } from 'next';
 import { ruleWords } from '@/core/drill';
 import { adherenceOf, dayAfter, dayIn, dayWords } from '@/core/planning';
@@ -38,6 +39,7 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
   const planned = dates.filter(({ state }) => state === 'planned');
   return (
     <main className="mx-auto min-h-dvh max-w-2xl bg-sheet pb-10">
+      <KeepReady home={token} />
       <header className="border-b-[length:var(--stroke)] border-ink px-5 pt-6 pb-4">
         <h1>{given}, at home</h1>
         {coach.name && <p className="text-ink2">from {coach.name}</p>}

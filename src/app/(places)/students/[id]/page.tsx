@@ -18,6 +18,7 @@ import { OtherStrokes } from '@/features/students/other-strokes';
 import { LastSessions } from '@/features/students/last-sessions';
 import { Findings } from '@/features/students/findings';
 import { RULED } from '@/features/students/skill-words';
+import { Rights } from '@/features/students/rights';
 import { WorthPart } from '@/features/students/worth-part';
 import { Button } from '@/ui/button';
 import { showLength } from '@/core/units';
@@ -75,6 +76,9 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
             archived={student.archivedAt !== null}
             set={setArchived}
           />
+        )}
+        {own && (
+          <Rights student={student.id} given={given} sessions={sessions.length} putts={putts} />
         )}
         {own && others.length > 0 && !student.archivedAt && (
           <Sharing

@@ -1,0 +1,9 @@
+import type { Metadata } from 'next';
+import { Shell } from '@/features/offline/shell';
+
+export const metadata: Metadata = { title: 'On this device' };
+
+/** The page that works with no server; it holds nothing of anybody's by itself. */
+export default function OfflinePage() {
+  return <Shell />;
+}

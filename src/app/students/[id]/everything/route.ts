@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { Problem } from '@/data';
+import { reckon } from '@/features/reckoning/pool';
+import { countTry, waitOf } from '@/features/shared/limits';
+import { coachRoute } from '@/features/shared/server';
+
+/** Everything that is kept of a student, in a zip file: for who may give the student away. */
+export const GET = coachRoute(
+  'coach',
+  async ({ principal }, _request, { params }: { params: Promise<{ id: string }> }) => {
+    const id = z.uuid().safeParse((await params).id);
+    if (!id.success) return new Response('There is no such student.', { status: 404 });
+    const wait = await waitOf('copies', principal.coachId);
+    if (wait > 0) {
+      return new Response('Six files a minute are enough. Wait a little.', {
+        status: 429,
+        headers: { 'retry-after': String(wait) },
+      });
+    }
+    await countTry('copies', principal.coachId);
+    try {
+      const file = await reckon('everything', principal, { studentId: id.data });
+      return new Response(new Uint8Array(file), {
+        headers: {
+          'content-type': 'application/zip',
+          'content-disposition': 'attachment; filename="everything-of-a-student.zip"',
+          'cache-control': 'no-store',
+        },
+      });
+    } catch (error) {
+      if (error instanceof Problem && error.code === 'not-found') {
+        return new Response(error.message, { status: 404 });
+      }
+      throw error;
+    }
+  },
+);

@@ -1,0 +1,122 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { tallyRuns } from '@/core/drill';
+import { Button } from '@/ui/button';
+import { NotesField } from '@/ui/field';
+import { passWord } from '../session/outcome-words';
+import type { WireRun } from '../session/wire';
+import type { BegunHere } from './begun';
+import { changeBegun, loggedOf } from './device';
+import { ShellHead } from './shell-head';
+import type { ShellPart } from './shell';
+import { timeOf } from './stamps';
+
+const ofRun = ({ putts }: WireRun) =>
+  putts.filter(({ undone, leftOut }) => !undone && !leftOut).map(({ outcomes }) => outcomes);
+
+/** What was done in a session that was begun here: putt by putt on each drill, and a note; scores come with the server. */
+export function Done({
+  home,
+  id,
+  session,
+  online,
+  go,
+  again,
+}: ShellPart & {
+  id: string;
+  /** Null once all of it is on the server. */
+  session: BegunHere | null;
+}) {
+  const back = () => go('?');
+  if (!session) {
+    const there = home === '' ? `/sessions/${id}/review` : `/home/${home}/sessions/${id}/done`;
+    return (
+      <main className="min-h-dvh bg-paper">
+        <ShellHead title="All of it is on the server" online={online} onBack={back} />
+        <div className="grid justify-items-start gap-4 px-4 pt-5 md:px-7">
+          <p className="text-[17px]">What it comes to is reckoned there.</p>
+          <Button kind="primary" onClick={() => go(there)}>
+            Look at it
+          </Button>
+          <Button onClick={back}>Start the next</Button>
+        </div>
+      </main>
+    );
+  }
+  const reopen = async () => {
+    await changeBegun(id, (one) => ({ ...one, finishedAt: null }));
+    await again();
+    go(`?session=${id}`);
+  };
+  return (
+    <main className="min-h-dvh bg-paper pb-12">
+      <ShellHead title={session.name} online={online} onBack={back}>
+        <p className="text-[16px] text-ink2">
+          since {timeOf(session.startedAt)} · kept on this device; scores come when the server
+          answers
+        </p>
+      </ShellHead>
+      <section aria-label="What was done" className="px-4 pt-5 md:px-7">
+        {session.runs.map((run) => (
+          <RunLine key={run.id} run={run} />
+        ))}
+      </section>
+      {home === '' && <Note key={session.id} session={session} again={again} />}
+      <div className="flex flex-wrap gap-2.5 px-4 pt-6 md:px-7">
+        <Button kind="primary" onClick={back}>
+          Start the next
+        </Button>
+        <Button onClick={() => void reopen()}>Go on with this one</Button>
+      </div>
+    </main>
+  );
+}
+
+function RunLine({ run }: { run: BegunHere['runs'][number] }) {
+  const [logged, setLogged] = useState<WireRun | null>(null);
+  useEffect(() => {
+    void loggedOf(run.id).then(setLogged);
+  }, [run.id]);
+  const putts = logged ? ofRun(logged) : [];
+  const { clear } = tallyRuns([{ layout: run.layout, putts }]);
+  return (
+    <div className="flex items-baseline justify-between gap-3 border-b border-rule py-2.5">
+      <p className="text-[17px]">
+        <strong className="font-[640]">{run.drillName}</strong>
+        {run.rung !== null && <span className="text-ink2"> · rung {run.rung + 1}</span>}
+        {run.cold && <span className="text-ink2"> · cold</span>}
+      </p>
+      <p className="text-[20px] num whitespace-nowrap">
+        {clear} of {putts.length} {passWord(run.layout)}
+      </p>
+    </div>
+  );
+}
+
+function Note({ session, again }: { session: BegunHere; again(): Promise<void> }) {
+  const [note, setNote] = useState(session.note);
+  const [said, setSaid] = useState('');
+  const keep = async () => {
+    if (note === session.note) return;
+    await changeBegun(session.id, (one) => ({ ...one, note: note.trim() }))
+      .then(() => setSaid('The note is kept on this device.'))
+      .catch(() => setSaid('This device would not keep the note. Copy it elsewhere.'));
+    await again();
+  };
+  return (
+    <section aria-label="The coach’s note" className="px-4 pt-5 md:px-7">
+      <NotesField
+        label="Note, for coaches alone"
+        rows={4}
+        maxLength={2000}
+        value={note}
+        onChange={({ target }) => setNote(target.value)}
+        onBlur={() => void keep()}
+      />
+      <p role="status" className="min-h-6 text-[15px] text-ink2">
+        {said}
+      </p>
+    </section>
+  );
+}

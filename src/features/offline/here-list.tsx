@@ -1,0 +1,248 @@
+'use client';
+
+import { format } from 'date-fns';
+import { toast } from 'sonner';
+import { Button } from '@/ui/button';
+import type { BegunHere } from './begun';
+import { changeBegun } from './device';
+import { beginHere, studentOf, type Chosen } from './begun';
+import { keepBegunHere } from './device';
+import { settled, type Settled } from './deliver';
+import { saveRefused } from './save-refused';
+import { ShellHead } from './shell-head';
+import type { ShellPart } from './shell';
+import { STAMPS, timeOf } from './stamps';
+
+/** What this device can do with no server: what goes on, who comes, a session to begin, and what is to be settled. */
+export function HereList({ home, kept, begun, online, go, again, to }: ShellPart & { to: string }) {
+  const going = begun.filter(({ finishedAt, refused }) => finishedAt === null && refused === null);
+  const done = begun.filter(({ finishedAt, refused }) => finishedAt !== null && refused === null);
+  const unsettled = begun.filter(({ theirs }) => theirs !== null);
+  const refused = begun.filter((session) => session.refused !== null);
+  const known = new Map(kept.students.map(({ id, name }) => [id, name]));
+  const coming = kept.coming.filter(({ studentId }) => known.has(studentId));
+  const today = format(new Date(), 'yyyy-MM-dd');
+  const start = (chosen: Chosen) => {
+    try {
+      const sessions = beginHere(kept, [chosen], { cold: false, home, ...STAMPS });
+      void keepBegunHere(sessions).then(async () => {
+        await again();
+        go(`?session=${sessions[0]!.id}`);
+      });
+    } catch (error) {
+      toast.error(error instanceof RangeError ? error.message : 'This cannot be begun.');
+    }
+  };
+  return (
+    <main className="min-h-dvh bg-paper pb-12">
+      <ShellHead title={online ? 'On this device' : 'No signal'} online={online}>
+        <p className="text-[16px] text-ink2">
+          {home === '' ? 'Sessions are begun and logged here' : 'Homework is begun and logged here'}
+          , and reach the server when it answers. Kept since {timeOf(kept.at)}.
+        </p>
+        {online && (
+          <div className="pt-1">
+            <Button kind="primary" onClick={() => go(to)}>
+              Go on with the server
+            </Button>
+          </div>
+        )}
+      </ShellHead>
+      {refused.map((session) => (
+        <Refused key={session.id} session={session} again={again} />
+      ))}
+      {unsettled.map((session) => (
+        <Unsettled key={session.id} session={session} again={again} />
+      ))}
+      {going.length > 0 && (
+        <Part title="Going on">
+          {going.map((session) => (
+            <Row
+              key={session.id}
+              name={session.name}
+              words={`${session.runs.at(-1)!.drillName}, since ${timeOf(session.startedAt)}`}
+            >
+              <Button kind="primary" onClick={() => go(`?session=${session.id}`)}>
+                Go on
+              </Button>
+            </Row>
+          ))}
+        </Part>
+      )}
+      {home === '' ? (
+        <>
+          {coming.length > 0 && (
+            <Part title="Who comes">
+              {coming.map(({ id, day, studentId, words }) => (
+                <Row
+                  key={id}
+                  name={known.get(studentId)!}
+                  words={`${day === today ? 'today' : 'tomorrow'} · ${words}`}
+                >
+                  <Button onClick={() => go(`?student=${studentId}`)}>Start</Button>
+                </Row>
+              ))}
+            </Part>
+          )}
+          <Part title="Begin a session">
+            {kept.students.length === 0 && <p className="py-2 text-[16px]">No student yet.</p>}
+            {kept.students.map(({ id, name, fitting }) => (
+              <Row key={id} name={name} words={`${fitting.hand}-handed`}>
+                <Button onClick={() => go(`?student=${id}`)} aria-label={`Start ${name}`}>
+                  Start
+                </Button>
+              </Row>
+            ))}
+          </Part>
+        </>
+      ) : (
+        <Part title="To do at home">
+          {kept.drills.length === 0 && <p className="py-2 text-[16px]">Nothing just now.</p>}
+          {kept.drills.map(({ ref, name, homework }) => (
+            <Row key={homework?.id ?? ref} name={name} words={homework?.note ?? ''}>
+              <Button
+                kind="primary"
+                aria-label={`Begin ${name}`}
+                onClick={() =>
+                  start({
+                    studentId: studentOf(kept, kept.owner).id,
+                    ref,
+                    rung: homework?.rung ?? null,
+                  })
+                }
+              >
+                Begin
+              </Button>
+            </Row>
+          ))}
+        </Part>
+      )}
+      {done.length > 0 && (
+        <Part title="Done here, not on the server yet">
+          {done.map((session) => (
+            <Row
+              key={session.id}
+              name={session.name}
+              words={`${session.runs.map(({ drillName }) => drillName).join(', ')}, ${timeOf(session.startedAt)}`}
+            >
+              <Button onClick={() => go(`?review=${session.id}`)}>Look</Button>
+            </Row>
+          ))}
+        </Part>
+      )}
+      <p className="px-4 pt-6 md:px-7">
+        <button
+          type="button"
+          onClick={() => go('?view=phone')}
+          className="min-h-11 text-[16px] underline underline-offset-4"
+        >
+          What is kept on this device
+        </button>
+      </p>
+    </main>
+  );
+}
+
+function Part({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <section aria-label={title} className="px-4 pt-5 md:px-7">
+      <h2 className="mb-1 text-[20px] num">{title}</h2>
+      {children}
+    </section>
+  );
+}
+
+function Row({
+  name,
+  words,
+  children,
+}: {
+  name: string;
+  words: string;
+  children: React.ReactNode;
+}) {
+  return (
+    <div className="flex items-center justify-between gap-3 border-b border-rule py-2.5">
+      <p className="min-w-0 text-[17px]">
+        <strong className="font-[640]">{name}</strong>
+        <span className="block text-[15px] text-ink2">{words}</span>
+      </p>
+      {children}
+    </div>
+  );
+}
+
+interface OfSession {
+  session: BegunHere;
+  again(): Promise<void>;
+}
+
+/** What the server will not take: it is kept as a file before it goes. */
+function Refused({ session, again }: OfSession) {
+  const { id, name, startedAt, refused } = session;
+  return (
+    <section
+      role="alert"
+      aria-label={`Refused: ${name}`}
+      className="mx-4 mt-5 grid gap-2 border-2 border-warn bg-sheet p-3 md:mx-7"
+    >
+      <p className="text-[16px]">
+        <strong>
+          {name}, {timeOf(startedAt)}:
+        </strong>{' '}
+        {refused}
+      </p>
+      <div className="flex flex-wrap gap-2.5">
+        <Button
+          onClick={() =>
+            void saveRefused(session)
+              .then(() => changeBegun(id, () => null))
+              .then(again)
+          }
+        >
+          Save it as a file, and forget it here
+        </Button>
+        <Button
+          onClick={() =>
+            void changeBegun(id, (one) => ({ ...one, refused: null, sent: null })).then(again)
+          }
+        >
+          Try again
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+/** Two have noted something of one session: the coach says which stays, once. */
+function Unsettled({ session, again }: OfSession) {
+  const { id, name, startedAt, note, theirs } = session;
+  const keep = (how: Settled) => void changeBegun(id, (one) => settled(one, how)).then(again);
+  return (
+    <section
+      role="alert"
+      aria-label={`Two notes: ${name}`}
+      className="mx-4 mt-5 grid gap-2 border-2 border-ink bg-sheet p-3 md:mx-7"
+    >
+      <p className="text-[16px]">
+        <strong>
+          {name}, {timeOf(startedAt)}:
+        </strong>{' '}
+        a note was written here and another elsewhere meanwhile. Which stays?
+      </p>
+      <p className="text-[16px]">
+        <span className="cap">here</span> {note || '(empty)'}
+      </p>
+      <p className="text-[16px]">
+        <span className="cap">elsewhere</span> {theirs || '(empty)'}
+      </p>
+      <div className="flex flex-wrap gap-2.5">
+        <Button kind="primary" onClick={() => keep('both')}>
+          Both
+        </Button>
+        <Button onClick={() => keep('mine')}>The one from here</Button>
+        <Button onClick={() => keep('theirs')}>The other</Button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,20 @@
+'use client';
+
+import { useEffect } from 'react';
+import { deliverAll, refreshKept } from './sync';
+
+/** How long a page is left to settle first, ms. */
+const FIRST = 2500;
+
+/** Keeps this device ready for a green with no signal, and sends what was begun there; shows nothing. */
+export function KeepReady({ home = '' }: { home?: string }) {
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      void deliverAll(home)
+        .then(() => refreshKept(home))
+        .catch(() => undefined);
+    }, FIRST);
+    return () => clearTimeout(timer);
+  }, [home]);
+  return null;
+}

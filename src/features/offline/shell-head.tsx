@@ -1,0 +1,39 @@
+import { ArrowLeft, Wifi, WifiOff } from 'lucide-react';
+import type { ReactNode } from 'react';
+
+/** The head of every screen that works with no server: what it is, and whether the server answers. */
+export function ShellHead({
+  title,
+  online,
+  onBack,
+  children,
+}: {
+  title: string;
+  online: boolean | null;
+  onBack?: () => void;
+  children?: ReactNode;
+}) {
+  return (
+    <header className="grid gap-1 border-b-[length:var(--stroke)] border-ink bg-sheet px-4 pt-4 pb-3 md:px-7">
+      <div className="flex items-center justify-between gap-3">
+        {onBack ? (
+          <button
+            type="button"
+            onClick={onBack}
+            className="inline-flex min-h-11 items-center gap-1.5 text-[16px] underline underline-offset-4"
+          >
+            <ArrowLeft size={17} aria-hidden /> Back
+          </button>
+        ) : (
+          <span />
+        )}
+        <p role="status" className="inline-flex items-center gap-1.5 text-[15px] font-[620]">
+          {online ? <Wifi size={17} aria-hidden /> : <WifiOff size={17} aria-hidden />}
+          {online === null ? 'asking the server…' : online ? 'the server answers' : 'no signal'}
+        </p>
+      </div>
+      <h1>{title}</h1>
+      {children}
+    </header>
+  );
+}

@@ -1,0 +1,12 @@
+import { format, isToday } from 'date-fns';
+import { v4 } from 'uuid';
+import type { Stamps } from './begun';
+
+/** Ids and times as this device makes them. */
+export const STAMPS: Stamps = { newId: v4, now: () => new Date().toISOString() };
+
+/** A time of today by the clock, an earlier one with its day. */
+export function timeOf(at: string): string {
+  const date = new Date(at);
+  return format(date, isToday(date) ? 'HH:mm' : 'd MMM, HH:mm');
+}
