@@ -95,28 +95,41 @@ function RunLine({ run }: { run: BegunHere['runs'][number] }) {
 }
 
 function Note({ session, again }: { session: BegunHere; again(): Promise<void> }) {
-  const [note, setNote] = useState(session.note);
+  const [text, setText] = useState(session.note);
   const [said, setSaid] = useState('');
   const keep = async () => {
-    if (note === session.note) return;
-    await changeBegun(session.id, (one) => ({ ...one, note: note.trim() }))
-      .then(() => setSaid('The note is kept on this device.'))
-      .catch(() => setSaid('This device would not keep the note. Copy it elsewhere.'));
-    await again();
+    try {
+      await changeBegun(session.id, (one) => ({ ...one, note: text.trim() }));
+      setSaid('The note is kept on this device.');
+      await again();
+    } catch {
+      setSaid('This device would not keep the note. Copy it elsewhere.');
+    }
   };
   return (
-    <section aria-label="The coach’s note" className="px-4 pt-5 md:px-7">
+    <form
+      className="grid max-w-[72ch] gap-3 px-4 pt-5 md:px-7"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
       <NotesField
-        label="Note, for coaches alone"
-        rows={4}
+        label="Your note, in your words"
+        hint="Private: it goes on no sheet and to nobody."
+        rows={3}
         maxLength={2000}
-        value={note}
-        onChange={({ target }) => setNote(target.value)}
-        onBlur={() => void keep()}
+        value={text}
+        onChange={({ target }) => setText(target.value)}
       />
+      {text.trim() !== session.note && (
+        <Button kind="primary" type="submit" className="w-fit">
+          Keep the note
+        </Button>
+      )}
       <p role="status" className="min-h-6 text-[15px] text-ink2">
         {said}
       </p>
-    </section>
+    </form>
   );
 }
