@@ -204,6 +204,7 @@ function argsOf({ name }: BuiltAction): unknown[] {
     signOut: [NOBODY],
     keepStudent: [{ id: student, version: 1, values }],
     setArchived: [{ id: student, archived: true }],
+    erase: [student],
     endHomeLink: [student],
     endWork: [homework],
     give: [
@@ -400,6 +401,7 @@ test('every page and route of the head coach’s is shut to strangers, and what 
     '/programme',
     '/records',
     '/start',
+    '/kept',
   ]) {
     const { status } = await get(path);
     expect([307, 401], `${path}: ${status}`).toContain(status);
@@ -537,7 +539,15 @@ test('the head coach runs them all: what is refused above is refused for who ask
     'goBackTo',
   ]);
   // What takes something away comes last, and after what it would take from.
-  const last = ['closeProgramme', 'dropDate', 'dropReading', 'keepGreen', 'setArchived', 'hand'];
+  const last = [
+    'closeProgramme',
+    'dropDate',
+    'dropReading',
+    'keepGreen',
+    'setArchived',
+    'hand',
+    'erase',
+  ];
   const actions = builtActions()
     .filter(({ name }) => !refusedAnyway.has(name))
     .toSorted((a, b) => last.indexOf(a.name) - last.indexOf(b.name));

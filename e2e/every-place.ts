@@ -83,6 +83,7 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
     '/records/sign-in',
     '/records/academy',
     '/records/copies',
+    '/offline?view=phone',
   ];
   const onGreen = [
     '/',
@@ -96,6 +97,7 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
     session,
     review,
     green,
+    '/offline?view=phone',
   ];
   return { all, onGreen };
 }

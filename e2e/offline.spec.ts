@@ -1,6 +1,7 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { strFromU8, unzipSync } from 'fflate';
 import { headCoach, listSessions, listStudents, openDatabase, type Session } from '@/data';
 import { addDrill, addStudent, expectCount, logByKeys, makeHome } from './coach';
 import { serve, type OwnServer } from './server';
@@ -322,6 +323,26 @@ test('a student at home has the same; a device that is emptied, or signed out, k
       { timeout: 30_000 },
     )
     .toEqual([[true, true, [3]]]);
+
+  await desk.goto('/students');
+  await desk.getByRole('link', { name: 'Eli Lock' }).click();
+  await desk.getByRole('button', { name: 'Their data' }).click();
+  await desk.getByRole('button', { name: 'Make the file' }).click();
+  const saving = desk.waitForEvent('download');
+  await desk.getByRole('link', { name: 'Yes, make it, with the notes' }).click();
+  const zip = unzipSync(readFileSync(await (await saving).path()));
+  expect(Object.keys(zip).sort()).toEqual([
+    'everything.json',
+    'putts.csv',
+    'read me.txt',
+    'report.html',
+    'sessions.csv',
+  ]);
+  const text = (name: string) => strFromU8(zip[name]!);
+  expect(text('putts.csv').trim().split('\n')).toHaveLength(1 + 3);
+  expect(text('sessions.csv')).toContain('Straight gate');
+  expect(text('report.html')).toContain('Eli Lock: how you putt');
+  expect((JSON.parse(text('everything.json')) as { putt: unknown[] }).putt).toHaveLength(3);
 
   await ready(desk);
   await desk.goto('/offline?view=phone');

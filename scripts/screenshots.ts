@@ -83,7 +83,6 @@ async function main(): Promise<void> {
     { name: 'today', path: '/' },
     { name: 'students', path: '/students' },
     { name: 'student', path: `/students/${yusra?.id}`, size: { width: 1280, height: 1720 } },
-    { name: 'compare', path: '/students/compare' },
     { name: 'drills', path: '/drills' },
     { name: 'designer', path: `/drills/${three?.id}` },
     {
@@ -149,6 +148,18 @@ async function main(): Promise<void> {
     { name: 'diary', path: '/programme?view=month' },
     { name: 'home', path: `/home/${home}`, size: PHONE },
     { name: 'records', path: '/records' },
+    {
+      name: 'no-signal',
+      path: '/',
+      size: PHONE,
+      before: async (page) => {
+        // Until the device has kept what it needs.
+        await page.waitForTimeout(12_000);
+        await page.context().setOffline(true);
+        await page.goto('/');
+        await page.getByRole('heading', { name: 'Who comes' }).waitFor();
+      },
+    },
   ];
 
   const server = await serve(3441, file, { ahead: DAY.getTime() - Date.now() });
@@ -157,7 +168,10 @@ async function main(): Promise<void> {
     args: ['--no-sandbox'],
   });
   try {
-    for (const shot of shots) await take(browser, server.url, shot);
+    // All of them, or those that are named.
+    const named = process.argv.slice(2);
+    const wanted = shots.filter(({ name }) => named.length === 0 || named.includes(name));
+    for (const shot of wanted) await take(browser, server.url, shot);
   } finally {
     // A server that outlived a failure would answer the next run, from a database that is gone.
     await browser.close();

@@ -65,6 +65,7 @@ export function Shell({ home = '' }: { home?: string }) {
       const answers = (await deliverAll(home)) && (await isThere());
       if (answers) await refreshKept(home).catch(() => undefined);
       if (ended) return;
+      if (answers) goBackOnce();
       setOnline(answers);
       await again();
     };
@@ -103,6 +104,15 @@ export function Shell({ home = '' }: { home?: string }) {
   if (shown.view === 'phone') return <KeptNote {...part} />;
   if (shown.student !== undefined) return <Begin {...part} student={shown.student} />;
   return <HereList {...part} to={shown.to ?? start} />;
+}
+
+/** The server was only slow: the page that was asked for is asked for once more, and only once. */
+function goBackOnce(): void {
+  const { to, session, review, student } = shownNow();
+  const tried = 'dirigo-asked-again';
+  if (!to || session || review || student || sessionStorage.getItem(tried) === to) return;
+  sessionStorage.setItem(tried, to);
+  window.location.replace(to);
 }
 
 /** Whether the server answers at all. */

@@ -11,16 +11,8 @@ import {
 } from '@/data';
 import { takeBuiltIn } from '../drills/take';
 import { keyOfRef } from '../programme/library-ref';
-import { messageFor } from '../shared/message';
+import { STATUS, messageFor } from '../shared/message';
 import { begunSent, type BegunAnswer, type BegunRun } from './wire';
-
-const STATUS = {
-  'not-found': 404,
-  finished: 409,
-  invalid: 422,
-  refused: 401,
-  database: 503,
-} as const;
 
 const answer = (body: BegunAnswer, status = 200) => Response.json(body, { status });
 

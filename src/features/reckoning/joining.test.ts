@@ -1,5 +1,10 @@
 import { joining } from './joining';
 
+const GRACE = 20;
+
+/** Longer than anything goes on for nobody. */
+const pause = () => new Promise((resolve) => setTimeout(resolve, 3 * GRACE));
+
 /** Work that ends when it is told to, and remembers how often it was begun and given up. */
 function slowWork() {
   const begun: {
@@ -25,7 +30,7 @@ async function stateOf(promise: Promise<string>): Promise<string> {
 
 test('who asks the same while it is done gets the same answer', async () => {
   const { begun, work } = slowWork();
-  const ask = joining<string>();
+  const ask = joining<string>(GRACE);
   const [a, b, other] = [ask('hour', work), ask('hour', work), ask('compare', work)];
   expect(begun).toHaveLength(2);
   begun[0]!.end('an hour');
@@ -36,7 +41,7 @@ test('who asks the same while it is done gets the same answer', async () => {
 
 test('what was done is done again when it is asked again', async () => {
   const { begun, work } = slowWork();
-  const ask = joining<string>();
+  const ask = joining<string>(GRACE);
   const first = ask('hour', work);
   begun[0]!.end('first');
   await first;
@@ -47,12 +52,14 @@ test('what was done is done again when it is asked again', async () => {
 
 test('it goes on while one of two still waits, and is given up when both have gone', async () => {
   const { begun, work } = slowWork();
-  const ask = joining<string>();
+  const ask = joining<string>(GRACE);
   const [one, two] = [new AbortController(), new AbortController()];
   const [a, b] = [ask('hour', work, one.signal), ask('hour', work, two.signal)];
   one.abort();
+  await pause();
   expect(begun[0]!.signal.aborted).toBe(false);
   two.abort();
+  await pause();
   expect(begun[0]!.signal.aborted).toBe(true);
   // Nobody is there to be told.
   expect(await stateOf(a)).toBe('waits');
@@ -61,30 +68,45 @@ test('it goes on while one of two still waits, and is given up when both have go
 
 test('who asks after it was given up has it begun anew', async () => {
   const { begun, work } = slowWork();
-  const ask = joining<string>();
+  const ask = joining<string>(GRACE);
   const gone = new AbortController();
   void ask('hour', work, gone.signal);
   gone.abort();
+  await pause();
   const again = ask('hour', work);
   expect(begun).toHaveLength(2);
   begun[1]!.end('anew');
   expect(await again).toBe('anew');
 });
 
+test('who asks the same soon after joins what still goes on', async () => {
+  const { begun, work } = slowWork();
+  const ask = joining<string>(GRACE);
+  const gone = new AbortController();
+  void ask('hour', work, gone.signal);
+  gone.abort();
+  const next = ask('hour', work);
+  await pause();
+  expect(begun).toHaveLength(1);
+  begun[0]!.end('an hour');
+  expect(await next).toBe('an hour');
+});
+
 test('who has gone before asking has nothing begun', () => {
   const { begun, work } = slowWork();
-  void joining<string>()('hour', work, AbortSignal.abort());
+  void joining<string>(GRACE)('hour', work, AbortSignal.abort());
   expect(begun).toHaveLength(0);
 });
 
 test('who goes after the answer has come gives nothing up; a failure is everybody’s', async () => {
   const { begun, work } = slowWork();
-  const ask = joining<string>();
+  const ask = joining<string>(GRACE);
   const late = new AbortController();
   const fine = ask('hour', work, late.signal);
   begun[0]!.end('fine');
   await fine;
   late.abort();
+  await pause();
   expect(begun[0]!.signal.aborted).toBe(false);
   const failing = [ask('hour', work), ask('hour', work)];
   begun[1]!.fail(new Error('it cannot be'));

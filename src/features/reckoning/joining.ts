@@ -8,10 +8,11 @@ interface Going<T> {
 /**
  * Joins those who ask the same: the work is done once while they wait, and given up when none of them waits any more.
  *
+ * @param grace how long it goes on for nobody, ms: who goes to another page often asks the same there
  * @returns asks for a piece of work: by its key, how it is done, and the signal of who waits, if they may go. Who went is told
  *   nothing any more
  */
-export function joining<T>() {
+export function joining<T>(grace: number) {
   const all = new Map<string, Going<T>>();
   return (
     key: string,
@@ -35,9 +36,11 @@ export function joining<T>() {
       joined.waiting += 1;
       const leave = () => {
         joined.waiting -= 1;
-        if (joined.waiting > 0) return;
-        if (all.get(key) === joined) all.delete(key);
-        joined.giveUp.abort();
+        setTimeout(() => {
+          if (joined.waiting > 0) return;
+          if (all.get(key) === joined) all.delete(key);
+          joined.giveUp.abort();
+        }, grace).unref();
       };
       waits?.addEventListener('abort', leave, { once: true });
       const told = () => waits?.removeEventListener('abort', leave);

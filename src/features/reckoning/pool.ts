@@ -7,6 +7,9 @@ import { joining } from './joining';
 import type { Order, Outcome } from './worker';
 import type { Answered, Asked, WorkName } from './works';
 
+/** How long work goes on that nobody waits for, ms: giving it up costs the thread that does it. */
+const GRACE = 4000;
+
 /** Kept across the parts that the program is built of. */
 const kept = globalThis as typeof globalThis & {
   dirigoPool?: Piscina<Order, Outcome>;
@@ -50,7 +53,7 @@ export async function reckon<Name extends WorkName>(
   asked: Asked<Name>,
 ): Promise<Answered<Name>> {
   const database = await connection();
-  kept.dirigoJoined ??= joining<Outcome>();
+  kept.dirigoJoined ??= joining<Outcome>(GRACE);
   const { as, coachId } = principal;
   const outcome = await kept.dirigoJoined(
     JSON.stringify([name, as, coachId, database.lineage, asked]),

@@ -1,17 +1,9 @@
 import 'server-only';
 import { z } from 'zod';
 import { Problem, recordEvents, type Database, type Principal, type RunEvent } from '@/data';
-import { messageFor } from '../shared/message';
+import { STATUS, messageFor } from '../shared/message';
 import { toWire } from './to-wire';
 import { runEvent, runEvents, type RefusedEvent, type RunAnswer } from './wire';
-
-const STATUS = {
-  'not-found': 404,
-  finished: 409,
-  invalid: 422,
-  refused: 401,
-  database: 503,
-} as const;
 
 /** Each event by itself: those that are none are told, and do not hold up the others. */
 function sorted(sent: unknown[]): { events: RunEvent[]; refused: RefusedEvent[] } {

@@ -1,6 +1,15 @@
 import 'server-only';
 import { Problem, describeDatabaseError } from '@/data';
 
+/** The status that a route answers a problem with. */
+export const STATUS = {
+  'not-found': 404,
+  finished: 409,
+  invalid: 422,
+  refused: 401,
+  database: 503,
+} as const;
+
 /** A sentence for a screen; details of anything unforeseen go to the server's log only. */
 export function messageFor(error: unknown): string {
   if (error instanceof Problem) return error.message;

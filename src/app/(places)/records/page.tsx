@@ -61,6 +61,9 @@ export default async function RecordsPage() {
                   <Link href="/records/academy">Academy</Link>
                 </Button>
               )}
+              <Button asChild>
+                <a href="/offline?view=phone">Kept on this device</a>
+              </Button>
             </div>
           </section>
           {principal.as === 'head' && (
