@@ -452,7 +452,12 @@ test('an assistant sees no note of a coach’s, and logs for whom is shared', as
 });
 
 test('copies and exports are not fetched by another site’s page, not even as a link', async () => {
-  for (const path of ['/records/copy', '/programme/calendar', `/drills/${known.drill}/file`]) {
+  for (const path of [
+    '/records/copy',
+    '/kept',
+    '/programme/calendar',
+    `/drills/${known.drill}/file`,
+  ]) {
     for (const [site, status] of [
       ['cross-site', 403],
       ['same-site', 403],

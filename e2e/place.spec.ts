@@ -55,6 +55,7 @@ test('a long putt is followed by one from where it stopped; where nobody looked,
   await page.getByLabel('From the hole').fill('6 ft');
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(where(page)).toContainText('6 ft, 2nd putt');
+  await untilNextTouch(page);
   await page.getByRole('button', { name: 'Holed' }).click();
   await expect(count(page)).toContainText('4');
   await expect(page.getByText('all saved')).toBeVisible();

@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 import { deliverAll, refreshKept } from './sync';
 
 /** How long a page is left to settle first, ms. */
-const FIRST = 2500;
+const FIRST = 6000;
 
 /** Keeps this device ready for a green with no signal, and sends what was begun there; shows nothing. */
 export function KeepReady({ home = '' }: { home?: string }) {

@@ -1,0 +1,88 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { v4 } from 'uuid';
+import { bareDetails } from '@/core/drill';
+import { DEFAULT_PUTT } from '@/core/green';
+import { ballGateLayout } from '@/core/layout';
+import {
+  addDrill,
+  addStudent,
+  finishSession,
+  getSession,
+  headCoach,
+  openDatabase,
+  startSession,
+} from '@/data';
+import { TEST_STUDENT } from '@/data/test-book';
+import { serve } from '../e2e/server';
+
+/**
+ * Whether the server's memory stays what it is over long days: sessions of many putts, one after the other, each looked at once it
+ * is finished. Prints what the server holds after each. Needs a build.
+ */
+const { values } = parseArgs({
+  options: {
+    sessions: { type: 'string', default: '20' },
+    putts: { type: 'string', default: '500' },
+  },
+});
+const PORT = 3465;
+/** The sessions of the second half may hold so much more than those of the first, MB: what a collector has not come to yet. */
+const FLAT = 30;
+
+/** What a process holds, MB. */
+const heldBy = (pid: number): number =>
+  Number(/VmRSS:\s+(\d+) kB/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1024;
+
+async function main(): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'dirigo-soak-'));
+  const database = await openDatabase(join(folder, 'soak.db'));
+  const head = await headCoach(database);
+  const layout = ballGateLayout(DEFAULT_PUTT, { distance: 0.4572, gap: 0.06, shank: 0.005 });
+  const gate = layout.elements.find(({ kind }) => kind === 'ballGate')!.id;
+  const studentId = await addStudent(database, head, TEST_STUDENT);
+  const kept = { name: 'Gate', layout, details: bareDetails() };
+  const drillId = await addDrill(database, head, kept, new Date());
+  const server = await serve(PORT, database.path);
+  const held: number[] = [];
+  try {
+    for (let number = 1; number <= Number(values.sessions); number++) {
+      const id = await startSession(database, head, { studentId, drillId, startedAt: new Date() });
+      const [run] = (await getSession(database, head, id)).runs;
+      let since: unknown = null;
+      for (let putt = 0; putt < Number(values.putts); putt++) {
+        const event = {
+          ...{ type: 'putt', id: v4(), outcomes: { [gate]: putt % 3 ? 'clear' : 'left' } },
+          ...{ place: { station: 0, again: 0, spot: null }, manner: 'usual', at: new Date() },
+        };
+        const response = await fetch(`${server.url}/api/runs/${run!.id}/putts`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json', origin: server.url },
+          body: JSON.stringify({ events: [event], since }),
+        });
+        const answer = (await response.json()) as { ok: boolean; position: unknown };
+        if (!answer.ok) throw new Error(`A putt was refused: ${JSON.stringify(answer)}`);
+        since = answer.position;
+      }
+      await finishSession(database, head, id, new Date());
+      await (await fetch(`${server.url}/sessions/${id}/review`)).text();
+      held.push(heldBy(server.pid));
+    }
+    const putts = await database.models.putt.count();
+    const half = held.length >> 1;
+    const growth = held.at(-1)! - held[half - 1]!;
+    console.log(`Held after each session, MB: ${held.map((mb) => mb.toFixed(0)).join(' ')}`);
+    console.log(
+      `${putts} putts kept. From session ${half} to ${held.length} it grew by ${growth.toFixed(0)} MB: ${growth <= FLAT ? 'flat' : `more than ${FLAT}`}.`,
+    );
+    if (growth > FLAT) process.exitCode = 1;
+  } finally {
+    await server.kill();
+    await database.close();
+    rmSync(folder, { recursive: true });
+  }
+}
+
+void main();
