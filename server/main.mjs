@@ -80,9 +80,15 @@ if (values.dev) await bundle();
 process.env.DIRIGO_RECKONER ??= resolve(RECKONER);
 // Read once the names are set: what the application is built of reads them too.
 const { default: next } = await import('next');
+/** What the application answers ahead of the framework: it says so itself, some time after the framework is ready. */
+const registered = new Promise((resolve) => {
+  globalThis.dirigoAnswers = resolve;
+});
 const app = next({ dev: values.dev, hostname: '127.0.0.1', port });
 await app.prepare();
 const handle = app.getRequestHandler();
+// A request that came before would be answered by neither.
+const answersAhead = await registered;
 
 /** Whose request is being answered, and whether they still wait: what is reckoned for nobody is given up. */
 const asking = new AsyncLocalStorage();
@@ -91,7 +97,7 @@ globalThis.dirigoAsking = asking;
 function answer(request, response) {
   const refused = refusal(request, behind);
   if (refused) return refuse(response, refused);
-  if (globalThis.dirigoAnswers(request, response)) return;
+  if (answersAhead(request, response)) return;
   const gone = new AbortController();
   response.once('close', () => gone.abort());
   asking.run(gone.signal, () => void handle(request, response));

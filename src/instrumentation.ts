@@ -6,5 +6,7 @@ export async function register(): Promise<void> {
     import('./features/session/putts-answer'),
   ]);
   copyByItself();
-  Object.assign(globalThis, { dirigoAnswers: answerPutts });
+  // The server waits for it before it listens.
+  const { dirigoAnswers } = globalThis as { dirigoAnswers?: (answers: typeof answerPutts) => void };
+  dirigoAnswers?.(answerPutts);
 }
