@@ -126,6 +126,9 @@ test('a file that is not a database is named at start, left as it is, and no sta
   await server.kill();
 });
 
+/** What was sent before has come to the server: something quick, sent after it, was answered. */
+const reached = async (url: string) => expect((await fetch(`${url}/build`)).ok).toBe(true);
+
 test('a server that reckons stops when it is told to; who went away holds up nobody', async () => {
   const file = join(folder, 'stop.db');
   const database = await openDatabase(file);
@@ -137,7 +140,7 @@ test('a server that reckons stops when it is told to; who went away holds up nob
     // Nobody waits for this one: it is given up, and what is asked next is answered.
     const gone = new AbortController();
     const left = fetch(`${server.url}/students/${id}`, { signal: gone.signal });
-    await new Promise((resolve) => setTimeout(resolve, 300));
+    await reached(server.url);
     gone.abort();
     await expect(left).rejects.toThrow(/abort/);
     const answered = await fetch(`${server.url}/students`);
@@ -146,7 +149,7 @@ test('a server that reckons stops when it is told to; who went away holds up nob
       () => 'answered',
       () => 'cut off',
     );
-    await new Promise((resolve) => setTimeout(resolve, 300));
+    await reached(server.url);
     process.kill(server.pid, 'SIGTERM');
     expect(await server.ended()).toBe(0);
     expect(await stopped).toBe('cut off');

@@ -80,6 +80,9 @@ async function ownPutt({ runId, write }: Recording, id: string): Promise<PuttSto
   return putt ?? null;
 }
 
+/** Places of one layout that are remembered. */
+const MOST_PLACES = 50;
+
 /** A layout where a putt was made, by the place: each is asked for again with every putt from there. */
 const places = new WeakMap<Layout, Map<string, Layout>>();
 
@@ -92,7 +95,6 @@ function layoutThere(layout: Layout, place: PuttPlace | null): Layout {
   if (known.size < MOST_PLACES) known.set(key, there);
   return there;
 }
-const MOST_PLACES = 50;
 
 /** Checks what was logged against the layout where the putt was made; a screen that did not say where is taken at its word. */
 function checkPutt(

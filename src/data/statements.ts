@@ -49,8 +49,9 @@ export class Statements {
   }
 
   private async giveUp(sql: string): Promise<void> {
-    const statement = await this.ready.get(sql)?.catch(() => undefined);
+    const preparing = this.ready.get(sql);
     this.ready.delete(sql);
+    const statement = await preparing?.catch(() => undefined);
     await new Promise<void>((resolve) =>
       statement ? statement.finalize(() => resolve()) : resolve(),
     );

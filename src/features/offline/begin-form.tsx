@@ -1,12 +1,10 @@
 'use client';
 
-import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '@/ui/button';
-import { Pick } from '@/ui/pick';
 import { Toggle } from '@/ui/toggle';
-import { RungPick } from '../drills/rung-pick';
-import { beginHere, drillOf, rungFor, type Chosen } from './begun';
+import { PlayersFields, nobody, type Player } from '../session/players-fields';
+import { beginHere, rungFor } from './begun';
 import { keepBegunHere } from './device';
 import { drillOptions } from './drill-options';
 import { ShellHead } from './shell-head';
@@ -16,38 +14,33 @@ import { STAMPS } from './stamps';
 /** Who and what: a session is begun on this device, the rung that teaches chosen for it. */
 export function Begin({ home, kept, online, go, again, student }: ShellPart & { student: string }) {
   const known = kept.students.some(({ id }) => id === student);
-  const [players, setPlayers] = useState<Chosen[]>([
-    { studentId: known ? student : '', ref: '', rung: null },
+  const [players, setPlayers] = useState<Player[]>([
+    { ...nobody, studentId: known ? student : '' },
   ]);
   const [cold, setCold] = useState(false);
+  const [errors, setErrors] = useState<Record<string, string>>({});
   const [wrong, setWrong] = useState('');
   const first = players[0]!;
-  const drills = drillOptions(kept);
-  const students = kept.students.map(({ id, name, fitting }) => ({
-    value: id,
-    label: name,
-    detail: `${fitting.hand}-handed`,
-  }));
-  const fitting = (player: Chosen): Chosen => ({
-    ...player,
-    rung: player.studentId && player.ref ? rungFor(kept, player) : null,
-  });
-  const change = (index: number, to: Partial<Chosen>) => {
-    setWrong('');
-    setPlayers((old) =>
-      old.map((one, at) => {
-        if (at !== index) return one;
-        const next = { ...one, ...to };
-        return 'rung' in to ? next : fitting(next);
-      }),
-    );
+  /** A player on the rung that teaches them, of the drill that is theirs, or the first's. */
+  const onRung = (player: Player, firsts: string): Player => {
+    const { studentId } = player;
+    const ref = player.drillId || firsts;
+    return { ...player, rung: studentId && ref ? rungFor(kept, { studentId, ref }) : null };
   };
   const start = async () => {
-    if (players.some(({ studentId }) => !studentId)) return setWrong('Choose a student.');
-    if (!first.ref) return setWrong('Choose a drill.');
-    const chosen = players.map((player) =>
-      player.ref ? player : fitting({ ...player, ref: first.ref }),
-    );
+    const missing = {
+      ...Object.fromEntries(
+        players.flatMap(({ studentId }, index) =>
+          studentId ? [] : [[`players.${index}.studentId`, 'Choose a student.']],
+        ),
+      ),
+      ...(!first.drillId && { 'players.0.drillId': 'Choose a drill.' }),
+    };
+    setErrors(missing);
+    if (Object.keys(missing).length > 0) return;
+    const chosen = players.map(({ studentId, drillId, rung }) => ({
+      ...{ studentId, rung, ref: drillId || first.drillId },
+    }));
     try {
       const sessions = beginHere(kept, chosen, { cold, home, ...STAMPS });
       await keepBegunHere(sessions);
@@ -65,63 +58,26 @@ export function Begin({ home, kept, online, go, again, student }: ShellPart & { 
     <main className="min-h-dvh bg-paper pb-12">
       <ShellHead title="Begin a session" online={online} onBack={() => go('?')} />
       <div className="mx-auto grid max-w-xl gap-5 px-4 pt-5 md:px-7">
-        {players.map((player, index) => {
-          const taken = players.filter((_, at) => at !== index).map(({ studentId }) => studentId);
-          const ladder = player.ref ? drillOf(kept, player.ref).details.ladder : [];
-          const rungs = drills.find(({ value }) => value === player.ref)?.rungs ?? [];
-          return (
-            <fieldset
-              key={index}
-              className={index > 0 ? 'grid gap-3 border-t border-rule pt-4' : 'grid gap-5'}
-            >
-              <legend className="sr-only">{index === 0 ? 'Player' : `Player ${index + 1}`}</legend>
-              <div
-                className={
-                  index > 0 ? 'grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2' : 'grid'
-                }
-              >
-                <Pick
-                  label={index === 0 ? 'Student' : `Student ${index + 1}`}
-                  placeholder="Choose a student"
-                  options={students.filter(({ value }) => !taken.includes(value))}
-                  value={player.studentId}
-                  onChange={(studentId) => change(index, { studentId })}
-                />
-                {index > 0 && (
-                  <Button
-                    aria-label={`Without student ${index + 1}`}
-                    className="min-h-12 px-3"
-                    onClick={() => setPlayers((old) => old.filter((_, at) => at !== index))}
-                  >
-                    <X size={18} aria-hidden />
-                  </Button>
-                )}
-              </div>
-              <Pick
-                label={index === 0 ? 'Drill' : `Drill of student ${index + 1}`}
-                placeholder={index === 0 ? 'Choose a drill' : 'the same drill'}
-                options={drills}
-                value={player.ref}
-                onChange={(ref) => change(index, { ref })}
-              />
-              {ladder.length > 0 && (
-                <RungPick
-                  rungs={rungs}
-                  rung={player.rung}
-                  onRung={(rung) => change(index, { rung })}
-                />
-              )}
-            </fieldset>
-          );
-        })}
-        {players.length < Math.min(8, students.length) && (
-          <Button
-            kind="quiet"
-            onClick={() => setPlayers((old) => [...old, { studentId: '', ref: '', rung: null }])}
-          >
-            <Plus size={17} aria-hidden /> Another student, in rotation
-          </Button>
-        )}
+        <PlayersFields
+          players={players}
+          students={kept.students.map(({ id, name, fitting: { hand } }) => ({
+            ...{ value: id, label: name, detail: `${hand}-handed` },
+          }))}
+          drills={drillOptions(kept)}
+          errors={errors}
+          onPlayers={(next, changed) => {
+            setWrong('');
+            setErrors({});
+            // Who or what has changed goes on another rung, and so do those who take the first's drill; a rung that the
+            // coach has just chosen stays.
+            const firsts = next[0]!.drillId;
+            const goes = (one: Player, at: number) =>
+              changed &&
+              !('rung' in changed.to && Object.keys(changed.to).length === 1) &&
+              (at === changed.index || (changed.index === 0 && one.drillId === ''));
+            setPlayers(next.map((one, at) => (goes(one, at) ? onRung(one, firsts) : one)));
+          }}
+        />
         <Toggle
           label="Cold first: ten putts, each once, before any warm-up"
           on={cold}

@@ -1,8 +1,9 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
 import { z } from 'zod';
 import { emptyTold, lastTold, pendingEvents } from '../session/queue';
 import { merge } from '../session/merge';
 import type { WireRun } from '../session/wire';
+import { deviceDatabase } from '../shared/device-database';
 import type { BegunHere } from './begun';
 import { begunSession, keptSchema, type Kept } from './wire';
 
@@ -20,26 +21,10 @@ const begunHere = begunSession.extend({
   theirs: z.string().nullable(),
 });
 
-let opened: Promise<IDBPDatabase<DeviceSchema>> | undefined;
-
-function open(): Promise<IDBPDatabase<DeviceSchema>> {
-  const again = () => {
-    opened = undefined;
-  };
-  opened ??= openDB<DeviceSchema>('dirigo-kept', 1, {
-    upgrade: (database) => {
-      database.createObjectStore('kept');
-      database.createObjectStore('begun');
-    },
-    blocking: (_current, _next, event) => {
-      (event.target as IDBDatabase).close();
-      again();
-    },
-    terminated: again,
-  });
-  opened.catch(again);
-  return opened;
-}
+const { open } = deviceDatabase<DeviceSchema>('dirigo-kept', 1, (database) => {
+  database.createObjectStore('kept');
+  database.createObjectStore('begun');
+});
 
 /** What this device keeps to work with no server; null for nothing, or nothing that can be read. */
 export async function keptHere(home: string): Promise<Kept | null> {

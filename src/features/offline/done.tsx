@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import { tallyRuns } from '@/core/drill';
 import { Button } from '@/ui/button';
-import { NotesField } from '@/ui/field';
+import { NoteForm } from '../session/note-form';
 import { passWord } from '../session/outcome-words';
 import type { WireRun } from '../session/wire';
 import type { BegunHere } from './begun';
@@ -95,11 +95,10 @@ function RunLine({ run }: { run: BegunHere['runs'][number] }) {
 }
 
 function Note({ session, again }: { session: BegunHere; again(): Promise<void> }) {
-  const [text, setText] = useState(session.note);
   const [said, setSaid] = useState('');
-  const keep = async () => {
+  const keep = async (note: string) => {
     try {
-      await changeBegun(session.id, (one) => ({ ...one, note: text.trim() }));
+      await changeBegun(session.id, (one) => ({ ...one, note }));
       setSaid('The note is kept on this device.');
       await again();
     } catch {
@@ -107,29 +106,11 @@ function Note({ session, again }: { session: BegunHere; again(): Promise<void> }
     }
   };
   return (
-    <form
-      className="grid max-w-[72ch] gap-3 px-4 pt-5 md:px-7"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void keep();
-      }}
-    >
-      <NotesField
-        label="Your note, in your words"
-        hint="Private: it goes on no sheet and to nobody."
-        rows={3}
-        maxLength={2000}
-        value={text}
-        onChange={({ target }) => setText(target.value)}
-      />
-      {text.trim() !== session.note && (
-        <Button kind="primary" type="submit" className="w-fit">
-          Keep the note
-        </Button>
-      )}
+    <section aria-label="The coach’s note" className="px-4 pt-5 md:px-7">
+      <NoteForm note={session.note} busy={false} onKeep={(text) => void keep(text)} />
       <p role="status" className="min-h-6 text-[15px] text-ink2">
         {said}
       </p>
-    </form>
+    </section>
   );
 }

@@ -47,9 +47,7 @@ export function Going({
           ),
     [begun, session],
   );
-  /** The runs that they have come to: on others, what was logged of earlier ones is read anew. */
-  const runs = group.map((one) => one.runs.map(({ id }) => id).join()).join(' ');
-  const [players, setPlayers] = useState<{ runs: string; all: PlayerRun[] } | null>(null);
+  const [players, setPlayers] = useState<PlayerRun[] | null>(null);
   useEffect(() => {
     let ended = false;
     const read = async () => {
@@ -58,15 +56,13 @@ export function Going({
         await Promise.all(ids.map(async (id) => [id, await loggedOf(id)] as const)),
       );
       if (ended) return;
-      setPlayers({ runs, all: group.map((one) => playerOf(kept, one, logged)) });
+      setPlayers(group.map((one) => playerOf(kept, one, logged)));
     };
     void read();
     return () => {
       ended = true;
     };
-    // What is logged of the runs themselves is the logging screen's own.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [runs]);
+  }, [kept, group]);
   const ways = useMemo((): Ways => {
     const changing = (id: string, change: (one: BegunHere) => BegunHere) =>
       trying(() => changeBegun(id, change));
@@ -120,12 +116,12 @@ export function Going({
   if (!players) return <main className="min-h-dvh bg-paper" aria-busy="true" />;
   const first = Math.max(
     0,
-    players.all.findIndex(({ sessionId }) => sessionId === session.id),
+    players.findIndex(({ sessionId }) => sessionId === session.id),
   );
   return (
     <WaysProvider value={ways}>
       <Logging
-        players={players.all}
+        players={players}
         first={first}
         units={kept.units}
         drills={home === '' ? drills : []}

@@ -51,7 +51,9 @@ export function Shell({ home = '' }: { home?: string }) {
   const [online, setOnline] = useState<boolean | null>(null);
   const again = useCallback(async () => {
     const [kept, begun] = await Promise.all([keptHere(home), begunOf(home)]);
-    setHere({ kept, begun });
+    const next = { kept, begun };
+    // What is the same stays the same: a screen that is being logged on is not made anew.
+    setHere((old) => (JSON.stringify(old) === JSON.stringify(next) ? old : next));
   }, [home]);
   useEffect(() => {
     const look = () => setShown(shownNow());
@@ -62,8 +64,11 @@ export function Shell({ home = '' }: { home?: string }) {
   useEffect(() => {
     let ended = false;
     const sync = async () => {
-      const answers = (await deliverAll(home)) && (await isThere());
-      if (answers) await refreshKept(home).catch(() => undefined);
+      const answers = await isThere();
+      if (answers) {
+        await deliverAll(home);
+        await refreshKept(home).catch(() => undefined);
+      }
       if (ended) return;
       if (answers) goBackOnce();
       setOnline(answers);

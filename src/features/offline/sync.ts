@@ -63,26 +63,25 @@ export async function introduce(home: string, runId: string): Promise<void> {
   if (next !== session) await changeBegun(session.id, laidOver(session, next));
 }
 
-/**
- * Sends all that was begun here and is not on the server yet, in order.
- *
- * @returns whether the server answered
- */
-export async function deliverAll(home: string): Promise<boolean> {
+/** Sends all that was begun here and is not on the server yet, in order; one that has to wait holds up no other. */
+export async function deliverAll(home: string): Promise<void> {
   for (const session of await begunOf(home)) {
     try {
       const next = await deliver(session, portsOf(home));
       if (next !== session) await changeBegun(session.id, laidOver(session, next));
     } catch {
-      return false;
+      // It is kept here, and tried again with the next.
     }
   }
-  return true;
 }
+
+/** The pages that the worker was asked to keep, by this one. */
+const asked = new Set<string>();
 
 /** Keeps a page and what it is made of, so that it opens with no server. */
 async function keepShell(path: string): Promise<void> {
-  if (!('serviceWorker' in navigator)) return;
+  if (asked.has(path) || !('serviceWorker' in navigator)) return;
+  asked.add(path);
   const build = document.documentElement.dataset.build ?? 'development';
   await navigator.serviceWorker.register(`/sw.js?build=${encodeURIComponent(build)}`);
   const { active } = await navigator.serviceWorker.ready;

@@ -1,9 +1,12 @@
 import { joining } from './joining';
 
-const GRACE = 20;
+const GRACE = 4000;
+
+beforeEach(() => jest.useFakeTimers());
+afterEach(() => jest.useRealTimers());
 
 /** Longer than anything goes on for nobody. */
-const pause = () => new Promise((resolve) => setTimeout(resolve, 3 * GRACE));
+const pause = () => jest.advanceTimersByTimeAsync(GRACE + 1);
 
 /** Work that ends when it is told to, and remembers how often it was begun and given up. */
 function slowWork() {

@@ -1,4 +1,5 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { DBSchema, IDBPDatabase } from 'idb';
+import { deviceDatabase } from '../shared/device-database';
 import type { RefusedEvent, RunAnswer, WireEvent, WireRun } from './wire';
 
 /** What the server would not take, with its reason: kept apart until somebody has looked at it. */
@@ -30,36 +31,20 @@ const PATIENCE = 1500;
 /** So many events are sent at once. */
 const BATCH = 200;
 
-let opened: Promise<Device> | undefined;
 // What the device would not keep: sent from here, and put there once it can be.
 let inMemory: Waiting[] = [];
 let asideInMemory: SetAside[] = [];
 let failing = false;
 
-function open(): Promise<Device> {
-  const again = () => {
-    opened = undefined;
-  };
-  opened ??= openDB<QueueSchema>('dirigo', 4, {
-    upgrade: (database, before) => {
-      if (before < 1) {
-        database.createObjectStore('events', { autoIncrement: true }).createIndex('run', 'runId');
-      }
-      // What an older page kept was told in another form; the server tells it again.
-      if (database.objectStoreNames.contains('told')) database.deleteObjectStore('told');
-      database.createObjectStore('told', { keyPath: 'runId' });
-      database.createObjectStore('aside', { autoIncrement: true }).createIndex('run', 'runId');
-    },
-    // A newer page waits for this one to let go; what was opened and taken away is opened again.
-    blocking: (_current, _next, event) => {
-      (event.target as IDBDatabase).close();
-      again();
-    },
-    terminated: again,
-  });
-  opened.catch(again);
-  return opened;
-}
+const { open, again } = deviceDatabase<QueueSchema>('dirigo', 4, (database, before) => {
+  if (before < 1) {
+    database.createObjectStore('events', { autoIncrement: true }).createIndex('run', 'runId');
+  }
+  // What an older page kept was told in another form; the server tells it again.
+  if (database.objectStoreNames.contains('told')) database.deleteObjectStore('told');
+  database.createObjectStore('told', { keyPath: 'runId' });
+  database.createObjectStore('aside', { autoIncrement: true }).createIndex('run', 'runId');
+});
 
 /** Does something with the device's database, if it opens in time; what comes too late is not done behind the page's back. */
 async function inTime<T>(work: (device: Device) => Promise<T>): Promise<T> {
@@ -89,7 +74,7 @@ async function onDevice<T>(work: (device: Device) => Promise<T>): Promise<T> {
     return await inTime(work);
   } catch (error) {
     if (!(error instanceof DOMException && error.name === 'InvalidStateError')) throw error;
-    opened = undefined;
+    again();
     return inTime(work);
   }
 }

@@ -66,3 +66,16 @@ export async function slowDown(keys: [Limit, string][]): Promise<void> {
     `There were too many tries. Wait ${minutes === 1 ? 'a minute' : `${minutes} minutes`}, or sign in by a link from the machine that Dirigo runs on.`,
   );
 }
+
+/** Counts a file of much that a coach takes; the answer to one too many in a minute, null to the others. */
+export async function tooManyFiles(coachId: string): Promise<Response | null> {
+  const wait = await waitOf('copies', coachId);
+  if (wait > 0) {
+    return new Response('Six files a minute are enough. Wait a little.', {
+      status: 429,
+      headers: { 'retry-after': String(wait) },
+    });
+  }
+  await countTry('copies', coachId);
+  return null;
+}

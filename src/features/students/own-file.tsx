@@ -27,6 +27,13 @@ everything.json all of it as it is kept, with what was changed, when and by whom
 Times are in UTC. Distances are in metres.
 `;
 
+const STYLE = `body{font:16px/1.5 system-ui,sans-serif;max-width:46rem;margin:2rem auto;padding:0 1rem;color:#111}
+table{border-collapse:collapse}th,td{text-align:left;padding:.3rem 1rem .3rem 0;border-bottom:1px solid #ccc}`;
+
+/** A page of its own, for any browser. */
+const pageOf = (body: string): string =>
+  `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>How you putt</title><style>${STYLE}</style></head><body>${body}</body></html>`;
+
 const sheet = (rows: Record<string, unknown>[]): Uint8Array =>
   strToU8(
     stringify(rows, {
@@ -90,7 +97,7 @@ export async function ownFile(
   const inOrder = sessions.toReversed();
   return zipSync({
     'read me.txt': strToU8(READ_ME),
-    'report.html': strToU8(`<!doctype html>${report}`),
+    'report.html': strToU8(pageOf(report)),
     'sessions.csv': sheet(
       inOrder.map(({ id, startedAt, finishedAt, note, runs }) => ({
         session: id,

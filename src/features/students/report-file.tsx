@@ -5,12 +5,7 @@ import type { Known } from './read-student';
 import { basisOfAll } from './reading';
 import { RULED, SKILL_NAMES, SKILL_SAYS, biasOf, showAmount, showInterval } from './skill-words';
 
-const STYLE = `body{font:16px/1.5 system-ui,sans-serif;max-width:46rem;margin:2rem auto;padding:0 1rem;color:#111}
-table{border-collapse:collapse}th,td{text-align:left;padding:.3rem 1rem .3rem 0;border-bottom:1px solid #ccc}`;
-
-/* eslint-disable @next/next/no-head-element -- a document of its own, not a page of this application */
-
-/** A student's report as a file of its own: what is known, in words and numbers, for any browser. */
+/** What stands in a student's report as a file of its own: what is known, in words and numbers. */
 export function ReportFile({
   student,
   coach,
@@ -28,69 +23,62 @@ export function ReportFile({
   const basis = known && basisOfAll(known.scores);
   const last = known?.scores.at(-1);
   return (
-    <html lang="en">
-      <head>
-        <meta charSet="utf-8" />
-        <title>{`${student.name}: how you putt`}</title>
-        <style>{STYLE}</style>
-      </head>
-      <body>
-        <h1>{student.name}: how you putt</h1>
-        <p>
-          {format(at, 'd MMMM yyyy')}
-          {coach && ` · ${coach}`}
-        </p>
-        {!known || !last || !basis ? (
-          <p>No putt says anything yet.</p>
-        ) : (
-          <>
-            <table>
-              <thead>
-                <tr>
-                  <th>skill</th>
-                  <th>eight of ten putts</th>
-                  <th>80 % interval</th>
-                  <th>where they centre</th>
-                  <th>putts that say it</th>
-                </tr>
-              </thead>
-              <tbody>
-                {RULED.filter((skill) => basis[skill] > 0).map((skill) => {
-                  const score = last.carried[skill];
-                  return (
-                    <tr key={skill}>
-                      <td>{SKILL_NAMES[skill]}</td>
-                      <td>
-                        {SKILL_SAYS[skill]} ±{showAmount(skill, score.window.middle)}
-                      </td>
-                      <td>{showInterval(skill, score.window)}</td>
-                      <td>{biasOf(skill, score, student.hand).words}</td>
-                      <td>{basis[skill]}</td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-            <h2>What to practise</h2>
-            {known.findings.length === 0 && <p>No fault stands out.</p>}
-            <ol>
-              {known.findings.map(({ id, seen, cause, drills }) => (
-                <li key={id}>
-                  <strong>{seen}</strong> {cause}{' '}
-                  {drills.map(({ name, dose }) => `${name} (${dose})`).join(' · ')}
-                </li>
-              ))}
-            </ol>
-            {known.next && (
-              <p>
-                The next gate: {showLength(known.next.gap, 'across', units)} between the tees,{' '}
-                {showLength(known.next.distance, 'along', units)} from the ball. About{' '}
-                {Math.round(known.next.share * 10)} of ten putts should go through.
-              </p>
-            )}
-          </>
-        )}
-      </body>
-    </html>
+    <>
+      <h1>{student.name}: how you putt</h1>
+      <p>
+        {format(at, 'd MMMM yyyy')}
+        {coach && ` · ${coach}`}
+      </p>
+      {!known || !last || !basis ? (
+        <p>No putt says anything yet.</p>
+      ) : (
+        <>
+          <table>
+            <thead>
+              <tr>
+                <th>skill</th>
+                <th>eight of ten putts</th>
+                <th>80 % interval</th>
+                <th>where they centre</th>
+                <th>putts that say it</th>
+              </tr>
+            </thead>
+            <tbody>
+              {RULED.filter((skill) => basis[skill] > 0).map((skill) => {
+                const score = last.carried[skill];
+                return (
+                  <tr key={skill}>
+                    <td>{SKILL_NAMES[skill]}</td>
+                    <td>
+                      {SKILL_SAYS[skill]} ±{showAmount(skill, score.window.middle)}
+                    </td>
+                    <td>{showInterval(skill, score.window)}</td>
+                    <td>{biasOf(skill, score, student.hand).words}</td>
+                    <td>{basis[skill]}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          <h2>What to practise</h2>
+          {known.findings.length === 0 && <p>No fault stands out.</p>}
+          <ol>
+            {known.findings.map(({ id, seen, cause, drills }) => (
+              <li key={id}>
+                <strong>{seen}</strong> {cause}{' '}
+                {drills.map(({ name, dose }) => `${name} (${dose})`).join(' · ')}
+              </li>
+            ))}
+          </ol>
+          {known.next && (
+            <p>
+              The next gate: {showLength(known.next.gap, 'across', units)} between the tees,{' '}
+              {showLength(known.next.distance, 'along', units)} from the ball. About{' '}
+              {Math.round(known.next.share * 10)} of ten putts should go through.
+            </p>
+          )}
+        </>
+      )}
+    </>
   );
 }

@@ -1,18 +1,12 @@
 import { format } from 'date-fns';
 import { copyDatabase } from '@/data';
-import { countTry, waitOf } from '@/features/shared/limits';
+import { tooManyFiles } from '@/features/shared/limits';
 import { coachRoute } from '@/features/shared/server';
 
 /** A whole copy of the academy's database, as a download: a head coach's to take. */
 export const GET = coachRoute('head', async ({ database, principal }) => {
-  const wait = await waitOf('copies', principal.coachId);
-  if (wait > 0) {
-    return new Response('Six copies a minute are enough. Wait a little.', {
-      status: 429,
-      headers: { 'retry-after': String(wait) },
-    });
-  }
-  await countTry('copies', principal.coachId);
+  const refused = await tooManyFiles(principal.coachId);
+  if (refused) return refused;
   const file = await copyDatabase(database);
   return new Response(new Uint8Array(file), {
     headers: {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Problem } from '@/data';
 import { reckon } from '@/features/reckoning/pool';
-import { countTry, waitOf } from '@/features/shared/limits';
+import { tooManyFiles } from '@/features/shared/limits';
 import { coachRoute } from '@/features/shared/server';
 
 /** Everything that is kept of a student, in a zip file: for who may give the student away. */
@@ -10,14 +10,8 @@ export const GET = coachRoute(
   async ({ principal }, _request, { params }: { params: Promise<{ id: string }> }) => {
     const id = z.uuid().safeParse((await params).id);
     if (!id.success) return new Response('There is no such student.', { status: 404 });
-    const wait = await waitOf('copies', principal.coachId);
-    if (wait > 0) {
-      return new Response('Six files a minute are enough. Wait a little.', {
-        status: 429,
-        headers: { 'retry-after': String(wait) },
-      });
-    }
-    await countTry('copies', principal.coachId);
+    const refused = await tooManyFiles(principal.coachId);
+    if (refused) return refused;
     try {
       const file = await reckon('everything', principal, { studentId: id.data });
       return new Response(new Uint8Array(file), {
