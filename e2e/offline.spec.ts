@@ -112,6 +112,10 @@ test('a coach with no signal begins, logs, climbs, finishes, notes, and begins t
     // The page is closed and opened again, with no server; the rule goes on where it was.
     await page.reload();
     await expect(page.getByText('Gate ladder, rung 2')).toBeVisible();
+    // It is left open, and gone on with.
+    await page.getByRole('link', { name: 'leave open' }).click();
+    await page.getByRole('region', { name: 'Going on' }).getByRole('button').click();
+    await expect(page.getByText('Gate ladder, rung 2')).toBeVisible();
     await logByKeys(page, 'C');
     await expect(page.getByText('Up to rung 3: gap 58 mm.')).toBeVisible();
     await page.getByRole('button', { name: 'It stands' }).click();

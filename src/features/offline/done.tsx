@@ -57,7 +57,7 @@ export function Done({
           answers
         </p>
       </ShellHead>
-      <section aria-label="What was done" className="px-4 pt-5 md:px-7">
+      <section aria-label="What was done" className="max-w-2xl px-4 pt-5 md:px-7">
         {session.runs.map((run) => (
           <RunLine key={run.id} run={run} />
         ))}

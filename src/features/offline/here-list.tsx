@@ -145,7 +145,7 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
 
 function Part({ title, children }: { title: string; children: React.ReactNode }) {
   return (
-    <section aria-label={title} className="px-4 pt-5 md:px-7">
+    <section aria-label={title} className="max-w-2xl px-4 pt-5 md:px-7">
       <h2 className="mb-1 text-[20px] num">{title}</h2>
       {children}
     </section>

@@ -34,7 +34,7 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
       ? ([['Dates, today and tomorrow', String(kept.coming.length)]] as [string, string][])
       : []),
     ['Sessions begun here, not all on the server', String(begun.length)],
-    ['Putts and the like that wait to be sent', waiting === null ? '…' : String(waiting)],
+    ['What was logged and waits to be sent', waiting === null ? '…' : String(waiting)],
     [
       'Room it all takes',
       bytes === null ? 'this browser does not say' : `${(bytes / 1e6).toFixed(1)} MB`,
@@ -64,6 +64,12 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
           It is only what you may see yourself, and is emptied when this device is signed out. It is
           brought up to date whenever Dirigo is opened with a signal.
         </p>
+        {sure && (
+          <p role="alert" className="text-[16px]">
+            Without it nothing can be begun here until there is a signal again.
+            {waits && ' What was logged and is not on the server yet stays until it is.'}
+          </p>
+        )}
         <div className="flex flex-wrap gap-2.5">
           <Button disabled={!online} onClick={() => void refreshKept(home, true).then(again)}>
             Bring it up to date
@@ -79,12 +85,6 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
             <Button onClick={() => setSure(true)}>Empty this device…</Button>
           )}
         </div>
-        {sure && (
-          <p role="alert" className="text-[16px]">
-            Without it nothing can be begun here until there is a signal again.
-            {waits && ' What was logged and is not on the server yet stays until it is.'}
-          </p>
-        )}
       </div>
     </main>
   );

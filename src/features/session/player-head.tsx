@@ -74,7 +74,15 @@ export function PlayerHead({
         <div className="flex items-center gap-3">
           {ways.head}
           <Button asChild kind="quiet" className="min-h-8 px-1 text-sm text-ink2">
-            <Link href={ways.player(student.id)}>
+            <Link
+              href={ways.player(student.id)}
+              onClick={(event) => {
+                // With no server the framework cannot go there.
+                if (!ways.apart) return;
+                event.preventDefault();
+                ways.apart.go(ways.player(student.id));
+              }}
+            >
               <X size={15} aria-hidden /> leave open
             </Link>
           </Button>
