@@ -3,7 +3,7 @@ import { fitted, layoutAt, type Layout } from '@/core/layout';
 import { STANDARD_FITTING } from '@/core/people';
 import {
   DEFAULT_FACE_SHARE,
-  LATENTS,
+  steeringIds,
   SKILLS,
   beliefOfRuns,
   scoreHistory,
@@ -159,7 +159,7 @@ function afterWeeks(share: number) {
 const shrunk = (truth: Truth, by: number): Truth => ({
   ...truth,
   ...Object.fromEntries(
-    LATENTS.map((latent) => [latent, truth[latent].map((value) => by * value)]),
+    steeringIds().map((latent) => [latent, truth[latent].map((value) => by * value)]),
   ),
 });
 

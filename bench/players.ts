@@ -1,7 +1,7 @@
 import { layoutAt, standing, type Layout, type PuttPlace } from '@/core/layout';
 import {
   DEFAULT_FACE_SHARE,
-  KNOWN,
+  knownOf,
   eightInTenWindow,
   type Estimate,
   type Latent,
@@ -16,6 +16,7 @@ import {
   type Met,
   type Piece,
   type Placement,
+  type Struck,
   type Truth,
 } from '../tests/player/player';
 
@@ -25,8 +26,9 @@ const NARROW = Number(process.env.NARROW ?? 0.8);
 /** Somebody from the population that the prior stands for, a little narrower. */
 export function somebody(random: Dice): Truth {
   const draw = (latent: Latent): [number, number] => [
-    NARROW * KNOWN[latent].biasSpread * random.normal(),
-    KNOWN[latent].middleSpread * Math.exp(NARROW * KNOWN[latent].logSpreadSpread * random.normal()),
+    NARROW * knownOf(latent).biasSpread * random.normal(),
+    knownOf(latent).middleSpread *
+      Math.exp(NARROW * knownOf(latent).logSpreadSpread * random.normal()),
   ];
   return {
     face: draw('face'),
@@ -71,17 +73,18 @@ export function logged(
   place: PuttPlace | null,
   random: Dice,
   off: Placement = EXACT,
-): { putt: Putt; met: Met } {
+): { putt: Putt; met: Met; struck: Struck } {
   const there = (place && layoutAt(layout, place)) ?? layout;
   const { distance, greenSpeed, past, slope } = there.putt;
+  const struck = strike(truth, random);
   const met = putt(
-    strike(truth, random),
+    struck,
     layout.elements as Piece[],
     { distance, greenSpeed, past, grade: slope.grade, falls: slope.falls },
     layout.player,
     off,
   );
-  return { putt: { outcomes: met.outcomes, ...(place && { place }) }, met };
+  return { putt: { outcomes: met.outcomes, ...(place && { place }) }, met, struck };
 }
 
 /** Where a ball came to rest as it is touched on a picture: six centimetres off. */

@@ -230,6 +230,8 @@ it('any log that the border takes goes through replay, scoring, review and plann
                 guess: null,
                 note: '',
                 undoneAt: null,
+                measured: {},
+                filled: [],
                 changes: [],
                 ...one,
                 place: one.place!,

@@ -81,6 +81,8 @@ export interface SessionRow extends Row<SessionRow> {
   place: CreationOptional<number>;
   planId: CreationOptional<string | null>;
   homeworkId: CreationOptional<string | null>;
+  /** The file that it was taken in from. */
+  importId: CreationOptional<string | null>;
 }
 
 export interface RunRow extends Row<RunRow> {
@@ -114,6 +116,8 @@ export interface PuttRow extends Row<PuttRow> {
   place: CreationOptional<object | null>;
   manner: CreationOptional<string | null>;
   savedBy: CreationOptional<string | null>;
+  measured: CreationOptional<object | null>;
+  filled: CreationOptional<object | null>;
   /** The run's, when this was last written. */
   revision: CreationOptional<number>;
 }
@@ -265,6 +269,7 @@ export function defineModels(sequelize: Sequelize): Models {
         place: { ...required(INTEGER), defaultValue: 1 },
         planId: optionalText(),
         homeworkId: optionalText(),
+        importId: optionalText(),
       },
       TABLE,
     ),
@@ -303,6 +308,8 @@ export function defineModels(sequelize: Sequelize): Models {
         place: { type: JSON, allowNull: true },
         manner: optionalText(),
         savedBy: optionalText(),
+        measured: { type: JSON, allowNull: true },
+        filled: { type: JSON, allowNull: true },
         revision: counted(),
       },
       TABLE,

@@ -8,6 +8,7 @@ import {
   type PuttPlace,
 } from '@/core/layout';
 import { mannerSchema, type RunMark, type TimedPutt } from '@/core/drill';
+import { measuredProblem } from '@/core/quantity';
 import { fromStored, storedTime } from './columns';
 import { Problem } from './problem';
 import { puttStored, type Putt, type PuttStored } from './sessions';
@@ -70,7 +71,8 @@ function refuseFinished({ finishedAt }: Recording, knowing = false): void {
 /** A putt of this run as it is stored, or null; one of another run is an error. */
 async function ownPutt({ runId, write }: Recording, id: string): Promise<PuttStored | null> {
   const [putt] = await write.all<PuttStored & { runId: string }>(
-    `SELECT id, runId, at, outcomes, points, guess, place, manner, note, leftOut, undoneAt, '[]' AS changes
+    `SELECT id, runId, at, outcomes, points, guess, place, manner, measured, filled, note, leftOut, undoneAt,
+            '[]' AS changes
        FROM putt WHERE id = $id`,
     { $id: id },
   );
@@ -99,11 +101,18 @@ function layoutThere(layout: Layout, place: PuttPlace | null): Layout {
 /** Checks what was logged against the layout where the putt was made; a screen that did not say where is taken at its word. */
 function checkPutt(
   { layout }: Recording,
-  { outcomes, points, place }: Pick<Putt, 'outcomes' | 'points'> & { place: PuttPlace | null },
+  {
+    outcomes,
+    points,
+    place,
+    measured,
+  }: Pick<Putt, 'outcomes' | 'points' | 'measured'> & { place: PuttPlace | null },
 ): void {
   const there = layoutThere(layout, place);
   const wrong =
-    outcomesProblem(there, outcomes) ?? pointsProblem(there, outcomes, points, !!place?.spot);
+    measuredProblem(measured) ??
+    outcomesProblem(there, outcomes, Object.keys(measured).length > 0) ??
+    pointsProblem(there, outcomes, points, !!place?.spot);
   if (wrong) throw new Problem('invalid', wrong);
 }
 
@@ -117,21 +126,33 @@ const stored = (value: object | null | undefined): string | null =>
 
 async function recordPutt(
   recording: Recording,
-  { id, outcomes, points = {}, guess = null, place, manner, at, knowing }: EventOf<'putt'>,
+  {
+    id,
+    outcomes,
+    points = {},
+    guess = null,
+    place,
+    manner,
+    measured = {},
+    filled = [],
+    at,
+    knowing,
+  }: EventOf<'putt'>,
 ): Promise<boolean> {
   const { runId, revision, write } = recording;
   try {
     refuseFinished(recording, knowing);
-    checkPutt(recording, { outcomes, points, place: place ?? null });
+    checkPutt(recording, { outcomes, points, measured, place: place ?? null });
   } catch (problem) {
     // What is there already was taken once, and is not asked again.
     if (await ownPutt(recording, id)) return false;
     throw problem;
   }
   const added = await write.all(
-    `INSERT INTO putt (id, runId, position, outcomes, points, guess, place, manner, at, savedAt, savedBy, revision)
-     SELECT $id, $runId, 1 + coalesce(max(position), 0), $outcomes, $points, $guess, $place, $manner, $at, $savedAt,
-            $savedBy, $revision
+    `INSERT INTO putt (id, runId, position, outcomes, points, guess, place, manner, measured, filled, at, savedAt, savedBy,
+                       revision)
+     SELECT $id, $runId, 1 + coalesce(max(position), 0), $outcomes, $points, $guess, $place, $manner, $measured, $filled,
+            $at, $savedAt, $savedBy, $revision
        FROM putt WHERE runId = $runId
          ON CONFLICT (id) DO NOTHING RETURNING id`,
     {
@@ -142,6 +163,8 @@ async function recordPutt(
       $guess: stored(guess),
       $place: stored(place),
       $manner: manner ?? null,
+      $measured: Object.keys(measured).length > 0 ? JSON.stringify(measured) : null,
+      $filled: filled.length > 0 ? JSON.stringify(filled) : null,
       $at: storedTime(at),
       $revision: revision,
       ...stamp(recording),
@@ -185,13 +208,17 @@ async function recordChange(
   const putt = await ownPutt(recording, puttId);
   if (!putt) throw new Problem('invalid', 'The putt to correct is not in this run.');
   const { place, manner } = putt;
-  const { outcomes, points, note, leftOut } = puttStored(putt);
+  const { outcomes, points, measured, filled, note, leftOut } = puttStored(putt);
   const was = {
-    ...{ outcomes, points, note, leftOut },
+    ...{ outcomes, points, measured, filled, note, leftOut },
     place: placeSchema.nullable().catch(null).parse(fromStored(place)),
     manner: mannerSchema.nullable().catch(null).parse(manner),
   };
-  const next = { ...was, ...correction };
+  // What somebody has looked at is no longer only what follows from what was measured.
+  const unseen = correction.outcomes
+    ? filled.filter((one) => correction.outcomes![one] === outcomes[one])
+    : filled;
+  const next = { ...was, filled: unseen, ...correction };
   // What was logged before it was refused at the border can still be noted, left out or set right.
   const restated = correction.outcomes ?? correction.points ?? correction.place;
   if (restated) checkPutt(recording, next);
@@ -208,7 +235,7 @@ async function recordChange(
   );
   await write.all(
     `UPDATE putt SET outcomes = $outcomes, points = $points, place = $place, manner = $manner, note = $note,
-            leftOut = $leftOut, revision = $revision
+            leftOut = $leftOut, filled = $filled, revision = $revision
       WHERE id = $puttId`,
     {
       $outcomes: JSON.stringify(next.outcomes),
@@ -217,6 +244,7 @@ async function recordChange(
       $manner: next.manner,
       $note: next.note,
       $leftOut: Number(next.leftOut),
+      $filled: next.filled.length > 0 ? JSON.stringify(next.filled) : null,
       $revision: revision,
       $puttId: puttId,
     },

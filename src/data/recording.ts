@@ -118,12 +118,13 @@ async function newsOf(
   const known = since && since.lineage === lineage && since.revision <= revision ? since : null;
   if (known?.revision === revision) return { whole: false, position, putts: [], marks: [] };
   const rows = await statements.all<NewsRow>(
-    `SELECT 'putt' AS kind, id, position, at, outcomes, points, guess, place, manner, note, leftOut, undoneAt,
+    `SELECT 'putt' AS kind, id, position, at, outcomes, points, guess, place, manner, measured, filled, note, leftOut,
+            undoneAt,
             (SELECT json_group_array(id) FROM
               (SELECT id FROM puttChange WHERE puttId = putt.id ORDER BY savedAt)) AS changes, NULL AS mark
        FROM putt WHERE runId = $runId AND revision > $since
   UNION ALL
-     SELECT 'mark', id, position, at, NULL, NULL, NULL, NULL, NULL, NULL, NULL, NULL, NULL, mark
+     SELECT 'mark', id, position, at, NULL, NULL, NULL, NULL, NULL, NULL, NULL, NULL, NULL, NULL, NULL, mark
        FROM runMark WHERE runId = $runId AND revision > $since
    ORDER BY kind, position`,
     { $runId: runId, $since: known?.revision ?? -1 },

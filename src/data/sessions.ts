@@ -9,6 +9,7 @@ import {
 } from '@/core/layout';
 import {
   drillDetails,
+  filledSchema,
   guessSchema,
   mannerSchema,
   ruleSchema,
@@ -20,6 +21,7 @@ import {
   type RunMark,
   type TimedPutt,
 } from '@/core/drill';
+import { measuredSchema } from '@/core/quantity';
 import type { LoggedRun, LoggedSession } from '@/core/scoring';
 import { fromStored, optionalTime } from './columns';
 import type { Database } from './database';
@@ -87,7 +89,7 @@ export interface Session {
 
 /** What is read of a putt's row. */
 type PuttFields = Pick<PuttRow, 'id' | 'note' | 'leftOut' | 'at' | 'undoneAt'> &
-  Record<'outcomes' | 'points' | 'guess' | 'place' | 'manner', unknown>;
+  Record<'outcomes' | 'points' | 'guess' | 'place' | 'manner' | 'measured' | 'filled', unknown>;
 
 /** A putt of which nothing tells where it was made. */
 const NOWHERE: PuttPlace = { station: 0, again: 0, spot: null };
@@ -99,6 +101,8 @@ const toPutt = (row: PuttFields, changes: string[]): Putt => ({
   guess: guessSchema.nullable().parse(row.guess ?? null),
   place: placeSchema.catch(NOWHERE).parse(row.place),
   manner: mannerSchema.catch('usual').parse(row.manner),
+  measured: measuredSchema.catch({}).parse(row.measured ?? {}),
+  filled: filledSchema.catch([]).parse(row.filled ?? []),
   note: row.note,
   leftOut: row.leftOut,
   at: row.at,
@@ -118,7 +122,9 @@ const toMark = ({
 
 /** A putt as it is stored, with the ids of its corrections: for a statement that is written by hand. */
 export type PuttStored = Record<'id' | 'outcomes' | 'points' | 'note' | 'at' | 'changes', string> &
-  Record<'guess' | 'place' | 'manner' | 'undoneAt', string | null> & { leftOut: number };
+  Record<'guess' | 'place' | 'manner' | 'measured' | 'filled' | 'undoneAt', string | null> & {
+    leftOut: number;
+  };
 
 export const puttStored = (row: PuttStored): Putt =>
   toPutt(
@@ -128,6 +134,8 @@ export const puttStored = (row: PuttStored): Putt =>
       points: fromStored(row.points),
       guess: fromStored(row.guess),
       place: fromStored(row.place),
+      measured: fromStored(row.measured),
+      filled: fromStored(row.filled),
       leftOut: row.leftOut !== 0,
       at: new Date(row.at),
       undoneAt: optionalTime(row.undoneAt),

@@ -25,7 +25,7 @@ export {
   mannerWords,
   type Manner,
 } from './manner';
-export { guessSchema, type Guess, type Putt, type TimedPutt } from './putt';
+export { filledSchema, guessSchema, type Guess, type Putt, type TimedPutt } from './putt';
 export { replay, restSeen, type Course, type Made, type ReplayedPutt } from './replay';
 export { ruleGround, rulePutts, type RunPutts } from './rule-putts';
 export {

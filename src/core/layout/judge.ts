@@ -7,9 +7,14 @@ const named = (element: Standing): string => element.name.toLowerCase();
  * Checks what was logged against the layout: what is named is there and can happen, something was seen, and all of it can
  * be true of one putt. What nobody saw is left out.
  *
+ * @param otherwise something else is known of it: an instrument read it
  * @returns a sentence saying what is wrong, or null
  */
-export function outcomesProblem(layout: Layout, outcomes: Outcomes): string | null {
+export function outcomesProblem(
+  layout: Layout,
+  outcomes: Outcomes,
+  otherwise = false,
+): string | null {
   const elements = standing(layout);
   const logged = elements.filter((element) => element.outcomes().length > 0);
   for (const [id, outcome] of Object.entries(outcomes)) {
@@ -20,7 +25,7 @@ export function outcomesProblem(layout: Layout, outcomes: Outcomes): string | nu
       return `“${outcome}” cannot happen at the ${named(element)}: ${allowed.join(', ') || 'nothing is logged there'}.`;
     }
   }
-  if (logged.length > 0 && Object.keys(outcomes).length === 0) {
+  if (logged.length > 0 && !otherwise && Object.keys(outcomes).length === 0) {
     return `Nothing was logged of this putt: say what happened at the ${logged.map(named).join(', the ')}.`;
   }
   return contradiction(logged, outcomes);

@@ -1,4 +1,5 @@
 import { DEFAULT_OWN } from '@/core/units';
+import { quantities } from '@/core/quantity';
 import {
   judge,
   layoutAt,
@@ -15,7 +16,7 @@ import {
   type PuttPlace as LayoutPlace,
 } from '@/core/layout';
 import {
-  LATENTS,
+  steeringIds,
   SLIP_SHARE,
   evenNormals,
   truthsOf,
@@ -78,7 +79,7 @@ function targetOf(layout: Layout, kinds: readonly Kind[]) {
   /** Shares of the kinds at one value of the skills; `eye` is how often what only an eye tells is right. */
   return (truth: Truths[number], count: number, eye: number): number[] => {
     const shares = kinds.map(() => 0);
-    for (const [index, z] of evenNormals(count, LATENTS.length).entries()) {
+    for (const [index, z] of evenNormals(count, steeringIds().length).entries()) {
       const launch = launchOf(truth, z);
       const seen = (index * GOLDEN) % 1 < eye ? 'yes' : 'no';
       const outcomes: Outcomes = {};
@@ -120,7 +121,7 @@ function placesAfterMisses(
     const there = layoutAt(layout, place);
     const cup = there && standing(there).find(({ kind }) => kind === 'hole');
     if (!cup?.pointing) return [];
-    return evenNormals(thrown, LATENTS.length).flatMap((z) => {
+    return evenNormals(thrown, steeringIds().length).flatMap((z) => {
       const launch = launchOf(truth, z);
       if (cup.meets(launch) === 'holed') return [];
       return [placeAfter(place, cup.pointing!.spotOf(launch), DEFAULT_OWN.putter)];
@@ -134,16 +135,14 @@ function placesAfterMisses(
 
 /** A putt of a player as it leaves the face. */
 function launchOf({ bias, spread, faceShare }: Truths[number], z: Float64Array): Launch {
-  const at = (i: number) => bias[i]! + spread[i]! * z[i]!;
-  const [face, path] = [at(0), at(1)];
-  return {
-    direction: faceShare * face + (1 - faceShare) * path,
-    face,
-    path,
-    strike: at(2),
-    height: at(4),
-    pace: at(3),
-  };
+  const at = Object.fromEntries(
+    Object.keys(bias).map((id, i) => [id, bias[id]! + spread[id]! * z[i]!]),
+  );
+  const direction = quantities().reduce(
+    (sum, { id, startShare }) => sum + (startShare ? startShare(faceShare) * at[id]! : 0),
+    0,
+  );
+  return { direction, ...at };
 }
 
 /**

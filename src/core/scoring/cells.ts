@@ -1,5 +1,5 @@
 import { isUsual, type Putt } from '@/core/drill';
-import { PUTT_RANGE } from '@/core/green';
+import { PUTT_RANGE, type Putt as GreenPutt } from '@/core/green';
 import {
   isMeasured,
   layoutAt,
@@ -12,8 +12,21 @@ import {
   type PuttPlace,
   type Standing,
 } from '@/core/layout';
+import { completed, isQuantity, quantities, quantityOf } from '@/core/quantity';
+import type { ByQuantity } from './by-quantity';
 import { placedEvidence, type Placed } from './evidence';
-import { anywhere, areasOf, boundsOf, cut, open, within, type Said, type Term } from './terms';
+import {
+  anywhere,
+  areasOf,
+  boundsOf,
+  cut,
+  open,
+  within,
+  type Measured,
+  type Mount,
+  type Said,
+  type Term,
+} from './terms';
 
 /**
  * Putts of which the same is said. What is said is a sum of terms that exclude each other: a ball that was holed was sent
@@ -45,11 +58,10 @@ export interface Findings {
   cells: Cell[];
   /** Whether the opening of each was measured once it stood. */
   stands: { measured: boolean }[];
+  /** Instruments and what each read: how one stands is not known, and lasts. */
+  mounts: string[];
   unscored: Unscored[];
 }
-
-/** Directions beyond this are no start of a putt, rad; nobody rolls a putt so many times its way. */
-const SANE = { start: 1.2, pace: 20, strike: 0.1, height: 0.05 } as const;
 
 /** Readings of one kind to half of their error: what is finer is hardly knowledge, and equal ones are counted together. */
 const settled = ({ value, error }: { value: number; error: number }) => {
@@ -65,6 +77,9 @@ interface Ground {
   paceOf(past: number): number;
   said(element: Standing, outcome: string): Placed;
   standOf(element: Standing): number;
+  putt: GreenPutt;
+  /** How an instrument stands there that reads a quantity. */
+  mountOf(instrument: string, quantity: string): Mount;
 }
 
 const finite = (name: string, value: number): number => {
@@ -91,17 +106,62 @@ function readingsOf({ elements, paceOf }: Ground, { outcomes, points = {} }: Put
             }
           : read;
       const { value, error } = asShare;
-      if (!(error > 0) || !(Math.abs(value) < SANE[read.quantity])) return [];
+      if (!(error > 0) || !(Math.abs(value) < quantityOf(read.quantity).sane)) return [];
       return [{ quantity: read.quantity, ...settled(asShare) }];
     });
   });
 }
 
+/** What is not known of how an instrument stands: shared by all its set-ups, and of each by itself. */
+const LASTING = 0.9;
+const ANEW = Math.sqrt(1 - LASTING ** 2);
+
+/** What instruments read, in the units of the latents, against what the putt asks for. */
+function measuredOf({ putt: on, mountOf }: Ground, { measured }: Putt): Measured[] {
+  if (!measured) return [];
+  return Object.entries(completed(measured)).flatMap(([latent, { value, error, by }]) => {
+    if (!isQuantity(latent)) return [];
+    const { middle, instrument, sane } = quantityOf(latent);
+    const against = finite(latent, value) - (middle?.(on) ?? 0);
+    if (Math.abs(against) > sane) return [];
+    const read = settled({ value: against, error: error ?? instrument.error });
+    return [{ latent, ...read, mount: mountOf(by, latent) }];
+  });
+}
+
+/** What one putt says; none when nothing. What is independent of each other is told apart, and so counted together. */
+function cellsOf(ground: Ground, putt: Putt): Term[][] {
+  const terms = termsOf(ground, putt);
+  const measured = measuredOf(ground, putt);
+  const started = measured.find(({ latent }) => latent === 'start');
+  const latents = measured.filter((one) => one !== started);
+  const looked = terms.some(({ start, face, heads }) => start ?? face ?? heads.length > 0);
+  const tied = (latent: string) =>
+    ((looked || started) && TIED.includes(latent)) ||
+    (latent === 'pace' && terms.some(({ pace }) => pace)) ||
+    (latent === 'height' && terms.some(({ height }) => height));
+  const together = latents.filter(({ latent }) => tied(latent));
+  const whole = terms
+    .map((term) => ({
+      ...term,
+      ...(started && { direct: { ...term.direct, start: started } }),
+      ...(together.length > 0 && { measured: together }),
+    }))
+    .filter(says);
+  const apart = latents
+    .filter(({ latent }) => !tied(latent))
+    .map((one): Term[] => [{ heads: [], direct: {}, measured: [one] }]);
+  return [...(whole.length === terms.length ? [whole] : []), ...apart];
+}
+
+/** What a ball's start and the head's place are made of: readings of it belong to what a gate says. */
+const TIED = ['face', 'path', 'strike'];
+
 /**
- * What one putt says; null when nothing. Gates on one putt are true at once; a ball that a tee has turned can meet what its
- * start would not have, and then only the first thing it met counts.
+ * What was seen of one putt. Gates on one putt are true at once; a ball that a tee has turned can meet what its start would
+ * not have, and then only the first thing it met counts.
  */
-function cellOf(ground: Ground, putt: Putt): Term[] | null {
+function termsOf(ground: Ground, putt: Putt): Term[] {
   const term: Term = { heads: [], direct: {} };
   const rolls: Said[] = [];
   const marks: Mark[] = [];
@@ -109,7 +169,7 @@ function cellOf(ground: Ground, putt: Putt): Term[] | null {
   let turned = false;
   for (const element of ground.elements) {
     const outcome = putt.outcomes[element.id];
-    if (outcome === undefined) continue;
+    if (outcome === undefined || putt.filled?.includes(element.id)) continue;
     if (element.trains === 'start' && outcome !== 'clear') turned = true;
     const { evidence, by } = ground.said(element, outcome);
     const stand = ground.standOf(element);
@@ -127,8 +187,7 @@ function cellOf(ground: Ground, putt: Putt): Term[] | null {
   }
   // A mark that was read off says more than where it lay roughly.
   const rough = marks.filter(() => !isRead('strike', readings));
-  const terms = withMarks(withRolls(term, rolls), rough);
-  return terms.some(says) ? terms : null;
+  return withMarks(withRolls(term, rolls), rough);
 }
 
 /** Whether an outcome only says roughly what was read off. */
@@ -212,8 +271,14 @@ const withMarks = (terms: Term[], marks: Mark[]): Term[] =>
     terms,
   );
 
-const says = ({ start, face, heads, pace, height, direct }: Term): boolean =>
-  !!start || !!face || heads.length > 0 || !!pace || !!height || Object.keys(direct).length > 0;
+const says = ({ start, face, heads, pace, height, direct, measured }: Term): boolean =>
+  !!start ||
+  !!face ||
+  heads.length > 0 ||
+  !!pace ||
+  !!height ||
+  !!measured ||
+  Object.keys(direct).length > 0;
 
 /**
  * What the putts of some runs say, those that say the same counted together. Each putt is taken where it was made, and only
@@ -226,11 +291,12 @@ const says = ({ start, face, heads, pace, height, direct }: Term): boolean =>
 export function findingsOf(runs: readonly LoggedRun[], any = false): Findings {
   const cells = new Map<string, Cell>();
   const stands: Findings['stands'] = [];
+  const mounts: string[] = [];
   const standAt = new Map<string, number>();
   const unscored: Unscored[] = [];
   runs.forEach(({ layout, putts, stand }, run) => {
     const grounds = new Map<string, Ground>();
-    const known = new Map<string, Cell | null>();
+    const known = new Map<string, Cell[]>();
     const groundAt = (exact: PuttPlace | undefined): Ground => {
       const place = exact && roughly(exact);
       const key = place ? spotKey(place) : 'own';
@@ -244,6 +310,23 @@ export function findingsOf(runs: readonly LoggedRun[], any = false): Findings {
       const elements = standing(there);
       return {
         elements,
+        putt: there.putt,
+        mountOf: (instrument, quantity) => {
+          const lasting = `${instrument} ${quantity}`;
+          if (!mounts.includes(lasting)) mounts.push(lasting);
+          const key = `${stand ?? `run ${run}`} ${lasting}`;
+          const index = standAt.get(key) ?? stands.length;
+          // How it stands there, and how much larger its errors are than it says.
+          if (index === stands.length) stands.push({ measured: true }, { measured: true });
+          standAt.set(key, index);
+          const { mount } = quantityOf(quantity).instrument;
+          return {
+            instrument: mounts.indexOf(lasting),
+            by: LASTING * mount,
+            stand: index,
+            byStand: ANEW * mount,
+          };
+        },
         paceOf: settingOf(there.putt, there.player).paceOf,
         said: (element, outcome) => placedEvidence(there, element, outcome),
         standOf: (element) => {
@@ -261,30 +344,29 @@ export function findingsOf(runs: readonly LoggedRun[], any = false): Findings {
     const refused = new Map<string, number>();
     for (const putt of putts) {
       if (!any && !isUsual(putt.manner)) continue;
-      const bare = !putt.points || Object.keys(putt.points).length === 0;
+      const bare = !putt.points || Object.keys(putt.points).length === 0 ? !putt.measured : false;
       const key = `${putt.place ? spotKey(putt.place) : 'own'} ${JSON.stringify(putt.outcomes)}`;
-      let cell = bare ? known.get(key) : undefined;
-      if (cell === undefined) {
-        let terms: Term[] | null = null;
+      let all = bare ? known.get(key) : undefined;
+      if (all === undefined) {
         try {
-          terms = cellOf(groundAt(putt.place), putt);
+          all = cellsOf(groundAt(putt.place), putt).map((terms): Cell => {
+            const what = JSON.stringify(terms, infinities);
+            const cell = cells.get(what) ?? { terms, count: 0 };
+            cells.set(what, cell);
+            return cell;
+          });
         } catch (error) {
           const reason = error instanceof Error ? error.message : String(error);
           refused.set(reason, (refused.get(reason) ?? 0) + 1);
           continue;
         }
-        if (terms) {
-          const what = JSON.stringify(terms, infinities);
-          cell = cells.get(what) ?? { terms, count: 0 };
-          cells.set(what, cell);
-        } else cell = null;
-        if (bare) known.set(key, cell);
+        if (bare) known.set(key, all);
       }
-      if (cell) cell.count += 1;
+      for (const cell of all) cell.count += 1;
     }
     for (const [reason, count] of refused) unscored.push({ run, putts: count, reason });
   });
-  return { cells: [...cells.values()], stands, unscored };
+  return { cells: [...cells.values()], stands, mounts, unscored };
 }
 
 /** How near two spots have to lie that were told by touching a picture to be taken as one, m and rad. */
@@ -305,39 +387,42 @@ const infinities = (_key: string, value: unknown): unknown =>
   value === Infinity ? 'more' : value === -Infinity ? 'less' : value;
 
 /** Putts that say something of each quantity. */
-export interface Basis {
-  start: number;
-  face: number;
-  path: number;
-  strike: number;
-  pace: number;
-  height: number;
-}
+export type Basis = ByQuantity<number>;
 
-export const noBasis = (): Basis => ({
-  start: 0,
-  face: 0,
-  path: 0,
-  strike: 0,
-  pace: 0,
-  height: 0,
-});
+/** The basis of no putts. */
+export const noBasis = (): Basis =>
+  Object.fromEntries(quantities().map(({ id }) => [id, 0])) as Basis;
 
-/** How many putts of some cells say anything of each skill. */
+/** Two bases together. */
+export const addBasis = (one: Basis, other: Basis): Basis =>
+  Object.fromEntries(
+    Object.keys(noBasis()).map((id) => [id, (one[id] ?? 0) + (other[id] ?? 0)]),
+  ) as Basis;
+
+/** How many putts of some cells say anything of each quantity. */
 export function basisOf(cells: readonly Cell[]): Basis {
-  const basis = noBasis();
+  const basis: Partial<Record<string, number>> = noBasis();
+  const seen: Record<string, (term: Term) => unknown> = {
+    start: ({ start, direct, measured }) => start ?? direct.start ?? read(measured, 'face'),
+    face: ({ start, direct, face, measured }) =>
+      start ?? direct.start ?? face ?? read(measured, 'face'),
+    path: ({ heads, measured }) => heads.some(({ at }) => at !== 0) || read(measured, 'path'),
+    strike: ({ heads, direct, measured }) =>
+      heads.length > 0 || direct.strike || read(measured, 'strike'),
+    pace: ({ pace, direct, measured }) => pace ?? direct.pace ?? read(measured, 'pace'),
+    height: ({ height, direct, measured }) => height ?? direct.height ?? read(measured, 'height'),
+  };
   for (const { terms, count } of cells) {
-    const some = (test: (term: Term) => unknown) => (terms.some(test) ? count : 0);
-    const started = ({ start, direct }: Term) => start ?? direct.start;
-    basis.start += some(started);
-    basis.face += some((term) => started(term) ?? term.face);
-    basis.path += some(({ heads }) => heads.some(({ at }) => at !== 0));
-    basis.strike += some(({ heads, direct }) => heads.length > 0 || direct.strike);
-    basis.pace += some(({ pace, direct }) => pace ?? direct.pace);
-    basis.height += some(({ height, direct }) => height ?? direct.height);
+    for (const id of Object.keys(basis)) {
+      const tells = seen[id] ?? (({ measured }: Term) => read(measured, id));
+      if (terms.some(tells)) basis[id] = (basis[id] ?? 0) + count;
+    }
   }
-  return basis;
+  return basis as Basis;
 }
+
+const read = (measured: readonly Measured[] | undefined, id: string): boolean | undefined =>
+  measured?.some(({ latent }) => latent === id);
 
 /**
  * Whether putts that missed are told of without their side, and none with it: holed or missed does not tell a player who
@@ -346,7 +431,7 @@ export function basisOf(cells: readonly Cell[]): Basis {
 export function hidesSide(cells: readonly Cell[]): boolean {
   let hidden = false;
   for (const { terms } of cells) {
-    if (terms.some(({ direct }) => direct.start)) return false;
+    if (terms.some(({ direct, measured }) => direct.start ?? read(measured, 'face'))) return false;
     const starts = terms.flatMap(({ start, face }) => start ?? face ?? []);
     const left = starts.some(({ lower }) => lower.at === -Infinity);
     const right = starts.some(({ upper }) => upper.at === Infinity);

@@ -1,6 +1,6 @@
 import type { Findings } from './cells';
 import { marginal, priorBelief, rootOf, type Belief } from './gaussian';
-import type { SessionScore } from './history';
+import { onMounts, type SessionScore } from './history';
 import { normals } from './normals';
 import { observe } from './posterior';
 import {
@@ -11,7 +11,6 @@ import {
   skillIndices,
   windowsOf,
   type Estimate,
-  type SkillName,
 } from './skills';
 import { shifted } from './terms';
 
@@ -55,7 +54,7 @@ export const SETTLED = { probability: 0.9, z: 1.2816 } as const;
 export function changeBetween(
   then: readonly SessionScore[],
   now: readonly SessionScore[],
-  skill: SkillName,
+  skill: string,
   faceShare: number,
 ): Change {
   const sides = [pooled(then), pooled(now)] as const;
@@ -94,34 +93,36 @@ const ENOUGH = 60;
  */
 export function endsOf(
   scores: readonly SessionScore[],
-  skill: SkillName,
+  skill: string,
 ): { then: SessionScore[]; now: SessionScore[] } | null {
-  const speaking = scores.filter(({ basis }) => basis[skill] > 0);
+  const speaking = scores.filter(({ basis }) => (basis[skill] ?? 0) > 0);
   if (speaking.length < 2) return null;
   const most = Math.floor(speaking.length / 2);
   const until = (some: SessionScore[]) => {
     let putts = 0;
-    const upTo = some.findIndex(({ basis }) => (putts += basis[skill]) >= ENOUGH);
+    const upTo = some.findIndex(({ basis }) => (putts += basis[skill] ?? 0) >= ENOUGH);
     return some.slice(0, Math.min(most, upTo === -1 ? most : upTo + 1));
   };
   return { then: until(speaking), now: until([...speaking].reverse()).reverse() };
 }
 
-const puttsOf = (sessions: readonly SessionScore[], skill: SkillName): number =>
-  sessions.reduce((sum, { basis }) => sum + basis[skill], 0);
+const puttsOf = (sessions: readonly SessionScore[], skill: string): number =>
+  sessions.reduce((sum, { basis }) => sum + (basis[skill] ?? 0), 0);
 
-/** What some sessions say together; each keeps its own stands. */
+/** What some sessions say together; each keeps its own stands, and instruments are the same in all. */
 function pooled(sessions: readonly SessionScore[]): Findings {
-  const all: Findings = { cells: [], stands: [], unscored: [] };
+  const mounts = [...new Set(sessions.flatMap(({ findings }) => findings.mounts))];
+  const all: Findings = { cells: [], stands: [], mounts, unscored: [] };
   for (const { findings } of sessions) {
     const before = all.stands.length;
-    all.cells.push(...findings.cells.map((cell) => shifted(cell, (stand) => stand + before)));
+    const { cells } = onMounts(findings, mounts);
+    all.cells.push(...cells.map((cell) => shifted(cell, (stand) => stand + before)));
     all.stands.push(...findings.stands);
   }
   return all;
 }
 
-/** The same with every tee where it was meant to be. */
+/** The same with every tee where it was meant to be, and every instrument too. */
 const withoutStands = (findings: Findings): Findings => ({
   ...findings,
   cells: findings.cells.map((cell) => shifted(cell, () => -1)),
@@ -131,7 +132,7 @@ const withoutStands = (findings: Findings): Findings => ({
 function compared(
   before: Belief,
   after: Belief,
-  skill: SkillName,
+  skill: string,
   faceShare: number,
   chanceOf: (log: number) => number,
 ): Pick<Change, 'ratio' | 'smaller'> {

@@ -1,5 +1,5 @@
 import { CholeskyDecomposition, Matrix, inverse } from 'ml-matrix';
-import { DIMENSION, KNOWN, LATENTS, biasAt } from './latents';
+import { biasAt, dimension, knownOf, latentIds } from './latents';
 
 /** What is known of a player's parameters: a normal distribution over biases and log spreads. */
 export interface Belief {
@@ -11,6 +11,8 @@ export interface Belief {
 
 /** A belief in plain numbers, as it is kept or sent. */
 export interface PlainBelief {
+  /** What it is of, in order; the first five where an earlier version did not say. */
+  latents?: string[];
   mean: number[];
   covariance: number[][];
   side?: 'unknown';
@@ -18,45 +20,75 @@ export interface PlainBelief {
 
 /** A belief in plain numbers; {@link beliefFrom} makes it whole again. */
 export const plainBelief = ({ mean, covariance, side }: Belief): PlainBelief => ({
+  latents: latentIds(),
   mean: [...mean],
   covariance: covariance.to2DArray(),
   ...(side && { side }),
 });
 
+/** What a belief was of before quantities had a register. */
+const FIRST = ['face', 'path', 'strike', 'pace', 'height'];
+
 /**
- * A belief from plain numbers.
+ * A belief from plain numbers; of what it does not speak, what is known before any putt.
  *
  * @throws RangeError when the covariance does not belong to the mean
  */
-export function beliefFrom({ mean, covariance, side }: PlainBelief): Belief {
+export function beliefFrom({ latents = FIRST, mean, covariance, side }: PlainBelief): Belief {
   const size = mean.length;
   if (covariance.length !== size || covariance.some((row) => row.length !== size)) {
     throw new RangeError(`A belief of ${size} numbers has a covariance of ${size} by ${size}.`);
   }
-  return {
-    mean: Float64Array.from(mean),
-    covariance: new Matrix(covariance),
-    ...(side && { side }),
-  };
+  const known = latentIds();
+  const places = latents.flatMap((latent, i) =>
+    known.includes(latent) ? [0, 1].map((k) => ({ from: 2 * i + k, to: biasAt(latent) + k })) : [],
+  );
+  const whole = priorBelief();
+  for (const { from, to } of places) {
+    whole.mean[to] = mean[from]!;
+    for (const other of places) whole.covariance.set(to, other.to, covariance[from]![other.from]!);
+  }
+  return { ...whole, ...(side && { side }) };
 }
 
 /** What is known before any putt. */
 export function priorBelief(): Belief {
-  const mean = Float64Array.from(
-    LATENTS.flatMap((latent) => [0, Math.log(KNOWN[latent].middleSpread)]),
-  );
-  const variances = LATENTS.flatMap((latent) => [
-    KNOWN[latent].biasSpread ** 2,
-    KNOWN[latent].logSpreadSpread ** 2,
+  const priors = latentIds().map(knownOf);
+  const mean = priors.flatMap(({ middleSpread }) => [0, Math.log(middleSpread)]);
+  const variances = priors.flatMap(({ biasSpread, logSpreadSpread }) => [
+    biasSpread ** 2,
+    logSpreadSpread ** 2,
   ]);
-  return { mean, covariance: Matrix.diag(variances) };
+  return { mean: Float64Array.from(mean), covariance: Matrix.diag(variances) };
 }
+
+/** A belief with as many instruments of which nobody knows how they stand. */
+export function withMounts({ mean, covariance, side }: Belief, mounts: number): Belief {
+  const wide = Matrix.eye(mean.length + mounts);
+  wide.setSubMatrix(covariance, 0, 0);
+  return {
+    mean: Float64Array.from([...mean, ...Array<number>(mounts).fill(0)]),
+    covariance: wide,
+    ...(side && { side }),
+  };
+}
+
+/** A belief of the player alone, without how instruments stand. */
+export const ofPlayer = (belief: Belief): Belief => {
+  const size = dimension();
+  if (belief.mean.length === size) return belief;
+  const own = marginal(
+    belief,
+    Array.from({ length: size }, (_, i) => i),
+  );
+  return { ...own, ...(belief.side && { side: belief.side }) };
+};
 
 /**
  * The belief some days later: a random walk has widened it.
  *
  * @param days 0 or more
- * @param variances of a day's step of every parameter
+ * @param variances of a day's step of every parameter that wanders
  */
 export function carry(
   { mean, covariance, side }: Belief,
@@ -64,7 +96,7 @@ export function carry(
   variances: ArrayLike<number>,
 ): Belief {
   const widened = covariance.clone();
-  for (let at = 0; at < DIMENSION; at++) {
+  for (let at = 0; at < variances.length; at++) {
     widened.set(at, at, widened.get(at, at) + days * variances[at]!);
   }
   return { mean, covariance: widened, ...(side && { side }) };
@@ -80,7 +112,7 @@ export function unfolded({ mean, covariance }: Belief): Belief {
   const flat = Float64Array.from(mean);
   const wide = covariance.clone();
   flat[at] = 0;
-  for (let j = 0; j < DIMENSION; j++) {
+  for (let j = 0; j < mean.length; j++) {
     if (j === at) continue;
     wide.set(at, j, 0);
     wide.set(j, at, 0);
@@ -125,8 +157,9 @@ export function marginal({ mean, covariance }: Belief, indices: number[]): Belie
  * @param found what is known of them now
  */
 export function withMarginal(belief: Belief, indices: number[], found: Belief): Belief {
-  if (indices.length === DIMENSION) return found;
-  const all = Array.from({ length: DIMENSION }, (_, index) => index);
+  const size = belief.mean.length;
+  if (indices.length === size) return found;
+  const all = Array.from({ length: size }, (_, index) => index);
   const before = belief.covariance.selection(indices, indices);
   // How each parameter goes with those: regression of all upon them.
   const gain = belief.covariance.selection(all, indices).mmul(inverse(before));

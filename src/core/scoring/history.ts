@@ -1,5 +1,6 @@
 import { Matrix, inverse } from 'ml-matrix';
 import {
+  addBasis,
   basisOf,
   findingsOf,
   hidesSide,
@@ -9,10 +10,19 @@ import {
   type LoggedRun,
   type Unscored,
 } from './cells';
-import { carry, priorBelief, straightened, unfolded, type Belief } from './gaussian';
+import {
+  carry,
+  ofPlayer,
+  priorBelief,
+  straightened,
+  unfolded,
+  withMounts,
+  type Belief,
+} from './gaussian';
 import { DEFAULT_FACE_SHARE } from './latents';
 import { observe } from './posterior';
 import { scoresOf, type Scores } from './skills';
+import { shifted } from './terms';
 import { learnWander, unknownWander, variancesOf } from './wander';
 
 /** What was putted at one time. */
@@ -55,25 +65,41 @@ interface Step {
 
 /** Runs the filter over a player's sessions in order of time; those that say nothing are left out. */
 function filtered(sessions: readonly LoggedSession[], faceShare: number): Step[] {
-  const prior = priorBelief();
-  let last: Step | undefined;
-  let wander = unknownWander();
-  return sessions
+  const own = priorBelief();
+  const told = sessions
     .map((session) => ({ session, findings: findingsOf(named(session)) }))
     .filter(({ findings }) => findings.cells.length > 0)
-    .sort((a, b) => a.session.at.getTime() - b.session.at.getTime())
-    .map(({ session, findings }) => {
-      const alone = observe(prior, findings, faceShare);
-      let before = prior;
-      if (last) {
-        const days = daysBetween(last.session.at, session.at);
-        const known = hidesSide(findings.cells) ? last.after : sided(last.after);
-        wander = learnWander(wander, known, days, alone, prior);
-        before = carry(known, days, variancesOf(wander));
-      }
-      last = { session, findings, alone, before, after: observe(before, findings, faceShare) };
-      return last;
-    });
+    .sort((a, b) => a.session.at.getTime() - b.session.at.getTime());
+  // How an instrument stands lasts from session to session, and is found along with the player.
+  const mounts = [...new Set(told.flatMap(({ findings }) => findings.mounts))];
+  const prior = withMounts(own, mounts.length);
+  let last: Step | undefined;
+  let wander = unknownWander();
+  return told.map(({ session, findings: found }) => {
+    const findings = onMounts(found, mounts);
+    const alone = observe(prior, findings, faceShare);
+    let before = prior;
+    if (last) {
+      const days = daysBetween(last.session.at, session.at);
+      const known = hidesSide(findings.cells) ? last.after : sided(last.after);
+      wander = learnWander(wander, known, days, alone, prior);
+      before = carry(known, days, variancesOf(wander));
+    }
+    last = { session, findings, alone, before, after: observe(before, findings, faceShare) };
+    return last;
+  });
+}
+
+/** The same findings, with instruments numbered as those of several sessions are. */
+export function onMounts(findings: Findings, mounts: string[]): Findings {
+  if (findings.mounts.length === 0) return { ...findings, mounts };
+  const to = findings.mounts.map((mount) => mounts.indexOf(mount));
+  const same = (stand: number) => stand;
+  return {
+    ...findings,
+    mounts,
+    cells: findings.cells.map((cell) => shifted(cell, same, (one) => to[one]!)),
+  };
 }
 
 /** Runs of one session were set up at one time: alike layouts of it share how their tees really stood. */
@@ -121,17 +147,22 @@ export function scoreHistory(
   faceShare = DEFAULT_FACE_SHARE,
 ): SessionScore[] {
   const steps = filtered(sessions, faceShare);
-  const back = smoothed(steps);
-  return steps.map(({ session: { id, at }, findings, alone, after }, t) => ({
-    id,
-    at,
-    basis: basisOf(findings.cells),
-    alone: scoresOf(alone, faceShare),
-    carried: scoresOf(after, faceShare),
-    smoothed: scoresOf(back[t]!, faceShare),
-    belief: { alone, carried: after, smoothed: back[t]! },
-    findings,
-  }));
+  const back = smoothed(steps).map(ofPlayer);
+  const bases = steps.map(({ findings }) => basisOf(findings.cells));
+  const all = bases.reduce(addBasis, noBasis());
+  return steps.map(({ session: { id, at }, findings, ...step }, t) => {
+    const [alone, after] = [ofPlayer(step.alone), ofPlayer(step.after)];
+    return {
+      id,
+      at,
+      basis: bases[t]!,
+      alone: scoresOf(alone, faceShare, all),
+      carried: scoresOf(after, faceShare, all),
+      smoothed: scoresOf(back[t]!, faceShare, all),
+      belief: { alone, carried: after, smoothed: back[t]! },
+      findings,
+    };
+  });
 }
 
 /**
@@ -164,12 +195,8 @@ export function currentScores(
   const steps = filtered(sessions, faceShare);
   const last = steps.at(-1);
   if (!last) return null;
-  const basis = steps.reduce((sum, { findings }) => {
-    const one = basisOf(findings.cells);
-    for (const skill of Object.keys(sum) as (keyof Basis)[]) sum[skill] += one[skill];
-    return sum;
-  }, noBasis());
-  return { at: last.session.at, scores: scoresOf(last.after, faceShare), basis };
+  const basis = steps.map(({ findings }) => basisOf(findings.cells)).reduce(addBasis, noBasis());
+  return { at: last.session.at, scores: scoresOf(last.after, faceShare, basis), basis };
 }
 
 /**

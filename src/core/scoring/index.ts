@@ -1,4 +1,5 @@
 export {
+  addBasis,
   basisOf,
   findingsOf,
   noBasis,
@@ -28,13 +29,20 @@ export {
   type SessionScore,
 } from './history';
 export { nextGate, passShare, type NextGate, type Settable } from './next-gate';
-export { DEFAULT_FACE_SHARE, KNOWN, LATENTS, SLIP_SHARE, type Latent } from './latents';
+export {
+  DEFAULT_FACE_SHARE,
+  SLIP_SHARE,
+  knownOf,
+  latentIds,
+  steeringIds,
+  type Latent,
+} from './latents';
+export { SKILLS, type ByQuantity, type SkillName } from './by-quantity';
 export { normals as evenNormals } from './normals';
 export { observe } from './posterior';
 export { truthsOf, type Truths } from './truths';
 export {
   INTERVAL_SHARE,
-  SKILLS,
   estimateOf,
   pointsOf,
   scoreOf,
@@ -43,7 +51,6 @@ export {
   type Estimate,
   type Score,
   type Scores,
-  type SkillName,
   type SkillPoints,
 } from './skills';
 export { beliefLater } from './wander';

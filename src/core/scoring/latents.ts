@@ -1,72 +1,41 @@
-import { DEGREE } from '@/core/units';
+import { latents, quantities, quantityOf, type Prior } from '@/core/quantity';
+import { SKILLS, type SkillName } from './by-quantity';
+
+/** A quantity with a bias and a spread of its own, by its name. */
+export type Latent = string;
+
+/** Names of the latents, in order. */
+export const latentIds = (): Latent[] => latents().map(({ id }) => id);
+
+/** Names of those that move the ball by themselves, in order. */
+export const steeringIds = (): Exclude<SkillName, 'start'>[] =>
+  SKILLS.filter((id): id is Exclude<SkillName, 'start'> => !!quantityOf(id).steers);
 
 /**
- * What differs from putt to putt: the face's angle and the path's direction (rad, right positive), where the head's
- * middle meets the ball (m, right positive), the distance rolled against the one intended (a share, long positive), and
- * how high on the face (m).
+ * What is known of a latent before any putt: wide enough for beginners and masters, with a daily wander between players who
+ * stay as they are and players whose window halves in ten weeks. Calibration says whether it may stay.
+ *
+ * @throws RangeError where the quantity is made of others
  */
-export const LATENTS = ['face', 'path', 'strike', 'pace', 'height'] as const;
-export type Latent = (typeof LATENTS)[number];
-
-/** Parameters: bias and log spread of each latent, in turn. */
-export const DIMENSION = 2 * LATENTS.length;
-export const biasAt = (latent: Latent): number => 2 * LATENTS.indexOf(latent);
-export const logSpreadAt = (latent: Latent): number => biasAt(latent) + 1;
-
-/** What is known of a latent before any putt, and how it wanders. */
-interface Known {
-  /** Of the bias, around none. */
-  biasSpread: number;
-  middleSpread: number;
-  /** Of the log of the spread. */
-  logSpreadSpread: number;
-  /** Standard deviations of a day's step of the bias and of the log of the spread. */
-  step: { bias: number; logSpread: number };
-  /** Spread of slips: a topped ball, a slip of the finger. */
-  slip: number;
+export function knownOf(latent: Latent): Prior {
+  const { prior, name } = quantityOf(latent);
+  if (!prior)
+    throw new RangeError(`${name} is made of other quantities: it has no prior of its own.`);
+  return prior;
 }
 
-/**
- * The mild prior, wide enough for beginners and masters; the daily wander, set between players who stay as they are and
- * players whose window halves in ten weeks. Calibration says whether they may stay.
- */
-export const KNOWN: Record<Latent, Known> = {
-  face: {
-    biasSpread: 1 * DEGREE,
-    middleSpread: 1.2 * DEGREE,
-    logSpreadSpread: 0.7,
-    step: { bias: 0.05 * DEGREE, logSpread: 0.04 },
-    slip: 6 * DEGREE,
-  },
-  path: {
-    biasSpread: 2.5 * DEGREE,
-    middleSpread: 1.8 * DEGREE,
-    logSpreadSpread: 0.6,
-    step: { bias: 0.1 * DEGREE, logSpread: 0.04 },
-    slip: 9 * DEGREE,
-  },
-  strike: {
-    biasSpread: 0.005,
-    middleSpread: 0.005,
-    logSpreadSpread: 0.6,
-    step: { bias: 0.0002, logSpread: 0.04 },
-    slip: 0.025,
-  },
-  pace: {
-    biasSpread: 0.08,
-    middleSpread: 0.11,
-    logSpreadSpread: 0.5,
-    step: { bias: 0.004, logSpread: 0.04 },
-    slip: 0.5,
-  },
-  height: {
-    biasSpread: 0.004,
-    middleSpread: 0.003,
-    logSpreadSpread: 0.6,
-    step: { bias: 0.0002, logSpread: 0.04 },
-    slip: 0.01,
-  },
-};
+/** Numbers of a player: bias and log spread of each latent, in turn. */
+export const dimension = (): number => 2 * latents().length;
+
+/** Where the bias of a latent is. */
+export function biasAt(latent: Latent): number {
+  const place = latents().findIndex(({ id }) => id === latent);
+  if (place < 0) throw new RangeError(`“${latent}” has no bias and spread of its own.`);
+  return 2 * place;
+}
+
+/** Where the log of its spread is. */
+export const logSpreadAt = (latent: Latent): number => biasAt(latent) + 1;
 
 /** Share of putts that are anything-goes slips. */
 export const SLIP_SHARE = 0.004;
@@ -74,12 +43,27 @@ export const SLIP_SHARE = 0.004;
 /** How much of the start direction is taken to be the face's unless a coach's school says otherwise. */
 export const DEFAULT_FACE_SHARE = 0.92;
 
+/** One latent's part in a sum of some. */
+export interface Part {
+  /** Where its bias is; the log of its spread follows. */
+  at: number;
+  share: number;
+}
+
+/** What a quantity is made of: itself, or shares of those that make it. */
+export function partsOf(quantity: string, faceShare: number): Part[] {
+  if (quantityOf(quantity).prior) return [{ at: biasAt(quantity), share: 1 }];
+  return quantities().flatMap(({ id, startShare }) =>
+    startShare ? [{ at: biasAt(id), share: startShare(faceShare) }] : [],
+  );
+}
+
 /**
- * Biases and log spreads of all latents in turn, then how many more slips than usual there are, and then how each stand was
- * really set, both in standard deviations.
+ * Biases and log spreads of all latents in turn, then how many more slips than usual there are, then how each instrument and
+ * each stand was really set, all in standard deviations.
  */
 export type Parameters = Float64Array;
 
-/** Where the share of slips is; stands follow it. */
-export const SLIPS_AT = DIMENSION;
-export const standIndex = (stand: number): number => DIMENSION + 1 + stand;
+/** Where the share of slips is; instruments and stands follow it. */
+export const slipsIndex = (): number => dimension();
+export const standIndex = (stand: number): number => dimension() + 1 + stand;

@@ -1,11 +1,10 @@
 import type { Cell } from './cells';
 import {
-  KNOWN,
-  LATENTS,
-  SLIPS_AT,
   SLIP_SHARE,
-  biasAt,
+  knownOf,
+  latentIds,
   logSpreadAt,
+  slipsIndex,
   standIndex,
   type Parameters,
 } from './latents';
@@ -13,11 +12,17 @@ import {
   answer,
   answerSloped,
   boundsIn,
-  latentsIn,
+  givenReadings,
+  mountStands,
+  placesIn,
   questionsOf,
+  readStands,
+  readingQuestion,
+  slopesGiven,
   standsOf,
   type Question,
 } from './question';
+import type { Measured, Term } from './terms';
 
 // Taken once: a look-up of the global in the innermost loop costs more than the arithmetic.
 const { exp, log, max } = Math;
@@ -26,12 +31,16 @@ const { exp, log, max } = Math;
 const SLIP_LOGIT = log(SLIP_SHARE / (1 - SLIP_SHARE));
 const SLIP_SPREAD = 1;
 
-const slipsAt = (at: Parameters): number =>
-  1 / (1 + exp(-(SLIP_LOGIT + SLIP_SPREAD * at[SLIPS_AT]!)));
+/** A term made ready: what instruments read, and what else is asked, of what that leaves of the player's putt. */
+interface Asked {
+  read: Question[];
+  given: readonly Measured[];
+  rest: Question[];
+}
 
 /** A cell made ready: its questions, which parameters move it, and what a slip would make of it. */
 export interface Ready {
-  terms: Question[][];
+  terms: Asked[];
   count: number;
   active: number[];
   slip: number;
@@ -40,7 +49,7 @@ export interface Ready {
 /** The parameters of anything-goes slips, on stands as planned. */
 function slipsOn(stands: number): Parameters {
   const at = new Float64Array(standIndex(stands));
-  LATENTS.forEach((latent) => (at[logSpreadAt(latent)] = log(KNOWN[latent].slip)));
+  for (const latent of latentIds()) at[logSpreadAt(latent)] = log(knownOf(latent).slip);
   return at;
 }
 
@@ -56,12 +65,17 @@ export function model(faceShare: number, stands: number) {
   const size = standIndex(stands);
   const own = new Float64Array(size);
   const slips = slipsOn(stands);
+  const slipsPlace = slipsIndex();
+  const slipsAt = (at: Parameters): number =>
+    1 / (1 + exp(-(SLIP_LOGIT + SLIP_SPREAD * at[slipsPlace]!)));
 
   function bare({ terms }: Pick<Ready, 'terms'>, at: Parameters): number {
     let sum = 0;
-    for (const questions of terms) {
+    for (const { read, given, rest } of terms) {
       let value = 1;
-      for (const question of questions) value *= answer(question, at);
+      for (const question of read) value *= answer(question, at);
+      const left = given.length > 0 && rest.length > 0 ? givenReadings(given, at) : at;
+      for (const question of rest) value *= answer(question, left);
       sum += value;
     }
     return sum;
@@ -78,39 +92,52 @@ export function model(faceShare: number, stands: number) {
     gradient.fill(0);
     const slipped = slipsAt(at);
     let sum = 0;
-    for (const questions of terms) {
-      const values = questions.map((question) => answer(question, at));
+    for (const { read, given, rest } of terms) {
+      const left = given.length > 0 && rest.length > 0 ? givenReadings(given, at) : at;
+      const questions = [...read, ...rest];
+      const values = questions.map((question, i) => answer(question, i < read.length ? at : left));
       sum += values.reduce((all, one) => all * one, 1);
       questions.forEach((question, i) => {
         const others = values.reduce((all, one, j) => (j === i ? all : all * one), 1);
         if (others === 0) return;
         own.fill(0);
-        answerSloped(question, at, own);
+        if (i < read.length) answerSloped(question, at, own);
+        else {
+          answerSloped(question, left, own);
+          slopesGiven(given, at, own);
+        }
         for (let j = 0; j < size; j++) gradient[j]! += (1 - slipped) * others * own[j]!;
       });
     }
-    gradient[SLIPS_AT]! += SLIP_SPREAD * slipped * (1 - slipped) * (slip - sum);
+    gradient[slipsPlace]! += SLIP_SPREAD * slipped * (1 - slipped) * (slip - sum);
     return max((1 - slipped) * sum + slipped * slip, 1e-300);
   }
+
+  const askedOf = (term: Term): Asked => {
+    const given = term.measured ?? [];
+    return { read: given.map(readingQuestion), given, rest: questionsOf(term, faceShare) };
+  };
 
   return {
     size,
     ready: ({ terms, count }: Cell): Ready => {
-      const factored = terms.map((term) => questionsOf(term, faceShare));
-      const questions = factored.flat();
-      const latents = new Set(questions.flatMap(latentsIn));
-      const moving = new Set(questions.flatMap(boundsIn).flatMap(standsOf));
+      const asked = terms.map(askedOf);
+      const questions = asked.flatMap(({ read, rest }) => [...read, ...rest]);
+      const places = [...new Set(questions.flatMap(placesIn))].sort((a, b) => a - b);
+      const moving = new Set([
+        ...questions.flatMap(boundsIn).flatMap(standsOf),
+        ...questions.flatMap(readStands),
+        ...asked.flatMap(({ given }) => given.flatMap(({ mount }) => mountStands(mount))),
+      ]);
       return {
-        terms: factored,
+        terms: asked,
         count,
         active: [
-          ...LATENTS.flatMap((latent) =>
-            latents.has(latent) ? [biasAt(latent), logSpreadAt(latent)] : [],
-          ),
-          SLIPS_AT,
+          ...places.flatMap((place) => [place, place + 1]),
+          slipsPlace,
           ...[...moving].map(standIndex),
         ],
-        slip: bare({ terms: factored }, slips),
+        slip: bare({ terms: asked }, slips),
       };
     },
     chance,

@@ -1,6 +1,14 @@
 import { normalQuantile } from '@/core/numbers';
 
-const PRIMES = [2, 3, 5, 7, 11, 13, 17, 19, 23, 29];
+const primes = [2];
+
+/** The prime of a place, from 0; as many as are asked for. */
+function primeAt(place: number): number {
+  for (let next = primes.at(-1)! + 1; primes.length <= place; next++) {
+    if (primes.every((prime) => next % prime !== 0)) primes.push(next);
+  }
+  return primes[place]!;
+}
 
 /** The digits of a number in a base, mirrored at the point. */
 function mirrored(index: number, base: number): number {
@@ -13,6 +21,9 @@ function mirrored(index: number, base: number): number {
   return sum;
 }
 
+/** Points passed over at the beginning. */
+const PASSED = 41;
+
 const made = new Map<string, Float64Array[]>();
 
 /**
@@ -20,20 +31,18 @@ const made = new Map<string, Float64Array[]>();
  * not change by being asked for again.
  *
  * @param count of points
- * @param dimension 1 to 10
- * @throws RangeError beyond that
+ * @param dimension 1 or more
+ * @throws RangeError below that
  */
 export function normals(count: number, dimension: number): Float64Array[] {
-  if (dimension < 1 || dimension > PRIMES.length) {
-    throw new RangeError(`There are no points of ${dimension} dimensions: 1 to ${PRIMES.length}.`);
-  }
+  if (!(dimension >= 1)) throw new RangeError(`There are no points of ${dimension} dimensions.`);
   const key = `${count} ${dimension}`;
   const known = made.get(key);
   if (known) return known;
   const points = Array.from({ length: count }, (_, index) =>
     // The first points of the larger bases lie in a row: they are passed over.
     Float64Array.from({ length: dimension }, (_, j) =>
-      normalQuantile(mirrored(index + 41, PRIMES[j]!)),
+      normalQuantile(mirrored(index + PASSED, primeAt(j))),
     ),
   );
   made.set(key, points);

@@ -1,9 +1,18 @@
 import { CholeskyDecomposition, Matrix, inverse } from 'ml-matrix';
 import { hidesSide, type Findings } from './cells';
-import { marginal, rootOf, straightened, withMarginal, type Belief } from './gaussian';
-import { DIMENSION, biasAt } from './latents';
+import {
+  marginal,
+  ofPlayer,
+  rootOf,
+  straightened,
+  withMarginal,
+  withMounts,
+  type Belief,
+} from './gaussian';
+import { biasAt, dimension } from './latents';
 import { model, type Model, type Ready } from './likelihood';
 import { normals } from './normals';
+import { shifted } from './terms';
 
 const MOST_STEPS = 40;
 const ROUGH_STEPS = 14;
@@ -26,22 +35,39 @@ const MANY_CELLS = 120;
  * @param findings what the putts say, in any order
  * @param faceShare how much of the start direction is the face's, 0 to 1
  */
-export function observe(
-  before: Belief,
-  { cells, stands }: Pick<Findings, 'cells' | 'stands'>,
-  faceShare: number,
-): Belief {
-  const { ready, size, ...chances } = model(faceShare, stands.length);
+export function observe(before: Belief, findings: Said, faceShare: number): Belief {
+  const { mounts = [] } = findings;
+  if (before.mean.length === dimension() + mounts.length) {
+    return observed(before, findings, faceShare);
+  }
+  return ofPlayer(observed(withMounts(ofPlayer(before), mounts.length), findings, faceShare));
+}
+
+type Said = Pick<Findings, 'cells' | 'stands'> & Partial<Pick<Findings, 'mounts'>>;
+
+function observed(before: Belief, { cells, stands, mounts = [] }: Said, faceShare: number): Belief {
+  const player = dimension();
+  // How instruments stand comes first among the stands.
+  const { ready, size, ...chances } = model(faceShare, mounts.length + stands.length);
+  const placed =
+    mounts.length > 0
+      ? cells.map((cell) => shifted(cell, (stand) => stand + mounts.length))
+      : cells;
   // What not even a slip could do says nothing: the tees of a lane, say, that no head can touch at once.
-  const all = cells.map(ready).filter(({ slip }) => slip > IMPOSSIBLE);
+  const all = placed.map(ready).filter(({ slip }) => slip > IMPOSSIBLE);
   const active = [...new Set(all.flatMap((cell) => cell.active))].sort((a, b) => a - b);
-  const own = active.filter((index) => index < DIMENSION);
+  // Parameters of the player and of instruments, which the belief holds without the slips between them.
+  const isOwn = (index: number) => index !== player && index <= player + mounts.length;
+  const inBelief = (index: number) => (index < player ? index : index - 1);
+  const own = active.filter(isOwn);
   if (own.length === 0) return before;
-  const rest = active.slice(own.length);
-  const from = (start: Belief) => posterior(chances, all, size, start, own, rest);
+  const kept = own.map(inBelief);
+  const rest = active.filter((index) => !isOwn(index));
+  const from = (start: Belief) =>
+    posterior(chances, all, size, marginal(start, kept), [...own, ...rest]);
   if (hidesSide(cells)) {
     const found = overSides(before, from, own);
-    return { ...withMarginal(before, own, found), side: 'unknown' };
+    return { ...withMarginal(before, kept, found), side: 'unknown' };
   }
   const target = from(before);
   const joint = climb(target);
@@ -50,7 +76,7 @@ export function observe(
     all.length > MANY_CELLS
       ? mode
       : reweighed(mode, profile(target, joint, own.length), own.length);
-  return withMarginal(before, own, found);
+  return withMarginal(before, kept, found);
 }
 
 const firstOf = (count: number): number[] => Array.from({ length: count }, (_, i) => i);
@@ -71,7 +97,7 @@ function overSides(before: Belief, from: (start: Belief) => Target, own: number[
     const mean = Float64Array.from(before.mean);
     mean[at] = by * deviation;
     const covariance = before.covariance.clone();
-    for (let j = 0; j < DIMENSION; j++) {
+    for (let j = 0; j < mean.length; j++) {
       covariance.set(at, j, 0);
       covariance.set(j, at, 0);
     }
@@ -136,20 +162,22 @@ interface Target {
   curvature(at: Float64Array): Matrix;
 }
 
-/** The log posterior of the parameters that the putts speak of: the player's, then those of slips and stands. */
+/**
+ * The log posterior of the parameters that the putts speak of: those of the belief, then slips and stands.
+ *
+ * @param before of the first of the parameters
+ * @param indices of the parameters in the model
+ */
 function posterior(
   { chance, chanceSloped }: Pick<Model, 'chance' | 'chanceSloped'>,
   cells: Ready[],
   parameters: number,
   before: Belief,
-  player: number[],
-  others: number[],
+  indices: number[],
 ): Target {
-  const indices = [...player, ...others];
-  const own = withOthers(marginal(before, player), others.length);
+  const own = withOthers(before, indices.length - before.mean.length);
   const precision = inverse(own.covariance);
   const full = new Float64Array(parameters);
-  full.set(before.mean);
   const place = (at: Float64Array) => indices.forEach((index, j) => (full[index] = at[j]!));
   const gradient = new Float64Array(parameters);
   const size = indices.length;

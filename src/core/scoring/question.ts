@@ -1,31 +1,28 @@
 import { bothDensity, normalBetween, normalDensity, rectangle } from '@/core/numbers';
-import { biasAt, logSpreadAt, standIndex, type Latent, type Parameters } from './latents';
+import { biasAt, partsOf, standIndex, type Parameters, type Part } from './latents';
 import { regionOf, type Region } from './region';
-import { cut, type Bound, type Bounds, type Term } from './terms';
+import {
+  cut,
+  type Bound,
+  type Bounds,
+  type Measured,
+  type Mount,
+  type Reading,
+  type Term,
+} from './terms';
 
 // Taken once: a look-up of the global in the innermost loop costs more than the arithmetic.
-const { exp, max, min, sqrt, hypot } = Math;
+const { abs, exp, log, max, min, sqrt } = Math;
 const density = normalDensity;
 const mass = normalBetween;
 const both = rectangle;
 const bothAt = bothDensity;
 
-/** A reading with its error, as one standard deviation. */
-interface Reading {
-  value: number;
-  error: number;
-}
-
 /**
- * A sum of two latents with fixed shares, which is normal again: `first · a + second · b`. The start direction is one of
- * face and path, the head at a distance from the ball one of strike and path.
+ * A sum of latents with fixed shares, which is normal again. The start direction is one of face and path, the head at a
+ * distance from the ball one of strike and path.
  */
-interface Blend {
-  first: Latent;
-  a: number;
-  second: Latent;
-  b: number;
-}
+type Blend = readonly Part[];
 
 /** One thing that a term asks: that a blend lay within bounds, that two did, or three places of a head. */
 export type Question =
@@ -34,7 +31,10 @@ export type Question =
   | { type: 'region'; region: Region }
   | { type: 'read'; blend: Blend; reading: Reading; bounds: Bounds | null };
 
-const alone = (latent: Latent): Blend => ({ first: latent, a: 1, second: latent, b: 0 });
+const alone = (latent: string): Blend => partsOf(latent, 0);
+
+/** How far the errors of an instrument may be from what it says: of their log. */
+const ERROR_SPREAD = 0.3;
 
 /** Bounds at the same distance from the ball, cut to one. */
 function headsOf(heads: Term['heads']): Term['heads'] {
@@ -49,7 +49,7 @@ export function questionsOf(
   faceShare: number,
 ): Question[] {
   const questions: Question[] = [];
-  const line: Blend = { first: 'face', a: faceShare, second: 'path', b: 1 - faceShare };
+  const line = partsOf('start', faceShare);
   if (direct.start) {
     questions.push({ type: 'read', blend: line, reading: direct.start, bounds: start ?? null });
   } else if (start && face) {
@@ -58,7 +58,10 @@ export function questionsOf(
   else if (face) questions.push({ type: 'one', blend: alone('face'), bounds: face });
 
   const places = headsOf(heads);
-  const headAt = (at: number): Blend => ({ first: 'strike', a: 1, second: 'path', b: at });
+  const headAt = (at: number): Blend => [
+    ...alone('strike'),
+    ...(at === 0 ? [] : [{ at: biasAt('path'), share: at }]),
+  ];
   const [near, far] = [places[0], places[1]];
   if (direct.strike) {
     const level = places.find(({ at }) => at === 0)?.bounds ?? null;
@@ -93,12 +96,19 @@ export function questionsOf(
 }
 
 /** Mean and spread of a blend, and where its parameters are. */
-function meanOf({ first, a, second, b }: Blend, at: Parameters): number {
-  return a * at[biasAt(first)]! + (b === 0 ? 0 : b * at[biasAt(second)]!);
+function meanOf(blend: Blend, at: Parameters): number {
+  let sum = 0;
+  for (const { at: place, share } of blend) sum += share * at[place]!;
+  return sum;
 }
-function spreadOf({ first, a, second, b }: Blend, at: Parameters): number {
-  const one = a * exp(at[logSpreadAt(first)]!);
-  return b === 0 ? one : hypot(one, b * exp(at[logSpreadAt(second)]!));
+function spreadOf(blend: Blend, at: Parameters): number {
+  if (blend.length === 1) return abs(blend[0]!.share) * exp(at[blend[0]!.at + 1]!);
+  let sum = 0;
+  for (const { at: place, share } of blend) {
+    const one = share * exp(at[place + 1]!);
+    sum += one * one;
+  }
+  return sqrt(sum);
 }
 
 /** Where a bound really is, with its stand set so. */
@@ -112,19 +122,18 @@ function boundSlope({ by, stand }: Bound, grows: number, slopes: Float64Array): 
 
 /** Adds slopes by a blend's mean and log spread to those of its parameters. */
 function spreadSlopes(
-  { first, a, second, b }: Blend,
+  blend: Blend,
   at: Parameters,
   spread: number,
   byMean: number,
   byLogSpread: number,
   slopes: Float64Array,
 ): void {
-  const share = (a * exp(at[logSpreadAt(first)]!)) / spread;
-  slopes[biasAt(first)]! += a * byMean;
-  slopes[logSpreadAt(first)]! += share * share * byLogSpread;
-  if (b === 0) return;
-  slopes[biasAt(second)]! += b * byMean;
-  slopes[logSpreadAt(second)]! += (1 - share * share) * byLogSpread;
+  for (const { at: place, share } of blend) {
+    const part = (share * exp(at[place + 1]!)) / spread;
+    slopes[place]! += share * byMean;
+    slopes[place + 1]! += part * part * byLogSpread;
+  }
 }
 
 /** z times its density, which is nothing at infinity. */
@@ -142,14 +151,43 @@ const limited = (r: number): number => max(-0.999999, min(0.999999, r));
 
 function sharedVariance(one: Blend, two: Blend, at: Parameters): number {
   let sum = 0;
-  for (const [latent, share] of [
-    [one.first, one.a],
-    [one.second, one.b],
-  ] as const) {
-    const other = (two.first === latent ? two.a : 0) + (two.second === latent ? two.b : 0);
-    if (share !== 0 && other !== 0) sum += share * other * exp(2 * at[logSpreadAt(latent)]!);
+  for (const { at: place, share } of one) {
+    const other = shareIn(two, place);
+    if (other !== 0) sum += share * other * exp(2 * at[place + 1]!);
   }
   return sum;
+}
+
+/** The share of the latent whose bias is there. */
+function shareIn(blend: Blend, place: number): number {
+  for (const part of blend) if (part.at === place) return part.share;
+  return 0;
+}
+
+/** How far off an instrument's reading is because of how it stands, and its real error. */
+function readAt(
+  { value, error, mount }: Reading,
+  at: Parameters,
+): { value: number; error: number } {
+  if (!mount) return { value, error };
+  const off =
+    mount.by * at[standIndex(mount.instrument)]! + mount.byStand * at[standIndex(mount.stand)]!;
+  return {
+    value: value - off,
+    error: error * exp(ERROR_SPREAD * at[standIndex(mount.stand + 1)]!),
+  };
+}
+
+/** How a probability that moves so with a reading's value and with the log of its error moves with its instrument. */
+function mountSlopes(
+  mount: Mount,
+  byValue: number,
+  byLogError: number,
+  slopes: Float64Array,
+): void {
+  slopes[standIndex(mount.instrument)]! -= mount.by * byValue;
+  slopes[standIndex(mount.stand)]! -= mount.byStand * byValue;
+  slopes[standIndex(mount.stand + 1)]! += ERROR_SPREAD * byLogError;
 }
 
 /** The probability of an answer. */
@@ -181,7 +219,8 @@ export function answer(question: Question, at: Parameters): number {
     case 'region':
       return question.region.chance(at, null);
     case 'read': {
-      const { blend, reading, bounds } = question;
+      const { blend, bounds } = question;
+      const reading = readAt(question.reading, at);
       const [bias, spread] = [meanOf(blend, at), spreadOf(blend, at)];
       const variance = spread * spread + reading.error * reading.error;
       const off = reading.value - bias;
@@ -219,7 +258,8 @@ export function answerSloped(question: Question, at: Parameters, slopes: Float64
     case 'region':
       return question.region.chance(at, slopes);
     case 'read': {
-      const { blend, reading, bounds } = question;
+      const { blend, bounds } = question;
+      const reading = readAt(question.reading, at);
       const spread = spreadOf(blend, at);
       const variance = spread * spread + reading.error * reading.error;
       const bias = meanOf(blend, at);
@@ -227,9 +267,12 @@ export function answerSloped(question: Question, at: Parameters, slopes: Float64
       const value = answer(question, at);
       const seen = exp((-off * off) / (2 * variance)) / sqrt(variance);
       const inside = seen > 0 ? value / seen : 0;
+      const error2 = reading.error * reading.error;
+      const byVariance = ((off * off) / (variance * variance) - 1 / variance) * value;
       let byBias = (off / variance) * value;
-      let byLogSpread =
-        ((off * off) / (variance * variance) - 1 / variance) * spread * spread * value;
+      let byValue = -byBias;
+      let byLogSpread = byVariance * spread * spread;
+      let byLogError = byVariance * error2;
       if (bounds && inside > 0) {
         // What is left of the latent, given the reading: its middle and its width move too.
         const share = (spread * spread) / variance;
@@ -239,15 +282,18 @@ export function answerSloped(question: Question, at: Parameters, slopes: Float64
           (edgeAt(bounds.lower, at) - middle) / left,
           (edgeAt(bounds.upper, at) - middle) / left,
         ];
-        const error2 = reading.error * reading.error;
         const [dl, du] = [(seen * density(l)) / left, (seen * density(u)) / left];
+        const wider = seen * (pulled(l) - pulled(u));
         byBias += (dl - du) * (1 - share);
-        byLogSpread += (dl - du) * ((2 * share * error2 * off) / variance);
-        byLogSpread += (seen * (pulled(l) - pulled(u)) * error2) / variance;
+        byValue += (dl - du) * share;
+        byLogSpread +=
+          (dl - du) * ((2 * share * error2 * off) / variance) + (wider * error2) / variance;
+        byLogError += wider * share - (dl - du) * ((2 * share * error2 * off) / variance);
         boundSlope(bounds.lower, -dl, slopes);
         boundSlope(bounds.upper, du, slopes);
       }
       spreadSlopes(blend, at, spread, byBias, byLogSpread, slopes);
+      if (question.reading.mount) mountSlopes(question.reading.mount, byValue, byLogError, slopes);
       return value;
     }
   }
@@ -303,20 +349,22 @@ function tieSlopes(
   byTie: number,
   slopes: Float64Array,
 ): void {
-  for (const latent of new Set([one.first, one.second, two.first, two.second])) {
-    const variance = exp(2 * at[logSpreadAt(latent)]!);
-    const shareIn = ({ first, a, second, b }: Blend) =>
-      (first === latent ? a : 0) + (second === latent && second !== first ? b : 0);
-    const [x, y] = [shareIn(one), shareIn(two)];
+  for (const place of new Set([...one, ...two].map((part) => part.at))) {
+    const variance = exp(2 * at[place + 1]!);
+    const [x, y] = [shareIn(one, place), shareIn(two, place)];
     const shared = (2 * x * y * variance) / (s1 * s2);
     const own = r * ((x * x * variance) / (s1 * s1) + (y * y * variance) / (s2 * s2));
-    slopes[logSpreadAt(latent)]! += byTie * (shared - own);
+    slopes[place + 1]! += byTie * (shared - own);
   }
 }
 
 /** Parameters that a bound moves with. */
 export const standsOf = ({ lower, upper }: Bounds): number[] =>
   [lower, upper].flatMap(({ stand }) => (stand < 0 ? [] : [stand]));
+
+/** The stands that a question's reading moves with. */
+export const readStands = (question: Question): number[] =>
+  question.type === 'read' && question.reading.mount ? mountStands(question.reading.mount) : [];
 
 export const boundsIn = (question: Question): Bounds[] => {
   switch (question.type) {
@@ -331,15 +379,77 @@ export const boundsIn = (question: Question): Bounds[] => {
   }
 };
 
-export const latentsIn = (question: Question): Latent[] => {
-  const inBlend = ({ first, second, b }: Blend): Latent[] => (b === 0 ? [first] : [first, second]);
+/** Where the biases of the latents are that a question asks for. */
+export const placesIn = (question: Question): number[] => {
   switch (question.type) {
     case 'one':
     case 'read':
-      return inBlend(question.blend);
+      return question.blend.map(({ at }) => at);
     case 'two':
-      return question.blends.flatMap(inBlend);
+      return question.blends.flatMap((blend) => blend.map(({ at }) => at));
     case 'region':
-      return ['strike', 'path'];
+      return [biasAt('strike'), biasAt('path')];
   }
 };
+
+/** The question of a latent that an instrument read. */
+export const readingQuestion = ({ latent, ...reading }: Measured): Question => ({
+  type: 'read',
+  blend: alone(latent),
+  reading,
+  bounds: null,
+});
+
+/** The stands that a mount moves with: its instrument's, its set-up's and its error's. */
+export const mountStands = ({ instrument, stand }: Mount): number[] => [
+  instrument,
+  stand,
+  stand + 1,
+];
+
+/**
+ * The player of one putt, once instruments have read some of its latents: what is left of each is normal again.
+ *
+ * @param given what was read, at most once of a latent
+ * @param at the player's parameters
+ */
+export function givenReadings(given: readonly Measured[], at: Parameters): Parameters {
+  const left = at.slice();
+  for (const one of given) {
+    const place = biasAt(one.latent);
+    const { value, error } = readAt(one, at);
+    const spread2 = exp(2 * at[place + 1]!);
+    const share = spread2 / (spread2 + error * error);
+    left[place]! += share * (value - at[place]!);
+    left[place + 1]! += 0.5 * log(1 - share);
+  }
+  return left;
+}
+
+/**
+ * Slopes by the player's parameters from those by what {@link givenReadings} left of them, in place.
+ *
+ * @param slopes by what is left, which become those by the player's
+ */
+export function slopesGiven(
+  given: readonly Measured[],
+  at: Parameters,
+  slopes: Float64Array,
+): void {
+  for (const one of given) {
+    const place = biasAt(one.latent);
+    const { value, error } = readAt(one, at);
+    const spread2 = exp(2 * at[place + 1]!);
+    const share = spread2 / (spread2 + error * error);
+    const off = value - at[place]!;
+    const [byMiddle, byWidth] = [slopes[place]!, slopes[place + 1]!];
+    slopes[place] = (1 - share) * byMiddle;
+    slopes[place + 1] = 2 * share * (1 - share) * off * byMiddle + (1 - share) * byWidth;
+    mountSlopes(
+      one.mount,
+      share * byMiddle,
+      share * byWidth - 2 * share * (1 - share) * off * byMiddle,
+      slopes,
+    );
+  }
+}

@@ -8,9 +8,11 @@ import { chance, simulatePutts, startOf, startsAs, type Chance, type Truth } fro
 import { DEFAULT_UNITS, DEGREE, INCH, toRadians } from '@/core/units';
 import {
   DEFAULT_FACE_SHARE,
-  KNOWN,
-  LATENTS,
+  knownOf,
+  steeringIds,
   SKILLS,
+  latentIds,
+  type SkillName,
   basisOf,
   beliefOfRuns,
   biasIntervalWords,
@@ -35,7 +37,7 @@ import {
   type LoggedSession,
   type Scores,
 } from '.';
-import { SLIPS_AT, biasAt, logSpreadAt, standIndex } from './latents';
+import { slipsIndex, biasAt, logSpreadAt, standIndex } from './latents';
 import { model } from './likelihood';
 import type { Bounds } from './terms';
 
@@ -59,11 +61,11 @@ const MIXED = [
 
 /** Somebody from the prior itself, a little narrower. */
 function somebody(random: Chance, narrow = 0.9): Truth {
-  const draw = (latent: keyof typeof KNOWN) => ({
-    bias: narrow * KNOWN[latent].biasSpread * random.normal(),
+  const draw = (latent: SkillName) => ({
+    bias: narrow * knownOf(latent).biasSpread * random.normal(),
     spread:
-      KNOWN[latent].middleSpread *
-      Math.exp(narrow * KNOWN[latent].logSpreadSpread * random.normal()),
+      knownOf(latent).middleSpread *
+      Math.exp(narrow * knownOf(latent).logSpreadSpread * random.normal()),
   });
   return {
     face: draw('face'),
@@ -183,9 +185,9 @@ describe('the model', () => {
   /** All that is not known: the player, how many slips, and how each stand was set. */
   const at = new Float64Array(size).fill(0.3);
   at.set(
-    LATENTS.flatMap((latent) => [
-      0.4 * KNOWN[latent].biasSpread,
-      Math.log(KNOWN[latent].middleSpread) + 0.2,
+    steeringIds().flatMap((latent) => [
+      0.4 * knownOf(latent).biasSpread,
+      Math.log(knownOf(latent).middleSpread) + 0.2,
     ]),
   );
   /** Outcomes of an element that exclude each other and leave nothing out. */
@@ -232,8 +234,8 @@ describe('the model', () => {
       fc.assert(
         fc.property(between(-0.5, 0.3), between(-0.1, 0.1), (pace, face) => {
           const player = new Float64Array(alone.size);
-          for (const latent of LATENTS) {
-            player[logSpreadAt(latent)] = Math.log(KNOWN[latent].middleSpread);
+          for (const latent of steeringIds()) {
+            player[logSpreadAt(latent)] = Math.log(knownOf(latent).middleSpread);
           }
           player[biasAt('face')] = face;
           player[biasAt('pace')] = pace;
@@ -251,7 +253,8 @@ describe('the model', () => {
       const value = chanceSloped(cell, at, sloped);
       expect(value).toBeCloseTo(probability(cell, at), 12);
       for (let j = 0; j < at.length; j++) {
-        const step = 1e-5 * (j % 2 === 0 && j < SLIPS_AT ? KNOWN[LATENTS[j / 2]!].biasSpread : 1);
+        const step =
+          1e-5 * (j % 2 === 0 && j < slipsIndex() ? knownOf(latentIds()[j / 2]!).biasSpread : 1);
         const moved = (by: number) => {
           const there = Float64Array.from(at);
           there[j]! += by;
@@ -272,7 +275,7 @@ describe('the model', () => {
     };
     const parameters = new Float64Array(size);
     parameters.set(
-      LATENTS.flatMap((latent) => [player[latent].bias, Math.log(player[latent].spread)]),
+      steeringIds().flatMap((latent) => [player[latent].bias, Math.log(player[latent].spread)]),
     );
     const putts = simulatePutts(player, layout, 30_000, chance(3));
     for (const cell of cellsOf([{ layout, putts }])) {
@@ -293,7 +296,7 @@ describe('what is told of a belief', () => {
     ] as const) {
       const { low, middle, high } = told[skill].spread;
       // 1.2816 standard deviations hold 80 % of a normal.
-      const wanted = 1.2816 * KNOWN[skill].logSpreadSpread * wider;
+      const wanted = 1.2816 * knownOf(skill).logSpreadSpread * wider;
       expect(Math.log(high / middle) / wanted).toBeCloseTo(1, 1.7);
       expect(Math.log(middle / low) / wanted).toBeCloseTo(1, 1.7);
     }
@@ -319,12 +322,13 @@ describe('the posterior', () => {
     const prior = Array.from({ length: 40_000 }, () => {
       const at = new Float64Array(size);
       at.set(
-        LATENTS.flatMap((latent) => [
-          KNOWN[latent].biasSpread * random.normal(),
-          Math.log(KNOWN[latent].middleSpread) + KNOWN[latent].logSpreadSpread * random.normal(),
+        steeringIds().flatMap((latent) => [
+          knownOf(latent).biasSpread * random.normal(),
+          Math.log(knownOf(latent).middleSpread) +
+            knownOf(latent).logSpreadSpread * random.normal(),
         ]),
       );
-      at[SLIPS_AT] = random.normal();
+      at[slipsIndex()] = random.normal();
       at[standIndex(0)] = random.normal();
       return at;
     });
@@ -494,7 +498,7 @@ describe('from session to session', () => {
     expect([...later.mean]).toEqual([...belief.mean]);
     const grown = later.covariance.get(0, 0) - belief.covariance.get(0, 0);
     // On average over the paces a player may have: 0.2 · 0.05 + 0.3 · 1 + 0.5 · 10 = 5.31 usual steps a day.
-    expect(Math.sqrt(grown)).toBeCloseTo(4 * Math.sqrt(5.31) * KNOWN.face.step.bias, 12);
+    expect(Math.sqrt(grown)).toBeCloseTo(4 * Math.sqrt(5.31) * knownOf('face').step.bias, 12);
   });
 
   it('leaves out empty sessions and puts the others in order of time', () => {

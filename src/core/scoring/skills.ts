@@ -1,11 +1,9 @@
+import { quantities } from '@/core/quantity';
+import { SKILLS, type ByQuantity } from './by-quantity';
 import { marginal, rootOf, type Belief } from './gaussian';
-import { LATENTS, biasAt, logSpreadAt, type Latent } from './latents';
+import { partsOf } from './latents';
 import { normals } from './normals';
 import { eightInTenWindow } from './window';
-
-/** What a coach reads: the start line is made of face and path. */
-export const SKILLS = ['start', ...LATENTS] as const;
-export type SkillName = (typeof SKILLS)[number];
 
 /** A number that never goes without its interval: the median and the ends of the 80 % interval. */
 export interface Estimate {
@@ -18,7 +16,7 @@ export interface Estimate {
 export const INTERVAL_SHARE = 0.8;
 const TAIL = (1 - INTERVAL_SHARE) / 2;
 
-/** One skill: start, face and path in rad, strike and height in m, pace as a share of the way; right and long positive. */
+/** One quantity, in SI, against what is intended. */
 export interface Score {
   bias: Estimate;
   spread: Estimate;
@@ -28,7 +26,7 @@ export interface Score {
   side?: 'unknown';
 }
 
-export type Scores = Record<SkillName, Score>;
+export type Scores = ByQuantity<Score>;
 
 /** Points that a belief is read from. */
 const POINTS = 400;
@@ -40,27 +38,25 @@ export interface SkillPoints {
 }
 
 /** Where a skill's parameters are. */
-export function skillIndices(skill: SkillName): number[] {
-  const of = (latent: Latent) => [biasAt(latent), logSpreadAt(latent)];
-  return skill === 'start' ? [...of('face'), ...of('path')] : of(skill);
-}
+export const skillIndices = (skill: string): number[] =>
+  partsOf(skill, 0).flatMap(({ at }) => [at, at + 1]);
 
 /** Bias and spread of a skill at points of its parameters. */
 export function pointsAt(
   points: readonly Float64Array[],
-  skill: SkillName,
+  skill: string,
   faceShare: number,
 ): SkillPoints {
-  const w = faceShare;
+  const shares = partsOf(skill, faceShare).map(({ share }) => share);
   const [bias, spread] = [new Float64Array(points.length), new Float64Array(points.length)];
   points.forEach((at, i) => {
-    if (skill === 'start') {
-      bias[i] = w * at[0]! + (1 - w) * at[2]!;
-      spread[i] = Math.hypot(w * Math.exp(at[1]!), (1 - w) * Math.exp(at[3]!));
-    } else {
-      bias[i] = at[0]!;
-      spread[i] = Math.exp(at[1]!);
-    }
+    let [sum, squares] = [0, 0];
+    shares.forEach((share, j) => {
+      sum += share * at[2 * j]!;
+      squares += (share * Math.exp(at[2 * j + 1]!)) ** 2;
+    });
+    bias[i] = sum;
+    spread[i] = Math.sqrt(squares);
   });
   return { bias, spread };
 }
@@ -69,7 +65,7 @@ export function pointsAt(
  * How much wider than the model a skill is told. Strikes of players whose tails are heavier than a normal's (t, 4 degrees of
  * freedom) are held by 73 % of the model's own intervals: drills ask for them in the tail, in misses by a few millimetres.
  */
-const WIDENED: Partial<Record<SkillName, number>> = { strike: 1.06 };
+const WIDENED: Partial<Record<string, number>> = { strike: 1.06 };
 
 /**
  * What a belief says of one skill, as evenly spread points.
@@ -78,7 +74,7 @@ const WIDENED: Partial<Record<SkillName, number>> = { strike: 1.06 };
  * @param skill which
  * @param faceShare how much of the start direction is the face's
  */
-export function pointsOf(belief: Belief, skill: SkillName, faceShare: number): SkillPoints {
+export function pointsOf(belief: Belief, skill: string, faceShare: number): SkillPoints {
   const indices = skillIndices(skill);
   const { mean, covariance } = marginal(belief, indices);
   const root = rootOf(covariance)
@@ -137,13 +133,25 @@ export function scoreOf(points: SkillPoints): Score {
   };
 }
 
-/** All skills, summed up. */
-export function scoresOf(belief: Belief, faceShare: number): Scores {
+/**
+ * All quantities of which something is known, summed up.
+ *
+ * @param belief of all parameters
+ * @param faceShare how much of the start direction is the face's
+ * @param told putts that say something of each; all that have a register's entry where left out
+ */
+export function scoresOf(
+  belief: Belief,
+  faceShare: number,
+  told?: Partial<Record<string, number>>,
+): Scores {
   return Object.fromEntries(
-    SKILLS.map((skill) => {
-      const score = scoreOf(pointsOf(belief, skill, faceShare));
-      const sided = belief.side !== 'unknown' || (skill !== 'start' && skill !== 'face');
-      return [skill, sided ? score : { ...score, side: 'unknown' as const }];
-    }),
+    quantities()
+      .filter(({ id }) => SKILLS.some((skill) => skill === id) || !told || (told[id] ?? 0) > 0)
+      .map(({ id: skill }) => {
+        const score = scoreOf(pointsOf(belief, skill, faceShare));
+        const sided = belief.side !== 'unknown' || (skill !== 'start' && skill !== 'face');
+        return [skill, sided ? score : { ...score, side: 'unknown' as const }];
+      }),
   ) as Scores;
 }

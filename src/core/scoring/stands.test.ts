@@ -17,7 +17,7 @@ import {
   type LoggedRun,
   type LoggedSession,
 } from '.';
-import { LATENTS, biasAt, logSpreadAt } from './latents';
+import { steeringIds, biasAt, logSpreadAt } from './latents';
 import { regionOf } from './region';
 import { edgesOf, within } from './terms';
 import { placedEvidence } from './evidence';
@@ -142,7 +142,7 @@ describe('what cannot be scored', () => {
 });
 
 describe('three places of a head', () => {
-  const at = new Float64Array(2 * LATENTS.length + 1);
+  const at = new Float64Array(2 * steeringIds().length + 1);
   at[biasAt('strike')] = 0.001;
   at[logSpreadAt('strike')] = Math.log(0.005);
   at[biasAt('path')] = 0.01;

@@ -16,6 +16,29 @@ export interface Bounds {
 
 export type ReadQuantity = 'strike' | 'height' | 'pace' | 'start';
 
+/** How an instrument stands, which nobody knows: shared by all that it read from there. */
+export interface Mount {
+  /** Which instrument, among those of the findings, and by how much its readings are off for each standard deviation of it. */
+  instrument: number;
+  by: number;
+  /** The same of this one set-up of it, as a stand; the next stand is how much larger its errors are than it says. */
+  stand: number;
+  byStand: number;
+}
+
+/** A value read off, with its error as one standard deviation; an instrument's is off by how it stands, too. */
+export interface Reading {
+  value: number;
+  error: number;
+  mount?: Mount;
+}
+
+/** What an instrument read of a latent. */
+export interface Measured extends Reading {
+  latent: string;
+  mount: Mount;
+}
+
 /** What is said of one putt, all of it true at once. */
 export interface Term {
   start?: Bounds;
@@ -27,7 +50,9 @@ export interface Term {
   /** On the face, above its middle. */
   height?: Bounds;
   /** Read off, with the error of reading. */
-  direct: Partial<Record<ReadQuantity, { value: number; error: number }>>;
+  direct: Partial<Record<ReadQuantity, Reading>>;
+  /** What instruments read. */
+  measured?: Measured[];
 }
 
 /** An outcome's evidence with how each of its bounds moves, in the order of {@link edgesOf}. */
@@ -90,17 +115,30 @@ export const within = (lower: number, upper: number): Bounds => ({
 });
 export const anywhere: Bounds = within(-Infinity, Infinity);
 
-/** A cell whose bounds move with other stands. */
+/** A cell whose bounds and readings move with other stands, and whose instruments are others. */
 export function shifted<Cell extends { terms: Term[] }>(
   cell: Cell,
   to: (stand: number) => number,
+  toMount: (instrument: number) => number = (instrument) => instrument,
 ): Cell {
   const bound = (one: Bound): Bound => (one.stand < 0 ? one : { ...one, stand: to(one.stand) });
   const both = ({ lower, upper }: Bounds): Bounds => ({ lower: bound(lower), upper: bound(upper) });
+  const read = <One extends Reading>(one: One): One =>
+    one.mount
+      ? {
+          ...one,
+          mount: {
+            ...one.mount,
+            instrument: toMount(one.mount.instrument),
+            stand: to(one.mount.stand),
+          },
+        }
+      : one;
   return {
     ...cell,
-    terms: cell.terms.map(({ start, face, pace, height, heads, direct }) => ({
-      direct,
+    terms: cell.terms.map(({ start, face, pace, height, heads, direct, measured }) => ({
+      direct: direct.start ? { ...direct, start: read(direct.start) } : direct,
+      ...(measured && { measured: measured.map(read) }),
       heads: heads.map(({ at, bounds }) => ({ at, bounds: both(bounds) })),
       ...(start && { start: both(start) }),
       ...(face && { face: both(face) }),

@@ -1,5 +1,5 @@
 import { carry, type Belief } from './gaussian';
-import { DIMENSION, KNOWN, LATENTS } from './latents';
+import { dimension, knownOf, latentIds } from './latents';
 
 /**
  * How fast each parameter of a player is thought to wander, as the chances of some paces: players mostly stay as they are,
@@ -14,17 +14,21 @@ const USUAL = [0.2, 0.3, 0.5] as const;
 const FORGOTTEN = 0.15;
 
 /** Usual variances of a day's step, by parameter. */
-const STEPS = Float64Array.from(
-  LATENTS.flatMap((latent) => [KNOWN[latent].step.bias ** 2, KNOWN[latent].step.logSpread ** 2]),
-);
+const steps = (): Float64Array =>
+  Float64Array.from(
+    latentIds().flatMap((latent) => {
+      const { step } = knownOf(latent);
+      return [step.bias ** 2, step.logSpread ** 2];
+    }),
+  );
 
 /** What is thought of a player of whom nothing is known. */
 export const unknownWander = (): Wander =>
-  Array.from({ length: DIMENSION }, () => Float64Array.from(USUAL));
+  Array.from({ length: dimension() }, () => Float64Array.from(USUAL));
 
 /** Variance of a day's step of every parameter, on average over what is thought. */
 export const variancesOf = (wander: Wander): Float64Array =>
-  STEPS.map((step, at) => step * PACES.reduce((sum, pace, i) => sum + pace * wander[at]![i]!, 0));
+  steps().map((step, at) => step * PACES.reduce((sum, pace, i) => sum + pace * wander[at]![i]!, 0));
 
 /** A session says so little of a parameter when it narrows the prior by less than this share that nothing is learnt. */
 const TELLS = 0.05;
@@ -46,6 +50,7 @@ export function learnWander(
   alone: Belief,
   prior: Belief,
 ): Wander {
+  const usual = steps();
   return wander.map((chances, at) => {
     const [own, wide] = [alone.covariance.get(at, at), prior.covariance.get(at, at)];
     if (own > (1 - TELLS) * wide) return chances;
@@ -53,15 +58,15 @@ export function learnWander(
     const seen = (alone.mean[at]! / own - prior.mean[at]! / wide) / precision;
     const off = seen - before.mean[at]!;
     const foretold = PACES.map((pace, i) => {
-      const variance = before.covariance.get(at, at) + days * pace * STEPS[at]! + 1 / precision;
+      const variance = before.covariance.get(at, at) + days * pace * usual[at]! + 1 / precision;
       return (chances[i]! * Math.exp((-off * off) / (2 * variance))) / Math.sqrt(variance);
     });
     const all = foretold.reduce((sum, one) => sum + one, 0);
     // Beyond anything that any pace foretells: it says nothing of which.
     if (!(all > 1e-200)) return chances;
-    return Float64Array.from(USUAL, (usual, i) => {
+    return Float64Array.from(USUAL, (chance, i) => {
       const learnt = foretold[i]! / all;
-      return (1 - FORGOTTEN) * learnt + FORGOTTEN * usual;
+      return (1 - FORGOTTEN) * learnt + FORGOTTEN * chance;
     });
   });
 }

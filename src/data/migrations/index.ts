@@ -9,6 +9,7 @@ import { academy } from './007-academy';
 import { kept } from './008-kept';
 import { revisions } from './009-revisions';
 import { erasures } from './010-erasures';
+import { measured } from './011-measured';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -31,4 +32,5 @@ export const MIGRATIONS: Migration[] = [
   kept,
   revisions,
   erasures,
+  measured,
 ];

@@ -85,6 +85,7 @@ test('what was putted on earlier rungs counts for the rule, and what was taken b
     ...{ id, outcomes: { [gate]: 'clear' }, points: {}, guess: null, note: '', leftOut: false },
     place: { station: 0, again: 0, spot: null },
     manner: 'usual' as const,
+    ...{ measured: {}, filled: [] },
     ...{ at: stamps.now(), undone, changes: [] },
   });
   const logged = new Map([

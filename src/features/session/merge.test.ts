@@ -22,6 +22,8 @@ const saved = (id: string, more: Partial<WirePutt> = {}): WirePutt => ({
   outcomes: { gate: 'clear' },
   points: {},
   guess: null,
+  measured: {},
+  filled: [],
   place: { station: 0, again: 0, spot: null },
   manner: 'usual',
   note: '',

@@ -9,6 +9,8 @@ const asPutt = ({ id, outcomes, points, guess, place, manner, at }: EventOf<'put
   guess: guess ?? null,
   place: place ?? { station: 0, again: 0, spot: null },
   manner: manner ?? 'usual',
+  measured: {},
+  filled: [],
   note: '',
   leftOut: false,
   at,
@@ -40,7 +42,11 @@ export function merge(saved: WireRun, pending: WireEvent[]): WireRun {
         const known = putts.get(event.puttId);
         if (!known || known.changes.includes(event.id)) break;
         const changes = [...known.changes, event.id];
-        putts.set(event.puttId, { ...known, ...given(event.correction), changes });
+        const { outcomes } = event.correction;
+        const filled = outcomes
+          ? known.filled.filter((one) => outcomes[one] === known.outcomes[one])
+          : known.filled;
+        putts.set(event.puttId, { ...known, filled, ...given(event.correction), changes });
         break;
       }
       case 'mark':

@@ -36,6 +36,8 @@ const putts = (letters: string): WirePutt[] =>
     outcomes: { ballGate1: letter.toUpperCase() === 'C' ? 'clear' : 'left' },
     points: {},
     guess: null,
+    measured: {},
+    filled: [],
     place: ownPlace(drill.layout),
     manner: 'usual',
     note: '',

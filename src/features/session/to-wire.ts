@@ -3,8 +3,9 @@ import type { WireRun } from './wire';
 
 /** A run as it goes to a screen. */
 export const toWire = ({ putts, marks }: Pick<RunRecord, 'putts' | 'marks'>): WireRun => ({
-  putts: putts.map(({ at, undoneAt, ...putt }) => ({
+  putts: putts.map(({ at, undoneAt, filled, ...putt }) => ({
     ...putt,
+    filled: [...filled],
     at: at.toISOString(),
     undone: undoneAt !== null,
   })),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { guessSchema, mannerSchema, runMarkSchema } from '@/core/drill';
+import { filledSchema, guessSchema, mannerSchema, runMarkSchema } from '@/core/drill';
+import { measuredSchema } from '@/core/quantity';
 import { outcomesSchema, placeSchema, pointsSchema } from '@/core/layout';
 
 /** What may be corrected of a putt. */
@@ -70,6 +71,8 @@ const wirePutt = z.object({
   ...puttShape,
   id: z.string(),
   // What an earlier version kept on the device has neither; the server's next word has both.
+  measured: measuredSchema.default({}),
+  filled: filledSchema.default([]),
   place: placeSchema.default({ station: 0, again: 0, spot: null }),
   manner: mannerSchema.default('usual'),
   note: z.string(),

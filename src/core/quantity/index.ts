@@ -1,0 +1,11 @@
+export { addQuantity, isQuantity, latents, quantities, quantityOf } from './register';
+export type { Instrument, Prior, Quantity } from './quantity';
+export { UNITS, shownUnit, siUnit, unitNamed, type Dimension, type Unit } from './unit';
+export {
+  completed,
+  measuredProblem,
+  measuredSchema,
+  measuredValueSchema,
+  type MeasuredValue,
+  type MeasuredValues,
+} from './measured';

@@ -1,0 +1,33 @@
+import { DEGREE } from '@/core/units';
+import { leftRight } from './ends';
+import type { Quantity } from './quantity';
+
+export const path: Quantity = {
+  id: 'path',
+  name: 'Path',
+  symbol: 'p',
+  about: 'The direction in which the putter head travels through impact.',
+  dimension: 'angle',
+  digits: { amount: 2, bias: 1 },
+  says: 'are swung within',
+  ends: leftRight('out-to-in', 'in-to-out'),
+  good: {
+    window: 3 * DEGREE,
+    source: 'it moves the start line by a quarter of what the hole takes',
+  },
+  nothing: 0.0035,
+  prior: {
+    biasSpread: 2.5 * DEGREE,
+    middleSpread: 1.8 * DEGREE,
+    logSpreadSpread: 0.6,
+    step: { bias: 0.1 * DEGREE, logSpread: 0.04 },
+    slip: 9 * DEGREE,
+  },
+  startShare: (faceShare) => 1 - faceShare,
+  steers: true,
+  ruled: true,
+  told: { words: 'a box of four tees', drill: 'box-gate' },
+  instrument: { error: 0.4 * DEGREE, mount: 0.5 * DEGREE },
+  sane: 0.6,
+  columns: ['path', 'club path', 'putter path', 'swing path', 'stroke path', 'path direction'],
+};

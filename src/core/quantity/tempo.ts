@@ -1,0 +1,30 @@
+import type { Quantity } from './quantity';
+
+export const tempo: Quantity = {
+  id: 'tempo',
+  name: 'Tempo',
+  symbol: 't₁/t₂',
+  about: 'Time back over time through to impact.',
+  dimension: 'ratio',
+  digits: { amount: 2, bias: 2 },
+  says: 'lie within',
+  ends: () => ({ left: 'quicker back', right: 'slower back' }),
+  middle: () => 2,
+  good: { window: 0.2, source: 'a working figure: no measurement stands behind it' },
+  nothing: 0.02,
+  prior: {
+    biasSpread: 0.4,
+    middleSpread: 0.15,
+    logSpreadSpread: 0.6,
+    step: { bias: 0.02, logSpread: 0.04 },
+    slip: 1,
+  },
+  told: { words: 'a putting sensor', drill: null },
+  instrument: { error: 0.06, mount: 0.05 },
+  from: ({ timeBack, timeThrough }) =>
+    timeBack !== undefined && timeThrough !== undefined && timeThrough > 0
+      ? timeBack / timeThrough
+      : undefined,
+  sane: 8,
+  columns: ['tempo', 'rhythm', 'stroke ratio', 'tempo ratio'],
+};
