@@ -1,12 +1,17 @@
+type Answers = (
+  ...of: Parameters<typeof import('./features/session/putts-answer').answerPutts>
+) => boolean;
+
 /** What the server does by itself while it runs, and what it answers ahead of the framework. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
-  const [{ copyByItself }, { answerPutts }] = await Promise.all([
+  const [{ copyByItself }, { answerPutts }, { answerInstruments }] = await Promise.all([
     import('./features/records/copy-by-itself'),
     import('./features/session/putts-answer'),
+    import('./features/instruments/answer'),
   ]);
   copyByItself();
   // The server waits for it before it listens.
-  const { dirigoAnswers } = globalThis as { dirigoAnswers?: (answers: typeof answerPutts) => void };
-  dirigoAnswers?.(answerPutts);
+  const { dirigoAnswers } = globalThis as { dirigoAnswers?: (answers: Answers) => void };
+  dirigoAnswers?.((...of) => answerPutts(...of) || answerInstruments(...of));
 }

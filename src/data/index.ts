@@ -86,6 +86,19 @@ export {
   type DeviceWay,
   type SignedIn,
 } from './devices';
+export {
+  addInstrument,
+  endInstrument,
+  forgetRefused,
+  leftLines,
+  listInstruments,
+  senderBy,
+  standBeside,
+  type Instrument,
+  type LeftLine,
+  type Sender,
+} from './instruments';
+export { takeLines, takeWaiting, type LineTold } from './lines';
 export { listChanges, undoChange, type ChangeTold } from './events';
 export { endLink, knownLink, makeLink, openLink, type Link, type Opened } from './links';
 export {

@@ -1,4 +1,4 @@
-import { addHours, format } from 'date-fns';
+import { addHours, addSeconds, format } from 'date-fns';
 import {
   layoutAt,
   outcomesProblem,
@@ -68,12 +68,15 @@ function refuseFinished({ finishedAt }: Recording, knowing = false): void {
   );
 }
 
-/** A putt of this run as it is stored, or null; one of another run is an error. */
+/**
+ * A putt of this run as it is stored, or null; one of another run is an error. A touch that was taken as said of a measured
+ * putt names that putt.
+ */
 async function ownPutt({ runId, write }: Recording, id: string): Promise<PuttStored | null> {
   const [putt] = await write.all<PuttStored & { runId: string }>(
     `SELECT id, runId, at, outcomes, points, guess, place, manner, measured, filled, note, leftOut, undoneAt,
             '[]' AS changes
-       FROM putt WHERE id = $id`,
+       FROM putt WHERE id = $id OR id = (SELECT puttId FROM puttChange WHERE id = $id)`,
     { $id: id },
   );
   if (putt && putt.runId !== runId) {
@@ -148,6 +151,11 @@ async function recordPutt(
     if (await ownPutt(recording, id)) return false;
     throw problem;
   }
+  const of = Object.keys(measured).length > 0 ? null : await measuredNear(recording, id, at);
+  if (of) {
+    const correction = { outcomes, points, ...(place && { place }), ...(manner && { manner }) };
+    return recordChange(recording, { type: 'change', id, puttId: of, correction, at });
+  }
   const added = await write.all(
     `INSERT INTO putt (id, runId, position, outcomes, points, guess, place, manner, measured, filled, at, savedAt, savedBy,
                        revision)
@@ -174,6 +182,37 @@ async function recordPutt(
   return added.length > 0;
 }
 
+/** How long after a putt was measured a touch is taken to be of it, and how long before, s. */
+const TOUCHED = { after: 15, before: 2 } as const;
+
+/** A putt that an instrument has just read and nobody has looked at yet: what is touched now is what happened to it. */
+async function measuredNear(
+  { runId, write }: Recording,
+  id: string,
+  at: Date,
+): Promise<string | null> {
+  const [found] = await write.all<{ id: string }>(
+    `SELECT puttId AS id, 0 AS place FROM puttChange WHERE id = $id
+  UNION ALL
+     SELECT id, 1 FROM
+       (SELECT id FROM putt
+         WHERE runId = $runId AND measured IS NOT NULL AND undoneAt IS NULL AND at BETWEEN $from AND $until
+           AND NOT EXISTS (SELECT 1 FROM puttChange WHERE puttId = putt.id)
+           AND NOT EXISTS (SELECT 1 FROM json_each(putt.outcomes) AS seen
+                            WHERE seen.key NOT IN (SELECT value FROM json_each(coalesce(putt.filled, '[]'))))
+         ORDER BY at DESC LIMIT 1)
+      WHERE NOT EXISTS (SELECT 1 FROM putt WHERE id = $id)
+   ORDER BY place LIMIT 1`,
+    {
+      $id: id,
+      $runId: runId,
+      $from: storedTime(addSeconds(at, -TOUCHED.after)),
+      $until: storedTime(addSeconds(at, TOUCHED.before)),
+    },
+  );
+  return found?.id ?? null;
+}
+
 async function recordUndo(
   recording: Recording,
   { id, knowing }: EventOf<'undo'>,
@@ -186,7 +225,7 @@ async function recordUndo(
   await write.all('UPDATE putt SET undoneAt = $now, revision = $revision WHERE id = $id', {
     $now: storedTime(now),
     $revision: revision,
-    $id: id,
+    $id: known.id,
   });
   return true;
 }
@@ -227,7 +266,7 @@ async function recordChange(
      VALUES ($id, $puttId, $was, $at, $savedAt, $savedBy)`,
     {
       $id: id,
-      $puttId: puttId,
+      $puttId: putt.id,
       $was: JSON.stringify(was),
       $at: storedTime(at),
       ...stamp(recording),
@@ -246,7 +285,7 @@ async function recordChange(
       $leftOut: Number(next.leftOut),
       $filled: next.filled.length > 0 ? JSON.stringify(next.filled) : null,
       $revision: revision,
-      $puttId: puttId,
+      $puttId: putt.id,
     },
   );
   return true;

@@ -15,6 +15,7 @@ const PROGRAMMES = '(SELECT id FROM programme WHERE studentId = $id)';
 
 /** Every table that holds something of one student, and which of its rows; what stands on others comes before them. */
 const HELD = [
+  ['instrumentLine', `puttId IN ${PUTTS}`],
   ['puttChange', `puttId IN ${PUTTS}`],
   ['putt', `runId IN ${RUNS}`],
   ['runMark', `runId IN ${RUNS}`],

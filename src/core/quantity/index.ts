@@ -9,3 +9,4 @@ export {
   type MeasuredValue,
   type MeasuredValues,
 } from './measured';
+export { lineSchema, readLine, type Line, type ReadLine } from './line';

@@ -4,7 +4,7 @@ import { height } from './height';
 import { leadFoot } from './lead-foot';
 import { loft } from './loft';
 import { pace } from './pace';
-import { path } from './path';
+import { path } from './putter-path';
 import type { Quantity } from './quantity';
 import { rise } from './rise';
 import { start } from './start';

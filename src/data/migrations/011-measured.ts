@@ -6,6 +6,7 @@ export const measured: Migration = {
   statements: [
     `ALTER TABLE putt ADD COLUMN measured JSON`,
     `ALTER TABLE putt ADD COLUMN filled JSON`,
+    `CREATE INDEX puttMeasured ON putt (runId, at) WHERE measured IS NOT NULL`,
     `CREATE TABLE instrument (
       id TEXT PRIMARY KEY,
       coachId TEXT NOT NULL REFERENCES coach (id),

@@ -28,10 +28,12 @@ const asPutt = ({ id, outcomes, points, guess, place, manner, at }: EventOf<'put
 export function merge(saved: WireRun, pending: WireEvent[]): WireRun {
   const putts = new Map(saved.putts.map((putt) => [putt.id, putt]));
   const marks = new Map(saved.marks.map((mark) => [mark.id, mark]));
+  // A touch that the server took as said of a putt that an instrument had read.
+  const said = new Set(saved.putts.flatMap(({ changes }) => changes));
   for (const event of pending) {
     switch (event.type) {
       case 'putt':
-        if (!putts.has(event.id)) putts.set(event.id, asPutt(event));
+        if (!putts.has(event.id) && !said.has(event.id)) putts.set(event.id, asPutt(event));
         break;
       case 'undo': {
         const known = putts.get(event.id);
@@ -76,10 +78,11 @@ function given<T extends object>(correction: T): { [K in keyof T]: NonNullable<T
 export function unacknowledged(events: WireEvent[], saved: WireRun): WireEvent[] {
   const putts = new Map(saved.putts.map((putt) => [putt.id, putt]));
   const marks = new Set(saved.marks.map(({ id }) => id));
+  const said = new Set(saved.putts.flatMap(({ changes }) => changes));
   return events.filter((event) => {
     switch (event.type) {
       case 'putt':
-        return !putts.has(event.id);
+        return !putts.has(event.id) && !said.has(event.id);
       case 'undo':
         return !putts.get(event.id)?.undone;
       case 'change':

@@ -1,0 +1,130 @@
+import 'server-only';
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import { parseCookie } from 'cookie';
+import { connection, senderBy, takeLines, type LineTold } from '@/data';
+import { coachBy } from '../shared/asking';
+import { guarding, refusedAs } from '../shared/border';
+import { COOKIE } from '../shared/cookie';
+import { countTry, waitOf } from '../shared/limits';
+import { messageFor } from '../shared/message';
+import { onRun, tellRun } from './live';
+
+/** Where instruments send their lines, and where a screen hears of them. */
+const LINES = '/api/instruments/putts';
+const LIVE = '/api/live';
+
+/** Lines in one request at most. */
+const MOST_LINES = 1000;
+/** How often a connection that hears nothing is told that it stands, ms. */
+const BEAT = 20_000;
+
+const BEARER = /^Bearer ([\w-]{20,100})$/;
+
+function bodyOf(request: IncomingMessage): Promise<string | null> {
+  return new Promise((resolve) => {
+    const parts: Buffer[] = [];
+    request
+      .on('data', (part: Buffer) => parts.push(part))
+      .once('close', () => resolve(null))
+      .once('end', () => resolve(Buffer.concat(parts).toString('utf8')));
+  });
+}
+
+function tell(response: ServerResponse, status: number, lines: readonly object[]): void {
+  const text = lines.map((line) => `${JSON.stringify(line)}\n`).join('');
+  response.writeHead(status, {
+    ...guarding(),
+    'content-type': 'application/x-ndjson; charset=utf-8',
+    'content-length': Buffer.byteLength(text),
+    'cache-control': 'no-store',
+  });
+  response.end(text);
+}
+
+const refused = (message: string) => [{ line: null, state: 'refused', message }];
+
+async function lines(request: IncomingMessage, response: ServerResponse): Promise<void> {
+  const body = await bodyOf(request);
+  if (body === null) return;
+  const address = String(request.headers['x-dirigo-address'] ?? 'here');
+  const wait = await waitOf('links', address);
+  if (wait > 0)
+    return tell(response, 429, refused(`Too many secrets that open nothing. Wait ${wait} s.`));
+  const database = await connection();
+  const secret = BEARER.exec(request.headers.authorization ?? '')?.[1];
+  const sender = secret ? await senderBy(database, secret) : null;
+  if (!sender) {
+    if (secret) await countTry('links', address);
+    return tell(
+      response,
+      401,
+      refused(
+        'No instrument has this secret. Send it as “Authorization: Bearer …”; it is shown once, under Devices.',
+      ),
+    );
+  }
+  const texts = body.split(/\r?\n/).filter((text) => text.trim() !== '');
+  if (texts.length > MOST_LINES) {
+    return tell(response, 413, refused(`${texts.length} lines at once; at most ${MOST_LINES}.`));
+  }
+  const told = await takeLines(database, sender, texts, new Date());
+  for (const runId of new Set(told.flatMap((one) => (one.state === 'taken' ? [one.runId] : [])))) {
+    tellRun(runId, sender.principal.coachId);
+  }
+  tell(response, 200, told.map(shown));
+}
+
+/** What an instrument is told of a line: nothing of whose putt it is. */
+const shown = (told: LineTold): object => {
+  const { line, id, state } = told;
+  return { line, id, state, ...('message' in told && { message: told.message }) };
+};
+
+async function live(request: IncomingMessage, response: ServerResponse): Promise<void> {
+  const { headers } = request;
+  const secret = parseCookie(headers.cookie ?? '')[COOKIE.name];
+  const principal = await coachBy(await connection(), secret, headers.host ?? '');
+  if (!principal) return tell(response, 401, refused('You are signed out here. Sign in again.'));
+  response.writeHead(200, {
+    ...guarding(),
+    'content-type': 'text/event-stream',
+    'cache-control': 'no-store',
+    'x-accel-buffering': 'no',
+  });
+  response.write(': here\n\n');
+  // Only that a run has something new is told; what it is, the screen asks for as who it is.
+  const end = onRun((runId, coachId) => {
+    if (principal.as === 'head' || principal.coachId === coachId) {
+      response.write(`data: ${runId}\n\n`);
+    }
+  });
+  const beat = setInterval(() => void response.write(': here\n\n'), BEAT);
+  response.once('close', () => {
+    end();
+    clearInterval(beat);
+  });
+}
+
+/**
+ * Answers instruments, and screens that wait for what they send, ahead of the framework.
+ *
+ * @returns whether it was such a request; any other is left alone
+ */
+export function answerInstruments(request: IncomingMessage, response: ServerResponse): boolean {
+  const path = (request.url ?? '').split('?')[0]!;
+  const { method = 'GET', headers } = request;
+  const sends = method === 'POST' && path === LINES;
+  const hears = method === 'GET' && path === LIVE;
+  if (!sends && !hears) return false;
+  // An instrument is no page: it says who it is by its secret, and comes from nowhere.
+  const asked = { method: 'GET', path, host: headers.host ?? '', origin: null, site: null };
+  if (refusedAs(asked, process.env) || (sends && headers.origin !== undefined)) {
+    tell(response, 403, refused('This came from another site and was refused.'));
+    return true;
+  }
+  void (sends ? lines(request, response) : live(request, response)).catch((error: unknown) => {
+    if (response.headersSent) response.destroy();
+    else tell(response, 500, refused(messageFor(error)));
+  });
+  return true;
+}
