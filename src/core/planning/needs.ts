@@ -1,22 +1,9 @@
+import { quantityOf } from '@/core/quantity';
 import type { Basis, Estimate, Scores, SkillName } from '@/core/scoring';
-import { DEGREE } from '@/core/units';
 
 /** Skills that a plan can work on. */
 export const TRAINED = ['face', 'path', 'strike', 'pace', 'start'] as const satisfies SkillName[];
 export type Trained = (typeof TRAINED)[number];
-
-/**
- * Eight-in-ten windows that are good enough to leave alone for now. Start: what the hole takes at 8 ft, level, 45 cm past
- * (±0.954°). Face: the same through its share of the start. Path: it moves the start by a quarter of that. Strike: 10 mm
- * off the middle loses two per cent of the distance, so this loses about one. Pace: a tenth of the length, as for long putts.
- */
-export const GOOD: Record<Trained, number> = {
-  start: 0.954 * DEGREE,
-  face: 1.04 * DEGREE,
-  path: 3 * DEGREE,
-  strike: 0.007,
-  pace: 0.1,
-};
 
 /** How much a player needs a skill. */
 export interface Need {
@@ -35,7 +22,12 @@ const SPOKEN = 10;
 export function needsOf(scores: Scores, basis: Basis): Need[] {
   return TRAINED.map((skill): Need => {
     const { window } = scores[skill];
-    return { skill, window, ratio: window.middle / GOOD[skill], known: basis[skill] >= SPOKEN };
+    return {
+      skill,
+      window,
+      ratio: window.middle / quantityOf(skill).good.window,
+      known: basis[skill] >= SPOKEN,
+    };
   }).sort((a, b) => b.ratio - a.ratio);
 }
 

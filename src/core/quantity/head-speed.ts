@@ -16,6 +16,7 @@ export const headSpeed: Quantity = {
   digits: { amount: 2, bias: 2 },
   says: 'swing within',
   ends: () => ({ left: 'slower', right: 'faster' }),
+  against: 'than the putt asks for',
   middle: (putt) => aimFor(putt).startSpeed / ROLLING_PER_HEAD,
   good: {
     window: 0.07,

@@ -10,3 +10,4 @@ export {
   type MeasuredValues,
 } from './measured';
 export { lineSchema, readLine, type Line, type ReadLine } from './line';
+export { showAmount, showInterval, showValue } from './words';

@@ -11,6 +11,7 @@ export const loft: Quantity = {
   digits: { amount: 1, bias: 1 },
   says: 'are lofted within',
   ends: () => ({ left: 'less', right: 'more' }),
+  against: 'than 3°',
   middle: () => 3 * DEGREE,
   good: { window: 1.5 * DEGREE, source: 'a working figure: no measurement stands behind it' },
   nothing: 0.1 * DEGREE,

@@ -48,6 +48,8 @@ export interface Quantity {
   mirrored?: true;
   /** What is intended on a putt; nought where it is left out. */
   middle?(putt: Putt): number;
+  /** What a bias is told against, after the word of its end: "steeper than 2°". */
+  against?: string;
   /** An eight-in-ten window that is good enough to leave alone, and where that comes from. */
   good: { window: number; source: string };
   /** Under this a bias is not worth a word. */

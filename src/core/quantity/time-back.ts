@@ -9,6 +9,7 @@ export const timeBack: Quantity = {
   digits: { amount: 2, bias: 2 },
   says: 'take within',
   ends: () => ({ left: 'shorter', right: 'longer' }),
+  against: 'than 0.65 s',
   middle: () => 0.65,
   good: { window: 0.06, source: 'a working figure: no measurement stands behind it' },
   nothing: 0.005,

@@ -9,6 +9,7 @@ export const timeThrough: Quantity = {
   digits: { amount: 2, bias: 2 },
   says: 'take within',
   ends: () => ({ left: 'shorter', right: 'longer' }),
+  against: 'than 0.32 s',
   middle: () => 0.32,
   good: { window: 0.03, source: 'a working figure: no measurement stands behind it' },
   nothing: 0.005,

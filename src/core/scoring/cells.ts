@@ -112,8 +112,14 @@ function readingsOf({ elements, paceOf }: Ground, { outcomes, points = {} }: Put
   });
 }
 
+/** How an instrument that reads a quantity is named among those of some findings. */
+const mountKey = (instrument: string, quantity: string): string =>
+  JSON.stringify([instrument, quantity]);
+export const fromMountKey = (key: string): [instrument: string, quantity: string] =>
+  JSON.parse(key) as [string, string];
+
 /** What is not known of how an instrument stands: shared by all its set-ups, and of each by itself. */
-const LASTING = 0.9;
+export const LASTING = 0.9;
 const ANEW = Math.sqrt(1 - LASTING ** 2);
 
 /** What instruments read, in the units of the latents, against what the putt asks for. */
@@ -312,7 +318,7 @@ export function findingsOf(runs: readonly LoggedRun[], any = false): Findings {
         elements,
         putt: there.putt,
         mountOf: (instrument, quantity) => {
-          const lasting = `${instrument} ${quantity}`;
+          const lasting = mountKey(instrument, quantity);
           if (!mounts.includes(lasting)) mounts.push(lasting);
           const key = `${stand ?? `run ${run}`} ${lasting}`;
           const index = standAt.get(key) ?? stands.length;

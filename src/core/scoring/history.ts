@@ -20,6 +20,7 @@ import {
   type Belief,
 } from './gaussian';
 import { DEFAULT_FACE_SHARE } from './latents';
+import { instrumentsOf, type InstrumentOff } from './instruments';
 import { observe } from './posterior';
 import { scoresOf, type Scores } from './skills';
 import { shifted } from './terms';
@@ -45,6 +46,8 @@ export interface SessionScore {
   smoothed: Scores;
   /** What the scores are read from. */
   belief: { alone: Belief; carried: Belief; smoothed: Belief };
+  /** How far off each instrument reads, as it is known then. */
+  instruments: InstrumentOff[];
   /** What its putts say, for comparing it with others. */
   findings: Findings;
 }
@@ -160,6 +163,7 @@ export function scoreHistory(
       carried: scoresOf(after, faceShare, all),
       smoothed: scoresOf(back[t]!, faceShare, all),
       belief: { alone, carried: after, smoothed: back[t]! },
+      instruments: instrumentsOf(step.after, findings),
       findings,
     };
   });

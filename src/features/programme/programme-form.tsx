@@ -11,7 +11,7 @@ import { ChoiceField, PickField } from '@/ui/controlled';
 import { TextField } from '@/ui/field';
 import type { PickOption } from '@/ui/pick';
 import { showErrors } from '../shared/show-errors';
-import { RULED, SKILL_NAMES } from '../students/skill-words';
+import { RULED, nameOf } from '../students/skill-words';
 import { keepProgramme } from './date-actions';
 import {
   AIM_UNITS,
@@ -71,7 +71,7 @@ export function ProgrammeForm({
           control={control}
           name="skill"
           label="Eight putts in ten within"
-          options={RULED.map((value) => ({ value, label: SKILL_NAMES[value] }))}
+          options={RULED.map((value) => ({ value, label: nameOf(value) }))}
           onChosen={(next) => setValue('window', AIM_UNITS[next as Trained].usual)}
         />
         <div className="grid max-w-lg gap-x-6 gap-y-4 sm:grid-cols-2">

@@ -3,7 +3,7 @@ import { dayIn, dayWords, mondayOf, type Day } from '@/core/planning';
 import type { SkillPoints } from '@/core/scoring';
 import { windowsOf } from '@/core/scoring';
 import type { Programme, Student } from '@/data';
-import { SKILL_NAMES, SKILL_SAYS, showAmount } from '../students/skill-words';
+import { nameOf, saysOf, showAmount } from '../students/skill-words';
 import { DateLine } from './agenda';
 
 const percent = (share: number): string => {
@@ -79,7 +79,7 @@ export function ProgrammeChanges({ programme, zone }: { programme: Programme; zo
 
 /** The aim in words: "Eight in ten start within ±0.8° by Tue 3 Apr". */
 export const aimSaid = ({ aim }: Pick<Programme, 'aim'>): string =>
-  `Eight in ten ${SKILL_SAYS[aim.skill]} ±${showAmount(aim.skill, aim.window)} by ${dayWords(aim.by)}`;
+  `Eight in ten ${saysOf(aim.skill)} ±${showAmount(aim.skill, aim.window)} by ${dayWords(aim.by)}`;
 
 /** A programme in a line, for lists. */
 export function ProgrammeLine({
@@ -104,7 +104,7 @@ export function ProgrammeLine({
         >
           {student.name}
         </Link>
-        : {SKILL_NAMES[programme.aim.skill].toLowerCase()} ±
+        : {nameOf(programme.aim.skill).toLowerCase()} ±
         {showAmount(programme.aim.skill, programme.aim.window)} by {dayWords(programme.aim.by)}
       </p>
       <p className="text-[15px] text-ink2">

@@ -7,8 +7,8 @@ import { keptHistory } from './scores';
 export type ScoreTold = Omit<SessionScore, 'belief' | 'findings'>;
 
 export const told = (scores: readonly SessionScore[]): ScoreTold[] =>
-  scores.map(({ id, at, basis, alone, carried, smoothed }) => ({
-    ...{ id, at, basis, alone, carried, smoothed },
+  scores.map(({ id, at, basis, alone, carried, smoothed, instruments }) => ({
+    ...{ id, at, basis, alone, carried, smoothed, instruments },
   }));
 
 /** A student's sessions, newest first, and their scores in order of time. */

@@ -37,23 +37,22 @@ function withThemself(
   skill: Ruled,
   faceShare: number,
 ): Comparison[] {
-  const speaking = scores.filter(({ basis }) => basis[skill] > 0);
+  const speaking = scores.filter(({ basis }) => (basis[skill] ?? 0) > 0);
   const [first, last] = [speaking[0], speaking.at(-1)];
   const layout = sessions.find(({ id }) => id === last?.id)?.runs[0]?.layout;
   if (!first || !last || !layout) return [];
   const shared = { hand: student.hand, layout, href: `/students/${student.id}?skill=${skill}` };
   const of = (name: string, kind: (run: Run) => boolean): ComparedRow[] => {
     const { belief, basis } = beliefOfRuns(loggedRuns(sessions, kind), faceShare);
-    if (basis[skill] < ENOUGH) return [];
+    const putts = basis[skill] ?? 0;
+    if (putts < ENOUGH) return [];
     const score = scoreOf(pointsOf(belief, skill, faceShare));
-    return [{ ...shared, name, score, putts: basis[skill] }];
+    return [{ ...shared, name, score, putts }];
   };
-  const at = ({ at: date, smoothed }: SessionScore, putts: number): ComparedRow => ({
-    ...shared,
-    name: format(date, 'd MMMM'),
-    score: smoothed[skill],
-    putts,
-  });
+  const at = ({ at: date, smoothed }: SessionScore, putts = 0): ComparedRow[] => {
+    const score = smoothed[skill];
+    return score ? [{ ...shared, name: format(date, 'd MMMM'), score, putts }] : [];
+  };
   const drills = new Map(
     sessions.flatMap(({ runs }) => runs.map(({ drillId, drillName }) => [drillId, drillName])),
   );
@@ -61,7 +60,9 @@ function withThemself(
     {
       title: 'Then and now',
       rows:
-        first === last ? [] : [at(first, first.basis[skill]), at(last, basisOfAll(scores)[skill])],
+        first === last
+          ? []
+          : [...at(first, first.basis[skill]), ...at(last, basisOfAll(scores)[skill])],
     },
     {
       title: 'Cold and warm',
@@ -86,15 +87,16 @@ function sideBySide(
 ): ComparedRow[] {
   return known
     .flatMap(({ student, own, scores }): ComparedRow[] => {
-      const last = scores.findLast(({ basis }) => basis[skill] > 0);
+      const last = scores.findLast(({ basis }) => (basis[skill] ?? 0) > 0);
       const layout = own.find(({ id }) => id === last?.id)?.runs[0]?.layout;
-      if (!last || !layout) return [];
+      const score = last?.smoothed[skill];
+      if (!layout || !score) return [];
       return [
         {
           name: student.name,
           href: `/students/${student.id}?skill=${skill}`,
-          score: last.smoothed[skill],
-          putts: basisOfAll(scores)[skill],
+          score,
+          putts: basisOfAll(scores)[skill] ?? 0,
           hand: student.hand,
           layout,
         },

@@ -5,9 +5,9 @@ import type { ScoreTold } from '../reckoning/history';
 import { basisOfAll } from './reading';
 import { SkillRuler } from './skill-ruler';
 import type { Changes } from './read-student';
-import { RULED } from './skill-words';
+import { ruledOf } from './skill-words';
 
-/** The five rulers below each other. */
+/** The rulers below each other: the five, and those of what instruments have read. */
 export function Glance({
   student,
   scores,
@@ -27,18 +27,22 @@ export function Glance({
   const basis = basisOfAll(scores);
   return (
     <div className="divide-y divide-hair">
-      {RULED.map((skill) => (
-        <SkillRuler
-          key={skill}
-          skill={skill}
-          score={last.carried[skill]}
-          putts={basis[skill]}
-          change={changes[skill]?.change ?? null}
-          hand={student.hand}
-          layout={layout}
-          units={units}
-        />
-      ))}
+      {ruledOf(basis).flatMap((skill) => {
+        const score = last.carried[skill];
+        if (!score) return [];
+        return [
+          <SkillRuler
+            key={skill}
+            skill={skill}
+            score={score}
+            putts={basis[skill] ?? 0}
+            change={changes[skill]?.change ?? null}
+            hand={student.hand}
+            layout={layout}
+            units={units}
+          />,
+        ];
+      })}
     </div>
   );
 }

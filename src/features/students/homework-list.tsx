@@ -4,7 +4,7 @@ import { daysDone } from '../home/server';
 import { WeekMarks } from '../home/week-marks';
 import { EndWork } from './end-work';
 import type { Effect } from './homework-effects';
-import { SKILL_NAMES, changeWords } from './skill-words';
+import { nameOf, changeWords } from './skill-words';
 
 /** What a student was given to do at home: how much of it was done, and what has changed since. */
 export async function HomeworkList({
@@ -69,7 +69,7 @@ export async function HomeworkList({
 
 /** What has changed of a skill since a day; beside the homework, not because of it. */
 function effectWords({ skill, change }: Effect): string {
-  const name = SKILL_NAMES[skill];
+  const name = nameOf(skill);
   if (!change) return `${name}: nothing to compare with yet.`;
   return `${name} since then: ${changeWords(change)}.`;
 }

@@ -1,6 +1,7 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
 import { makeWindow } from '@/core/green';
+import { quantityOf, shownUnit } from '@/core/quantity';
 import { judge, type Layout, type Spot } from '@/core/layout';
 import { showLength, toDegrees, type UnitPreferences } from '@/core/units';
 import { counted, type Session, type Student } from '@/data';
@@ -8,17 +9,9 @@ import type { ScoreTold } from '../reckoning/history';
 import { FacePicture } from '../session/face-picture';
 import { FinishPicture } from '../session/finish-picture';
 import { TrendChart } from '@/ui/trend-chart';
-import { RULED, SKILL_NAMES, SKILL_SAYS, type Ruled } from './skill-words';
+import { basisOfAll } from './reading';
+import { nameOf, ruledOf, saysOf, type Ruled } from './skill-words';
 import { SkillTable } from './skill-table';
-
-/** What a skill's numbers are multiplied by for the chart, and its unit. */
-const CHARTED: Record<Ruled, { times: (value: number) => number; unit: string }> = {
-  start: { times: toDegrees, unit: '°' },
-  face: { times: toDegrees, unit: '°' },
-  path: { times: toDegrees, unit: '°' },
-  strike: { times: (metres) => metres * 1000, unit: ' mm' },
-  pace: { times: (share) => share * 100, unit: ' %' },
-};
 
 /** One skill: its trend over the sessions, where putts were met or came to rest, and what every number rests on. */
 export function InDepth({
@@ -36,14 +29,22 @@ export function InDepth({
   layout: Layout;
   units: UnitPreferences;
 }) {
-  const shown = scores.filter(({ basis }) => basis[skill] > 0);
-  const { times, unit } = CHARTED[skill];
+  const shown = scores.flatMap(({ smoothed, carried, alone, ...score }) => {
+    const own = [smoothed[skill], carried[skill], alone[skill]];
+    const putts = score.basis[skill] ?? 0;
+    const [together, until, apart] = own;
+    return putts > 0 && together && until && apart
+      ? [{ ...score, putts, smoothed: together, carried: until, alone: apart }]
+      : [];
+  });
+  const { si, symbol: unit } = shownUnit(quantityOf(skill).dimension);
+  const times = (value: number) => value / si;
   const hole = makeWindow(layout.putt).right;
   const distance = showLength(layout.putt.distance, 'putt', units);
   return (
     <section aria-label="In depth" className="border-b-[length:var(--stroke)] border-ink py-5">
       <nav aria-label="Skill" className="flex flex-wrap gap-x-5 gap-y-1 px-4 text-[17px] md:px-7">
-        {RULED.map((one) => (
+        {ruledOf(basisOfAll(scores)).map((one) => (
           <Link
             key={one}
             href={`/students/${student.id}?skill=${one}`}
@@ -55,7 +56,7 @@ export function InDepth({
                 : 'underline decoration-1 underline-offset-4'
             }
           >
-            {SKILL_NAMES[one]}
+            {nameOf(one)}
           </Link>
         ))}
       </nav>
@@ -67,8 +68,8 @@ export function InDepth({
             <div className="flex flex-col">
               <h2 className="mb-1 flex flex-wrap justify-between gap-x-4 cap">
                 <span>
-                  {SKILL_NAMES[skill]}: eight in ten {SKILL_SAYS[skill]} it, by session, later ones
-                  taken into account; the band holds it with 80 %
+                  {nameOf(skill)}: eight in ten {saysOf(skill)} it, by session, later ones taken
+                  into account; the band holds it with 80 %
                 </span>
                 {skill === 'start' && (
                   <span className="text-hole">– – as wide as the hole at {distance}</span>
@@ -82,12 +83,12 @@ export function InDepth({
                     {...(skill === 'start' && {
                       level: { value: toDegrees(hole), label: `the hole at ${distance}` },
                     })}
-                    points={shown.map(({ at, basis, smoothed }) => ({
+                    points={shown.map(({ at, putts, smoothed }) => ({
                       at,
-                      low: times(smoothed[skill].window.low),
-                      middle: times(smoothed[skill].window.middle),
-                      high: times(smoothed[skill].window.high),
-                      note: `${basis[skill]} putts that day`,
+                      low: times(smoothed.window.low),
+                      middle: times(smoothed.window.middle),
+                      high: times(smoothed.window.high),
+                      note: `${putts} putts that day`,
                     }))}
                   />
                 </div>
@@ -101,15 +102,15 @@ export function InDepth({
               <SkillTable
                 skill={skill}
                 hand={student.hand}
-                rows={shown.toReversed().flatMap(({ id, at, basis, alone, carried }) => {
+                rows={shown.toReversed().flatMap(({ id, at, putts, alone, carried }) => {
                   const name = format(at, 'd MMM yyyy, HH:mm');
                   return [
-                    { name: `${name}, carried`, href: null, score: carried[skill] },
+                    { name: `${name}, carried`, href: null, score: carried },
                     {
                       name: `${name}, alone`,
                       href: `/sessions/${id}/review`,
-                      putts: basis[skill],
-                      score: alone[skill],
+                      putts,
+                      score: alone,
                     },
                   ];
                 })}

@@ -1,11 +1,22 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
 import { gateNowOf, type GateNow } from '@/core/layout';
-import { gateOfWindow, scoreWords, type Feel, type NextGate, type ToSettle } from '@/core/scoring';
+import { relationWords } from '@/core/coaching';
+import {
+  gateOfWindow,
+  instrumentWords,
+  scoreWords,
+  type Feel,
+  type NextGate,
+  type ToSettle,
+} from '@/core/scoring';
 import { roughLength, settable, showDegrees, showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import type { Known } from './read-student';
 import { changeWords } from './skill-words';
+
+/** Relations told at once. */
+const MOST_RELATIONS = 3;
 
 /** Success rates to choose from. */
 const RATES = [0.5, 0.6, 0.7, 0.8, 0.9] as const;
@@ -26,7 +37,9 @@ export function InWords({
   rate: number;
 }) {
   const { scores, layout, changes, settle: more, cold, feel, next } = known;
-  const { start } = scores.at(-1)!.carried;
+  const last = scores.at(-1)!;
+  const { start } = last.carried;
+  const instruments = last.instruments.flatMap((one) => instrumentWords(one) ?? []);
   const gate = gateNowOf(layout) ?? undefined;
   const across = (metres: number) => showLength(settable(metres, units, 'up'), 'across', units);
   const { low, high } = gateOfWindow(start.window, gate).gap;
@@ -64,6 +77,32 @@ export function InWords({
           </p>
         )}
       </div>
+      {known.relations.length > 0 && (
+        <div>
+          <h2 className="mb-1 cap">What goes with the misses</h2>
+          <ul className="grid gap-1.5">
+            {known.relations.slice(0, MOST_RELATIONS).map((relation) => {
+              const { sentence, basis } = relationWords(relation, student.hand);
+              return (
+                <li key={`${relation.done} ${relation.tracked}`}>
+                  {sentence}{' '}
+                  <span className="text-ink2">
+                    {basis}, {Math.floor(100 * relation.sure)} % sure that they go together.
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+        </div>
+      )}
+      {instruments.length > 0 && (
+        <div>
+          <h2 className="mb-1 cap">Instruments</h2>
+          {instruments.map((words) => (
+            <p key={words}>{words}</p>
+          ))}
+        </div>
+      )}
       {feel && (
         <div>
           <h2 className="mb-1 cap">Feel</h2>

@@ -1,6 +1,6 @@
 import { MANNERS } from '@/core/drill';
 import type { Student } from '@/data';
-import { SKILL_NAMES, biasOf, showAmount, showInterval } from './skill-words';
+import { nameOf, biasOf, showAmount, showInterval } from './skill-words';
 import type { StrokeTold } from './strokes';
 
 /** One-handed, blind or pushed putts: by themselves, beside the usual stroke; they never move its scores. */
@@ -25,7 +25,7 @@ export function OtherStrokes({ student, told }: { student: Student; told: Stroke
             <ul className="mt-1 grid gap-1 text-[16px]">
               {skills.map(({ skill, other, usual }) => (
                 <li key={skill}>
-                  {SKILL_NAMES[skill]} ±{showAmount(skill, other.window.middle)}{' '}
+                  {nameOf(skill)} ±{showAmount(skill, other.window.middle)}{' '}
                   <span className="text-ink2">
                     (80 % interval {showInterval(skill, other.window)}),{' '}
                     {biasOf(skill, other, student.hand).words}

@@ -1,5 +1,5 @@
 import 'server-only';
-import type { Finding } from '@/core/coaching';
+import { relationsOf, type Finding, type Relation } from '@/core/coaching';
 import { gateNowOf, type Layout } from '@/core/layout';
 import {
   changeBetween,
@@ -22,13 +22,13 @@ import {
   type Session,
 } from '@/data';
 import { studentHistory, told, type ScoreTold } from '../reckoning/history';
-import { coldAgainstWarm, pointsNow, readPlayer } from './reading';
-import { RULED, byTape, type Ruled } from './skill-words';
+import { basisOfAll, coldAgainstWarm, pointsNow, readPlayer } from './reading';
+import { byTape, ruledOf, type Ruled } from './skill-words';
 import { strokesOf, type StrokeTold } from './strokes';
 import { worthOf, type WorthTold } from './worth';
 
 /** How each skill has changed, and since when; null where fewer than two sessions speak of it. */
-export type Changes = Record<Ruled, { change: Change; since: Date } | null>;
+export type Changes = Partial<Record<Ruled, { change: Change; since: Date } | null>>;
 
 /** All that is reckoned of a student whose putts speak. */
 export interface Known {
@@ -37,6 +37,8 @@ export interface Known {
   /** Whose hole the start line is measured by. */
   layout: Layout;
   findings: Finding[];
+  /** What goes together from putt to putt, the surest first. */
+  relations: Relation[];
   changes: Changes;
   /** What more would settle whether the start line has changed; null where it is settled, or measuring would. */
   settle: ToSettle | null;
@@ -63,7 +65,7 @@ function changesOf(scores: SessionScore[], faceShare: number): Changes {
       since: ends.then[0]!.at,
     };
   };
-  return Object.fromEntries(RULED.map((skill) => [skill, of(skill)])) as Changes;
+  return Object.fromEntries(ruledOf(basisOfAll(scores)).map((skill) => [skill, of(skill)]));
 }
 
 /**
@@ -95,6 +97,7 @@ export async function readStudent(
       scores: told(scores),
       layout,
       findings: readPlayer(student, sessions, logged, scores, faceShare),
+      relations: relationsOf(logged, faceShare),
       changes,
       settle: start && !start.measure ? puttsToSettle(start) : null,
       cold: coldAgainstWarm(sessions, faceShare),

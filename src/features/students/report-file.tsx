@@ -3,7 +3,7 @@ import { showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import type { Known } from './read-student';
 import { basisOfAll } from './reading';
-import { RULED, SKILL_NAMES, SKILL_SAYS, biasOf, showAmount, showInterval } from './skill-words';
+import { nameOf, ruledOf, saysOf, biasOf, showAmount, showInterval } from './skill-words';
 
 /** What stands in a student's report as a file of its own: what is known, in words and numbers. */
 export function ReportFile({
@@ -44,13 +44,14 @@ export function ReportFile({
               </tr>
             </thead>
             <tbody>
-              {RULED.filter((skill) => basis[skill] > 0).map((skill) => {
+              {ruledOf(basis).map((skill) => {
                 const score = last.carried[skill];
+                if (!score || !basis[skill]) return null;
                 return (
                   <tr key={skill}>
-                    <td>{SKILL_NAMES[skill]}</td>
+                    <td>{nameOf(skill)}</td>
                     <td>
-                      {SKILL_SAYS[skill]} ±{showAmount(skill, score.window.middle)}
+                      {saysOf(skill)} ±{showAmount(skill, score.window.middle)}
                     </td>
                     <td>{showInterval(skill, score.window)}</td>
                     <td>{biasOf(skill, score, student.hand).words}</td>

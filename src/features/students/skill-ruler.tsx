@@ -2,11 +2,12 @@ import Link from 'next/link';
 import { makeWindow } from '@/core/green';
 import type { Layout } from '@/core/layout';
 import type { Hand } from '@/core/people';
+import { quantityOf } from '@/core/quantity';
 import type { Change, Score } from '@/core/scoring';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { Ruler } from '@/ui/ruler';
 import {
-  SKILL_NAMES,
+  nameOf,
   biasOf,
   changeWords,
   endsOf,
@@ -15,15 +16,6 @@ import {
   showInterval,
   type Ruled,
 } from './skill-words';
-
-/** What speaks of a skill, for one of whom nothing is known. */
-const SPEAKS: Record<Ruled, { words: string; drill: string }> = {
-  start: { words: 'a ball gate', drill: 'straight-gate' },
-  face: { words: 'a ball gate or a held finish', drill: 'held-finish' },
-  path: { words: 'a box of four tees', drill: 'box-gate' },
-  strike: { words: 'a putter gate or a mark on the face', drill: 'marked-face' },
-  pace: { words: 'a zone past the hole', drill: 'limit-line' },
-};
 
 /** One skill of a player on its ruler; where no putt speaks of it, what would. */
 export function SkillRuler({
@@ -34,7 +26,7 @@ export function SkillRuler({
   hand,
   layout,
   units,
-  name = SKILL_NAMES[skill],
+  name = nameOf(skill),
   href,
   reach,
 }: {
@@ -56,15 +48,17 @@ export function SkillRuler({
   reach?: number;
 }) {
   if (putts === 0) {
-    const { words, drill } = SPEAKS[skill];
+    const { words, drill } = quantityOf(skill).told;
     return (
       <section className="flex flex-wrap items-baseline gap-x-6 gap-y-1 bg-sheet px-5 py-4 md:px-7">
         <h2 className="w-[130px] text-[20px] leading-tight num text-ink2">{name}</h2>
         <p className="text-[16px] text-ink2">
-          No putt speaks of it yet: it takes {words}.{' '}
-          <Link href={`/drills/${drill}`} className="underline underline-offset-4">
-            Look at one
-          </Link>
+          No data yet: needs {words}.{' '}
+          {drill && (
+            <Link href={`/drills/${drill}`} className="underline underline-offset-4">
+              Look at one
+            </Link>
+          )}
         </p>
       </section>
     );

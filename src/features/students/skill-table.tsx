@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import type { Hand } from '@/core/people';
 import type { Estimate, Score } from '@/core/scoring';
-import { SKILL_NAMES, biasOf, showAmount, showInterval, type Ruled } from './skill-words';
+import { nameOf, biasOf, showAmount, showInterval, type Ruled } from './skill-words';
 
 /** Scores of one skill below each other, every number with the interval that holds it eight times in ten. */
 export function SkillTable({
@@ -29,12 +29,12 @@ export function SkillTable({
     <div
       className="overflow-x-auto"
       role="group"
-      aria-label={`${SKILL_NAMES[skill]} in numbers`}
+      aria-label={`${nameOf(skill)} in numbers`}
       tabIndex={0}
     >
       <table className="w-full max-w-4xl min-w-[600px] text-[15px]">
         <caption className="pb-1 text-left cap">
-          {SKILL_NAMES[skill]}; after each number the interval that holds it with 80 %
+          {nameOf(skill)}; after each number the interval that holds it with 80 %
         </caption>
         <thead>
           <tr className="border-b text-left cap">

@@ -1,101 +1,50 @@
-import { headEnd, type Hand } from '@/core/people';
-import {
-  SETTLED,
-  type Change,
-  type Estimate,
-  type Score,
-  type Settable,
-  type SkillName,
-} from '@/core/scoring';
-import { settable, settableAlong, showDegrees, type UnitPreferences } from '@/core/units';
+import type { Hand } from '@/core/people';
+import { quantities, quantityOf, showAmount, showInterval } from '@/core/quantity';
+import { SETTLED, type Change, type Estimate, type Score, type Settable } from '@/core/scoring';
+import { settable, settableAlong, type UnitPreferences } from '@/core/units';
 
-/** The skills of the five rulers, in the order in which a putt is made of them. */
+export { showAmount, showInterval };
+
+/** A quantity that has a ruler, by its name. */
+export type Ruled = string;
+
+/** The rulers that every student has, in the order in which a putt is made of what they show. */
 export const RULED = ['start', 'face', 'path', 'strike', 'pace'] as const;
-export type Ruled = (typeof RULED)[number];
 
-export const SKILL_NAMES: Record<Ruled, string> = {
-  start: 'Start line',
-  face: 'Face',
-  path: 'Path',
-  strike: 'Strike',
-  pace: 'Pace',
-};
+/** All rulers of a player: those that everyone has, and those of which putts have spoken. */
+export const ruledOf = (basis: Partial<Record<string, number>>): Ruled[] =>
+  quantities()
+    .filter(({ id, ruled }) => ruled || (basis[id] ?? 0) > 0)
+    .map(({ id }) => id);
+
+export const nameOf = (skill: Ruled): string => quantityOf(skill).name;
 
 /** What it is that lies in the window: "eight in ten …". */
-export const SKILL_SAYS: Record<Ruled, string> = {
-  start: 'start within',
-  face: 'have the face within',
-  path: 'are swung within',
-  strike: 'are struck within',
-  pace: 'roll within',
-};
+export const saysOf = (skill: Ruled): string => quantityOf(skill).says;
 
 /** The words at the left and the right end of a skill's ruler, in a player's hand; pace runs from short to long. */
-export function endsOf(skill: Ruled, hand: Hand): { left: string; right: string } {
-  const right = hand === 'right';
-  switch (skill) {
-    case 'start':
-      return right ? { left: 'pull', right: 'push' } : { left: 'push', right: 'pull' };
-    case 'face':
-      return right ? { left: 'closed', right: 'open' } : { left: 'open', right: 'closed' };
-    case 'path':
-      return right
-        ? { left: 'out-to-in', right: 'in-to-out' }
-        : { left: 'in-to-out', right: 'out-to-in' };
-    case 'strike':
-      return { left: headEnd('left', hand), right: headEnd('right', hand) };
-    case 'pace':
-      return { left: 'short', right: 'long' };
-  }
-}
+export const endsOf = (skill: Ruled, hand: Hand): { left: string; right: string } =>
+  quantityOf(skill).ends(hand);
 
 /**
  * A bias as its ruler has it. A head whose middle was right of the ball met it on the left of its face, and the ruler of
  * strike shows the face.
  */
 export const ruledBias = (skill: Ruled, { low, middle, high }: Estimate): Estimate =>
-  skill === 'strike' ? { low: -high, middle: -middle, high: -low } : { low, middle, high };
-
-/** An amount in the skill's unit, without its sign: "0.81°", "6.2 mm", "9 %". */
-export function showAmount(skill: SkillName, amount: number, digits?: number): string {
-  const size = Math.abs(amount);
-  switch (skill) {
-    case 'strike':
-    case 'height':
-      return `${(size * 1000).toFixed(digits ?? 1)} mm`;
-    case 'pace':
-      return `${(size * 100).toFixed(digits ?? 0)} %`;
-    default:
-      return showDegrees(size, digits ?? 2);
-  }
-}
-
-/** An interval in the skill's unit, told once where a number and its unit are apart: "6.2 to 9.3 mm". */
-export function showInterval(skill: SkillName, { low, high }: Estimate): string {
-  const near = showAmount(skill, low);
-  return `${near.includes(' ') ? near.split(' ')[0] : near} to ${showAmount(skill, high)}`;
-}
-
-/** Under this a bias is not worth a word. */
-const NOTHING: Record<Ruled, number> = {
-  start: 0.0009,
-  face: 0.0009,
-  path: 0.0035,
-  strike: 0.0005,
-  pace: 0.01,
-};
+  quantityOf(skill).mirrored ? { low: -high, middle: -middle, high: -low } : { low, middle, high };
 
 /** A bias in words: "0.4° push", "2.1 mm toe", "no bias". */
 export function skillBias(skill: Ruled, bias: number, hand: Hand): string {
-  if (Math.abs(bias) < NOTHING[skill]) return 'no bias';
+  const { nothing, digits } = quantityOf(skill);
+  if (Math.abs(bias) < nothing) return 'no bias';
   const ends = endsOf(skill, hand);
-  return `${showAmount(skill, bias, skill === 'pace' ? 0 : 1)} ${bias < 0 ? ends.left : ends.right}`;
+  return `${showAmount(skill, bias, digits.bias)} ${bias < 0 ? ends.left : ends.right}`;
 }
 
 /** The interval of a bias in words: "0.1° to 0.5° push", or across the middle "0.1° pull to 0.4° push". */
 export function skillBiasInterval(skill: Ruled, { low, high }: Estimate, hand: Hand): string {
   const [near, far] = Math.abs(low) < Math.abs(high) ? [low, high] : [high, low];
-  const digits = skill === 'pace' ? 0 : 1;
+  const digits = quantityOf(skill).digits.bias;
   if (near * far > 0) {
     return `${showAmount(skill, near, digits)} to ${skillBias(skill, far, hand)}`;
   }
@@ -110,8 +59,10 @@ export function biasOf(
 ): { words: string; interval: string } {
   const ruled = ruledBias(skill, bias);
   if (side !== 'unknown') {
+    const { against, nothing } = quantityOf(skill);
+    const words = skillBias(skill, ruled.middle, hand);
     return {
-      words: skillBias(skill, ruled.middle, hand),
+      words: against && Math.abs(ruled.middle) >= nothing ? `${words} ${against}` : words,
       interval: skillBiasInterval(skill, ruled, hand),
     };
   }

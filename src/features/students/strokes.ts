@@ -3,17 +3,17 @@ import { isUsual, type Manner } from '@/core/drill';
 import { beliefOfRuns, pointsOf, scoreOf, type Score } from '@/core/scoring';
 import type { Session } from '@/data';
 import { loggedRuns } from './reading';
-import type { Ruled } from './skill-words';
+import type { SkillName } from '@/core/scoring';
 
 /** Fewer putts than this of a kind are not told of. */
 const ENOUGH = 8;
-const TOLD: Ruled[] = ['start', 'strike', 'pace'];
+const TOLD: SkillName[] = ['start', 'strike', 'pace'];
 
 /** An unusual stroke, by what it comes to. */
 export interface StrokeTold {
   manner: Manner;
   putts: number;
-  skills: { skill: Ruled; other: Score; usual: Score | null }[];
+  skills: { skill: SkillName; other: Score; usual: Score | null }[];
 }
 
 /** What each unusual stroke comes to by itself, against the same skill struck as usual. */

@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { z } from 'zod';
+import { isQuantity } from '@/core/quantity';
 import { counted, getStudent, listCoaches, listShares } from '@/data';
 import { History } from '@/features/academy/history';
 import { ROLE_WORDS } from '@/features/academy/role-words';
@@ -17,7 +18,6 @@ import { InWords } from '@/features/students/in-words';
 import { OtherStrokes } from '@/features/students/other-strokes';
 import { LastSessions } from '@/features/students/last-sessions';
 import { Findings } from '@/features/students/findings';
-import { RULED } from '@/features/students/skill-words';
 import { Rights } from '@/features/students/rights';
 import { WorthPart } from '@/features/students/worth-part';
 import { Button } from '@/ui/button';
@@ -26,7 +26,7 @@ import { showLength } from '@/core/units';
 export const metadata: Metadata = { title: 'Student' };
 
 const query = z.object({
-  skill: z.enum(RULED).catch('start'),
+  skill: z.string().refine(isQuantity).catch('start'),
   /** Share of putts that the next gate should let through. */
   rate: z.coerce.number().min(0.5).max(0.9).catch(0.7),
 });

@@ -1,17 +1,18 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { z } from 'zod';
+import { isQuantity } from '@/core/quantity';
 import { listStudents } from '@/data';
 import { Empty, PlaceHead } from '@/features/shared/place';
 import { reckon } from '@/features/reckoning/pool';
 import { coachContext } from '@/features/shared/server';
 import { Compared } from '@/features/students/compared';
-import { RULED, SKILL_NAMES } from '@/features/students/skill-words';
+import { RULED, nameOf } from '@/features/students/skill-words';
 
 export const metadata: Metadata = { title: 'Compare' };
 
 const query = z.object({
-  skill: z.enum(RULED).catch('start'),
+  skill: z.string().refine(isQuantity).catch('start'),
   /** One student compared with themself; else all students side by side. */
   student: z.uuid().optional().catch(undefined),
 });
@@ -26,7 +27,7 @@ export default async function ComparePage({ searchParams }: PageProps<'/students
     <>
       <PlaceHead
         title={one ? `${one.name}, compared` : 'Side by side'}
-        sub={`${SKILL_NAMES[skill]}, all on one scale${one ? '' : ', the smallest window first'}`}
+        sub={`${nameOf(skill)}, all on one scale${one ? '' : ', the smallest window first'}`}
       />
       <nav
         aria-label="Skill"
@@ -43,7 +44,7 @@ export default async function ComparePage({ searchParams }: PageProps<'/students
                 : 'underline decoration-1 underline-offset-4'
             }
           >
-            {SKILL_NAMES[name]}
+            {nameOf(name)}
           </Link>
         ))}
       </nav>

@@ -1,0 +1,49 @@
+import { quantityOf, showAmount } from '@/core/quantity';
+import { LASTING, fromMountKey, type Findings } from './cells';
+import type { Belief } from './gaussian';
+import { dimension } from './latents';
+import { INTERVAL_SHARE, type Estimate } from './skills';
+
+/** How far off an instrument reads a quantity, against what gates and the hole say of the same putts. */
+export interface InstrumentOff {
+  by: string;
+  quantity: string;
+  /** SI, right and long positive. */
+  off: Estimate;
+}
+
+/** Standard normal at the ends of an interval. */
+const TAIL_AT = 1.2815515655446004;
+/** Less than this share of what is thought possible of an instrument is not worth a word. */
+const WORTH = 0.3;
+
+/** What a belief says of the instruments of some findings. */
+export function instrumentsOf({ mean, covariance }: Belief, { mounts }: Findings): InstrumentOff[] {
+  return mounts.map((key, i) => {
+    const [by, quantity] = fromMountKey(key);
+    const at = dimension() + i;
+    const scale = LASTING * quantityOf(quantity).instrument.mount;
+    const [middle, deviation] = [scale * mean[at]!, scale * Math.sqrt(covariance.get(at, at))];
+    const off = {
+      low: middle - TAIL_AT * deviation,
+      middle,
+      high: middle + TAIL_AT * deviation,
+    };
+    return { by, quantity, off };
+  });
+}
+
+/**
+ * That an instrument does not stand as it should, in words; null where nothing says so.
+ *
+ * @example instrumentWords(off) // "Rail sensor reads 0.4° right of what the gates say …"
+ */
+export function instrumentWords({ by, quantity, off }: InstrumentOff): string | null {
+  const { name, dimension: kind, instrument } = quantityOf(quantity);
+  if (off.low * off.high <= 0 || Math.abs(off.middle) < WORTH * instrument.mount) return null;
+  const angle = kind === 'angle' || kind === 'length';
+  const side = off.middle > 0 ? (angle ? 'right' : 'more') : angle ? 'left' : 'less';
+  const than = angle ? 'of' : 'than';
+  const [near, far] = [off.low, off.high].map(Math.abs).sort((a, b) => a - b) as [number, number];
+  return `${by} reads ${showAmount(quantity, off.middle, 1)} ${side} ${than} what the gates say (${name.toLowerCase()}; ${INTERVAL_SHARE * 100} % interval ${showAmount(quantity, near, 1)} to ${showAmount(quantity, far, 1)}): check how it stands.`;
+}
