@@ -231,10 +231,14 @@ export const SHOWN = { abandonedAt: null };
 export async function listSessions(
   database: Database,
   principal: Principal,
-  { studentId, limit }: { studentId?: string; limit?: number } = {},
+  { studentId, open, limit }: { studentId?: string; open?: true; limit?: number } = {},
 ): Promise<Session[]> {
   const rows = await database.models.session.findAll({
-    where: scoped(principal, 'session', { ...SHOWN, ...(studentId && { studentId }) }),
+    where: scoped(principal, 'session', {
+      ...SHOWN,
+      ...(studentId && { studentId }),
+      ...(open && { finishedAt: null }),
+    }),
     order: [['startedAt', 'DESC']],
     limit,
   });

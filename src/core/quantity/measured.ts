@@ -8,7 +8,7 @@ export const measuredValueSchema = z.object({
   /** Of this reading, one standard deviation, where the instrument says it. */
   error: z.number().positive().optional(),
   /** The instrument, or the file, that it is from. */
-  by: z.string().min(1).max(60),
+  by: z.string().min(1).max(80),
 });
 export type MeasuredValue = z.infer<typeof measuredValueSchema>;
 

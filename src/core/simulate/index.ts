@@ -11,3 +11,4 @@ export {
 } from './player';
 export { simulateRun, type PlacedPutt } from './run';
 export { chance, type Chance } from './random';
+export { STAND_INS, standInLine, standInStroke, type StandIn } from './stand-in';

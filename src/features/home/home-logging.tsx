@@ -10,6 +10,7 @@ export function HomeLogging({ token, ...props }: LoggingProps & { token: string 
   const ways = useMemo(
     (): Ways => ({
       sendTo: (runId) => `/home/${token}/runs/${runId}`,
+      live: null,
       finish: finishAtHome.bind(null, token),
       reopen: reopenAtHome.bind(null, token),
       move: moveAtHome.bind(null, token),

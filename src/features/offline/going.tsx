@@ -68,6 +68,7 @@ export function Going({
       trying(() => changeBegun(id, change));
     return {
       sendTo: pathsOf(home).putts,
+      live: null,
       finish: async () => {
         const at = STAMPS.now();
         const ended = await trying(async () => {

@@ -1,6 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
+import { Beside } from '../instruments/beside';
 import { nextInPlan } from '../programme/actions';
 import { OpenOnPhone } from '../sign-in/open-on-phone';
 import { built, finish, move, reopen, rotate, swap } from './actions';
@@ -8,6 +9,7 @@ import { WaysProvider, type Ways } from './ways';
 
 const COACH: Ways = {
   sendTo: (runId) => `/api/runs/${runId}/putts`,
+  live: '/api/live',
   finish,
   reopen,
   move,
@@ -16,7 +18,12 @@ const COACH: Ways = {
   next: nextInPlan,
   built,
   head: <OpenOnPhone stands="in a head" />,
-  more: <OpenOnPhone stands="in a menu" />,
+  more: (
+    <>
+      <OpenOnPhone stands="in a menu" />
+      <Beside />
+    </>
+  ),
   player: (studentId) => `/students/${studentId}`,
   review: (sessionId) => `/sessions/${sessionId}/review`,
   start: '/',

@@ -20,6 +20,7 @@ import { FinishPicture } from './finish-picture';
 import { actionOf } from './keymap';
 import { keysOf } from './keys';
 import { useKeyMap } from './use-keymap';
+import { LastMeasured } from './last-measured';
 import { LoggingKeys } from './logging-keys';
 import { MoreMenu, type SwapTo } from './more-menu';
 import type { DrillOption } from './options';
@@ -162,6 +163,7 @@ export function PlayerScreen({
     next: goOnInPlan,
   });
 
+  const last = view.putts.at(-1);
   const lie = beside ? 'along' : 'up';
   const rests = view.putts.flatMap((one) => {
     // Where earlier putts of this place lie: those from elsewhere lay on another line.
@@ -272,6 +274,14 @@ export function PlayerScreen({
           )}
         >
           {wide && <div className="grid content-start gap-3 pt-2">{head}</div>}
+          {last && Object.keys(last.measured).length > 0 && (
+            <LastMeasured
+              layout={layout}
+              putt={last}
+              units={units}
+              onLook={() => setListed(true)}
+            />
+          )}
           <div className="flex min-h-7 items-center justify-between gap-3">
             <button
               type="button"

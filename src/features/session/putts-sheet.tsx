@@ -8,6 +8,7 @@ import { judge, layoutAt, loggedElements, type Layout } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { NotesField } from '@/ui/field';
+import { measuredWords } from './measured-words';
 import { MoreTouch } from './more-touch';
 import { puttWords } from './outcome-words';
 import { PlaceFields } from './place-line';
@@ -78,6 +79,7 @@ export function PuttList({
         .reverse()
         .map(({ putt, number }) => {
           const words = puttWords(layout, putt, units);
+          const read = measuredWords(putt.measured, layout.player.hand);
           const line = (
             <>
               <span className="w-8 shrink-0 text-right num text-ink2">{number}</span>
@@ -85,7 +87,13 @@ export function PuttList({
                 {putt.leftOut ? '–' : passes(putt.outcomes) ? '●' : '○'}
               </span>
               <span className={clsx('min-w-0 flex-1', putt.leftOut && 'line-through')}>
-                {words}
+                {words || (read ? '' : 'Nothing was looked at')}
+                {read && (
+                  <span className="block text-sm text-ink2">
+                    {putt.filled.length > 0 && 'by what was measured · '}
+                    {read}
+                  </span>
+                )}
                 {putt.leftOut && <span className="sr-only">, not counted</span>}
                 {putt.note && <em className="block text-sm text-ink2">“{putt.note}”</em>}
               </span>

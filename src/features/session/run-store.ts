@@ -123,7 +123,9 @@ export function runStore(
   const take = (answer: Extract<RunAnswer, { ok: true }>) => {
     const news = answer.putts.filter(({ id }) => !known.has(id));
     news.forEach(({ id }) => known.add(id));
-    if (news.length > 0) tell.others(news.length);
+    // What an instrument read says so where it is shown.
+    const others = news.filter(({ measured }) => Object.keys(measured).length === 0);
+    if (others.length > 0) tell.others(others.length);
     if (answer.late > 0) tell.late(answer.late);
     const changed = answer.whole || answer.putts.length > 0 || answer.marks.length > 0;
     saved = withNews(saved, answer);

@@ -50,7 +50,7 @@ export function useRuns(
   runs: { id: string; run: WireRun }[],
   tell: Parameters<typeof runStore>[2],
 ): RunStore[] {
-  const { sendTo, apart } = useWays();
+  const { sendTo, live, apart } = useWays();
   const ids = runs.map(({ id }) => id).join(' ');
   // Made once for the runs of a page: what the server tells later comes by way of the stores.
   const ports: RunPorts = {
@@ -73,11 +73,16 @@ export function useRuns(
     stores.forEach((store) => void store.open());
     const again = setInterval(flush, EVERY);
     window.addEventListener('online', flush);
+    const heard = live ? new EventSource(live) : null;
+    heard?.addEventListener('message', ({ data }) => {
+      void stores.find(({ runId }) => runId === data)?.flush();
+    });
     return () => {
+      heard?.close();
       clearInterval(again);
       window.removeEventListener('online', flush);
     };
-  }, [stores]);
+  }, [stores, live]);
   return stores;
 }
 

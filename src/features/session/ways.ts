@@ -11,6 +11,8 @@ type Done = Promise<ActionResult<unknown>>;
 export interface Ways {
   /** Where what happens to a run is sent. */
   sendTo(runId: string): string;
+  /** Where it is heard that something of a run has come in; null where nothing but this screen logs. */
+  live: string | null;
   finish(sessionId: string): Promise<ActionResult<string[]>>;
   reopen(sessionId: string): Done;
   move(to: { sessionId: string; rung: number }): Done;

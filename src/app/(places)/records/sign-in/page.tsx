@@ -1,7 +1,17 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import Link from 'next/link';
-import { hasPassphrase, listDevices, listPasskeys } from '@/data';
+import { format } from 'date-fns';
+import {
+  hasPassphrase,
+  listDevices,
+  listInstruments,
+  listPasskeys,
+  listSessions,
+  listStudents,
+} from '@/data';
+import { Instruments } from '@/features/instruments/instruments';
+import { originOf } from '@/features/shared/origin';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 import { Devices } from '@/features/sign-in/devices';
@@ -16,11 +26,18 @@ const NUMBER = /^(\d+(\.\d+){3}|\[.*\])(:\d+)?$/;
 export default async function DevicesPage() {
   const { database, principal } = await coachContext();
   const at = new Date();
-  const [devices, passkeys, passphrase] = await Promise.all([
+  const [devices, passkeys, passphrase, instruments, sessions, students] = await Promise.all([
     listDevices(database, principal, at),
     listPasskeys(database, principal),
     hasPassphrase(database, principal),
+    listInstruments(database, principal),
+    listSessions(database, principal, { open: true }),
+    listStudents(database, principal),
   ]);
+  const open = sessions.map(({ id, studentId, startedAt }) => ({
+    value: id,
+    label: `${students.find((one) => one.id === studentId)?.name ?? 'Somebody'}, ${format(startedAt, 'd MMM HH:mm')}`,
+  }));
   const host = (await headers()).get('host') ?? '';
   return (
     <>
@@ -37,6 +54,12 @@ export default async function DevicesPage() {
             A device that is signed out is out at once. One that was not used for ninety days is
             signed out by itself.
           </p>
+          <h2 className="mt-8 mb-2 text-[20px] num">Instruments that send putts</h2>
+          <Instruments
+            instruments={instruments}
+            open={open}
+            address={`${originOf(host)}/api/instruments/putts`}
+          />
         </section>
         <section className="px-4 py-6 md:px-7" aria-label="Ways to sign in">
           <h2 className="mb-4 text-[20px] num">Ways to sign in</h2>

@@ -1,0 +1,207 @@
+'use client';
+
+import { format } from 'date-fns';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { toast } from 'sonner';
+import type { Instrument, LeftLine } from '@/data';
+import { Button } from '@/ui/button';
+import { TextField } from '@/ui/field';
+import { Pick } from '@/ui/pick';
+import type { ActionResult } from '../shared/result';
+import { showErrors } from '../shared/show-errors';
+import { add, end, forget, left, stand } from './actions';
+
+/** Beside no session in particular. */
+const ANY = 'any';
+
+/** A session that an instrument can stand beside. */
+export interface OpenSession {
+  value: string;
+  label: string;
+}
+
+/** The instruments that send putts: each with what it sent last, and a place beside an open session. */
+export function Instruments({
+  instruments,
+  open,
+  address,
+}: {
+  instruments: Instrument[];
+  open: OpenSession[];
+  /** Where lines are sent. */
+  address: string;
+}) {
+  const [secret, setSecret] = useState<{ name: string; secret: string } | null>(null);
+  const [name, setName] = useState('');
+  const [wrong, setWrong] = useState<string>();
+  const [busy, work] = useTransition();
+  const router = useRouter();
+  return (
+    <div className="grid gap-4">
+      {instruments.length === 0 ? (
+        <p className="max-w-prose text-[16px]">
+          None yet. A putting sensor, a wrist sensor or a balance plate can send each putt to the
+          session that is open; the program that reads it needs the secret that is made here.
+        </p>
+      ) : (
+        <ul>
+          {instruments.map((one) => (
+            <One key={one.id} instrument={one} open={open} />
+          ))}
+        </ul>
+      )}
+      {secret && (
+        <div role="status" className="grid gap-2 border-2 border-ink bg-sheet px-4 py-3">
+          <p className="text-[17px]">
+            The secret of <strong>{secret.name}</strong>, shown this once:
+          </p>
+          <code className="border border-rule px-2 py-1.5 text-[16px] break-all select-all">
+            {secret.secret}
+          </code>
+          <p className="text-[15px] text-ink2">
+            Send lines of JSON to <code className="break-all">{address}</code> with the header{' '}
+            <code>Authorization: Bearer …</code>, one line a putt. The{' '}
+            <a href="/instrument.schema.json" className="underline underline-offset-4">
+              schema of a line
+            </a>{' '}
+            says what may stand in it.
+          </p>
+          <div>
+            <Button onClick={() => setSecret(null)}>I have it</Button>
+          </div>
+        </div>
+      )}
+      <form
+        className="flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          work(async () => {
+            const made: ActionResult<string> = await add({ name });
+            if (!made.ok) {
+              setWrong(Object.values(made.fields)[0] ?? made.message);
+              return;
+            }
+            setWrong(undefined);
+            setSecret({ name: name.trim(), secret: made.value });
+            setName('');
+            router.refresh();
+          });
+        }}
+      >
+        <div className="w-[260px]">
+          <TextField
+            label="New instrument"
+            placeholder="Sensor on the mat"
+            value={name}
+            error={wrong}
+            onChange={(event) => setName(event.target.value)}
+          />
+        </div>
+        <Button type="submit" disabled={busy}>
+          Add it
+        </Button>
+      </form>
+    </div>
+  );
+}
+
+function One({ instrument, open }: { instrument: Instrument; open: OpenSession[] }) {
+  const { id, name, seenAt, sessionId, waiting, refused } = instrument;
+  const [busy, work] = useTransition();
+  const [lines, setLines] = useState<LeftLine[] | null>(null);
+  const router = useRouter();
+  const troubles = [
+    waiting > 0 && `${waiting} ${waiting === 1 ? 'line waits' : 'lines wait'} for a session`,
+    refused > 0 && `${refused} ${refused === 1 ? 'line' : 'lines'} could not be read`,
+  ].filter(Boolean);
+  return (
+    <li className="grid gap-2 border-b border-rule py-3 last:border-0">
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <div>
+          <p className="text-[17px] font-[620]">{name}</p>
+          <p className="text-[15px] text-ink2">
+            {seenAt ? `sent last ${format(seenAt, 'd MMMM, HH:mm:ss')}` : 'has sent nothing yet'}
+          </p>
+        </div>
+        <div className="flex flex-wrap items-end gap-2.5">
+          <div className="w-[230px]">
+            <Pick
+              label="Stands beside"
+              placeholder="Choose a session"
+              value={sessionId ?? ANY}
+              options={[{ value: ANY, label: 'the session that is open' }, ...open]}
+              onChange={(value) =>
+                work(async () => {
+                  const done = await stand({ id, sessionId: value === ANY ? null : value });
+                  if (showErrors(done) && done.value > 0) {
+                    toast(
+                      `${done.value} ${done.value === 1 ? 'line' : 'lines'} that had waited came in.`,
+                    );
+                  }
+                })
+              }
+            />
+          </div>
+          <Button
+            disabled={busy}
+            aria-label={`End ${name}`}
+            onClick={() =>
+              work(async () => {
+                if (showErrors(await end(id))) toast(`${name} can send no more. Its putts stay.`);
+              })
+            }
+          >
+            End
+          </Button>
+        </div>
+      </div>
+      {troubles.length > 0 && (
+        <p className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[15px] font-[560] text-line">
+          ▲ {troubles.join('; ')}
+          <button
+            type="button"
+            className="min-h-8 underline underline-offset-4"
+            onClick={() =>
+              work(async () => {
+                const told = await left(id);
+                if (showErrors(told)) setLines(told.value);
+              })
+            }
+          >
+            Look at them
+          </button>
+          {refused > 0 && (
+            <button
+              type="button"
+              className="min-h-8 underline underline-offset-4"
+              onClick={() =>
+                work(async () => {
+                  if (showErrors(await forget(id))) {
+                    setLines(null);
+                    router.refresh();
+                  }
+                })
+              }
+            >
+              Forget those that could not be read
+            </button>
+          )}
+        </p>
+      )}
+      {lines && (
+        <ul className="grid gap-2 border-l-[3px] border-ink pl-3 text-[15px]">
+          {lines.map((line) => (
+            <li key={line.id}>
+              <span className="num text-ink2">{format(line.at, 'd MMM, HH:mm:ss')}</span>{' '}
+              {line.reason}
+              <code className="block text-[13px] break-all text-ink2">
+                {line.line.slice(0, 300)}
+              </code>
+            </li>
+          ))}
+        </ul>
+      )}
+    </li>
+  );
+}
