@@ -19,6 +19,7 @@ import {
   startSession,
   takeLines,
   takeWaiting,
+  toLogged,
   type CoachPrincipal,
   type Database,
   type RunEvent,
@@ -88,6 +89,10 @@ test('a line becomes a putt of the open run, in SI, with what the gate would hav
   // 0.92 of 4° is far outside of any gate of this drill.
   expect(pushed!.outcomes).toEqual({ [gate]: 'right' });
   expect(unseen!.outcomes).toEqual({});
+  // Scoring takes what was read, and not what was found from it.
+  const logged = toLogged(await getSession(database, principal, id)).runs[0]!.putts[0]!;
+  expect(logged.measured).toEqual(straight!.measured);
+  expect(logged.filled).toEqual([gate]);
   expect(unseen!.measured.leadFoot!.value).toBeCloseTo(0.61, 12);
 });
 

@@ -374,11 +374,12 @@ export async function reopenSession(
 export const toLoggedRuns = (runs: readonly Run[]): LoggedRun[] =>
   runs.map(({ layout, putts }) => ({
     layout,
-    putts: counted(putts).map(({ outcomes, points, place, manner }) => ({
+    putts: counted(putts).map(({ outcomes, points, place, manner, measured, filled }) => ({
       outcomes,
       points,
       place,
       manner,
+      ...(Object.keys(measured).length > 0 && { measured, filled }),
     })),
   }));
 

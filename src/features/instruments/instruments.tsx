@@ -125,7 +125,7 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-2.5">
-          <div className="w-[230px]">
+          <div className="w-[264px]">
             <Pick
               label="Stands beside"
               placeholder="Choose a session"

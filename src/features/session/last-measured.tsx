@@ -6,6 +6,9 @@ import { isRuled, readBy, valuesTold } from './measured-words';
 import { puttWords } from './outcome-words';
 import type { WirePutt } from './wire';
 
+/** Values told at once. */
+const MOST = 4;
+
 /** What an instrument has just read, large enough to be seen from the ball; a touch opens it to be corrected. */
 export function LastMeasured({
   layout,
@@ -19,17 +22,14 @@ export function LastMeasured({
   onLook: () => void;
 }) {
   const told = valuesTold(putt.measured, layout.player.hand);
-  const [main, more] = [
-    told.filter(({ id }) => isRuled(id)),
-    told.filter(({ id }) => !isRuled(id)),
-  ];
+  const ruled = told.filter(({ id }) => isRuled(id));
+  const shown = (ruled.length > 0 ? ruled : told).slice(0, MOST);
   const happened = puttWords(layout, putt, units);
-  const found = putt.filled.length > 0;
   return (
     <section
       aria-label="The last putt, as it was measured"
       aria-live="polite"
-      className="grid gap-1.5 border-b border-rule pb-2"
+      className="grid gap-1 border-b border-rule pb-1.5"
     >
       <button
         type="button"
@@ -45,34 +45,28 @@ export function LastMeasured({
           ) : (
             'Measured'
           )}
-          {found && <span className="font-[500] text-ink2"> by what was measured</span>}
+          {putt.filled.length > 0 && (
+            <span className="font-[500] text-ink2"> by what was measured</span>
+          )}
         </span>
         <span className="shrink-0 text-sm text-ink2">{readBy(putt.measured)}</span>
       </button>
-      <dl className="grid grid-cols-[repeat(auto-fill,minmax(92px,1fr))] gap-x-3 gap-y-1">
-        {(main.length > 0 ? main : more).map(({ id, name, words }) => (
+      <dl className="flex flex-wrap gap-x-4 gap-y-1">
+        {shown.map(({ id, name, words }) => (
           <div key={id} className="min-w-0">
             <dt className="truncate text-[13px] text-ink2">{name}</dt>
-            <dd className="text-[19px] leading-tight num">{words}</dd>
+            <dd className="text-[17px] leading-tight whitespace-nowrap num">{words}</dd>
           </div>
         ))}
       </dl>
-      {main.length > 0 && more.length > 0 && (
-        <details>
-          <summary className="min-h-8 cursor-pointer text-[15px] underline underline-offset-4">
-            {more.length} more
-          </summary>
-          <dl className="grid grid-cols-2 gap-x-3 gap-y-1">
-            {more.map(({ id, name, words }) => (
-              <div key={id} className="min-w-0">
-                <dt className="truncate text-[13px] text-ink2">{name}</dt>
-                <dd className="text-[16px] num">{words}</dd>
-              </div>
-            ))}
-          </dl>
-        </details>
-      )}
-      {found && <p className="text-sm text-ink2">Touch a key within 15 s if it was otherwise.</p>}
+      <p className="flex flex-wrap justify-between gap-x-4 text-sm text-ink2">
+        {putt.filled.length > 0 && <span>Touch a key within 15 s if it was otherwise.</span>}
+        {told.length > shown.length && (
+          <button type="button" onClick={onLook} className="min-h-6 underline underline-offset-4">
+            {told.length - shown.length} more values
+          </button>
+        )}
+      </p>
     </section>
   );
 }

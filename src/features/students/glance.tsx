@@ -5,7 +5,7 @@ import type { ScoreTold } from '../reckoning/history';
 import { basisOfAll } from './reading';
 import { SkillRuler } from './skill-ruler';
 import type { Changes } from './read-student';
-import { ruledOf } from './skill-words';
+import { RULED, nameOf, ruledOf, type Ruled } from './skill-words';
 
 /** The rulers below each other: the five, and those of what instruments have read. */
 export function Glance({
@@ -25,24 +25,34 @@ export function Glance({
 }) {
   const last = scores.at(-1)!;
   const basis = basisOfAll(scores);
+  const rulerOf = (skill: Ruled) => {
+    const score = last.carried[skill];
+    if (!score) return [];
+    return [
+      <SkillRuler
+        key={skill}
+        skill={skill}
+        score={score}
+        putts={basis[skill] ?? 0}
+        change={changes[skill]?.change ?? null}
+        hand={student.hand}
+        layout={layout}
+        units={units}
+      />,
+    ];
+  };
+  const more = ruledOf(basis).filter((skill) => !RULED.some((one) => one === skill));
   return (
     <div className="divide-y divide-hair">
-      {ruledOf(basis).flatMap((skill) => {
-        const score = last.carried[skill];
-        if (!score) return [];
-        return [
-          <SkillRuler
-            key={skill}
-            skill={skill}
-            score={score}
-            putts={basis[skill] ?? 0}
-            change={changes[skill]?.change ?? null}
-            hand={student.hand}
-            layout={layout}
-            units={units}
-          />,
-        ];
-      })}
+      {RULED.flatMap(rulerOf)}
+      {more.length > 0 && (
+        <details>
+          <summary className="cursor-pointer bg-sheet px-5 py-3 text-[17px] font-[620] md:px-7">
+            {more.length === 1 ? nameOf(more[0]!) : `${more.length} more that were measured`}
+          </summary>
+          <div className="divide-y divide-hair border-t border-hair">{more.flatMap(rulerOf)}</div>
+        </details>
+      )}
     </div>
   );
 }

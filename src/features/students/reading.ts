@@ -3,6 +3,8 @@ import { readMisses, type Finding, type MissCounts } from '@/core/coaching';
 import { judge, loggedElements } from '@/core/layout';
 import {
   SKILLS,
+  addBasis,
+  noBasis,
   beliefOfRuns,
   changeBetween,
   endsOf,
@@ -32,17 +34,7 @@ export function pointsNow(last: SessionScore, faceShare: number): Record<SkillNa
 
 /** All putts that say anything of each skill. */
 export const basisOfAll = (scores: readonly Pick<SessionScore, 'basis'>[]): Basis =>
-  scores.reduce(
-    (sum, { basis }) => ({
-      start: sum.start + basis.start,
-      face: sum.face + basis.face,
-      path: sum.path + basis.path,
-      strike: sum.strike + basis.strike,
-      pace: sum.pace + basis.pace,
-      height: sum.height + basis.height,
-    }),
-    { start: 0, face: 0, path: 0, strike: 0, pace: 0, height: 0 },
-  );
+  scores.map(({ basis }) => basis).reduce(addBasis, noBasis());
 
 /** Putts of which a gate and the hole both tell. */
 function gateAndHole(
