@@ -1,3 +1,5 @@
+export { sessionBatches, type SessionFilter } from './batches';
+export { bookLines, takeBook } from './book-file';
 export { keepBegun, type Begun, type BegunKept } from './begun';
 export { beforeSwap, connection, databaseFile, goBack } from './connection';
 export {

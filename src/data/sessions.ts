@@ -245,6 +245,22 @@ export async function listSessions(
   return withRuns(database, principal, rows);
 }
 
+/** Some sessions that a principal reaches, oldest first. */
+export async function sessionsById(
+  database: Database,
+  principal: Principal,
+  ids: readonly string[],
+): Promise<Session[]> {
+  const rows = await database.models.session.findAll({
+    where: scoped(principal, 'session', { ...SHOWN, id: [...ids] }),
+    order: [
+      ['startedAt', 'ASC'],
+      ['id', 'ASC'],
+    ],
+  });
+  return withRuns(database, principal, rows);
+}
+
 /** The sessions of a group in its order, or the one session of a player alone. */
 export async function getGroup(
   database: Database,

@@ -17,6 +17,8 @@ export interface RulerProps {
   allowed?: { left: number; right: number; label: string };
   /** What the half of the ruler stands for at least, so that rulers below each other share a scale. */
   reach?: number;
+  /** What its middle stands for; what was intended, when left out. */
+  centre?: string;
   ends: { left: string; right: string };
   value: string;
   interval: string;
@@ -61,6 +63,7 @@ function Bar({
   bias,
   allowed,
   reach = 0,
+  centre = 'intended',
   ends,
   name,
   value,
@@ -86,7 +89,7 @@ function Bar({
       aria-label={`${name}: eight in ten within ${value}, ${interval}; ${words}`}
     >
       <text x={width / 2} y={14} textAnchor="middle" className="fill-line text-[13px] font-[650]">
-        intended
+        {centre}
       </text>
       <line x1={0} x2={width} y1={MIDDLE + 20} y2={MIDDLE + 20} className="stroke-rule" />
       <rect

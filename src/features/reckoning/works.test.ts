@@ -1,8 +1,15 @@
-import { mkdtemp, rm } from 'node:fs/promises';
+import { spawnSync } from 'node:child_process';
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { unzipSync, strFromU8 } from 'fflate';
+import Papa from 'papaparse';
+import { judge } from '@/core/layout';
 import { COMMON_KIT } from '@/core/people';
 import {
+  addStudent,
+  bookLines,
+  counted,
   headCoach,
   listDrills,
   listHomework,
@@ -11,12 +18,21 @@ import {
   openDatabase,
   openReader,
   seedDemo,
+  sessionBatches,
+  takeBook,
   type CoachPrincipal,
   type Database,
 } from '@/data';
+import { zipped } from '../export/package';
+import { partsOf } from '../export/parts';
 import { WORKS, type WorkName } from './works';
 
 jest.mock('server-only', () => ({}));
+// Tables ask for scores by way of a thread; here the work is done in place.
+jest.mock('./pool', () => ({
+  reckon: (name: WorkName, principal: CoachPrincipal, with_: never) =>
+    jest.requireActual<typeof import('./works')>('./works').WORKS[name](reader, principal, with_),
+}));
 
 let folder: string;
 let database: Database;
@@ -43,6 +59,7 @@ beforeAll(async () => {
   asked = {
     student: { studentId, rate: 0.7 },
     history: { studentId },
+    scores: { studentId },
     now: undefined,
     compared: { skill: 'start', studentId },
     everything: { studentId },
@@ -105,3 +122,117 @@ test('an assistant is told nothing of students who are not shared with them', as
   expect(await work('now', reader, as)).toEqual({});
   await expect(work('student', reader, as)).rejects.toThrow('no such student');
 });
+
+const bytesOf = async (stream: ReadableStream<Uint8Array>) =>
+  new Uint8Array(await new Response(stream).arrayBuffer());
+
+/** Lines one by one, as they are read from a file. */
+async function* linesOf(pieces: AsyncIterable<string>): AsyncGenerator<string> {
+  for await (const piece of pieces) yield* piece.split('\n');
+}
+
+describe('all that is taken out', () => {
+  test('is a whole book: taken into an empty file, every score is the same to the last digit', async () => {
+    const empty = await openDatabase(join(folder, 'empty.db'));
+    const { rows } = await takeBook(empty, linesOf(bookLines(reader)));
+    expect(rows).toBeGreaterThan(1000);
+    const other = await headCoach(empty);
+    expect(other.coachId).toBe(head.coachId);
+    for (const { id } of await listStudents(reader, head)) {
+      const [here, there] = await Promise.all([
+        WORKS.history(reader, head, { studentId: id }),
+        WORKS.history(empty, other, { studentId: id }),
+      ]);
+      expect(there).toEqual(here);
+    }
+    // And so is what a second book says, but for the doors that were left behind.
+    const [first, second] = await Promise.all([
+      textOf(bookLines(reader)),
+      textOf(bookLines(empty)),
+    ]);
+    expect(second.split('\n').sort()).toEqual(first.split('\n').sort());
+    await expect(takeBook(empty, linesOf(bookLines(reader)))).rejects.toThrow('already');
+    await empty.close();
+  });
+
+  test('half a book is taken in not at all', async () => {
+    const empty = await openDatabase(join(folder, 'half.db'));
+    const text = await textOf(bookLines(reader));
+    const half = text.slice(0, Math.floor(text.length / 2));
+    const taking = takeBook(empty, linesOf(one(half)));
+    await expect(taking).rejects.toThrow('no JSON');
+    expect(await listStudents(empty, await headCoach(empty))).toEqual([]);
+    const strange = one('{"book":1,"migration":"000-none"}\n');
+    await expect(takeBook(empty, linesOf(strange))).rejects.toThrow('no book of this version');
+    await empty.close();
+  });
+
+  test('is read by its schema alone, by another program, which finds the same numbers', async () => {
+    const parts = await partsOf(reader, head, { whole: false }, new Date('2026-11-20T12:00:00Z'));
+    const file = join(folder, 'export.zip');
+    await writeFile(file, await bytesOf(zipped(parts)));
+    const { stdout, stderr } = spawnSync('python3', ['tests/read_export.py', file]);
+    expect(String(stderr)).toBe('');
+    const read = JSON.parse(String(stdout)) as {
+      putts: number;
+      passed: number;
+      windows: Record<string, number>;
+    };
+    let [putts, passed] = [0, 0];
+    for await (const batch of sessionBatches(reader, head, {})) {
+      for (const run of batch.flatMap(({ runs }) => runs)) {
+        const passes = judge(run.layout);
+        const own = counted(run.putts);
+        putts += own.length;
+        passed += own.filter(({ outcomes }) => passes(outcomes)).length;
+      }
+    }
+    expect(read.putts).toBe(putts);
+    expect(read.passed).toBe(passed);
+    const students = await listStudents(reader, head);
+    for (const { id, name } of students) {
+      const { scores } = await WORKS.history(reader, head, { studentId: id });
+      const last = scores.at(-1);
+      if (last) expect(read.windows[name]).toBe(last.carried.start.window.middle);
+    }
+    expect(Object.keys(read.windows).length).toBeGreaterThan(3);
+  });
+
+  test('makes a name that a spreadsheet would reckon with harmless, and is cut to what was asked for', async () => {
+    const values = (await listStudents(database, head))[0]!;
+    const name = '=HYPERLINK("http://x","y")';
+    await addStudent(database, head, { ...values, name });
+    const files = unzipSync(
+      await bytesOf(zipped(await partsOf(reader, head, { whole: false }, new Date()))),
+    );
+    const cells = Papa.parse<string[]>(strFromU8(files['students.csv']!).trim()).data.flat();
+    expect(cells.some((cell) => cell.includes('HYPERLINK'))).toBe(true);
+    expect(cells.filter((cell) => /^[=+@\t\r]/.test(cell))).toEqual([]);
+    const from = new Date('2026-10-01T00:00:00');
+    const some = unzipSync(
+      await bytesOf(
+        zipped(
+          await partsOf(reader, head, { whole: false, studentId: values.id, from }, new Date()),
+        ),
+      ),
+    );
+    const rows = Papa.parse<Record<string, string>>(strFromU8(some['sessions.csv']!).trim(), {
+      header: true,
+    }).data;
+    expect(rows.length).toBeGreaterThan(0);
+    for (const row of rows) {
+      expect(row.student).toBe(values.id);
+      expect(new Date(row.started_at!).getTime()).toBeGreaterThanOrEqual(from.getTime());
+    }
+    expect(Object.keys(some)).not.toContain('book.jsonl');
+  });
+});
+
+async function textOf(pieces: AsyncIterable<string>): Promise<string> {
+  let text = '';
+  for await (const piece of pieces) text += piece;
+  return text;
+}
+async function* one(text: string): AsyncGenerator<string> {
+  yield text;
+}

@@ -26,6 +26,9 @@ export const WORKS = {
     const { sessions, scores } = await studentHistory(database, principal, studentId);
     return { sessions, scores: told(scores) };
   },
+  /** The same without the sessions, for files. */
+  scores: async (database, principal, { studentId }: { studentId: string }) =>
+    told((await studentHistory(database, principal, studentId)).scores),
   /** Every student's scores now. */
   now: scoresNow,
   compared: comparisonsOf,

@@ -55,7 +55,7 @@ export function LastMeasured({
         {shown.map(({ id, name, words }) => (
           <div key={id} className="min-w-0">
             <dt className="truncate text-[13px] text-ink2">{name}</dt>
-            <dd className="text-[17px] leading-tight whitespace-nowrap num">{words}</dd>
+            <dd className="text-[17px] leading-tight num whitespace-nowrap">{words}</dd>
           </div>
         ))}
       </dl>

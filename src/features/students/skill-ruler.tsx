@@ -9,6 +9,7 @@ import { Ruler } from '@/ui/ruler';
 import {
   nameOf,
   biasOf,
+  centreOf,
   changeWords,
   endsOf,
   ruledBias,
@@ -70,6 +71,7 @@ export function SkillRuler({
       name={name}
       href={href}
       reach={reach}
+      centre={centreOf(skill)}
       basis={`${putts} putts`}
       window={score.window}
       bias={ruledBias(skill, score.bias)}

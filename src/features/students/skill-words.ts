@@ -1,5 +1,5 @@
 import type { Hand } from '@/core/people';
-import { quantities, quantityOf, showAmount, showInterval } from '@/core/quantity';
+import { quantities, quantityOf, showAmount, showInterval, shownUnit } from '@/core/quantity';
 import { SETTLED, type Change, type Estimate, type Score, type Settable } from '@/core/scoring';
 import { settable, settableAlong, type UnitPreferences } from '@/core/units';
 
@@ -18,6 +18,13 @@ export const ruledOf = (basis: Partial<Record<string, number>>): Ruled[] =>
     .map(({ id }) => id);
 
 export const nameOf = (skill: Ruled): string => quantityOf(skill).name;
+
+/** What the middle of its ruler stands for: what was intended, where it is known what is. */
+export function centreOf(skill: Ruled): string {
+  const { against, steers, prior, dimension } = quantityOf(skill);
+  if (against) return against.replace(/^than /, '');
+  return steers || !prior ? 'intended' : `0${shownUnit(dimension).symbol}`;
+}
 
 /** What it is that lies in the window: "eight in ten …". */
 export const saysOf = (skill: Ruled): string => quantityOf(skill).says;

@@ -1,0 +1,91 @@
+import { stringify } from 'csv-stringify/sync';
+import { Zip, ZipDeflate, strToU8 } from 'fflate';
+import { FORMAT, type Cell, type Column, type Table } from './tables';
+
+type AnyTable = Pick<Table<never>, 'name' | 'description' | 'key' | 'columns'>;
+
+const fieldOf = ({ name, type, description, unit }: Column) => ({
+  name,
+  type,
+  description,
+  ...(unit && { unit }),
+  ...(type === 'boolean' && { trueValues: ['true'], falseValues: ['false'] }),
+  ...(type === 'datetime' && { format: '%Y-%m-%dT%H:%M:%S.%fZ' }),
+});
+
+/** What stands in a file of tables, as a data package with table schemas (Frictionless, version 1). */
+export const packageOf = (tables: readonly AnyTable[], made: Date) => ({
+  profile: 'tabular-data-package',
+  name: 'dirigo-putts',
+  title: 'Putts, and what they say',
+  version: FORMAT,
+  created: made.toISOString(),
+  resources: tables.map(({ name, description, key, columns }) => ({
+    profile: 'tabular-data-resource',
+    name,
+    path: `${name}.csv`,
+    description,
+    format: 'csv',
+    mediatype: 'text/csv',
+    encoding: 'utf-8',
+    dialect: { delimiter: ',', quoteChar: '"', doubleQuote: true, header: true },
+    schema: { fields: columns.map(fieldOf), primaryKey: key, missingValues: [''] },
+  })),
+});
+
+/** Rows as lines of a table; what a spreadsheet would take for a formula is made harmless. */
+export const linesOf = (rows: readonly (readonly Cell[])[]): string =>
+  stringify(rows as Cell[][], {
+    escape_formulas: true,
+    cast: { date: (date) => date.toISOString(), boolean: (value) => (value ? 'true' : 'false') },
+  });
+
+/** The heading of a table. */
+export const headingOf = ({ columns }: Pick<AnyTable, 'columns'>): string =>
+  linesOf([columns.map(({ name }) => name)]);
+
+/** One file of an archive, as it comes. */
+export interface Part {
+  name: string;
+  text: AsyncIterable<string>;
+}
+
+/**
+ * An archive of files that are written while it is read, so that its size needs no memory.
+ *
+ * @param parts in order; each is asked for once the one before has ended
+ */
+export function zipped(parts: readonly Part[]): ReadableStream<Uint8Array> {
+  const ready: Uint8Array[] = [];
+  let failed: Error | null = null;
+  const zip = new Zip((error, data) => {
+    if (error) failed = error;
+    else ready.push(data);
+  });
+  async function* written(): AsyncGenerator<Uint8Array> {
+    for (const { name, text } of parts) {
+      const file = new ZipDeflate(name, { level: 6 });
+      zip.add(file);
+      for await (const piece of text) {
+        file.push(strToU8(piece));
+        if (failed) throw failed;
+        yield* ready.splice(0);
+      }
+      file.push(new Uint8Array(0), true);
+      yield* ready.splice(0);
+    }
+    zip.end();
+    yield* ready.splice(0);
+  }
+  const source = written();
+  return new ReadableStream({
+    pull: async (controller) => {
+      const { done, value } = await source.next();
+      if (done) controller.close();
+      else controller.enqueue(value);
+    },
+    cancel: async () => {
+      await source.return(undefined);
+    },
+  });
+}

@@ -1,0 +1,66 @@
+"""Reads an export by its own schema alone, and recomputes three numbers of it.
+
+Usage: python3 tests/read_export.py putts.zip
+Prints JSON: putts that count, those that passed, and by student the mean of the start windows now (rad).
+"""
+
+import csv
+import io
+import json
+import sys
+import zipfile
+
+CASTS = {
+    "string": str,
+    "number": float,
+    "integer": int,
+    "boolean": lambda text: {"true": True, "false": False}[text],
+    "datetime": str,
+    "object": json.loads,
+}
+
+
+def table(archive, package, name):
+    """Rows of a table, each value as its schema says."""
+    resource = next(one for one in package["resources"] if one["name"] == name)
+    fields = resource["schema"]["fields"]
+    missing = resource["schema"]["missingValues"]
+    with archive.open(resource["path"]) as raw:
+        text = io.TextIOWrapper(raw, encoding=resource["encoding"], newline="")
+        reader = csv.reader(text, delimiter=resource["dialect"]["delimiter"])
+        heading = next(reader)
+        assert heading == [field["name"] for field in fields], heading
+        for row in reader:
+            assert len(row) == len(fields), row
+            yield {
+                field["name"]: None if cell in missing else CASTS[field["type"]](cell)
+                for field, cell in zip(fields, row)
+            }
+
+
+def main(path):
+    with zipfile.ZipFile(path) as archive:
+        package = json.loads(archive.read("datapackage.json"))
+        putts = [putt for putt in table(archive, package, "putts") if putt["counts"]]
+        latest = {}
+        for score in table(archive, package, "scores"):
+            if score["quantity"] == "start" and score["method"] == "carried":
+                known = latest.get(score["student"])
+                if known is None or known["at"] < score["at"]:
+                    latest[score["student"]] = score
+        names = {row["student"]: row["name"] for row in table(archive, package, "students")}
+        keys = [putt["putt"] for putt in putts]
+        assert len(keys) == len(set(keys)), "the key of a putt is there twice"
+        print(
+            json.dumps(
+                {
+                    "putts": len(putts),
+                    "passed": sum(putt["passed"] for putt in putts),
+                    "windows": {names[student]: score["window"] for student, score in latest.items()},
+                }
+            )
+        )
+
+
+if __name__ == "__main__":
+    main(sys.argv[1])
