@@ -1,0 +1,77 @@
+import { measuredProblem, quantityOf, unitNamed, type MeasuredValues } from '@/core/quantity';
+import { isQuantity } from '@/core/quantity';
+import type { Mapping } from './mapping';
+import { readNumber } from './number';
+import { readTime, readWhen, type ReadWhen } from './when';
+
+/** A row as a putt. */
+export interface ReadRow {
+  student: string | null;
+  when: ReadWhen | null;
+  id: string | null;
+  result: string | null;
+  note: string;
+  values: MeasuredValues;
+}
+
+/**
+ * Reads a row of a file.
+ *
+ * @param cells of the row
+ * @param mapping what each column is
+ * @param by the file, as its readings are said to be from
+ * @returns the putt, or why it cannot be taken
+ */
+export function readRow(
+  cells: readonly string[],
+  mapping: Mapping,
+  by: string,
+): { ok: true; row: ReadRow } | { ok: false; reason: string } {
+  const no = (reason: string) => ({ ok: false as const, reason });
+  const row: ReadRow = { student: null, when: null, id: null, result: null, note: '', values: {} };
+  let time: number | null = null;
+  if (cells.length > mapping.columns.length) {
+    return no(`${cells.length} cells where ${mapping.columns.length} columns are.`);
+  }
+  for (const [column, { target, unit }] of mapping.columns.entries()) {
+    const cell = (cells[column] ?? '').trim();
+    if (cell === '' || target === 'ignore') continue;
+    if (isQuantity(target)) {
+      const { name, dimension } = quantityOf(target);
+      const read = readNumber(cell, mapping.decimal, dimension);
+      if (!read) return no(`${name}: “${cell.slice(0, 40)}” is no number with a unit of it.`);
+      const si = (read.unit ?? unitNamed(dimension, unit ?? ''))?.si;
+      if (si === undefined) return no(`${name}: nothing says the unit.`);
+      row.values[target] = { value: read.value * si, by };
+      continue;
+    }
+    switch (target) {
+      case 'student':
+        row.student = cell;
+        break;
+      case 'when':
+        row.when = readWhen(cell, mapping.order);
+        if (!row.when) return no(`“${cell.slice(0, 40)}” is no date.`);
+        break;
+      case 'time':
+        time = readTime(cell);
+        if (time === null) return no(`“${cell.slice(0, 40)}” is no time of the day.`);
+        break;
+      case 'id':
+        row.id = cell.slice(0, 80);
+        break;
+      case 'result':
+        row.result = cell;
+        break;
+      case 'note':
+        row.note = cell.slice(0, 300);
+        break;
+    }
+  }
+  if (row.when && time !== null) row.when = { ...row.when, seconds: time };
+  if (Object.keys(row.values).length === 0 && row.result === null) {
+    return no('Nothing was measured in it, and nothing says what happened.');
+  }
+  const wrong = measuredProblem(row.values);
+  return wrong ? no(wrong) : { ok: true, row };
+}
