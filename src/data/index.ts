@@ -1,5 +1,20 @@
 export { sessionBatches, type SessionFilter } from './batches';
 export { bookLines, takeBook } from './book-file';
+export {
+  addNamed,
+  dropNamed,
+  endImports,
+  importedId,
+  keepMapping,
+  keptMapping,
+  knownPutts,
+  listImports,
+  outcomeNamed,
+  takeImport,
+  undoImport,
+  type ImportPutt,
+  type ImportTold,
+} from './imports';
 export { keepBegun, type Begun, type BegunKept } from './begun';
 export { beforeSwap, connection, databaseFile, goBack } from './connection';
 export {

@@ -124,7 +124,7 @@ export async function startGroup(
 }
 
 /** What a run is to be made of: the drill's newest layout on the rung, fitted to the student, on the green. */
-async function plannedRun(
+export async function plannedRun(
   database: Database,
   principal: Principal,
   { studentId, drillId, rung }: Starting,

@@ -21,21 +21,31 @@ const NEEDED: Record<Element<unknown>['trains'], (keyof Launch)[] | null> = {
  * @returns what happened, by element
  * @example filledOutcomes(layout, { start: 0.001 }, 0.92) // { gate: 'clear' }
  */
-export function filledOutcomes(
+export const filledOutcomes = (
   layout: Layout,
   measured: Readonly<Partial<Record<string, number>>>,
   faceShare: number,
-): Outcomes {
-  const launch = launchOf(measured, faceShare);
-  const outcomes: Outcomes = {};
-  for (const element of standing(layout)) {
+): Outcomes => fillerOf(layout, faceShare)(measured);
+
+/** The same for many putts on one layout. */
+export function fillerOf(
+  layout: Layout,
+  faceShare: number,
+): (measured: Readonly<Partial<Record<string, number>>>) => Outcomes {
+  const elements = standing(layout).flatMap((element) => {
     const needed = NEEDED[element.trains];
-    if (!needed || needed.some((one) => launch[one] === undefined)) continue;
-    if (element.outcomes().length === 0) continue;
-    const met = element.meets({ direction: 0, ...launch });
-    if (met !== null) outcomes[element.id] = met;
-  }
-  return outcomes;
+    return needed && element.outcomes().length > 0 ? [{ element, needed }] : [];
+  });
+  return (measured) => {
+    const launch = launchOf(measured, faceShare);
+    const outcomes: Outcomes = {};
+    for (const { element, needed } of elements) {
+      if (needed.some((one) => launch[one] === undefined)) continue;
+      const met = element.meets({ direction: 0, ...launch });
+      if (met !== null) outcomes[element.id] = met;
+    }
+    return outcomes;
+  };
 }
 
 /** The start as it was read, or as face and path make it where both were. */

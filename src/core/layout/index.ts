@@ -72,7 +72,7 @@ export {
   type Standing,
 } from './layout';
 export { breaks, drawLayout, midpointOf } from './draw-layout';
-export { filledOutcomes } from './fill';
+export { filledOutcomes, fillerOf } from './fill';
 export { allAsIntended, judge, outcomesProblem, pointsProblem } from './judge';
 export { loggedElements, type LoggedElements } from './logged';
 export { airAt, airAtTurn } from './head-gap';

@@ -1,0 +1,246 @@
+import 'server-only';
+import { createHash } from 'node:crypto';
+import { readRow, type Mapping, type ReadRow } from '@/core/table';
+import {
+  addNamed,
+  dropNamed,
+  getDrill,
+  importedId,
+  knownPutts,
+  listStudents,
+  outcomeNamed,
+  takeImport,
+  type CoachPrincipal,
+  type Database,
+  type ImportPutt,
+} from '@/data';
+import { rowsOf, type TableFile } from './table-file';
+
+/** A row that cannot be taken in. */
+export interface RefusedRow {
+  /** Of the file, from 1, headings counted. */
+  row: number;
+  reason: string;
+}
+
+/** What would come in of a file. */
+export interface Checked {
+  rows: number;
+  fresh: number;
+  doubled: number;
+  refused: number;
+  /** Of the refused, the first ones. */
+  reasons: RefusedRow[];
+  /** Names that are not here yet, and would be added. */
+  added: string[];
+  students: number;
+  days: number;
+}
+
+/** Refused rows that are shown. */
+const SHOWN = 40;
+/** Noon: when a putt was made of which the day alone is known, s; the next is a second later. */
+const NOON = 12 * 3600;
+
+const normal = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ');
+
+/** Students by their names; null for a name that several have. */
+async function studentsByName(database: Database, principal: CoachPrincipal) {
+  const all = await listStudents(database, principal);
+  const known = new Map<string, string | null>();
+  for (const { id, name } of all) known.set(normal(name), known.has(normal(name)) ? null : id);
+  return { known, ids: new Set(all.map(({ id }) => id)) };
+}
+
+/** Puts rows to students and times, in the order of the file. */
+function resolver(mapping: Mapping, { known, ids }: Awaited<ReturnType<typeof studentsByName>>) {
+  const onDay = new Map<string, number>();
+  const added = new Set<string>();
+  return {
+    added,
+    /** Names that have been given an id since. */
+    name: (name: string, id: string) => known.set(normal(name), id),
+    resolve(row: ReadRow, cells: readonly string[]): ImportPutt | { reason: string } {
+      const { student } = row;
+      let studentId: string;
+      if (student === null) {
+        if (!mapping.studentId || !ids.has(mapping.studentId)) {
+          return { reason: 'Nothing says whose putt it is.' };
+        }
+        studentId = mapping.studentId;
+      } else {
+        const found = known.get(normal(student));
+        if (found === null) return { reason: `Several students are called “${student}”.` };
+        if (found === undefined) {
+          if (!mapping.addStudents)
+            return { reason: `“${student.slice(0, 60)}” is no student here.` };
+          if (student.length > 80) return { reason: 'A name may have at most 80 letters.' };
+          added.add(student);
+        }
+        studentId = found ?? `new ${normal(student)}`;
+      }
+      const { when } = row;
+      const day = when
+        ? `${when.year}-${String(when.month).padStart(2, '0')}-${String(when.day).padStart(2, '0')}`
+        : mapping.day;
+      if (!day) return { reason: 'Nothing says on which day it was.' };
+      const key = `${studentId} ${day}`;
+      const index = onDay.get(key) ?? 0;
+      onDay.set(key, index + 1);
+      const [year, month, date] = day.split('-').map(Number) as [number, number, number];
+      const seconds = when?.seconds ?? NOON + index;
+      const at = new Date(year, month - 1, date, 0, 0, 0, Math.round(1000 * seconds));
+      if (at.getTime() > Date.now() + 86_400_000) return { reason: `${day} is still to come.` };
+      const said = row.id
+        ? `id ${row.id} ${day}`
+        : `${day} ${when?.seconds === null || !when ? index : ''} ${createHash('sha1').update(JSON.stringify(cells)).digest('base64')}`;
+      return {
+        // By the name, where the file says it: the same file is the same whether its students were here yet or not.
+        id: importedId(student === null ? studentId : normal(student), said),
+        studentId,
+        day,
+        at,
+        result: row.result,
+        note: row.note,
+        values: row.values,
+      };
+    },
+  };
+}
+
+type Told = { row: number; putt: ImportPutt } | RefusedRow;
+
+/** Every row of a file as a putt, or why it is none. */
+async function* putts(
+  file: TableFile,
+  mapping: Mapping,
+  by: string,
+  resolve: ReturnType<typeof resolver>['resolve'],
+): AsyncGenerator<Told[]> {
+  let row = 0;
+  for await (const batch of rowsOf(file)) {
+    const told: Told[] = [];
+    for (const cells of batch) {
+      row += 1;
+      if (row <= mapping.skip) continue;
+      const read = readRow(cells, mapping, by);
+      const found = read.ok ? resolve(read.row, cells) : { reason: read.reason };
+      told.push('reason' in found ? { row, reason: found.reason } : { row, putt: found });
+    }
+    yield told;
+    // Whoever logs meanwhile is not to wait.
+    await new Promise((resume) => setImmediate(resume));
+  }
+}
+
+/** Looks through a whole file: what would come in, and what would not. */
+export async function checkFile(
+  database: Database,
+  principal: CoachPrincipal,
+  file: TableFile,
+  mapping: Mapping,
+  by: string,
+): Promise<Checked> {
+  const { resolve, added } = resolver(mapping, await studentsByName(database, principal));
+  const drill = mapping.drillId ? await getDrill(database, principal, mapping.drillId) : null;
+  const checked: Checked = {
+    ...{ rows: 0, fresh: 0, doubled: 0, refused: 0, students: 0, days: 0 },
+    reasons: [],
+    added: [],
+  };
+  const seen = new Set<string>();
+  const [students, days] = [new Set<string>(), new Set<string>()];
+  const refuse = (one: RefusedRow) => {
+    checked.refused += 1;
+    if (checked.reasons.length < SHOWN) checked.reasons.push(one);
+  };
+  for await (const batch of putts(file, mapping, by, resolve)) {
+    checked.rows += batch.length;
+    const own = batch.flatMap((one) => ('putt' in one ? [one] : []));
+    const there = await knownPutts(
+      database,
+      own.map(({ putt }) => putt.id),
+    );
+    for (const one of batch) {
+      if ('reason' in one) {
+        refuse(one);
+        continue;
+      }
+      const { id, studentId, day, result, values } = one.putt;
+      if (
+        result !== null &&
+        drill &&
+        !outcomeNamed(drill.layout, result) &&
+        Object.keys(values).length === 0
+      ) {
+        refuse({
+          row: one.row,
+          reason: `“${result.slice(0, 40)}” cannot happen on ${drill.name}.`,
+        });
+        continue;
+      }
+      if (there.has(id) || seen.has(id)) {
+        checked.doubled += 1;
+        continue;
+      }
+      seen.add(id);
+      students.add(studentId);
+      days.add(`${studentId} ${day}`);
+      checked.fresh += 1;
+    }
+  }
+  return { ...checked, added: [...added], students: students.size, days: days.size };
+}
+
+/**
+ * Takes a whole file in, what is new of it; rows that cannot be are passed over, as it was told before.
+ *
+ * @param told is called with how many there are so far; what it throws stops it, and nothing is left
+ */
+export async function takeFile(
+  database: Database,
+  principal: CoachPrincipal,
+  file: TableFile,
+  mapping: Mapping,
+  by: string,
+  told: (putts: number) => void,
+): Promise<{ id: string; putts: number; sessions: number }> {
+  const { known, ids } = await studentsByName(database, principal);
+  const resolving = resolver(mapping, { known, ids });
+  const seen = new Set<string>();
+  async function* fresh(): AsyncGenerator<ImportPutt[]> {
+    for await (const batch of putts(file, mapping, by, resolving.resolve)) {
+      const own = batch.flatMap((one) => ('putt' in one ? [one.putt] : []));
+      const there = await knownPutts(
+        database,
+        own.map(({ id }) => id),
+      );
+      const given: ImportPutt[] = [];
+      for (const putt of own) {
+        if (there.has(putt.id) || seen.has(putt.id)) continue;
+        seen.add(putt.id);
+        given.push({ ...putt, studentId: await idOf(putt.studentId) });
+      }
+      if (given.length > 0) yield given;
+    }
+  }
+  /** Students that are added as their first putt comes. */
+  const made = new Map<string, string>();
+  async function idOf(studentId: string): Promise<string> {
+    if (!studentId.startsWith('new ')) return studentId;
+    const there = made.get(studentId);
+    if (there) return there;
+    const name = [...resolving.added].find((one) => `new ${normal(one)}` === studentId)!;
+    const id = await addNamed(database, principal, name);
+    made.set(studentId, id);
+    return id;
+  }
+  const { drillId } = mapping;
+  const about = { name: by, drillId, at: new Date() };
+  try {
+    return await takeImport(database, principal, about, fresh(), told);
+  } catch (error) {
+    await dropNamed(database, [...made.values()]);
+    throw error;
+  }
+}
