@@ -105,7 +105,26 @@ function argsOf({ name }: BuiltAction): unknown[] {
   const item = { id: NOBODY, ref: drill, rungs: {}, locked: false, why: '' };
   const answering = { id: NOBODY, response: { id: 'none' } };
   const giving = { studentId: student, coachId: known.coach, consent: 'Nobody at all' };
+  const file = { id: NOBODY, name: 'putts.csv' };
+  const mapping = {
+    columns: [{ target: 'face', unit: 'deg', plus: 'right' }],
+    ...{ decimal: '.', order: 'dmy', skip: 1, day: null, drillId: null, addStudents: false },
+    studentId: student,
+  };
   const table: Record<string, unknown[]> = {
+    makeInstrument: [{ name: 'A sensor' }],
+    endNow: [NOBODY],
+    standHere: [{ id: NOBODY, sessionId: null }],
+    besideNow: [null],
+    linesLeft: [NOBODY],
+    forgetLines: [NOBODY],
+    tryStandIn: [{ sessionId: done, kind: 'putting' }],
+    lookAtFile: [file],
+    checkRows: [{ ...file, mapping }],
+    beginImport: [{ ...file, mapping }],
+    howFar: [NOBODY],
+    stopImport: [NOBODY],
+    takeBack: [NOBODY],
     addToAcademy: [{ name: 'Somebody Else', role: 'head' }],
     hand: [giving],
     share: [giving],
@@ -336,6 +355,8 @@ test('a student’s page holds no action of a coach’s, and a student runs none
 const OF_THEIR_OWN: Record<'coach' | 'assistant', string[]> = {
   coach: [
     'takeDrill',
+    'makeInstrument',
+    'besideNow',
     'makeCalendarLink',
     'endCalendarLink',
     'askNewPasskey',
@@ -343,7 +364,14 @@ const OF_THEIR_OWN: Record<'coach' | 'assistant', string[]> = {
     'keepPassphrase',
     'openOnPhone',
   ],
-  assistant: ['askNewPasskey', 'dropPassphrase', 'keepPassphrase', 'openOnPhone'],
+  assistant: [
+    'makeInstrument',
+    'besideNow',
+    'askNewPasskey',
+    'dropPassphrase',
+    'keepPassphrase',
+    'openOnPhone',
+  ],
 };
 
 for (const role of ['coach', 'assistant'] as const) {
@@ -402,6 +430,8 @@ test('every page and route of the head coach’s is shut to strangers, and what 
     '/records',
     '/start',
     '/kept',
+    '/records/files',
+    '/records/export/file',
   ]) {
     const { status } = await get(path);
     expect([307, 401], `${path}: ${status}`).toContain(status);
@@ -518,7 +548,7 @@ test('what is too large is refused before it is read; what is no address of ours
 test('the head coach runs them all: what is refused above is refused for who asks', async () => {
   const refusedAnyway = new Set([
     // Called with what cannot be: no link, no passkey, no such drill, a session that is finished, the last head coach, a file
-    // that this test holds open; or asked too often above.
+    // that this test holds open, no such instrument, file or work; or asked too often above.
     'startAtHome',
     'finishAtHome',
     'moveAtHome',
@@ -542,6 +572,17 @@ test('the head coach runs them all: what is refused above is refused for who ask
     'setLeft',
     'linkForCoach',
     'goBackTo',
+    'tryStandIn',
+    'endNow',
+    'standHere',
+    'linesLeft',
+    'forgetLines',
+    'lookAtFile',
+    'checkRows',
+    'beginImport',
+    'howFar',
+    'stopImport',
+    'takeBack',
   ]);
   // What takes something away comes last, and after what it would take from.
   const last = [

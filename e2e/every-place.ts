@@ -83,6 +83,7 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
     '/records/sign-in',
     '/records/academy',
     '/records/copies',
+    '/records/files',
     '/offline?view=phone',
   ];
   const onGreen = [

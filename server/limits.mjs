@@ -5,6 +5,9 @@
 
 /** The largest body, octets. What a screen sends of a run, and a drill's file, are far below. */
 export const MOST_BODY = 1024 * 1024;
+/** A table that is to be taken in may be larger: it is written to a file as it comes. */
+const MOST_FILE = 64 * 1024 * 1024;
+const FILES = '/records/files/upload';
 
 const SECOND = 1000;
 
@@ -49,8 +52,9 @@ export function refusal(request, behind) {
   if (headers['transfer-encoding'] !== undefined) {
     return [411, 'Say how long the body is.'];
   }
-  if (length !== undefined && !(Number(length) <= MOST_BODY)) {
-    return [413, 'A body has at most 1 MB.'];
+  const most = request.method === 'POST' && request.url === FILES ? MOST_FILE : MOST_BODY;
+  if (length !== undefined && !(Number(length) <= most)) {
+    return [413, `A body has at most ${most / 1024 / 1024} MB.`];
   }
   // The last one that the server in front wrote itself; what stands before it, whoever asks may have written.
   const told = trusted

@@ -1,7 +1,7 @@
 import { v4, v5 } from 'uuid';
 import { bareDetails } from '@/core/drill';
 import { DEFAULT_PUTT } from '@/core/green';
-import { fillerOf, layoutAt, loggedElements, type Layout, type Outcomes } from '@/core/layout';
+import { fillerOf, loggedElements, ownPlace, type Layout, type Outcomes } from '@/core/layout';
 import { STANDARD_FITTING, type StudentValues } from '@/core/people';
 import { completed, type MeasuredValues } from '@/core/quantity';
 import { storedTime } from './columns';
@@ -97,6 +97,8 @@ interface Going {
   runId: string;
   layout: Layout;
   fill: ReturnType<typeof fillerOf>;
+  /** Where all of them were made, as far as is known: at the ball mark. */
+  place: string;
   putts: number;
 }
 
@@ -168,8 +170,8 @@ export async function takeImport(
       );
     });
     const { layout } = planned;
-    const fill = fillerOf(layoutAt(layout, OWN_PLACE) ?? layout, faceShare);
-    const made = { runId, layout, fill, putts: 0 };
+    const fill = fillerOf(layout, faceShare);
+    const made = { runId, layout, fill, place: JSON.stringify(ownPlace(layout)), putts: 0 };
     going.set(key, made);
     return made;
   };
@@ -221,7 +223,7 @@ export async function takeImport(
 
 function rowOf(
   { id, at, result, note, values }: ImportPutt,
-  { runId, layout, fill, putts }: Going,
+  { runId, layout, fill, place, putts }: Going,
 ): Record<string, unknown> {
   const measured = completed(values);
   const bare = Object.fromEntries(Object.entries(measured).map(([one, { value }]) => [one, value]));
@@ -233,15 +235,13 @@ function rowOf(
     runId,
     position: putts,
     outcomes: JSON.stringify(outcomes),
-    place: JSON.stringify(OWN_PLACE),
+    place,
     measured: Object.keys(measured).length > 0 ? JSON.stringify(measured) : null,
     filled: filled.length > 0 ? JSON.stringify(filled) : null,
     note,
     at: storedTime(at),
   };
 }
-
-const OWN_PLACE = { station: 0, again: 0, spot: null };
 
 /** Takes all of an import out again, a few sessions at a time. */
 async function removeImport(database: Database, id: string): Promise<void> {

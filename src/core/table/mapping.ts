@@ -9,6 +9,7 @@ import {
   type Dimension,
 } from '@/core/quantity';
 import { guessDecimal, readNumber, type Decimal } from './number';
+import { plusOptions, usualPlus } from './plus';
 import { DATE_ORDERS, guessOrder, readWhen } from './when';
 
 /** What a column can say beside a measured quantity. */
@@ -36,7 +37,14 @@ const target = z
 /** What each column of a file is taken for. */
 export const mappingSchema = z.object({
   columns: z
-    .array(z.object({ target, unit: z.string().max(20).nullable() }))
+    .array(
+      z.object({
+        target,
+        unit: z.string().max(20).nullable(),
+        /** Which way it counts up. */
+        plus: z.string().max(40).default('right'),
+      }),
+    )
     .min(1, 'The file has no columns.')
     .max(200, 'At most 200 columns.'),
   decimal: z.enum(['.', ',']),
@@ -139,6 +147,7 @@ export function guessMapping(rows: readonly (readonly string[])[]): Guess {
     body.map((row) => row[column] ?? '').filter((cell) => cell.trim());
   const decimal: Decimal = guessDecimal(body.flat());
   const taken = new Set<string>();
+  const sided: number[] = [];
   const candidates = Array.from({ length: width }, (_, column) => {
     const heading = headings[column] ?? '';
     const { words, unit } = partsOf(heading);
@@ -161,12 +170,13 @@ export function guessMapping(rows: readonly (readonly string[])[]): Guess {
   const columns = Array.from({ length: width }, () => ({
     target: 'ignore' as string,
     unit: null as string | null,
+    plus: 'right',
   }));
   for (const { column, words, unit, best } of candidates.sort((a, b) => b.best.fit - a.best.fit)) {
     if (best.fit === 0 || taken.has(best.id) || / error( |$)/.test(words)) continue;
     if (!isQuantity(best.id)) {
       taken.add(best.id);
-      columns[column] = { target: best.id, unit: null };
+      columns[column] = { target: best.id, unit: null, plus: 'right' };
       continue;
     }
     const { dimension } = quantityOf(best.id);
@@ -188,13 +198,27 @@ export function guessMapping(rows: readonly (readonly string[])[]): Guess {
     );
     const inCells = numbers.length > 0 && numbers.every((one) => one.unit);
     const first = inCells ? numbers[0]!.unit!.id : null;
-    columns[column] = { target: best.id, unit: said ?? first ?? bySize };
+    const own = (headings[column] ?? '').startsWith(`${best.id}_`);
+    columns[column] = {
+      target: best.id,
+      unit: said ?? first ?? bySize,
+      plus: usualPlus(best.id, own),
+    };
+    if (!own && plusOptions(best.id).length > 2) sided.push(column);
     if (!said && !inCells && UNITS[dimension][0].id !== UNITS[dimension][1].id) {
       const words = `Nothing says the unit of “${(headings[column] ?? '').trim()}”: ${nameOfUnit(best.id, bySize)}?`;
       doubted.push({ column, words });
     }
   }
   const doubts = doubted.sort((a, b) => a.column - b.column).map((one) => one.words);
+  if (sided.length > 0) {
+    const names = sided
+      .sort((a, b) => a - b)
+      .map((column) => `“${(headings[column] ?? '').trim()}”`);
+    doubts.push(
+      `Nothing says which side is plus in ${names.join(', ')}: look at the first rows below.`,
+    );
+  }
   const dates = columns.findIndex((one) => one.target === 'when');
   const { order, sure } = guessOrder(dates < 0 ? [] : cellsOf(dates));
   if (dates >= 0 && !sure) {

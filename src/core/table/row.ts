@@ -1,7 +1,14 @@
-import { measuredProblem, quantityOf, unitNamed, type MeasuredValues } from '@/core/quantity';
-import { isQuantity } from '@/core/quantity';
+import type { Hand } from '@/core/people';
+import {
+  isQuantity,
+  measuredProblem,
+  quantityOf,
+  unitNamed,
+  type MeasuredValues,
+} from '@/core/quantity';
 import type { Mapping } from './mapping';
 import { readNumber } from './number';
+import { signOf } from './plus';
 import { readTime, readWhen, type ReadWhen } from './when';
 
 /** A row as a putt. */
@@ -20,12 +27,14 @@ export interface ReadRow {
  * @param cells of the row
  * @param mapping what each column is
  * @param by the file, as its readings are said to be from
+ * @param handOf whose hand the words of a side are of; right where it is left out
  * @returns the putt, or why it cannot be taken
  */
 export function readRow(
   cells: readonly string[],
   mapping: Mapping,
   by: string,
+  handOf: (student: string | null) => Hand = () => 'right',
 ): { ok: true; row: ReadRow } | { ok: false; reason: string } {
   const no = (reason: string) => ({ ok: false as const, reason });
   const row: ReadRow = { student: null, when: null, id: null, result: null, note: '', values: {} };
@@ -33,7 +42,9 @@ export function readRow(
   if (cells.length > mapping.columns.length) {
     return no(`${cells.length} cells where ${mapping.columns.length} columns are.`);
   }
-  for (const [column, { target, unit }] of mapping.columns.entries()) {
+  const named = mapping.columns.findIndex((one) => one.target === 'student');
+  const hand = handOf(cells[named]?.trim() || null);
+  for (const [column, { target, unit, plus }] of mapping.columns.entries()) {
     const cell = (cells[column] ?? '').trim();
     if (cell === '' || target === 'ignore') continue;
     if (isQuantity(target)) {
@@ -42,7 +53,7 @@ export function readRow(
       if (!read) return no(`${name}: “${cell.slice(0, 40)}” is no number with a unit of it.`);
       const si = (read.unit ?? unitNamed(dimension, unit ?? ''))?.si;
       if (si === undefined) return no(`${name}: nothing says the unit.`);
-      row.values[target] = { value: read.value * si, by };
+      row.values[target] = { value: signOf(target, plus, hand) * read.value * si, by };
       continue;
     }
     switch (target) {

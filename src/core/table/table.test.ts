@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { UNITS, quantities, quantityOf, siUnit } from '@/core/quantity';
 import { DEGREE } from '@/core/units';
-import { guessMapping, readNumber, readRow, readTime, readWhen, type Mapping } from '.';
+import {
+  guessMapping,
+  readNumber,
+  readRow,
+  readTime,
+  readWhen,
+  plusOptions,
+  usualPlus,
+  type Mapping,
+} from '.';
 
 const targets = ({ columns }: Mapping) => columns.map(({ target }) => target);
 const units = ({ columns }: Mapping) => columns.map(({ unit }) => unit);
@@ -65,8 +74,9 @@ describe('a file’s columns', () => {
       ['-0.006', '0.61'],
     ]);
     expect(units(mapping)).toEqual(['m', '1']);
-    expect(doubts).toHaveLength(2);
+    expect(doubts).toHaveLength(3);
     expect(doubts[0]).toContain('“strike”');
+    expect(doubts[2]).toContain('which side is plus in “strike”');
   });
 
   it('of words are no quantity, whatever they are called', () => {
@@ -146,6 +156,39 @@ describe('a date in a cell', () => {
       expect([cell, readWhen(cell, 'dmy')]).toEqual([cell, null]);
     }
     expect([readTime('24:00'), readTime('12:60'), readTime('7:05')]).toEqual([null, null, 25500]);
+  });
+});
+
+describe('the side that is plus', () => {
+  const read = (heading: string, plus: string, hand: 'right' | 'left') => {
+    const { mapping } = guessMapping([
+      [heading, 'x'],
+      ['1', 'y'],
+    ]);
+    const columns = mapping.columns.map((one, i) => (i === 0 ? { ...one, plus } : one));
+    const row = readRow(['1', ''], { ...mapping, columns }, 'file', () => hand);
+    return row.ok && Math.sign(Object.values(row.row.values)[0]!.value);
+  };
+  it('is a side of the line, or a word of the player’s own hand', () => {
+    // Open is right of the line for a right-hander, left for a left-hander.
+    expect(
+      ['right', 'left', 'open', 'closed'].map((plus) => read('face (deg)', plus, 'right')),
+    ).toEqual([1, -1, 1, -1]);
+    expect(
+      ['right', 'left', 'open', 'closed'].map((plus) => read('face (deg)', plus, 'left')),
+    ).toEqual([1, -1, -1, 1]);
+    // Met on the toe, a right-hander's head was left of the ball.
+    expect(['toe', 'heel'].map((plus) => read('strike (mm)', plus, 'right'))).toEqual([-1, 1]);
+    expect(['toe', 'heel'].map((plus) => read('strike (mm)', plus, 'left'))).toEqual([1, -1]);
+    expect(read('lead foot (%)', 'left', 'left')).toBe(-1);
+  });
+  it('is the right for what this program wrote itself, and doubted for others', () => {
+    expect(guessMapping([['face_rad'], ['0.1']]).mapping.columns[0]!.plus).toBe('right');
+    const { mapping, doubts } = guessMapping([['face (deg)'], ['0.1']]);
+    expect(mapping.columns[0]!.plus).toBe('open');
+    expect(doubts).toHaveLength(1);
+    for (const { id } of quantities())
+      expect(plusOptions(id).map(({ value }) => value)).toContain(usualPlus(id, false));
   });
 });
 

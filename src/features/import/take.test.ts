@@ -1,6 +1,7 @@
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { guessMapping, type Mapping } from '@/core/table';
+import { scoreHistory } from '@/core/scoring';
 import { DEGREE } from '@/core/units';
 import {
   addDrill,
@@ -9,6 +10,7 @@ import {
   listImports,
   listSessions,
   listStudents,
+  toLogged,
   undoImport,
 } from '@/data';
 import { TEST_STUDENT, openTestBook, stranger, type TestBook } from '@/data/test-book';
@@ -85,11 +87,13 @@ test('a spreadsheet of an old year: looked through, taken in, taken in again, an
     'Fri Oct 03 2025',
   ]);
   const [first, second] = counted(sessions[1]!.runs[0]!.putts);
-  expect(first!.measured.face).toEqual({ value: 0.4 * DEGREE, by: 'old.csv' });
+  // Open, for a left-hander, is left of the line.
+  expect(first!.measured.face).toEqual({ value: -0.4 * DEGREE, by: 'old.csv' });
   // What the file says was seen stays, whatever the reading would make of it.
   expect(Object.values(first!.outcomes)).toEqual(['left']);
   expect(first!.filled).toEqual([]);
   expect(second!.note).toBe('=SUM(A1)');
+  expect(scoreHistory(sessions.map(toLogged)).map(({ basis }) => basis.face)).toEqual([2, 1]);
   expect(second!.at.getTime() - first!.at.getTime()).toBe(1000);
 
   expect(await check(file, own)).toMatchObject({ fresh: 0, doubled: 3 });
@@ -154,6 +158,10 @@ test('lines of JSON and a list of it are the same as a table, whatever is nested
   expect(lines.rows.slice(0, 3)).toEqual(list.rows);
   expect(await check(lines.file, lines.mapping)).toMatchObject({ fresh: 2, refused: 1 });
   await take(list.file, list.mapping);
+  // Where nobody says on which drill, the readings alone are scored.
+  const sessions = await listSessions(book.database, book.principal);
+  const [score] = scoreHistory(sessions.map(toLogged));
+  expect(score!.basis).toMatchObject({ face: 2, rise: 2, start: 2, path: 0 });
   expect(await check(lines.file, lines.mapping)).toMatchObject({ fresh: 0, doubled: 2 });
 });
 
@@ -180,5 +188,5 @@ test('Western letters and UTF-16 are read, and told where they were taken for gr
   expect(western.rows[1]![0]).toBe('Zoë');
   const wide = await written(Buffer.from(`\ufeff${table}`, 'utf16le'), 'wide.csv');
   expect(wide.rows).toEqual(western.rows);
-  expect(wide.mapping.columns[1]).toEqual({ target: 'face', unit: 'deg' });
+  expect(wide.mapping.columns[1]).toEqual({ target: 'face', unit: 'deg', plus: 'open' });
 });

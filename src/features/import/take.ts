@@ -1,5 +1,6 @@
 import 'server-only';
 import { createHash } from 'node:crypto';
+import type { Hand } from '@/core/people';
 import { readRow, type Mapping, type ReadRow } from '@/core/table';
 import {
   addNamed,
@@ -49,22 +50,25 @@ async function studentsByName(database: Database, principal: CoachPrincipal) {
   const all = await listStudents(database, principal);
   const known = new Map<string, string | null>();
   for (const { id, name } of all) known.set(normal(name), known.has(normal(name)) ? null : id);
-  return { known, ids: new Set(all.map(({ id }) => id)) };
+  return { known, hands: new Map(all.map(({ id, hand }) => [id, hand])) };
 }
 
 /** Puts rows to students and times, in the order of the file. */
-function resolver(mapping: Mapping, { known, ids }: Awaited<ReturnType<typeof studentsByName>>) {
+function resolver(mapping: Mapping, { known, hands }: Awaited<ReturnType<typeof studentsByName>>) {
   const onDay = new Map<string, number>();
   const added = new Set<string>();
   return {
     added,
-    /** Names that have been given an id since. */
-    name: (name: string, id: string) => known.set(normal(name), id),
+    /** Whose hand the words of a side are of: right, until it is known. */
+    handOf: (student: string | null): Hand => {
+      const id = student === null ? mapping.studentId : known.get(normal(student));
+      return (id && hands.get(id)) || 'right';
+    },
     resolve(row: ReadRow, cells: readonly string[]): ImportPutt | { reason: string } {
       const { student } = row;
       let studentId: string;
       if (student === null) {
-        if (!mapping.studentId || !ids.has(mapping.studentId)) {
+        if (!mapping.studentId || !hands.has(mapping.studentId)) {
           return { reason: 'Nothing says whose putt it is.' };
         }
         studentId = mapping.studentId;
@@ -115,7 +119,7 @@ async function* putts(
   file: TableFile,
   mapping: Mapping,
   by: string,
-  resolve: ReturnType<typeof resolver>['resolve'],
+  { resolve, handOf }: ReturnType<typeof resolver>,
 ): AsyncGenerator<Told[]> {
   let row = 0;
   for await (const batch of rowsOf(file)) {
@@ -123,7 +127,7 @@ async function* putts(
     for (const cells of batch) {
       row += 1;
       if (row <= mapping.skip) continue;
-      const read = readRow(cells, mapping, by);
+      const read = readRow(cells, mapping, by, handOf);
       const found = read.ok ? resolve(read.row, cells) : { reason: read.reason };
       told.push('reason' in found ? { row, reason: found.reason } : { row, putt: found });
     }
@@ -141,7 +145,8 @@ export async function checkFile(
   mapping: Mapping,
   by: string,
 ): Promise<Checked> {
-  const { resolve, added } = resolver(mapping, await studentsByName(database, principal));
+  const resolving = resolver(mapping, await studentsByName(database, principal));
+  const { added } = resolving;
   const drill = mapping.drillId ? await getDrill(database, principal, mapping.drillId) : null;
   const checked: Checked = {
     ...{ rows: 0, fresh: 0, doubled: 0, refused: 0, students: 0, days: 0 },
@@ -154,7 +159,7 @@ export async function checkFile(
     checked.refused += 1;
     if (checked.reasons.length < SHOWN) checked.reasons.push(one);
   };
-  for await (const batch of putts(file, mapping, by, resolve)) {
+  for await (const batch of putts(file, mapping, by, resolving)) {
     checked.rows += batch.length;
     const own = batch.flatMap((one) => ('putt' in one ? [one] : []));
     const there = await knownPutts(
@@ -205,11 +210,10 @@ export async function takeFile(
   by: string,
   told: (putts: number) => void,
 ): Promise<{ id: string; putts: number; sessions: number }> {
-  const { known, ids } = await studentsByName(database, principal);
-  const resolving = resolver(mapping, { known, ids });
+  const resolving = resolver(mapping, await studentsByName(database, principal));
   const seen = new Set<string>();
   async function* fresh(): AsyncGenerator<ImportPutt[]> {
-    for await (const batch of putts(file, mapping, by, resolving.resolve)) {
+    for await (const batch of putts(file, mapping, by, resolving)) {
       const own = batch.flatMap((one) => ('putt' in one ? [one.putt] : []));
       const there = await knownPutts(
         database,

@@ -24,7 +24,7 @@ import { startStandIn } from './stand-in';
 const ANYONE = { least: 'assistant' } as const;
 
 /** Adds an instrument; answers with its secret, which is told no second time. */
-export const add = coachAction(
+export const makeInstrument = coachAction(
   z.object({ name: nameSchema('An instrument needs a name.') }),
   async (database, principal, { name }) => {
     const { secret } = await addInstrument(database, principal, name, new Date());
@@ -34,7 +34,7 @@ export const add = coachAction(
 );
 
 /** Ends an instrument. */
-export const end = coachAction(
+export const endNow = coachAction(
   z.uuid(),
   async (database, principal, id) => {
     await endInstrument(database, principal, id, new Date());
@@ -50,7 +50,7 @@ async function senderOf(database: Database, principal: CoachPrincipal, id: strin
 }
 
 /** Says beside which session an instrument stands; what waited for that is taken in. */
-export const stand = coachAction(
+export const standHere = coachAction(
   z.object({ id: z.uuid(), sessionId: z.uuid().nullable() }),
   async (database, principal, { id, sessionId }) => {
     await standBeside(database, principal, id, sessionId);
@@ -65,7 +65,7 @@ export const stand = coachAction(
 );
 
 /** The instruments there are, and whether stand-ins may be tried. */
-export const beside = coachAction(
+export const besideNow = coachAction(
   z.null(),
   async (database, principal): Promise<{ instruments: Instrument[]; demo: boolean }> => ({
     instruments: await listInstruments(database, principal),
@@ -75,16 +75,20 @@ export const beside = coachAction(
 );
 
 /** The lines of an instrument that are in no session. */
-export const left = coachAction(
+export const linesLeft = coachAction(
   z.uuid(),
-  (database, principal, id): Promise<LeftLine[]> => leftLines(database, principal, id),
+  async (database, principal, id): Promise<LeftLine[]> => {
+    await senderOf(database, principal, id);
+    return leftLines(database, principal, id);
+  },
   { ...ANYONE, reads: true },
 );
 
 /** Forgets what an instrument sent and could not be read. */
-export const forget = coachAction(
+export const forgetLines = coachAction(
   z.uuid(),
   async (database, principal, id) => {
+    await senderOf(database, principal, id);
     await forgetRefused(database, principal, id);
     return null;
   },

@@ -7,7 +7,7 @@ import { STAND_INS, type StandIn } from '@/core/simulate';
 import type { Instrument } from '@/data';
 import { Button } from '@/ui/button';
 import { showErrors } from '../shared/show-errors';
-import { beside, stand, tryStandIn } from './actions';
+import { besideNow, standHere, tryStandIn } from './actions';
 
 /** In a session: which instrument stands beside this ball, and in the demo a stand-in to try it with. */
 export function Beside() {
@@ -15,7 +15,7 @@ export function Beside() {
   const [known, setKnown] = useState<{ instruments: Instrument[]; demo: boolean } | null>(null);
   const [busy, work] = useTransition();
   useEffect(() => {
-    void beside(null).then((told) => told.ok && setKnown(told.value));
+    void besideNow(null).then((told) => told.ok && setKnown(told.value));
   }, []);
   if (!known) return null;
   const { instruments, demo } = known;
@@ -23,10 +23,10 @@ export function Beside() {
   const put = ({ id, name, sessionId: where }: Instrument) =>
     work(async () => {
       const here = where !== sessionId;
-      const done = await stand({ id, sessionId: here ? sessionId : null });
+      const done = await standHere({ id, sessionId: here ? sessionId : null });
       if (!showErrors(done)) return;
       toast(here ? `${name} stands beside this ball.` : `${name} stands beside no session.`);
-      const told = await beside(null);
+      const told = await besideNow(null);
       if (told.ok) setKnown(told.value);
     });
   const attempt = (kind: StandIn) =>

@@ -10,7 +10,7 @@ import { TextField } from '@/ui/field';
 import { Pick } from '@/ui/pick';
 import type { ActionResult } from '../shared/result';
 import { showErrors } from '../shared/show-errors';
-import { add, end, forget, left, stand } from './actions';
+import { endNow, forgetLines, linesLeft, makeInstrument, standHere } from './actions';
 
 /** Beside no session in particular. */
 const ANY = 'any';
@@ -77,7 +77,7 @@ export function Instruments({
         onSubmit={(event) => {
           event.preventDefault();
           work(async () => {
-            const made: ActionResult<string> = await add({ name });
+            const made: ActionResult<string> = await makeInstrument({ name });
             if (!made.ok) {
               setWrong(Object.values(made.fields)[0] ?? made.message);
               return;
@@ -133,7 +133,7 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
               options={[{ value: ANY, label: 'the session that is open' }, ...open]}
               onChange={(value) =>
                 work(async () => {
-                  const done = await stand({ id, sessionId: value === ANY ? null : value });
+                  const done = await standHere({ id, sessionId: value === ANY ? null : value });
                   if (showErrors(done) && done.value > 0) {
                     toast(
                       `${done.value} ${done.value === 1 ? 'line' : 'lines'} that had waited came in.`,
@@ -148,7 +148,8 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
             aria-label={`End ${name}`}
             onClick={() =>
               work(async () => {
-                if (showErrors(await end(id))) toast(`${name} can send no more. Its putts stay.`);
+                if (showErrors(await endNow(id)))
+                  toast(`${name} can send no more. Its putts stay.`);
               })
             }
           >
@@ -164,7 +165,7 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
             className="min-h-8 underline underline-offset-4"
             onClick={() =>
               work(async () => {
-                const told = await left(id);
+                const told = await linesLeft(id);
                 if (showErrors(told)) setLines(told.value);
               })
             }
@@ -177,7 +178,7 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
               className="min-h-8 underline underline-offset-4"
               onClick={() =>
                 work(async () => {
-                  if (showErrors(await forget(id))) {
+                  if (showErrors(await forgetLines(id))) {
                     setLines(null);
                     router.refresh();
                   }

@@ -56,6 +56,11 @@ export default async function RecordsPage() {
               <Button asChild>
                 <Link href="/records/sign-in">Devices and signing in</Link>
               </Button>
+              {principal.as !== 'assistant' && (
+                <Button asChild>
+                  <Link href="/records/files">Import and export</Link>
+                </Button>
+              )}
               {principal.as === 'head' && (
                 <Button asChild>
                   <Link href="/records/academy">Academy</Link>

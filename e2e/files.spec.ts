@@ -1,0 +1,110 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import { strFromU8, unzipSync } from 'fflate';
+import { expect, test } from './test';
+import { addStudent } from './coach';
+
+test('a spreadsheet of an old year comes in, stands on the rulers, goes out again, and is taken back', async ({
+  page,
+}, info) => {
+  await addStudent(page, 'Tamsin Quay');
+  await addStudent(page, 'Lock Keeper', 'Left-handed');
+  const rows = Array.from({ length: 40 }, (_, i) => {
+    const day = `${1 + (i % 4)}.10.2025`;
+    const face = (0.6 + 0.8 * Math.sin(7 * i)).toFixed(1).replace('.', ',');
+    const tempo = (2 + 0.1 * Math.cos(5 * i)).toFixed(2).replace('.', ',');
+    return `Tamsin Quay;${day};${face};${tempo};${i}`;
+  });
+  const file = info.outputPath('old year.csv');
+  await writeFile(
+    file,
+    `Player;Date;Face Angle (deg);Tempo;Charge\n${rows.join('\n')}\nLock Keeper;1.10.2025;1,0;2;9\nStranger;1.10.2025;1,0;2;9\nTamsin Quay;1.10.2025;wide;2;9\n`,
+  );
+
+  await test.step('what the columns are is guessed, doubted where nothing says it, and mended', async () => {
+    await page.goto('/records/files');
+    await page.getByLabel('A table of putts').setInputFiles(file);
+    await expect(page.getByRole('heading', { name: 'old year.csv' })).toBeVisible();
+    await expect(page.getByRole('combobox', { name: 'Charge says' })).toHaveText(/leave it out/);
+    await expect(page.getByText('Nothing says which side is plus')).toBeVisible();
+    const first = page
+      .getByRole('region', { name: 'The first rows as putts' })
+      .getByRole('listitem');
+    await expect(first.first()).toContainText('Tamsin Quay · 1 October 2025 · face 0.6° open');
+    await page.getByRole('combobox', { name: 'Plus in Face Angle (deg)' }).click();
+    await page.getByRole('option', { name: '+ is closed' }).click();
+    await expect(first.first()).toContainText('face 0.6° closed');
+  });
+
+  await test.step('what would come in is told with what would not, and why', async () => {
+    await page.getByRole('button', { name: 'Look through all of it' }).click();
+    const told = page.getByRole('region', { name: 'What would come in' });
+    await expect(told).toContainText('41 new putts of 43 rows, of 2 students in 5 sessions');
+    await told.getByText('2 rows cannot come in').click();
+    await expect(told).toContainText('“Stranger” is no student here.');
+    await expect(told).toContainText('Row 44: Face: “wide” is no number');
+    await page.getByRole('button', { name: 'Take in 41 putts' }).click();
+    await expect(page.getByText('41 putts in 5 sessions came in.')).toBeVisible();
+  });
+
+  await test.step('it stands on the rulers, closed as it was said to be', async () => {
+    await page.goto('/students');
+    await page.getByRole('link', { name: 'Tamsin Quay' }).first().click();
+    await expect(page.getByRole('img', { name: /^Face: .*closed/ })).toBeVisible();
+    await page.getByText('Tempo', { exact: true }).first().click();
+    await expect(page.getByRole('img', { name: /^Tempo: / })).toBeVisible();
+  });
+
+  await test.step('the same file again has nothing new; its columns are remembered', async () => {
+    await page.goto('/records/files');
+    await page.getByLabel('A table of putts').setInputFiles(file);
+    await expect(page.getByText('as they were for the last file like this')).toBeVisible();
+    await page.getByRole('button', { name: 'Look through all of it' }).click();
+    await expect(page.getByText('41 rows of it are here already')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Take in 0 putts' })).toBeDisabled();
+  });
+
+  await test.step('it goes out as tables that say what is in them', async () => {
+    await page.goto('/records/files');
+    await page.getByRole('combobox', { name: 'Of whom' }).click();
+    await page.getByRole('option', { name: 'Tamsin Quay' }).click();
+    const coming = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Make the file' }).click();
+    const files = unzipSync(await readFile((await (await coming).path())!));
+    const putts = strFromU8(files['putts.csv']!).trim().split('\n');
+    expect(putts).toHaveLength(41);
+    const { resources } = JSON.parse(strFromU8(files['datapackage.json']!)) as {
+      resources: { name: string; schema: { fields: { name: string; unit?: string }[] } }[];
+    };
+    const { fields } = resources.find(({ name }) => name === 'putts')!.schema;
+    expect(putts[0]).toBe(fields.map(({ name }) => name).join(','));
+    expect(fields.find(({ name }) => name === 'face_deg')?.unit).toBe('deg');
+    expect(Object.keys(files)).not.toContain('book.jsonl');
+  });
+
+  await test.step('all of it is taken back as one', async () => {
+    const past = page.getByRole('region', { name: 'Came in from files' });
+    const own = past.getByRole('listitem').filter({ hasText: 'old year.csv' });
+    await own.getByRole('button', { name: 'Take back' }).click();
+    await own.getByRole('button', { name: 'Yes, take back 41' }).click();
+    await expect(own).toContainText('taken back');
+    await page.goto('/students');
+    await page.getByRole('link', { name: 'Tamsin Quay' }).first().click();
+    await expect(page.getByText('Nothing is known of Tamsin’s putting yet')).toBeVisible();
+  });
+});
+
+test('what is no table is refused in a sentence, and a large one before it is read', async ({
+  page,
+}, info) => {
+  await page.goto('/records/files');
+  const refused = async (name: string, content: string | Buffer, words: RegExp) => {
+    const file = info.outputPath(name);
+    await writeFile(file, content);
+    await page.getByLabel('A table of putts').setInputFiles(file);
+    await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
+  };
+  await refused('empty.csv', '', /empty/);
+  await refused('book.xlsx', Buffer.from([0x50, 0x4b, 3, 4, 20, 0]), /zip archive or a workbook/);
+  await refused('wide.csv', `${'a,'.repeat(999)}a\n1\n`, /1000 columns; at most 200/);
+  await refused('huge.csv', Buffer.alloc(65 * 1024 * 1024, 'a,b\n'), /at most 64 MB/);
+});

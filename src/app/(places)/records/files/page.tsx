@@ -1,0 +1,53 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { listDrills, listImports, listStudents } from '@/data';
+import { ExportForm } from '@/features/export/export-form';
+import { ImportPanel } from '@/features/import/import-panel';
+import { PastImports } from '@/features/import/past-imports';
+import { PlaceHead } from '@/features/shared/place';
+import { coachContext } from '@/features/shared/server';
+import { Button } from '@/ui/button';
+
+export const metadata: Metadata = { title: 'Import and export' };
+
+export default async function FilesPage() {
+  const { database, principal } = await coachContext('coach');
+  const [students, drills, imports] = await Promise.all([
+    listStudents(database, principal),
+    listDrills(database, principal),
+    listImports(database, principal),
+  ]);
+  const options = students
+    .filter(({ archivedAt }) => !archivedAt)
+    .map(({ id, name }) => ({ value: id, label: name }));
+  return (
+    <>
+      <PlaceHead title="Import and export" sub="putts from files, and everything to other programs">
+        <Button asChild>
+          <Link href="/records">Records</Link>
+        </Button>
+      </PlaceHead>
+      <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-y-0">
+        <section className="grid content-start gap-4 px-4 py-6 md:px-7" aria-label="Import">
+          <h2 className="text-[20px] num">Take putts in</h2>
+          <ImportPanel
+            students={options}
+            drills={drills.map(({ id, name }) => ({ value: id, label: name }))}
+          />
+        </section>
+        <div className="grid content-start gap-8 px-4 py-6 md:px-7">
+          <section className="grid gap-3" aria-label="Export">
+            <h2 className="text-[20px] num">Take everything out</h2>
+            <ExportForm students={options} whole={principal.as === 'head'} />
+          </section>
+          {imports.length > 0 && (
+            <section className="grid gap-2" aria-label="Came in from files">
+              <h2 className="text-[20px] num">Came in from files</h2>
+              <PastImports imports={imports} />
+            </section>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}

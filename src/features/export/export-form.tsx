@@ -1,0 +1,71 @@
+'use client';
+
+import { Download } from 'lucide-react';
+import { useState } from 'react';
+import { Button } from '@/ui/button';
+import { TextField } from '@/ui/field';
+import { Pick } from '@/ui/pick';
+
+const ALL = 'all';
+
+/** Tables of all putts, or of one student's, or of some time. */
+export function ExportForm({
+  students,
+  whole,
+}: {
+  students: { value: string; label: string }[];
+  /** Whoever asks reaches all of the academy: the whole book goes along. */
+  whole: boolean;
+}) {
+  const [student, setStudent] = useState(ALL);
+  const [from, setFrom] = useState('');
+  const [until, setUntil] = useState('');
+  const asked = new URLSearchParams({
+    ...(student !== ALL && { student }),
+    ...(from && { from }),
+    ...(until && { until }),
+  }).toString();
+  const backwards = from !== '' && until !== '' && until < from;
+  return (
+    <div className="grid gap-4">
+      <p className="text-[16px]">
+        One zip file of tables, for a spreadsheet or another program: students, sessions, drills as
+        they stood, every putt, every score, and a description of each column.
+        {whole && asked === '' && ' With it the whole book, for an empty Dirigo elsewhere.'}
+      </p>
+      <Pick
+        label="Of whom"
+        placeholder="Choose"
+        options={[{ value: ALL, label: 'all students' }, ...students]}
+        value={student}
+        onChange={setStudent}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        <TextField
+          label="From"
+          type="date"
+          value={from}
+          onChange={(event) => setFrom(event.target.value)}
+        />
+        <TextField
+          label="Until"
+          type="date"
+          value={until}
+          error={backwards ? 'This is before it begins.' : undefined}
+          onChange={(event) => setUntil(event.target.value)}
+        />
+      </div>
+      <div>
+        <Button asChild={!backwards} kind="primary" disabled={backwards}>
+          {backwards ? (
+            'Make the file'
+          ) : (
+            <a href={`/records/export/file${asked && `?${asked}`}`} download>
+              <Download size={17} aria-hidden /> Make the file
+            </a>
+          )}
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,357 @@
+'use client';
+
+import clsx from 'clsx';
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState, useTransition } from 'react';
+import type { Mapping } from '@/core/table';
+import { Button } from '@/ui/button';
+import { TextField } from '@/ui/field';
+import { Pick } from '@/ui/pick';
+import { Toggle } from '@/ui/toggle';
+import { showErrors } from '../shared/show-errors';
+import { beginImport, checkRows, howFar, lookAtFile, stopImport, type Looked } from './actions';
+import { ColumnFields } from './column-fields';
+import type { JobTold } from './jobs';
+import { rowWords } from './putt-words';
+import type { Checked } from './take';
+
+interface Option {
+  value: string;
+  label: string;
+}
+
+const UPLOAD = '/records/files/upload';
+/** How often it is asked how far it is, ms. */
+const EVERY = 400;
+const NONE = 'none';
+
+const count = (number: number, one: string, several = `${one}s`): string =>
+  `${number.toLocaleString('en')} ${number === 1 ? one : several}`;
+
+/** A table of putts comes in: chosen, its columns set, looked through, taken in. */
+export function ImportPanel({ students, drills }: { students: Option[]; drills: Option[] }) {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  const [busy, work] = useTransition();
+  const [over, setOver] = useState(false);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [file, setFile] = useState<{ id: string; name: string } | null>(null);
+  const [looked, setLooked] = useState<Looked | null>(null);
+  const [checked, setChecked] = useState<Checked | null>(null);
+  const [job, setJob] = useState<{ id: string; told: JobTold } | null>(null);
+
+  const fresh = () => {
+    setFile(null);
+    setLooked(null);
+    setChecked(null);
+    setJob(null);
+    setWrong(null);
+  };
+  const choose = (chosen: File | undefined) => {
+    if (!chosen) return;
+    fresh();
+    work(async () => {
+      const answer = await fetch(UPLOAD, { method: 'POST', body: chosen }).catch(() => null);
+      const sent = (await answer?.json().catch(() => null)) as
+        { ok: true; id: string } | { ok: false; message: string } | null;
+      if (!sent?.ok) {
+        setWrong(
+          `${chosen.name} did not come in. ${sent?.message ?? 'The server does not answer.'}`,
+        );
+        return;
+      }
+      const own = { id: sent.id, name: chosen.name.slice(-80) };
+      const seen = await lookAtFile(own);
+      if (!seen.ok) {
+        setWrong(`${chosen.name} cannot be read. ${seen.message}`);
+        return;
+      }
+      setFile(own);
+      setLooked(seen.value);
+    });
+  };
+
+  const going = job?.told.state === 'going' ? job.id : null;
+  useEffect(() => {
+    if (!going) return;
+    const again = setInterval(() => {
+      void howFar(going).then((told) => {
+        if (!told.ok) return;
+        setJob({ id: going, told: told.value });
+        if (told.value.state !== 'going') router.refresh();
+      });
+    }, EVERY);
+    return () => clearInterval(again);
+  }, [going, router]);
+
+  const set = (changes: Partial<Mapping>) => {
+    if (!looked) return;
+    setLooked({ ...looked, mapping: { ...looked.mapping, ...changes } });
+    setChecked(null);
+  };
+  const has = (target: string) =>
+    looked?.mapping.columns.some((column) => column.target === target) ?? false;
+
+  return (
+    <div className="grid gap-6">
+      {!looked && (
+        <div
+          onDragOver={(event) => {
+            event.preventDefault();
+            setOver(true);
+          }}
+          onDragLeave={() => setOver(false)}
+          onDrop={(event) => {
+            event.preventDefault();
+            setOver(false);
+            choose(event.dataTransfer.files[0]);
+          }}
+          className={clsx(
+            'grid justify-items-start gap-3 border-2 border-dashed px-5 py-6',
+            over ? 'border-line bg-sheet' : 'border-ink2',
+          )}
+        >
+          <p className="max-w-prose text-[17px]">
+            Drop a table of putts here: CSV, TSV, or JSON, from an instrument’s program or a
+            spreadsheet. Any columns will do; you say what they are, and see what would come in
+            before anything does.
+          </p>
+          <Button kind="primary" disabled={busy} onClick={() => input.current?.click()}>
+            {busy ? 'Reading…' : 'Choose a file'}
+          </Button>
+          <input
+            ref={input}
+            type="file"
+            accept=".csv,.tsv,.txt,.json,.jsonl,.ndjson"
+            className="hidden"
+            aria-label="A table of putts"
+            onChange={({ target }) => {
+              choose(target.files?.[0]);
+              target.value = '';
+            }}
+          />
+          {wrong && (
+            <p role="alert" className="font-[560] text-line">
+              ▲ {wrong}
+            </p>
+          )}
+        </div>
+      )}
+      {file && looked && !job && (
+        <>
+          <div className="flex flex-wrap items-baseline justify-between gap-3">
+            <h2 className="text-[20px] num">{file.name}</h2>
+            <Button onClick={fresh}>Another file</Button>
+          </div>
+          {looked.remembered && (
+            <p className="text-[16px] text-ink2">
+              The columns are taken as they were for the last file like this.
+            </p>
+          )}
+          {looked.doubts.length > 0 && (
+            <ul className="grid gap-1 border-l-[3px] border-line pl-3 text-[16px]">
+              {looked.doubts.map((words) => (
+                <li key={words}>{words}</li>
+              ))}
+            </ul>
+          )}
+          <section aria-label="Columns" className="grid gap-2">
+            <h3 className="cap">What each column says</h3>
+            <ColumnFields
+              headings={looked.headings}
+              samples={looked.rows.slice(looked.mapping.skip)}
+              mapping={looked.mapping}
+              onChange={(columns) => set({ columns })}
+            />
+          </section>
+          <section aria-label="For all rows" className="grid gap-4 sm:grid-cols-2">
+            {!has('student') && (
+              <Pick
+                label="Whose putts"
+                placeholder="Choose a student"
+                options={students}
+                value={looked.mapping.studentId ?? ''}
+                onChange={(studentId) => set({ studentId })}
+              />
+            )}
+            {!has('when') && (
+              <TextField
+                label="On which day"
+                type="date"
+                value={looked.mapping.day ?? ''}
+                onChange={(event) => set({ day: event.target.value || null })}
+              />
+            )}
+            <Pick
+              label="Putted on which drill"
+              placeholder="Choose"
+              options={[{ value: NONE, label: 'not known: the readings alone' }, ...drills]}
+              value={looked.mapping.drillId ?? NONE}
+              onChange={(value) => set({ drillId: value === NONE ? null : value })}
+            />
+            <Pick
+              label="Decimals"
+              placeholder="Choose"
+              options={[
+                { value: '.', label: '0.4, with a point' },
+                { value: ',', label: '0,4, with a comma' },
+              ]}
+              value={looked.mapping.decimal}
+              onChange={(value) => set({ decimal: value === ',' ? ',' : '.' })}
+            />
+            {has('when') && (
+              <Pick
+                label="Dates"
+                placeholder="Choose"
+                options={[
+                  { value: 'dmy', label: 'day first: 31/10/2025' },
+                  { value: 'mdy', label: 'month first: 10/31/2025' },
+                  { value: 'ymd', label: 'year first: 2025-10-31' },
+                ]}
+                value={looked.mapping.order}
+                onChange={(value) => set({ order: value as Mapping['order'] })}
+              />
+            )}
+            {has('student') && (
+              <Toggle
+                label="Add names that are no students here yet"
+                on={looked.mapping.addStudents}
+                onChange={(addStudents) => set({ addStudents })}
+              />
+            )}
+          </section>
+          <section aria-label="The first rows as putts" className="grid gap-1">
+            <h3 className="cap">The first rows, as putts of a right-hander</h3>
+            <ol className="grid gap-1 text-[16px]">
+              {looked.rows
+                .slice(looked.mapping.skip)
+                .slice(0, 6)
+                .map((row, index) => {
+                  const { ok, words } = rowWords(row, looked.mapping);
+                  return (
+                    <li key={index} className={ok ? '' : 'text-line'}>
+                      {ok ? '' : '▲ '}
+                      {words}
+                    </li>
+                  );
+                })}
+            </ol>
+          </section>
+          {checked && <CheckedWords checked={checked} />}
+          <div className="flex flex-wrap gap-3">
+            {!checked ? (
+              <Button
+                kind="primary"
+                disabled={busy}
+                onClick={() =>
+                  work(async () => {
+                    const told = await checkRows({ ...file, mapping: looked.mapping });
+                    if (showErrors(told)) setChecked(told.value);
+                  })
+                }
+              >
+                {busy ? 'Looking through it…' : 'Look through all of it'}
+              </Button>
+            ) : (
+              <Button
+                kind="primary"
+                disabled={busy || checked.fresh === 0}
+                onClick={() =>
+                  work(async () => {
+                    const begun = await beginImport({ ...file, mapping: looked.mapping });
+                    if (showErrors(begun)) {
+                      setJob({ id: begun.value, told: { state: 'going', putts: 0 } });
+                    }
+                  })
+                }
+              >
+                Take in {count(checked.fresh, 'putt')}
+              </Button>
+            )}
+          </div>
+        </>
+      )}
+      {job && (
+        <div className="grid gap-3" role="status">
+          <JobWords told={job.told} of={checked?.fresh ?? 0} />
+          {job.told.state === 'going' ? (
+            <div>
+              <Button onClick={() => void stopImport(job.id)}>Stop</Button>
+            </div>
+          ) : (
+            <div>
+              <Button onClick={fresh}>Another file</Button>
+            </div>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** What would come in, and what would not, with the reasons. */
+function CheckedWords({ checked }: { checked: Checked }) {
+  const { rows, fresh, doubled, refused, reasons, added, students, days } = checked;
+  return (
+    <section
+      aria-label="What would come in"
+      className="grid gap-2 border-2 border-ink bg-sheet px-4 py-3"
+    >
+      <p className="text-[19px] font-[640]">
+        {count(fresh, 'new putt')} of {count(rows, 'row')}
+        {fresh > 0 && `, of ${count(students, 'student')} in ${count(days, 'session')}`}
+      </p>
+      {doubled > 0 && <p>{count(doubled, 'row')} of it are here already, and stay as they are.</p>}
+      {added.length > 0 && (
+        <p>
+          Added as right-handers until you say otherwise: {added.slice(0, 12).join(', ')}
+          {added.length > 12 && ` and ${added.length - 12} more`}.
+        </p>
+      )}
+      {refused > 0 && (
+        <details>
+          <summary className="min-h-8 cursor-pointer font-[560] text-line">
+            ▲ {count(refused, 'row')} cannot come in, and would be left out
+          </summary>
+          <ul className="mt-1 grid gap-1 text-[15px]">
+            {reasons.map(({ row, reason }) => (
+              <li key={row}>
+                <span className="num text-ink2">Row {row}:</span> {reason}
+              </li>
+            ))}
+            {refused > reasons.length && <li>and {refused - reasons.length} more</li>}
+          </ul>
+        </details>
+      )}
+    </section>
+  );
+}
+
+function JobWords({ told, of }: { told: JobTold; of: number }) {
+  switch (told.state) {
+    case 'going':
+      return (
+        <>
+          <p className="text-[19px] font-[640]">
+            {told.putts.toLocaleString('en')} of {count(of, 'putt')}
+          </p>
+          <progress className="h-3 w-full" max={Math.max(1, of)} value={told.putts} />
+          <p className="text-ink2">Nothing of it is shown until all of it is there.</p>
+        </>
+      );
+    case 'done':
+      return (
+        <p className="text-[19px] font-[640]">
+          {count(told.putts, 'putt')} in {count(told.sessions, 'session')} came in.
+        </p>
+      );
+    case 'stopped':
+      return <p className="text-[19px] font-[640]">Stopped. Nothing came in.</p>;
+    case 'failed':
+      return (
+        <p role="alert" className="text-[19px] font-[640] text-line">
+          ▲ Nothing came in. {told.message}
+        </p>
+      );
+  }
+}
