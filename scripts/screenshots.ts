@@ -19,6 +19,14 @@ const FOLDER = 'docs/screenshots';
 const LAPTOP = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
+/** A table of made-up putts. */
+const WINTER = `Player;Date;Face angle (deg);Putter path;Impact spot (mm);Tempo
+Oona Brandt;12.01.2026 17:05;0,4;-1,2;3,5;2,1
+Oona Brandt;12.01.2026 17:06;-0,2;0,7;-1,0;2,0
+Yusra Malkey;19.01.2026 17:01;1,1;0,2;0,4;1,9
+Yusra Malkey;19.01.2026 17:02;open;0,2;0,4;1,9
+`;
+
 interface Shot {
   name: string;
   path: string;
@@ -130,12 +138,6 @@ async function main(): Promise<void> {
     },
     { name: 'review', path: `/sessions/${done?.id}/review` },
     {
-      name: 'find-dark',
-      path: '/',
-      theme: 'dark',
-      before: (page) => page.keyboard.press('Control+k'),
-    },
-    {
       name: 'hour',
       path: `/programme/hours/new?student=${yusra?.id}`,
       before: async (page) => {
@@ -145,7 +147,33 @@ async function main(): Promise<void> {
       },
     },
     { name: 'programme', path: `/programme/${programme?.id}` },
-    { name: 'diary', path: '/programme?view=month' },
+    {
+      name: 'instrument',
+      path: '/drills/straight-gate',
+      size: PHONE,
+      before: async (page) => {
+        await begin(page, ['Bram Quistle']);
+        await page.getByRole('button', { name: 'More' }).click();
+        await page.getByRole('button', { name: 'Try a stand-in: putting sensor' }).click();
+        await page.getByRole('button', { name: 'Close', exact: true }).click();
+        await page.getByRole('region', { name: /as it was measured/ }).waitFor();
+        await page.waitForTimeout(9000);
+      },
+    },
+    {
+      name: 'files',
+      path: '/records/files',
+      size: { width: 1280, height: 1240 },
+      before: async (page) => {
+        await page.getByLabel('A table of putts').setInputFiles({
+          name: 'winter.csv',
+          mimeType: 'text/csv',
+          buffer: Buffer.from(WINTER),
+        });
+        await page.getByRole('button', { name: 'Look through all of it' }).click();
+        await page.getByRole('region', { name: 'What would come in' }).waitFor();
+      },
+    },
     { name: 'home', path: `/home/${home}`, size: PHONE },
     { name: 'records', path: '/records' },
     {

@@ -15,7 +15,7 @@ import {
 } from 'chart.js';
 import { format } from 'date-fns';
 import { useTheme } from 'next-themes';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 
 Chart.register(CategoryScale, Filler, LineElement, LinearScale, PointElement, TimeScale, Tooltip);
@@ -62,6 +62,7 @@ function usePalette(): Palette | null {
 /** A number over time with the band that holds it eight times in ten. */
 export function TrendChart({ points, level, unit, from = 'zero', description }: TrendChartProps) {
   const palette = usePalette();
+  const chart = useRef<Chart<'line', { x: number; y: number }[]>>(null);
   if (!palette) return <div className="h-full" />;
   const font = { family: "'Archivo Variable', sans-serif", size: 13 };
   const series = (pick: (point: TrendPoint) => number) =>
@@ -153,5 +154,24 @@ export function TrendChart({ points, level, unit, from = 'zero', description }: 
       },
     },
   };
-  return <Line data={data} options={options} role="img" aria-label={description} />;
+  const keep = () => {
+    const url = chart.current?.toBase64Image('image/png', 1);
+    if (!url) return;
+    const link = document.createElement('a');
+    link.href = url;
+    link.download = `${description}.png`;
+    link.click();
+  };
+  return (
+    <>
+      <Line ref={chart} data={data} options={options} role="img" aria-label={description} />
+      <button
+        type="button"
+        onClick={keep}
+        className="absolute top-0 right-0 min-h-8 bg-sheet/80 px-2 text-sm underline underline-offset-4 print:hidden"
+      >
+        PNG
+      </button>
+    </>
+  );
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { DEFAULT_PUTT, aimFor } from '@/core/green';
 import { HANDS } from '@/core/people';
 import { DEGREE } from '@/core/units';
@@ -107,7 +108,7 @@ describe('a line of an instrument', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...quantities()),
-        fc.double({ min: -0.9, max: 0.9, noNaN: true }),
+        between(-0.9, 0.9),
         fc.nat({ max: 3 }),
         ({ id, dimension, sane }, share, which) => {
           const unit = UNITS[dimension][which % UNITS[dimension].length]!;

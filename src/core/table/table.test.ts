@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { UNITS, quantities, quantityOf, siUnit } from '@/core/quantity';
 import { DEGREE } from '@/core/units';
 import {
@@ -108,7 +109,7 @@ describe('a number in a cell', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...quantities()),
-        fc.double({ min: -500, max: 500, noNaN: true }),
+        between(-500, 500),
         fc.constantFrom('.' as const, ',' as const),
         ({ dimension }, value, decimal) => {
           for (const unit of UNITS[dimension]) {

@@ -3,11 +3,11 @@
 import { Printer } from 'lucide-react';
 import { Button } from '@/ui/button';
 
-/** Prints the page, or keeps it as a PDF where the browser can. */
+/** Prints the page. */
 export function PrintButton() {
   return (
     <Button kind="primary" onClick={() => window.print()}>
-      <Printer size={17} aria-hidden /> Print or keep as PDF
+      <Printer size={17} aria-hidden /> Print
     </Button>
   );
 }

@@ -3,6 +3,7 @@ import { format } from 'date-fns';
 import Link from 'next/link';
 import { showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
+import { Button } from '@/ui/button';
 import { Glance } from './glance';
 import { PrintButton } from './print-button';
 import type { Known } from './read-student';
@@ -37,7 +38,14 @@ export function Report({
         >
           <ArrowLeft size={15} aria-hidden /> {student.name}
         </Link>
-        <PrintButton />
+        <div className="flex gap-2.5">
+          <Button asChild>
+            <a href={`/students/${student.id}/report/pdf`} download>
+              PDF
+            </a>
+          </Button>
+          <PrintButton />
+        </div>
       </header>
       <div className="mx-auto max-w-[900px] py-5">
         <div className="px-5 md:px-7">

@@ -1,6 +1,8 @@
 import Link from 'next/link';
 import type { Hand } from '@/core/people';
+import { quantityOf, shownUnit } from '@/core/quantity';
 import type { Estimate, Score } from '@/core/scoring';
+import { CopyButton } from '@/ui/copy-button';
 import { nameOf, biasOf, showAmount, showInterval, type Ruled } from './skill-words';
 
 /** Scores of one skill below each other, every number with the interval that holds it eight times in ten. */
@@ -25,6 +27,21 @@ export function SkillTable({
       <span className="text-sm whitespace-nowrap text-ink2">{showInterval(skill, estimate)}</span>
     </>
   );
+  const { si, symbol } = shownUnit(quantityOf(skill).dimension);
+  const unit = symbol.trim() || 'number';
+  const parts = (['window', 'bias', 'spread'] as const).flatMap((what) =>
+    (['low', 'middle', 'high'] as const).map((end) => ({ what, end })),
+  );
+  const plain = [
+    ['from', 'putts', ...parts.map(({ what, end }) => `${what} ${end} (${unit})`)],
+    ...rows.map(({ name, putts, score }) => [
+      name,
+      putts ?? '',
+      ...parts.map(({ what, end }) => (score[what][end] / si).toPrecision(5)),
+    ]),
+  ]
+    .map((row) => row.join('\t'))
+    .join('\n');
   return (
     <div
       className="overflow-x-auto"
@@ -71,6 +88,9 @@ export function SkillTable({
           })}
         </tbody>
       </table>
+      <div className="py-2">
+        <CopyButton text={plain} label="Copy as a table" />
+      </div>
     </div>
   );
 }

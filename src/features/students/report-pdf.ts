@@ -1,0 +1,97 @@
+import 'server-only';
+import { format } from 'date-fns';
+import { showLength, type UnitPreferences } from '@/core/units';
+import type { Student } from '@/data';
+import { flowOn } from '../sheet/flow';
+import type { Paper } from '../sheet/paper';
+import type { Known } from './read-student';
+import { basisOfAll } from './reading';
+import {
+  biasOf,
+  changeWords,
+  endsOf,
+  nameOf,
+  ruledBias,
+  ruledOf,
+  saysOf,
+  showAmount,
+  showInterval,
+} from './skill-words';
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+/** A student's report as a PDF: what the page says, and nothing that a coach noted. */
+export function reportPdf(
+  student: Student,
+  coach: string,
+  known: Known,
+  units: UnitPreferences,
+  paper: Paper,
+  now: Date,
+): Promise<Buffer> {
+  const { scores, findings, changes, next, worth } = known;
+  const [first, last] = [scores[0]!, scores.at(-1)!];
+  const basis = basisOfAll(scores);
+  const title = `${student.name}: how you putt`;
+  const page = flowOn(paper, title);
+  const sessions =
+    scores.length === 1
+      ? '1 session'
+      : `${scores.length} sessions since ${format(first.at, 'd MMMM')}`;
+  page.title(
+    title,
+    [format(now, 'd MMMM yyyy'), coach, `from ${sessions}`].filter(Boolean).join(' · '),
+  );
+  page.paragraph(
+    'On each ruler the middle is what you meant. Eight of ten of your putts lie inside the dark bar; its pale ends are what is not yet certain. The ring is where they centre.',
+    true,
+  );
+  for (const skill of ruledOf(basis)) {
+    const score = last.carried[skill];
+    if (!score || !basis[skill]) continue;
+    const change = changes[skill]?.change;
+    page.ruler({
+      name: nameOf(skill),
+      window: score.window,
+      bias: ruledBias(skill, score.bias),
+      ends: endsOf(skill, student.hand),
+      value: `${saysOf(skill)} ±${showAmount(skill, score.window.middle)}`,
+      words: [
+        `80 % interval ${showInterval(skill, score.window)}`,
+        biasOf(skill, score, student.hand).words,
+        change && changeWords(change),
+      ]
+        .filter(Boolean)
+        .join('; '),
+    });
+  }
+  page.heading('What to practise');
+  if (findings.length === 0) {
+    page.paragraph('No fault stands out. Keep to the gate below, and to a cold test now and then.');
+  }
+  for (const { seen, cause, drills } of findings.slice(0, 3)) {
+    page.item(
+      seen,
+      [cause, drills.map(({ name, dose }) => `${name} (${dose})`).join(' · ')].join(' '),
+    );
+  }
+  if (next) {
+    page.paragraph(
+      `Your next gate: ${showLength(next.gap, 'across', units)} between the tees, ${showLength(next.distance, 'along', units)} from the ball. About ${Math.round(next.share * 10)} of ten should go through.`,
+    );
+  }
+  page.heading('What it is worth');
+  page.table(
+    [
+      ['from', 'made now', '80 % interval', 'at first'],
+      ...worth.now.map(({ distance, made }, index) => [
+        showLength(distance, 'putt', units),
+        percent(made.middle),
+        `${percent(made.low)} to ${percent(made.high)}`,
+        worth.first ? percent(worth.first[index]!.made.middle) : '',
+      ]),
+    ],
+    [0.25, 0.2, 0.3, 0.25],
+  );
+  return page.end();
+}

@@ -1,0 +1,22 @@
+'use client';
+
+import { Copy } from 'lucide-react';
+import { toast } from 'sonner';
+import { Button } from './button';
+
+/** Puts a text on the clipboard: a table as a spreadsheet takes it. */
+export function CopyButton({ text, label }: { text: string; label: string }) {
+  const copy = async () => {
+    try {
+      await navigator.clipboard.writeText(text);
+      toast('Copied: it can be pasted into a spreadsheet.');
+    } catch {
+      toast.error('This browser does not let a page copy. Select the table and copy it by hand.');
+    }
+  };
+  return (
+    <Button onClick={() => void copy()}>
+      <Copy size={16} aria-hidden /> {label}
+    </Button>
+  );
+}
