@@ -31,7 +31,7 @@ test('a spreadsheet of an old year comes in, stands on the rulers, goes out agai
       .getByRole('listitem');
     await expect(first.first()).toContainText('Tamsin Quay · 1 October 2025 · face 0.6° open');
     await page.getByRole('combobox', { name: 'Plus in Face Angle (deg)' }).click();
-    await page.getByRole('option', { name: '+ is closed' }).click();
+    await page.getByRole('option', { name: '+ closed' }).click();
     await expect(first.first()).toContainText('face 0.6° closed');
   });
 

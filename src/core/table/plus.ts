@@ -25,14 +25,14 @@ export function plusOptions(id: string): Plus[] {
   if (!words) {
     const { left, right } = quantityOf(id).ends('right');
     return [
-      { value: 'right', label: `+ is ${right}` },
-      { value: 'left', label: `+ is ${left}` },
+      { value: 'right', label: `+ ${right}` },
+      { value: 'left', label: `+ ${left}` },
     ];
   }
   return [
-    ...words.map((word) => ({ value: word, label: `+ is ${word}` })),
-    { value: 'right', label: '+ is right' },
-    { value: 'left', label: '+ is left' },
+    ...words.map((word) => ({ value: word, label: `+ ${word}` })),
+    { value: 'right', label: '+ right' },
+    { value: 'left', label: '+ left' },
   ];
 }
 

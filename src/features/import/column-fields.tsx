@@ -12,7 +12,7 @@ const TARGETS = [
 /** Units as they are spoken of: a share of one has no sign of its own. */
 const unitOptions = (id: string) =>
   [...new Map(UNITS[quantityOf(id).dimension].map((unit) => [unit.id, unit])).values()].map(
-    (unit) => ({ value: unit.id, label: unit.id === '1' ? 'a plain number' : unit.id }),
+    (unit) => ({ value: unit.id, label: unit.id === '1' ? 'number' : unit.id }),
   );
 
 /** What each column of a file is taken for. */
@@ -38,7 +38,7 @@ export function ColumnFields({
         return (
           <li
             key={index}
-            className="grid items-center gap-x-4 gap-y-1 border-b border-rule py-2 sm:grid-cols-[minmax(0,1fr)_210px_120px_150px]"
+            className="grid items-center gap-x-4 gap-y-1 border-b border-rule py-2 sm:grid-cols-[minmax(0,1fr)_204px_112px_150px]"
           >
             <div className="min-w-0">
               <p className="truncate text-[17px] font-[620]">{heading}</p>
