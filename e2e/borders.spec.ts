@@ -125,6 +125,7 @@ function argsOf({ name }: BuiltAction): unknown[] {
     howFar: [NOBODY],
     stopImport: [NOBODY],
     takeBack: [NOBODY],
+    takeList: [file],
     addToAcademy: [{ name: 'Somebody Else', role: 'head' }],
     hand: [giving],
     share: [giving],
@@ -583,6 +584,7 @@ test('the head coach runs them all: what is refused above is refused for who ask
     'howFar',
     'stopImport',
     'takeBack',
+    'takeList',
   ]);
   // What takes something away comes last, and after what it would take from.
   const last = [

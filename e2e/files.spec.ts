@@ -108,3 +108,36 @@ test('what is no table is refused in a sentence, and a large one before it is re
   await refused('wide.csv', `${'a,'.repeat(999)}a\n1\n`, /1000 columns; at most 200/);
   await refused('huge.csv', Buffer.alloc(65 * 1024 * 1024, 'a,b\n'), /at most 64 MB/);
 });
+
+test('a list of students and a calendar come in, and are taken back as one', async ({ page }) => {
+  const drop = (name: string, text: string) =>
+    page
+      .getByLabel('A table of putts')
+      .setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+  const told = page.getByRole('region', { name: 'What would come in' });
+  await page.goto('/records/files');
+  await drop(
+    'students.csv',
+    'Name,Hand,Level\nIvo Bollard,left,advanced\nPia Towpath,,\nNo One,both,\n',
+  );
+  await expect(told).toContainText('2 new students');
+  await expect(told).toContainText(
+    'Pia Towpath: right-handed, steady (right-handed and steady: not said)',
+  );
+  await told.getByText('1 row cannot come in').click();
+  await expect(told).toContainText('“both” is no hand');
+  await told.getByRole('button', { name: 'Take in 2 students' }).click();
+  await expect(page.getByText('2 students came in.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Another file' }).click();
+  const day = new Date(Date.now() + 5 * 86_400_000).toISOString().slice(0, 10).replaceAll('-', '');
+  await drop(
+    'diary.ics',
+    `BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nBEGIN:VEVENT\r\nUID:1\r\nSUMMARY:Ivo Bollard lesson\r\nDTSTART:${day}T160000\r\nDURATION:PT45M\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n`,
+  );
+  await expect(told).toContainText('16:00: Ivo Bollard, 45 min');
+  await told.getByRole('button', { name: 'Take in 1 date' }).click();
+  await expect(page.getByText('1 date came in.')).toBeVisible();
+  await page.goto('/programme');
+  await expect(page.getByText('Ivo Bollard').first()).toBeVisible();
+});

@@ -149,6 +149,7 @@ export {
 } from './plans';
 export {
   addAppointment,
+  addAppointments,
   addProgramme,
   dropAppointment,
   endProgramme,
@@ -184,6 +185,7 @@ export {
 } from './sessions';
 export {
   addStudent,
+  addStudents,
   archiveStudent,
   getStudent,
   listStudents,

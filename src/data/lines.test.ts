@@ -128,6 +128,21 @@ test('two instruments beside one ball make one putt', async () => {
   ]);
 });
 
+test('two instruments that send at the same moment make one putt too', async () => {
+  const { id } = await begun();
+  const plate = await addInstrument(database, principal, 'Plate', now);
+  for (let putt = 0; putt < 6; putt++) {
+    const at = 20 * putt;
+    await Promise.all([
+      sent([line(`${putt}`, at, { face: [putt, 'deg'] })], after(at + 1)),
+      sent([line(`${putt}`, at + 1, { leadFoot: [55, '%'] })], after(at + 1), plate.secret),
+    ]);
+  }
+  const putts = await puttsOf(id);
+  expect(putts).toHaveLength(6);
+  expect(putts.every(({ measured }) => measured.face && measured.leadFoot)).toBe(true);
+});
+
 const touch = (gate: string, seconds: number, outcome = 'left', id = v4()): RunEvent => ({
   type: 'putt',
   id,

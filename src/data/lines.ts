@@ -246,7 +246,29 @@ async function takeRead(
  * @param texts lines as they came
  * @returns what became of each
  */
-export async function takeLines(
+export const takeLines = (
+  database: Database,
+  sender: Sender,
+  texts: readonly string[],
+  now: Date,
+): Promise<LineTold[]> =>
+  inTurn(sender.principal.coachId, () => takeNow(database, sender, texts, now));
+
+/** Who is last in turn, by coach. */
+const turns = new Map<string, Promise<unknown>>();
+
+/** Two instruments beside one ball send at once: the second is to find the putt that the first has made. */
+function inTurn<T>(coachId: string, work: () => Promise<T>): Promise<T> {
+  const mine = (turns.get(coachId) ?? Promise.resolve()).then(work, work);
+  turns.set(coachId, mine);
+  const leave = () => {
+    if (turns.get(coachId) === mine) turns.delete(coachId);
+  };
+  void mine.then(leave, leave);
+  return mine;
+}
+
+async function takeNow(
   database: Database,
   sender: Sender,
   texts: readonly string[],

@@ -120,6 +120,26 @@ export async function addAppointment(
   return id;
 }
 
+/** Several dates at once that no programme made: all of them, or none; one change, to be taken back as one. */
+export async function addAppointments(
+  database: Database,
+  principal: CoachPrincipal,
+  all: readonly AppointmentValues[],
+  zone: string,
+): Promise<void> {
+  for (const studentId of new Set(all.map((one) => one.studentId))) {
+    await getStudent(database, principal, studentId);
+  }
+  await database.change(principal, 'dates made', async (transaction) => {
+    for (const values of all) {
+      await database.models.appointment.create(
+        { ...values, id: v4(), coachId: principal.coachId, zone },
+        { transaction },
+      );
+    }
+  });
+}
+
 /** Changes a date; one of a programme keeps what it works on. */
 export async function saveAppointment(
   { models, change }: Database,

@@ -74,6 +74,22 @@ export async function addStudent(
   return id;
 }
 
+/** Adds several students at once: all of them, or none; one change, to be taken back as one. */
+export async function addStudents(
+  { models, change }: Database,
+  principal: CoachPrincipal,
+  all: readonly StudentValues[],
+): Promise<void> {
+  const { coachId } = principal;
+  await change(principal, 'students added', async (transaction) => {
+    for (const { putter, ...values } of all) {
+      const id = v4();
+      await models.student.create({ ...values, id, coachId }, { transaction });
+      await models.putter.create({ ...putter, id: v4(), studentId: id }, { transaction });
+    }
+  });
+}
+
 /** What another has changed since a form was opened: the values as they are now, and who made them so. */
 export interface Meanwhile {
   version: number;

@@ -46,6 +46,7 @@ export {
   type ProgrammeValues,
   type Slot,
 } from './programme';
+export { calendarDates, type CalendarDate } from './calendar-in';
 export { calendarFile, instantOf, type Dated } from './calendar-file';
 export {
   nextBlock,

@@ -3,3 +3,4 @@ export { guessDecimal, readNumber, type Decimal } from './number';
 export { plusOptions, usualPlus } from './plus';
 export { readRow, type ReadRow } from './row';
 export { DATE_ORDERS, guessOrder, readTime, readWhen, type DateOrder, type ReadWhen } from './when';
+export { listsStudents, studentsIn, type ListedStudent } from './students';

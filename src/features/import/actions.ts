@@ -3,9 +3,12 @@
 import { rm } from 'node:fs/promises';
 import { v4 } from 'uuid';
 import { z } from 'zod';
-import { guessMapping, mappingSchema, type Mapping } from '@/core/table';
+import { guessMapping, listsStudents, mappingSchema, type Mapping } from '@/core/table';
 import {
   Problem,
+  addAppointments,
+  addStudents,
+  getCoach,
   keepMapping,
   keptMapping,
   undoImport,
@@ -15,8 +18,9 @@ import {
 import { coachAction } from '../shared/action';
 import { messageFor } from '../shared/message';
 import { startJob, jobTold, stopJob, type JobTold } from './jobs';
+import { calendarIn, listedDates, listedStudents, type Listed } from './lists';
 import { rowsOf, tableFile, type TableFile } from './table-file';
-import { checkFile, takeFile, type Checked } from './take';
+import { checkFile, takeFile, type Checked, type RefusedRow } from './take';
 import { fileOf } from './upload';
 
 /** Rows that are shown of a file. */
@@ -25,8 +29,18 @@ const SHOWN = 8;
 const fileSchema = z.object({ id: z.uuid(), name: z.string().trim().min(1).max(80) });
 const withMapping = fileSchema.extend({ mapping: mappingSchema });
 
+/** A list of students, or of dates: short, and looked through at once. */
+export interface LookedList {
+  kind: 'students' | 'dates';
+  /** What would be added, in words. */
+  fresh: string[];
+  doubled: number;
+  refused: RefusedRow[];
+}
+
 /** What a file looks like, and how its columns are taken. */
 export interface Looked {
+  kind: 'putts';
   headings: string[];
   rows: string[][];
   mapping: Mapping;
@@ -58,15 +72,21 @@ const headingsOf = (rows: readonly string[][]): string => JSON.stringify(rows[0]
 /** Looks at a file that was sent, and guesses its columns; as they were taken last, where that is known. */
 export const lookAtFile = coachAction(
   fileSchema,
-  async (database, principal, { id }): Promise<Looked> => {
+  async (database, principal, { id }): Promise<Looked | LookedList> => {
+    const dates = await datesOf(database, principal, id);
+    if (dates) return told('dates', dates);
     const file = await opened(principal, id);
     const rows = await firstRows(file);
     const guess = guessMapping(rows);
+    if (listsStudents(guess.mapping)) {
+      return told('students', await listedStudents(database, principal, file));
+    }
     const kept = mappingSchema.safeParse(
       await keptMapping(database, principal, headingsOf(rows)).catch(() => null),
     );
     const fits = kept.success && kept.data.columns.length === guess.mapping.columns.length;
     return {
+      kind: 'putts',
       headings: rows[0] ?? [],
       rows: rows.slice(0, SHOWN + 2),
       mapping: fits ? kept.data : guess.mapping,
@@ -75,6 +95,48 @@ export const lookAtFile = coachAction(
     };
   },
   { least: 'coach', reads: true },
+);
+
+/** The dates of a file that is a calendar; null for any other. */
+async function datesOf(database: Database, principal: CoachPrincipal, id: string) {
+  const text = await calendarIn(fileOf(principal, id)).catch(() => null);
+  return text === null ? null : listedDates(database, principal, text, new Date());
+}
+
+const told = (
+  kind: LookedList['kind'],
+  { fresh, doubled, refused }: Listed<unknown>,
+): LookedList => ({
+  kind,
+  fresh: fresh.map(({ words }) => words),
+  doubled,
+  refused,
+});
+
+/** Takes in what a list has that is new: students, or dates. All of it, or nothing; one change, to be taken back as one. */
+export const takeList = coachAction(
+  fileSchema,
+  async (database, principal, { id }): Promise<number> => {
+    const dates = await datesOf(database, principal, id);
+    if (dates) {
+      const { zone } = (await getCoach(database, principal)).settings;
+      const all = dates.fresh.map(({ values }) => values);
+      await addAppointments(database, principal, all, zone);
+    }
+    const students = dates
+      ? null
+      : await listedStudents(database, principal, await opened(principal, id));
+    if (students) {
+      await addStudents(
+        database,
+        principal,
+        students.fresh.map(({ values }) => values),
+      );
+    }
+    await rm(fileOf(principal, id), { force: true });
+    return (dates ?? students)!.fresh.length;
+  },
+  { least: 'coach' },
 );
 
 /** Looks through all of a file: what would come in. */

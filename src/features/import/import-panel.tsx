@@ -9,7 +9,16 @@ import { TextField } from '@/ui/field';
 import { Pick } from '@/ui/pick';
 import { Toggle } from '@/ui/toggle';
 import { showErrors } from '../shared/show-errors';
-import { beginImport, checkRows, howFar, lookAtFile, stopImport, type Looked } from './actions';
+import {
+  beginImport,
+  checkRows,
+  howFar,
+  lookAtFile,
+  stopImport,
+  takeList,
+  type Looked,
+  type LookedList,
+} from './actions';
 import { ColumnFields } from './column-fields';
 import type { JobTold } from './jobs';
 import { rowWords } from './putt-words';
@@ -37,12 +46,16 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
   const [wrong, setWrong] = useState<string | null>(null);
   const [file, setFile] = useState<{ id: string; name: string } | null>(null);
   const [looked, setLooked] = useState<Looked | null>(null);
+  const [list, setList] = useState<LookedList | null>(null);
+  const [taken, setTaken] = useState<string | null>(null);
   const [checked, setChecked] = useState<Checked | null>(null);
   const [job, setJob] = useState<{ id: string; told: JobTold } | null>(null);
 
   const fresh = () => {
     setFile(null);
     setLooked(null);
+    setList(null);
+    setTaken(null);
     setChecked(null);
     setJob(null);
     setWrong(null);
@@ -67,7 +80,8 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
         return;
       }
       setFile(own);
-      setLooked(seen.value);
+      if (seen.value.kind === 'putts') setLooked(seen.value);
+      else setList(seen.value);
     });
   };
 
@@ -94,7 +108,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
 
   return (
     <div className="grid gap-6">
-      {!looked && (
+      {!looked && !list && (
         <div
           onDragOver={(event) => {
             event.preventDefault();
@@ -112,9 +126,8 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
           )}
         >
           <p className="max-w-prose text-[17px]">
-            Drop a table of putts here: CSV, TSV, or JSON, from an instrument’s program or a
-            spreadsheet. Any columns will do; you say what they are, and see what would come in
-            before anything does.
+            Drop a file here: a table of putts (CSV, TSV or JSON, any columns), a list of students,
+            or a calendar (ICS). You see what would come in before anything does.
           </p>
           <Button kind="primary" disabled={busy} onClick={() => input.current?.click()}>
             {busy ? 'Reading…' : 'Choose a file'}
@@ -122,7 +135,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
           <input
             ref={input}
             type="file"
-            accept=".csv,.tsv,.txt,.json,.jsonl,.ndjson"
+            accept=".csv,.tsv,.txt,.json,.jsonl,.ndjson,.ics"
             className="hidden"
             aria-label="A table of putts"
             onChange={({ target }) => {
@@ -136,6 +149,22 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
             </p>
           )}
         </div>
+      )}
+      {file && list && (
+        <ListWords
+          name={file.name}
+          list={list}
+          taken={taken}
+          busy={busy}
+          onFresh={fresh}
+          onTake={() =>
+            work(async () => {
+              const done = await takeList(file);
+              if (!showErrors(done)) return;
+              setTaken(`${count(done.value, NAMED[list.kind])} came in. History takes them back.`);
+            })
+          }
+        />
       )}
       {file && looked && !job && (
         <>
@@ -289,6 +318,78 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
   );
 }
 
+const NAMED = { students: 'student', dates: 'date' } as const;
+
+/** Students or dates of a file, before they come in. */
+function ListWords({
+  name,
+  list: { kind, fresh, doubled, refused },
+  taken,
+  busy,
+  onTake,
+  onFresh,
+}: {
+  name: string;
+  list: LookedList;
+  taken: string | null;
+  busy: boolean;
+  onTake: () => void;
+  onFresh: () => void;
+}) {
+  const one = NAMED[kind];
+  return (
+    <section aria-label="What would come in" className="grid gap-3">
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h2 className="text-[20px] num">{name}</h2>
+        <Button onClick={onFresh}>Another file</Button>
+      </div>
+      {taken ? (
+        <p role="status" className="text-[19px] font-[640]">
+          {taken}
+        </p>
+      ) : (
+        <>
+          <p className="text-[19px] font-[640]">{count(fresh.length, `new ${one}`)}</p>
+          <ul className="max-h-[50vh] overflow-y-auto border-y border-rule text-[16px]">
+            {fresh.map((words) => (
+              <li key={words} className="border-b border-hair py-1.5 last:border-0">
+                {words}
+              </li>
+            ))}
+          </ul>
+          {doubled > 0 && <p>{count(doubled, one)} of it are here already.</p>}
+          <Refused refused={refused.length} reasons={refused.slice(0, 40)} />
+          <div>
+            <Button kind="primary" disabled={busy || fresh.length === 0} onClick={onTake}>
+              Take in {count(fresh.length, one)}
+            </Button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** Rows that cannot come in, with the reasons. */
+function Refused({ refused, reasons }: { refused: number; reasons: Checked['reasons'] }) {
+  if (refused === 0) return null;
+  return (
+    <details>
+      <summary className="min-h-8 cursor-pointer font-[560] text-line">
+        ▲ {count(refused, 'row')} cannot come in, and would be left out
+      </summary>
+      <ul className="mt-1 grid gap-1 text-[15px]">
+        {reasons.map(({ row, reason }) => (
+          <li key={row}>
+            <span className="num text-ink2">Row {row}:</span> {reason}
+          </li>
+        ))}
+        {refused > reasons.length && <li>and {refused - reasons.length} more</li>}
+      </ul>
+    </details>
+  );
+}
+
 /** What would come in, and what would not, with the reasons. */
 function CheckedWords({ checked }: { checked: Checked }) {
   const { rows, fresh, doubled, refused, reasons, added, students, days } = checked;
@@ -308,21 +409,7 @@ function CheckedWords({ checked }: { checked: Checked }) {
           {added.length > 12 && ` and ${added.length - 12} more`}.
         </p>
       )}
-      {refused > 0 && (
-        <details>
-          <summary className="min-h-8 cursor-pointer font-[560] text-line">
-            ▲ {count(refused, 'row')} cannot come in, and would be left out
-          </summary>
-          <ul className="mt-1 grid gap-1 text-[15px]">
-            {reasons.map(({ row, reason }) => (
-              <li key={row}>
-                <span className="num text-ink2">Row {row}:</span> {reason}
-              </li>
-            ))}
-            {refused > reasons.length && <li>and {refused - reasons.length} more</li>}
-          </ul>
-        </details>
-      )}
+      <Refused refused={refused} reasons={reasons} />
     </section>
   );
 }
