@@ -19,7 +19,7 @@ test('from a logged session to a changed score, to the reason, to a drill for it
       page.getByRole('img', { name: /^Start line: eight in ten within ±\d\.\d\d°.*push/ }),
     ).toBeVisible();
     await expect(
-      page.getByText('No putt speaks of it yet: it takes a box of four tees.'),
+      page.getByText('No data yet: needs a box of four tees.'),
     ).toBeVisible();
     await expect(page.getByText(/Starts \d\.\d° to the right, a push/)).toBeVisible();
     await expect(page.getByText(/\d\d % sure, from 20 putts\./)).toBeVisible();
@@ -71,5 +71,10 @@ test('from a logged session to a changed score, to the reason, to a drill for it
     await expect(page.locator('body')).not.toContainText('knee');
     const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
     expect((pdf.match(/\/Type \/Page\b/g) ?? []).length).toBeLessThanOrEqual(2);
+    const file = await page.request.get(`${student}/report/pdf`);
+    expect(file.headers()['content-type']).toBe('application/pdf');
+    const own = (await file.body()).toString('latin1');
+    expect(own.slice(0, 5)).toBe('%PDF-');
+    expect((own.match(/\/Type \/Page\b/g) ?? []).length).toBeLessThanOrEqual(2);
   });
 });

@@ -106,7 +106,7 @@ test('the posterior of one quantity is that of plain weighting of the prior', ()
   const found = scoresOf(beliefOfRuns([{ layout, putts }], W).belief, W).rise!;
   const prior = knownOf('rise');
   const player = dice(77);
-  const drawn = Array.from({ length: 200_000 }, () => {
+  const drawn = Array.from({ length: 60_000 }, () => {
     const bias = prior.biasSpread * player.normal();
     const spread = prior.middleSpread * Math.exp(prior.logSpreadSpread * player.normal());
     const off = mount * player.normal();

@@ -203,7 +203,9 @@ describe('all that is taken out', () => {
     const name = '=HYPERLINK("http://x","y")';
     await addStudent(database, head, { ...values, name });
     const files = unzipSync(
-      await bytesOf(zipped(await partsOf(reader, head, { whole: false }, new Date()))),
+      await bytesOf(
+        zipped((await partsOf(reader, head, { whole: false }, new Date())).slice(0, 3)),
+      ),
     );
     const cells = Papa.parse<string[]>(strFromU8(files['students.csv']!).trim()).data.flat();
     expect(cells.some((cell) => cell.includes('HYPERLINK'))).toBe(true);
