@@ -1,0 +1,62 @@
+import { jobTold, startJob, stopJob } from './jobs';
+
+jest.mock('server-only', () => ({}));
+
+const settled = () => new Promise((resolve) => setTimeout(resolve, 0));
+const words = (error: unknown) => (error instanceof Error ? error.message : 'odd');
+
+/** A work that goes on when it is told to. */
+function stepping() {
+  let step: () => void = () => undefined;
+  const work = async (far: (putts: number) => void) => {
+    for (let putts = 1; ; putts++) {
+      await new Promise<void>((resolve) => (step = resolve));
+      far(putts);
+      if (putts === 3) return { putts, sessions: 1 };
+    }
+  };
+  return { work, on: async () => (step(), settled()) };
+}
+
+test('a work says how far it is, and how it ended', async () => {
+  const { work, on } = stepping();
+  startJob('one', 'coach', work, words);
+  expect(jobTold('one', 'coach')).toEqual({ state: 'going', putts: 0 });
+  await on();
+  expect(jobTold('one', 'coach')).toEqual({ state: 'going', putts: 1 });
+  await on();
+  await on();
+  expect(jobTold('one', 'coach')).toEqual({ state: 'done', putts: 3, sessions: 1 });
+});
+
+test('one that is stopped ends at its next step, and says so', async () => {
+  const { work, on } = stepping();
+  startJob('two', 'coach', work, words);
+  await on();
+  expect(stopJob('two', 'coach')).toBe(true);
+  expect(jobTold('two', 'coach')).toEqual({ state: 'going', putts: 1 });
+  await on();
+  expect(jobTold('two', 'coach')).toEqual({ state: 'stopped' });
+});
+
+test('one that breaks says why; nobody else’s is seen or stopped', async () => {
+  const broken = () => Promise.reject(new Error('The drill cannot be set up.'));
+  startJob('three', 'coach', broken, words);
+  await settled();
+  expect(jobTold('three', 'coach')).toEqual({
+    state: 'failed',
+    message: 'The drill cannot be set up.',
+  });
+  expect(jobTold('three', 'another')).toBeNull();
+  expect(stopJob('three', 'another')).toBe(false);
+  expect(stopJob('none', 'coach')).toBe(false);
+});
+
+test('ends are forgotten, the oldest first, once there are many', async () => {
+  for (let i = 0; i < 60; i++) {
+    startJob(`many ${i}`, 'coach', () => Promise.resolve({ putts: i, sessions: 1 }), words);
+  }
+  await settled();
+  expect(jobTold('many 0', 'coach')).toBeNull();
+  expect(jobTold('many 59', 'coach')).toEqual({ state: 'done', putts: 59, sessions: 1 });
+});
