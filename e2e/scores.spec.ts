@@ -18,9 +18,7 @@ test('from a logged session to a changed score, to the reason, to a drill for it
     await expect(
       page.getByRole('img', { name: /^Start line: eight in ten within ±\d\.\d\d°.*push/ }),
     ).toBeVisible();
-    await expect(
-      page.getByText('No data yet: needs a box of four tees.'),
-    ).toBeVisible();
+    await expect(page.getByText('No data yet: needs a box of four tees.')).toBeVisible();
     await expect(page.getByText(/Starts \d\.\d° to the right, a push/)).toBeVisible();
     await expect(page.getByText(/\d\d % sure, from 20 putts\./)).toBeVisible();
   });
