@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { addHours, addSeconds, format } from 'date-fns';
 import { v5 } from 'uuid';
 import { filledOutcomes, layoutAt, layoutSchema, placeSchema } from '@/core/layout';
+import { coachSettings } from '@/core/people';
 import {
   completed,
   measuredSchema,
@@ -162,8 +163,8 @@ async function putTo(
       Object.entries(logged).filter(([element]) => !before.includes(element)),
     );
     const bare = Object.fromEntries(Object.entries(all).map(([id, { value }]) => [id, value]));
-    const { faceShare } = (fromStored(run.settings) ?? {}) as { faceShare?: number };
-    const found = filledOutcomes(there, bare, faceShare ?? 0.92);
+    const { faceShare } = coachSettings.parse(fromStored(run.settings) ?? {});
+    const found = filledOutcomes(there, bare, Number(faceShare));
     const outcomes = { ...found, ...seen };
     const filled = Object.keys(found).filter((element) => !(element in seen));
     await write.all(

@@ -12,8 +12,8 @@ import {
   type PuttPlace,
   type Standing,
 } from '@/core/layout';
-import { completed, isQuantity, quantities, quantityOf } from '@/core/quantity';
-import type { ByQuantity } from './by-quantity';
+import { completed, isQuantity, quantityOf } from '@/core/quantity';
+import { read } from './basis';
 import { placedEvidence, type Placed } from './evidence';
 import {
   anywhere,
@@ -391,44 +391,6 @@ const UNKNOWN_PLACE = 'Nobody noted where it was putted from, so it says nothing
 /** JSON knows no infinity. */
 const infinities = (_key: string, value: unknown): unknown =>
   value === Infinity ? 'more' : value === -Infinity ? 'less' : value;
-
-/** Putts that say something of each quantity. */
-export type Basis = ByQuantity<number>;
-
-/** The basis of no putts. */
-export const noBasis = (): Basis =>
-  Object.fromEntries(quantities().map(({ id }) => [id, 0])) as Basis;
-
-/** Two bases together. */
-export const addBasis = (one: Basis, other: Basis): Basis =>
-  Object.fromEntries(
-    Object.keys(noBasis()).map((id) => [id, (one[id] ?? 0) + (other[id] ?? 0)]),
-  ) as Basis;
-
-/** How many putts of some cells say anything of each quantity. */
-export function basisOf(cells: readonly Cell[]): Basis {
-  const basis: Partial<Record<string, number>> = noBasis();
-  const seen: Record<string, (term: Term) => unknown> = {
-    start: ({ start, direct, measured }) => start ?? direct.start ?? read(measured, 'face'),
-    face: ({ start, direct, face, measured }) =>
-      start ?? direct.start ?? face ?? read(measured, 'face'),
-    path: ({ heads, measured }) => heads.some(({ at }) => at !== 0) || read(measured, 'path'),
-    strike: ({ heads, direct, measured }) =>
-      heads.length > 0 || direct.strike || read(measured, 'strike'),
-    pace: ({ pace, direct, measured }) => pace ?? direct.pace ?? read(measured, 'pace'),
-    height: ({ height, direct, measured }) => height ?? direct.height ?? read(measured, 'height'),
-  };
-  for (const { terms, count } of cells) {
-    for (const id of Object.keys(basis)) {
-      const tells = seen[id] ?? (({ measured }: Term) => read(measured, id));
-      if (terms.some(tells)) basis[id] = (basis[id] ?? 0) + count;
-    }
-  }
-  return basis as Basis;
-}
-
-const read = (measured: readonly Measured[] | undefined, id: string): boolean | undefined =>
-  measured?.some(({ latent }) => latent === id);
 
 /**
  * Whether putts that missed are told of without their side, and none with it: holed or missed does not tell a player who

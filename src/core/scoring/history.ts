@@ -1,15 +1,6 @@
 import { Matrix, inverse } from 'ml-matrix';
-import {
-  addBasis,
-  basisOf,
-  findingsOf,
-  hidesSide,
-  noBasis,
-  type Basis,
-  type Findings,
-  type LoggedRun,
-  type Unscored,
-} from './cells';
+import { addBasis, basisOf, noBasis, type Basis } from './basis';
+import { findingsOf, hidesSide, type Findings, type LoggedRun, type Unscored } from './cells';
 import {
   carry,
   ofPlayer,

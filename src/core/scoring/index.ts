@@ -1,14 +1,5 @@
-export {
-  addBasis,
-  basisOf,
-  findingsOf,
-  noBasis,
-  type Basis,
-  type Cell,
-  type Findings,
-  type LoggedRun,
-  type Unscored,
-} from './cells';
+export { addBasis, basisOf, noBasis, type Basis } from './basis';
+export { findingsOf, type Cell, type Findings, type LoggedRun, type Unscored } from './cells';
 export { clearShare, gapForShare } from './clear-share';
 export { feelOf, type Feel } from './feel';
 export { beliefFrom, plainBelief, priorBelief, type Belief, type PlainBelief } from './gaussian';

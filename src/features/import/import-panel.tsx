@@ -21,6 +21,7 @@ import {
 } from './actions';
 import { ColumnFields } from './column-fields';
 import type { JobTold } from './jobs';
+import { CheckedWords, JobWords, ListWords, NAMED, count } from './import-words';
 import { rowWords } from './putt-words';
 import type { Checked } from './take';
 
@@ -33,9 +34,6 @@ const UPLOAD = '/records/files/upload';
 /** How often it is asked how far it is, ms. */
 const EVERY = 400;
 const NONE = 'none';
-
-const count = (number: number, one: string, several = `${one}s`): string =>
-  `${number.toLocaleString('en')} ${number === 1 ? one : several}`;
 
 /** A table of putts comes in: chosen, its columns set, looked through, taken in. */
 export function ImportPanel({ students, drills }: { students: Option[]; drills: Option[] }) {
@@ -316,129 +314,4 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
       )}
     </div>
   );
-}
-
-const NAMED = { students: 'student', dates: 'date' } as const;
-
-/** Students or dates of a file, before they come in. */
-function ListWords({
-  name,
-  list: { kind, fresh, doubled, refused },
-  taken,
-  busy,
-  onTake,
-  onFresh,
-}: {
-  name: string;
-  list: LookedList;
-  taken: string | null;
-  busy: boolean;
-  onTake: () => void;
-  onFresh: () => void;
-}) {
-  const one = NAMED[kind];
-  return (
-    <section aria-label="What would come in" className="grid gap-3">
-      <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h2 className="text-[20px] num">{name}</h2>
-        <Button onClick={onFresh}>Another file</Button>
-      </div>
-      {taken ? (
-        <p role="status" className="text-[19px] font-[640]">
-          {taken}
-        </p>
-      ) : (
-        <>
-          <p className="text-[19px] font-[640]">{count(fresh.length, `new ${one}`)}</p>
-          <ul className="max-h-[50vh] overflow-y-auto border-y border-rule text-[16px]">
-            {fresh.map((words) => (
-              <li key={words} className="border-b border-hair py-1.5 last:border-0">
-                {words}
-              </li>
-            ))}
-          </ul>
-          {doubled > 0 && <p>{count(doubled, one)} of it are here already.</p>}
-          <Refused refused={refused.length} reasons={refused.slice(0, 40)} />
-          <div>
-            <Button kind="primary" disabled={busy || fresh.length === 0} onClick={onTake}>
-              Take in {count(fresh.length, one)}
-            </Button>
-          </div>
-        </>
-      )}
-    </section>
-  );
-}
-
-/** Rows that cannot come in, with the reasons. */
-function Refused({ refused, reasons }: { refused: number; reasons: Checked['reasons'] }) {
-  if (refused === 0) return null;
-  return (
-    <details>
-      <summary className="min-h-8 cursor-pointer font-[560] text-line">
-        ▲ {count(refused, 'row')} cannot come in, and would be left out
-      </summary>
-      <ul className="mt-1 grid gap-1 text-[15px]">
-        {reasons.map(({ row, reason }) => (
-          <li key={row}>
-            <span className="num text-ink2">Row {row}:</span> {reason}
-          </li>
-        ))}
-        {refused > reasons.length && <li>and {refused - reasons.length} more</li>}
-      </ul>
-    </details>
-  );
-}
-
-/** What would come in, and what would not, with the reasons. */
-function CheckedWords({ checked }: { checked: Checked }) {
-  const { rows, fresh, doubled, refused, reasons, added, students, days } = checked;
-  return (
-    <section
-      aria-label="What would come in"
-      className="grid gap-2 border-2 border-ink bg-sheet px-4 py-3"
-    >
-      <p className="text-[19px] font-[640]">
-        {count(fresh, 'new putt')} of {count(rows, 'row')}
-        {fresh > 0 && `, of ${count(students, 'student')} in ${count(days, 'session')}`}
-      </p>
-      {doubled > 0 && <p>{count(doubled, 'row')} of it are here already, and stay as they are.</p>}
-      {added.length > 0 && (
-        <p>
-          Added as right-handers until you say otherwise: {added.slice(0, 12).join(', ')}
-          {added.length > 12 && ` and ${added.length - 12} more`}.
-        </p>
-      )}
-      <Refused refused={refused} reasons={reasons} />
-    </section>
-  );
-}
-
-function JobWords({ told, of }: { told: JobTold; of: number }) {
-  switch (told.state) {
-    case 'going':
-      return (
-        <>
-          <p className="text-[19px] font-[640]">
-            {told.putts.toLocaleString('en')} of {count(of, 'putt')}
-          </p>
-          <progress className="h-3 w-full" max={Math.max(1, of)} value={told.putts} />
-          <p className="text-ink2">Nothing of it is shown until all of it is there.</p>
-        </>
-      );
-    case 'done':
-      return (
-        <p className="text-[19px] font-[640]">
-          {count(told.putts, 'putt')} in {count(told.sessions, 'session')} came in.
-        </p>
-      );
-    case 'stopped':
-      return <p className="text-[19px] font-[640]">Stopped. Nothing came in.</p>;
-    case 'failed':
-      return (
-        <p role="alert" className="text-[19px] font-[640] text-line">
-          ▲ Nothing came in. {told.message}
-        </p>
-      );
-  }
 }

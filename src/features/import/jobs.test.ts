@@ -2,7 +2,8 @@ import { jobTold, startJob, stopJob } from './jobs';
 
 jest.mock('server-only', () => ({}));
 
-const settled = () => new Promise((resolve) => setTimeout(resolve, 0));
+/** Until all that was resolved has been heard of. */
+const settled = () => new Promise(setImmediate);
 const words = (error: unknown) => (error instanceof Error ? error.message : 'odd');
 
 /** A work that goes on when it is told to. */

@@ -5,12 +5,10 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { dirname, join } from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { parseCookie } from 'cookie';
 import { v4 } from 'uuid';
-import { connection, databaseFile, type CoachPrincipal } from '@/data';
-import { coachBy } from '../shared/asking';
-import { FOREIGN, guarding, refusedAs } from '../shared/border';
-import { COOKIE } from '../shared/cookie';
+import { databaseFile, type CoachPrincipal } from '@/data';
+import { askedBy, coachAsking, pathOf, tellJson } from '../shared/answer-ahead';
+import { FOREIGN, refusedAs } from '../shared/border';
 import { messageFor } from '../shared/message';
 import { MOST } from './table-file';
 
@@ -34,23 +32,13 @@ async function forgetOld(): Promise<void> {
   }
 }
 
-function tell(response: ServerResponse, status: number, body: object): void {
-  const text = JSON.stringify(body);
-  response.writeHead(status, {
-    ...guarding(),
-    'content-type': 'application/json',
-    'content-length': Buffer.byteLength(text),
-    'cache-control': 'no-store',
-  });
-  response.end(text);
-}
-
 async function upload(request: IncomingMessage, response: ServerResponse): Promise<void> {
-  const { headers } = request;
-  const secret = parseCookie(headers.cookie ?? '')[COOKIE.name];
-  const principal = await coachBy(await connection(), secret, headers.host ?? '');
+  const principal = await coachAsking(request);
   if (!principal || principal.as === 'assistant') {
-    return tell(response, 401, { ok: false, message: 'You are signed out here. Sign in again.' });
+    return tellJson(response, 401, {
+      ok: false,
+      message: 'You are signed out here. Sign in again.',
+    });
   }
   await mkdir(folder(), { recursive: true, mode: 0o700 });
   await forgetOld();
@@ -65,11 +53,11 @@ async function upload(request: IncomingMessage, response: ServerResponse): Promi
   });
   try {
     await pipeline(request, within, createWriteStream(path, { mode: 0o600 }));
-    tell(response, 200, { ok: true, id });
+    tellJson(response, 200, { ok: true, id });
   } catch (error) {
     await rm(path, { force: true });
     if (octets <= MOST.octets) throw error;
-    tell(response, 413, {
+    tellJson(response, 413, {
       ok: false,
       message: `The file is too large; at most ${MOST.octets / 1024 / 1024} MB.`,
     });
@@ -82,27 +70,15 @@ async function upload(request: IncomingMessage, response: ServerResponse): Promi
  * @returns whether it was such a request; any other is left alone
  */
 export function answerUpload(request: IncomingMessage, response: ServerResponse): boolean {
-  const path = (request.url ?? '').split('?')[0]!;
+  const path = pathOf(request);
   if (request.method !== 'POST' || path !== PATH) return false;
-  const { headers } = request;
-  const one = (name: string): string | null => {
-    const value = headers[name];
-    return typeof value === 'string' ? value : null;
-  };
-  const asked = {
-    method: 'POST',
-    path,
-    host: one('host') ?? '',
-    origin: one('origin'),
-    site: one('sec-fetch-site'),
-  };
-  if (refusedAs(asked, process.env)) {
-    tell(response, 403, FOREIGN);
+  if (refusedAs(askedBy(request, path), process.env)) {
+    tellJson(response, 403, FOREIGN);
     return true;
   }
   void upload(request, response).catch((error: unknown) => {
     if (response.headersSent) response.destroy();
-    else tell(response, 500, { ok: false, message: messageFor(error) });
+    else tellJson(response, 500, { ok: false, message: messageFor(error) });
   });
   return true;
 }

@@ -1,10 +1,8 @@
 import 'server-only';
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { parseCookie } from 'cookie';
 import { connection, senderBy, takeLines, type LineTold } from '@/data';
-import { coachBy } from '../shared/asking';
+import { askedBy, bodyOf, coachAsking, pathOf, tellText } from '../shared/answer-ahead';
 import { guarding, refusedAs } from '../shared/border';
-import { COOKIE } from '../shared/cookie';
 import { countTry, waitOf } from '../shared/limits';
 import { messageFor } from '../shared/message';
 import { onRun, tellRun } from './live';
@@ -20,26 +18,13 @@ const BEAT = 20_000;
 
 const BEARER = /^Bearer ([\w-]{20,100})$/;
 
-function bodyOf(request: IncomingMessage): Promise<string | null> {
-  return new Promise((resolve) => {
-    const parts: Buffer[] = [];
-    request
-      .on('data', (part: Buffer) => parts.push(part))
-      .once('close', () => resolve(null))
-      .once('end', () => resolve(Buffer.concat(parts).toString('utf8')));
-  });
-}
-
-function tell(response: ServerResponse, status: number, lines: readonly object[]): void {
-  const text = lines.map((line) => `${JSON.stringify(line)}\n`).join('');
-  response.writeHead(status, {
-    ...guarding(),
-    'content-type': 'application/x-ndjson; charset=utf-8',
-    'content-length': Buffer.byteLength(text),
-    'cache-control': 'no-store',
-  });
-  response.end(text);
-}
+const tell = (response: ServerResponse, status: number, lines: readonly object[]): void =>
+  tellText(
+    response,
+    status,
+    'application/x-ndjson; charset=utf-8',
+    lines.map((line) => `${JSON.stringify(line)}\n`).join(''),
+  );
 
 const refused = (message: string) => [{ line: null, state: 'refused', message }];
 
@@ -81,9 +66,7 @@ const shown = (told: LineTold): object => {
 };
 
 async function live(request: IncomingMessage, response: ServerResponse): Promise<void> {
-  const { headers } = request;
-  const secret = parseCookie(headers.cookie ?? '')[COOKIE.name];
-  const principal = await coachBy(await connection(), secret, headers.host ?? '');
+  const principal = await coachAsking(request);
   if (!principal) return tell(response, 401, refused('You are signed out here. Sign in again.'));
   response.writeHead(200, {
     ...guarding(),
@@ -111,13 +94,13 @@ async function live(request: IncomingMessage, response: ServerResponse): Promise
  * @returns whether it was such a request; any other is left alone
  */
 export function answerInstruments(request: IncomingMessage, response: ServerResponse): boolean {
-  const path = (request.url ?? '').split('?')[0]!;
+  const path = pathOf(request);
   const { method = 'GET', headers } = request;
   const sends = method === 'POST' && path === LINES;
   const hears = method === 'GET' && path === LIVE;
   if (!sends && !hears) return false;
   // An instrument is no page: it says who it is by its secret, and comes from nowhere.
-  const asked = { method: 'GET', path, host: headers.host ?? '', origin: null, site: null };
+  const asked = { ...askedBy(request, path), method: 'GET', origin: null, site: null };
   if (refusedAs(asked, process.env) || (sends && headers.origin !== undefined)) {
     tell(response, 403, refused('This came from another site and was refused.'));
     return true;

@@ -1,51 +1,26 @@
 import 'server-only';
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import { parseCookie } from 'cookie';
 import { Problem, connection, notFound, type Principal } from '@/data';
-import { coachBy, openedFrom } from '../shared/asking';
-import { FOREIGN, guarding, refusedAs } from '../shared/border';
-import { COOKIE } from '../shared/cookie';
+import { askedBy, bodyOf, coachAsking, header, pathOf, tellJson } from '../shared/answer-ahead';
+import { openedFrom } from '../shared/asking';
+import { FOREIGN, refusedAs } from '../shared/border';
 import { takeEvents } from './take-events';
 
 const FROM_COACH = /^\/api\/runs\/([^/]+)\/putts$/;
 const FROM_HOME = /^\/home\/([^/]+)\/runs\/([^/]+)$/;
 
-const header = ({ headers }: IncomingMessage, name: string): string | null => {
-  const value = headers[name];
-  return typeof value === 'string' ? value : null;
-};
-
-function tell(response: ServerResponse, status: number, body: object): void {
-  const text = JSON.stringify(body);
-  response.writeHead(status, {
-    ...guarding(),
-    'content-type': 'application/json',
-    'content-length': Buffer.byteLength(text),
-    'cache-control': 'no-store',
-  });
-  response.end(text);
+/** What was sent as JSON; null for what is none. */
+function parsed(text: string | null): unknown {
+  try {
+    return text === null ? null : JSON.parse(text);
+  } catch {
+    return null;
+  }
 }
-
-/** The body of a request as JSON; null for what is none, or was not sent whole. */
-const bodyOf = (request: IncomingMessage): Promise<unknown> =>
-  new Promise((resolve) => {
-    const parts: Buffer[] = [];
-    request
-      .on('data', (part: Buffer) => parts.push(part))
-      .once('close', () => resolve(null))
-      .once('end', () => {
-        try {
-          resolve(JSON.parse(Buffer.concat(parts).toString()));
-        } catch {
-          resolve(null);
-        }
-      });
-  });
 
 /** A coach, by the device that asks. */
 async function coach(request: IncomingMessage): Promise<Principal> {
-  const secret = parseCookie(request.headers.cookie ?? '')[COOKIE.name];
-  const found = await coachBy(await connection(), secret, header(request, 'host') ?? '');
+  const found = await coachAsking(request);
   if (!found) throw new Problem('refused', 'You are signed out here. Sign in again.');
   return found;
 }
@@ -67,33 +42,24 @@ async function student(request: IncomingMessage, token: string): Promise<Princip
  */
 export function answerPutts(request: IncomingMessage, response: ServerResponse): boolean {
   if (request.method !== 'POST') return false;
-  const path = (request.url ?? '').split('?')[0]!;
+  const path = pathOf(request);
   const fromCoach = FROM_COACH.exec(path);
   const fromHome = FROM_HOME.exec(path);
   const runId = fromCoach?.[1] ?? fromHome?.[2];
   if (runId === undefined) return false;
-  const foreign = refusedAs(
-    {
-      method: 'POST',
-      path,
-      host: header(request, 'host') ?? '',
-      origin: header(request, 'origin'),
-      site: header(request, 'sec-fetch-site'),
-    },
-    process.env,
-  );
+  const foreign = refusedAs(askedBy(request, path), process.env);
   if (foreign) {
-    tell(response, 403, FOREIGN);
+    tellJson(response, 403, FOREIGN);
     return true;
   }
   const who = () => (fromHome ? student(request, fromHome[1]!) : coach(request));
   void bodyOf(request)
     .then((sent) =>
-      takeEvents(sent, runId, async () => ({
+      takeEvents(parsed(sent), runId, async () => ({
         database: await connection(),
         principal: await who(),
       })),
     )
-    .then(({ status, body }) => tell(response, status, body));
+    .then(({ status, body }) => tellJson(response, status, body));
   return true;
 }
