@@ -1,10 +1,13 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { libraryDrill, type Putt } from '@/core/drill';
+import { readMisses } from '@/core/coaching';
+import { drillDetails, libraryDrill, skillWords, type Putt } from '@/core/drill';
+import { needsOf, phaseOf } from '@/core/planning';
 import { addQuantity, type Quantity } from '@/core/quantity';
-import { endsOf, changeBetween, scoreHistory } from '@/core/scoring';
+import { changeBetween, endsOf, pointsOf, scoreHistory } from '@/core/scoring';
 import { guessMapping, readRow } from '@/core/table';
 import { DEFAULT_UNITS } from '@/core/units';
 import { puttTables, scores as scoreTable } from '@/features/export/tables';
+import { programmeForm } from '@/features/programme/programme-form-schema';
 import { SkillRuler } from '@/features/students/skill-ruler';
 import { ruledOf } from '@/features/students/skill-words';
 import { dice } from './player/player';
@@ -40,6 +43,17 @@ const twist: Quantity = {
   told: { words: 'a shaft sensor', drill: null },
   instrument: { error: 0.004, mount: 0.006 },
   sane: 1,
+  trained: { name: 'lean of the shaft', phase: 'technique', usual: 2 },
+  misses: [
+    {
+      id: 'forward lean',
+      side: () => 1,
+      least: 0.02,
+      putts: 30,
+      seen: (size) => `The shaft leans ${((size * 180) / Math.PI).toFixed(0)}° forward`,
+      cause: 'The hands lead the head.',
+    },
+  ],
   columns: ['shaft lean', 'lean of the shaft'],
 };
 
@@ -77,6 +91,28 @@ test('is found in a score, carried from session to session, and in a change', ()
   expect(score.spread.middle).toBeLessThan(0.022);
   const ends = endsOf(scored, 'shaftLean')!;
   expect(changeBetween(ends.then, ends.now, 'shaftLean', 0.92).ratio.middle).toBeGreaterThan(0.6);
+});
+
+test('is needed, belongs to a phase, is aimed at, and its bias is read as a miss', () => {
+  const last = scoreHistory(history()).at(-1)!;
+  const need = needsOf(last.carried, last.basis).find(({ skill }) => skill === 'shaftLean')!;
+  expect(need.known).toBe(true);
+  // Eight in ten of a normal lie within its bias and 0.84 spreads where the bias is some spreads large.
+  expect(need.ratio).toBeCloseTo((0.052 + 0.842 * 0.0175) / 0.03, 0);
+  const drill = drillDetails.parse({ skills: ['shaftLean'], misses: ['forward lean'] });
+  expect(phaseOf(drill)).toBe('technique');
+  expect(skillWords('shaftLean')).toBe('lean of the shaft');
+  expect(programmeForm.shape.skill.safeParse('shaftLean').success).toBe(true);
+  const points = { shaftLean: pointsOf(last.belief.carried, 'shaftLean', 0.92) };
+  const counts = { both: 0, clearMissed: 0, hitHoled: 0, cold: null, pressure: null, strike: null };
+  const known = { hand: 'right', school: 'arc', basis: { shaftLean: 80 }, points, counts } as const;
+  const [found] = readMisses(known as never);
+  expect(found).toMatchObject({ id: 'forward lean', cause: 'The hands lead the head.', putts: 80 });
+  expect(found!.seen).toMatch(/^The shaft leans 3° forward\.$/);
+  away();
+  expect(drillDetails.safeParse({ skills: ['shaftLean'] }).success).toBe(false);
+  expect(programmeForm.shape.skill.safeParse('shaftLean').success).toBe(false);
+  away = addQuantity(twist);
 });
 
 test('stands on a ruler of its own, in its words', () => {

@@ -1,14 +1,9 @@
+import { trainedIds } from '@/core/quantity';
 import { v4 } from 'uuid';
 import { bareDetails, libraryDrill } from '@/core/drill';
 import { ballGateLayout } from '@/core/layout';
 import { DEFAULT_PUTT } from '@/core/green';
-import {
-  needsOf,
-  TRAINED,
-  type Need,
-  type PlanValues,
-  type ProgrammeValues,
-} from '@/core/planning';
+import { needsOf, type Need, type PlanValues, type ProgrammeValues } from '@/core/planning';
 import { DEFAULT_FACE_SHARE, priorBelief, scoresOf } from '@/core/scoring';
 import {
   addAppointment,
@@ -289,7 +284,7 @@ describe('a programme', () => {
   });
 
   it('weighs every skill that can be trained', () =>
-    expect(NEEDS.map(({ skill }) => skill).sort()).toEqual([...TRAINED].sort()));
+    expect(NEEDS.map(({ skill }) => skill).sort()).toEqual(trainedIds().sort()));
 });
 
 describe('a date', () => {

@@ -1,13 +1,13 @@
 import { v4 } from 'uuid';
 import { Op, type Transaction } from 'sequelize';
 import { z } from 'zod';
-import { SKILLS } from '@/core/drill';
+import { skillSchema } from '@/core/drill';
 import {
   dayIn,
   programmeOf,
   programmeSchema,
   replan,
-  TRAINED,
+  trainedSchema,
   type AppointmentValues,
   type Day,
   type Entry,
@@ -26,7 +26,7 @@ import { getStudent } from './students';
 const estimate = z.object({ low: z.number(), middle: z.number(), high: z.number() });
 const needsSchema = z.array(
   z.object({
-    skill: z.enum(TRAINED),
+    skill: trainedSchema,
     ratio: z.number(),
     window: estimate,
     known: z.boolean(),
@@ -35,8 +35,8 @@ const needsSchema = z.array(
 
 const entrySchema = z.object({
   kind: z.enum(['lesson', 'practice', 'test']),
-  skills: z.array(z.enum(SKILLS)),
-  retest: z.enum(SKILLS).nullable(),
+  skills: z.array(skillSchema),
+  retest: skillSchema.nullable(),
   state: z.enum(['planned', 'done', 'missed']),
 });
 

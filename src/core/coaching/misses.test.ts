@@ -8,7 +8,7 @@ import {
   beliefOfRuns,
   pointsOf,
   priorBelief,
-  type SkillName,
+  type ByQuantity,
   type SkillPoints,
 } from '@/core/scoring';
 import { chance, simulatePutts, type Truth } from '@/core/simulate';
@@ -48,7 +48,7 @@ function known(
   const { belief, basis } = beliefOfRuns(runs, W);
   const points = Object.fromEntries(
     SKILLS.map((skill) => [skill, pointsOf(belief, skill, W)]),
-  ) as Record<SkillName, SkillPoints>;
+  ) as ByQuantity<SkillPoints>;
   return { hand, school: 'arc', points, basis, counts: { ...QUIET, ...counts } };
 }
 const found = (what: Known) => readMisses(what).map(({ id }) => id);
@@ -64,7 +64,7 @@ describe('reading the misses', () => {
     const prior = priorBelief();
     const points = Object.fromEntries(
       SKILLS.map((skill) => [skill, pointsOf(prior, skill, W)]),
-    ) as Record<SkillName, SkillPoints>;
+    ) as ByQuantity<SkillPoints>;
     const basis = { start: 0, face: 0, path: 0, strike: 0, pace: 0, height: 0 };
     expect(found({ hand: 'right', school: 'arc', points, basis, counts: QUIET })).toEqual([]);
   });

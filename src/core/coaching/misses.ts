@@ -1,7 +1,7 @@
 import { LIBRARY, type LibraryDrill, type Miss } from '@/core/drill';
-import { headEnd, type Hand, type PathSchool } from '@/core/people';
-import type { Basis, SkillName, SkillPoints } from '@/core/scoring';
-import { DEGREE, showDegrees } from '@/core/units';
+import type { Hand, PathSchool } from '@/core/people';
+import { quantities, type BiasMiss } from '@/core/quantity';
+import type { Basis, ByQuantity, SkillPoints } from '@/core/scoring';
 import { rateBelow } from './gate-fit';
 
 /** What is known of a player when their misses are read. */
@@ -9,7 +9,7 @@ export interface Known {
   hand: Hand;
   school: PathSchool;
   /** Evenly likely values of bias and spread, skill by skill. */
-  points: Record<SkillName, SkillPoints>;
+  points: ByQuantity<SkillPoints>;
   basis: Basis;
   counts: MissCounts;
 }
@@ -83,106 +83,36 @@ function biased(
   };
 }
 
-/** The side that a push goes to: right for a right-hander. */
-const pushSide = (hand: Hand): 1 | -1 => (hand === 'right' ? 1 : -1);
-const mm = (metres: number): string => `${(metres * 1000).toFixed(1)} mm`;
 const percent = (value: number): string => `${Math.round(value * 100)} %`;
 
-/** Starts to one side: with a quiet path the face is meant, else the path is named beside it. */
-const start = (id: 'push' | 'pull', cause: string): Pattern => ({
-  id,
-  putts: 12,
-  misses: [id],
-  cause,
+/** A pattern of a quantity's bias, as the register has it. */
+const biasPattern = (id: string, miss: BiasMiss): Pattern => ({
+  id: miss.id,
+  putts: miss.putts,
+  cause: miss.cause,
+  misses: [miss.id],
   match: ({ hand, points, basis }) => {
-    const sign = id === 'push' ? pushSide(hand) : (-pushSide(hand) as 1 | -1);
-    const { probability, middle } = biased(points.start, 0.25 * DEGREE, sign);
-    const quiet = share(
-      points.path.bias.length,
-      (i) => Math.abs(points.path.bias[i]!) < 2 * DEGREE,
-    );
-    const known = basis.path >= 10;
+    const of = points[id];
+    if (!of) return null;
+    const side = miss.side(hand);
+    const { probability, middle } = biased(of, miss.least, side);
+    const { beside } = miss;
+    const other = beside && points[beside.quantity];
+    const quiet =
+      beside &&
+      other &&
+      (basis[beside.quantity] ?? 0) >= beside.putts &&
+      share(other.bias.length, (i) => Math.abs(other.bias[i]!) < beside.within) > QUIET_ENOUGH;
     return {
       probability,
-      putts: basis.start,
-      seen: `Starts ${showDegrees(middle, 1)} to the ${sign > 0 ? 'right' : 'left'}, a ${id}${
-        known && quiet > 0.8 ? ', with a quiet path' : ''
-      }.`,
+      putts: basis[id] ?? 0,
+      seen: `${miss.seen(middle, side)}${quiet ? beside.words : ''}.`,
     };
   },
 });
 
-const path = (id: 'in-to-out' | 'out-to-in', cause: string): Pattern => ({
-  id,
-  putts: 12,
-  misses: [id],
-  cause,
-  match: ({ hand, points, basis }) => {
-    // Through to the player's far side is in-to-out: to the right for a right-hander.
-    const sign = id === 'in-to-out' ? pushSide(hand) : (-pushSide(hand) as 1 | -1);
-    const { probability, middle } = biased(points.path, 1 * DEGREE, sign);
-    return {
-      probability,
-      putts: basis.path,
-      seen: `The path runs ${showDegrees(middle, 1)} ${id}.`,
-    };
-  },
-});
-
-const strike = (id: 'heel' | 'toe', cause: string): Pattern => ({
-  id,
-  putts: 12,
-  misses: [id],
-  cause,
-  match: ({ hand, points, basis }) => {
-    // A ball met on the left end of the face is a head whose middle was right of the ball.
-    const sign = headEnd('left', hand) === id ? 1 : -1;
-    const { probability, middle } = biased(points.strike, 0.002, sign);
-    return { probability, putts: basis.strike, seen: `Struck ${mm(middle)} towards the ${id}.` };
-  },
-});
-
-const pace = (id: 'short' | 'long', cause: string): Pattern => ({
-  id,
-  putts: 12,
-  misses: [id],
-  cause,
-  match: ({ points, basis }) => {
-    const { probability, middle } = biased(points.pace, 0.03, id === 'long' ? 1 : -1);
-    return {
-      probability,
-      putts: basis.pace,
-      seen: `Rolls ${percent(middle)} ${id === 'short' ? 'short of' : 'beyond'} the distance meant.`,
-    };
-  },
-});
-
-/** Misses and what is likely behind them, as data: sure ones first when they are read. */
-const PATTERNS: Pattern[] = [
-  start(
-    'push',
-    'The face is open at the strike, or the hands are held off with the ball too far forward.',
-  ),
-  start('pull', 'The face is closed at the strike: the wrists flip, or the body turns early.'),
-  path(
-    'out-to-in',
-    'The head comes across the ball: shoulders open, or the hands start the through-stroke.',
-  ),
-  path('in-to-out', 'The head comes from too far inside: the stroke turns round the body.'),
-  strike('heel', 'Too near the ball, or the head of the player moves forward.'),
-  strike('toe', 'Too far from the ball, or reaching for it.'),
-  {
-    id: 'low on the face',
-    putts: 8,
-    misses: ['low on the face'],
-    cause: 'The through-stroke rises, or the weight stays back.',
-    match: ({ points, basis }) => {
-      const { probability, middle } = biased(points.height, 0.001, -1);
-      return { probability, putts: basis.height, seen: `Struck ${mm(middle)} low on the face.` };
-    },
-  },
-  pace('short', 'The head slows into the ball, or distances are read too short.'),
-  pace('long', 'The stroke is too long for the distance, or the green is faster than it is read.'),
+/** Patterns that no single bias makes. */
+const OTHERS: Pattern[] = [
   {
     id: 'clear and missed',
     putts: 10,
@@ -247,6 +177,14 @@ const PATTERNS: Pattern[] = [
   },
 ];
 
+/** All patterns: what the register's quantities say, and the others. */
+const patterns = (): Pattern[] => [
+  ...quantities().flatMap(({ id, misses = [] }) => misses.map((miss) => biasPattern(id, miss))),
+  ...OTHERS,
+];
+
+/** A bias beside is quiet when it is this likely to be within its bound. */
+const QUIET_ENOUGH = 0.8;
 /** Verdicts less sure than this are kept silent. */
 const SURE_ENOUGH = 0.85;
 /** Drills offered for a finding. */
@@ -260,7 +198,7 @@ const OFFERED = 3;
  * @returns the surest first
  */
 export function readMisses(known: Known): Finding[] {
-  const found = PATTERNS.flatMap((pattern) => {
+  const found = patterns().flatMap((pattern) => {
     const match = pattern.match(known);
     if (!match || match.probability < SURE_ENOUGH || match.putts < pattern.putts) return [];
     return [{ pattern, match }];

@@ -1,39 +1,46 @@
 import { z } from 'zod';
 import { ladderSchema, layoutSchema } from '@/core/layout';
 import { LEVELS, nameSchema } from '@/core/people';
+import { biasMisses, isQuantity, quantities, quantityOf } from '@/core/quantity';
 import { mannerSchema } from './manner';
 import { capSchema, ruleSchema } from './rule';
 
-/** What a drill trains. */
-export const SKILLS = ['start', 'face', 'strike', 'path', 'pace', 'reading', 'pressure'] as const;
-export type Skill = (typeof SKILLS)[number];
+/** What drills train besides quantities. */
+const OTHER_SKILLS = ['reading', 'pressure'];
+/** What a drill trains: a quantity that is trained, reading, or pressure. */
+export type Skill = string;
 
-export const SKILL_WORDS: Record<Skill, string> = {
-  start: 'start line',
-  face: 'face angle',
-  strike: 'strike',
-  path: 'path',
-  pace: 'pace',
-  reading: 'reading',
-  pressure: 'pressure',
-};
+/** All that drills can train. */
+export const skills = (): Skill[] => [
+  ...quantities().flatMap(({ id, trained }) => (trained ? [id] : [])),
+  ...OTHER_SKILLS,
+];
 
-/** What a player misses, in words of their own hand. */
-export const MISSES = [
-  'push',
-  'pull',
-  'heel',
-  'toe',
-  'low on the face',
-  'short',
-  'long',
-  'in-to-out',
-  'out-to-in',
-  'early look',
-  'aim',
-  'nerves',
-] as const;
-export type Miss = (typeof MISSES)[number];
+/** The name of a skill within a sentence. */
+export const skillWords = (skill: Skill): string =>
+  isQuantity(skill) ? (quantityOf(skill).trained?.name ?? skill) : skill;
+
+export const skillSchema = z.string().refine((skill) => skills().includes(skill), {
+  error: ({ input }) => `“${String(input)}” is nothing that drills train: ${skills().join(', ')}.`,
+});
+
+/** What a player misses besides what a bias makes. */
+const OTHER_MISSES = ['early look', 'aim', 'nerves'];
+/** A miss, in words of the player's own hand. */
+export type Miss = string;
+
+/** All that drills can be for. */
+export const missNames = (): Miss[] => [...biasMisses(), ...OTHER_MISSES];
+
+const missSchema = z.string().refine((miss) => missNames().includes(miss), {
+  error: ({ input }) => `“${String(input)}” is no miss: ${missNames().join(', ')}.`,
+});
+
+const once = <Item>(schema: z.ZodType<Item, Item>, all: () => unknown[]) =>
+  z
+    .array(schema)
+    .refine((chosen) => chosen.length <= all().length, 'One stands in it twice.')
+    .default([]);
 
 /** Where a drill can be set. */
 export const PLACES = ['green', 'busy green', 'carpet', 'home', 'slope'] as const;
@@ -54,10 +61,10 @@ const list = (max: number) => z.array(needed(300)).max(max);
 /** All a drill says beside its name and its layout. */
 export const drillDetails = z.object({
   purpose: words(300).default(''),
-  skills: z.array(z.enum(SKILLS)).max(SKILLS.length).default([]),
+  skills: once(skillSchema, skills),
   /** Misses it is for, and those it makes worse. */
-  misses: z.array(z.enum(MISSES)).max(MISSES.length).default([]),
-  avoid: z.array(z.enum(MISSES)).max(MISSES.length).default([]),
+  misses: once(missSchema, missNames),
+  avoid: once(missSchema, missNames),
   school: z.enum(['any', 'arc', 'straight']).default('any'),
   levels: z
     .array(z.enum(LEVELS))

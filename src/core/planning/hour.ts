@@ -1,6 +1,7 @@
-import { SKILL_WORDS, type Cap, type DrillValues, type Skill } from '@/core/drill';
+import { skillWords, type Cap, type DrillValues, type Skill } from '@/core/drill';
+import { isTrained } from '@/core/quantity';
 import { hardlyEnds, type Finish } from './finish';
-import { TRAINED, type Need, type Trained } from './needs';
+import type { Need } from './needs';
 import { PHASE_WORDS, PHASES, phaseOf, type Phase } from './phase';
 import { after, mixed, sureTime, timeOn, timesOf, timeWithin, type Times } from './times';
 
@@ -159,8 +160,8 @@ const LEAST = 3;
 
 /** How much a drill is worth to a plan: what it trains, against what is needed. */
 function worthOf({ drill, meets, ago, players }: Candidate, { needs, goals }: Wish): number {
-  const ratio = (skill: Trained) => needs.find((need) => need.skill === skill)?.ratio ?? 1;
-  const trained = TRAINED.filter((skill) => drill.skills.includes(skill));
+  const ratio = (skill: string) => needs.find((need) => need.skill === skill)?.ratio ?? 1;
+  const trained = drill.skills.filter(isTrained);
   const need =
     trained.length === 0
       ? 1
@@ -180,13 +181,13 @@ function whyOf({ drill, meets }: Candidate, phase: Phase, { needs, goals }: Wish
   const wished = goals.find((goal) => drill.skills.includes(goal));
   const parts = [
     meets.length > 0 && `for the ${meets[0]}`,
-    wished && `${SKILL_WORDS[wished]}, as wished`,
-    need && !need.known && `little is known of the ${SKILL_WORDS[need.skill]} yet`,
+    wished && `${skillWords(wished)}, as wished`,
+    need && !need.known && `little is known of the ${skillWords(need.skill)} yet`,
     need &&
       need.known &&
       need.ratio > 1.05 &&
-      `the ${SKILL_WORDS[need.skill]} is ${need.ratio.toFixed(1)} times as wide as is good`,
-    need && need.known && need.ratio <= 1.05 && `keeps the ${SKILL_WORDS[need.skill]} good`,
+      `the ${skillWords(need.skill)} is ${need.ratio.toFixed(1)} times as wide as is good`,
+    need && need.known && need.ratio <= 1.05 && `keeps the ${skillWords(need.skill)} good`,
   ].filter((part): part is string => typeof part === 'string');
   const said = parts.slice(0, 2).join('; ') || `its place is ${PHASE_WORDS[phase]}`;
   return `${said[0]!.toUpperCase()}${said.slice(1)}.`;

@@ -18,7 +18,7 @@ export {
   type Totals,
   type Wish,
 } from './hour';
-export { needsOf, needsOfGroup, TRAINED, type Need, type Trained } from './needs';
+export { needsOf, needsOfGroup, trainedSchema, type Need } from './needs';
 export { oddsOf, teachingRung, type DrillOdds } from './odds';
 export { inOrder, PHASES, PHASE_WORDS, phaseOf, type Phase } from './phase';
 export { missesMet, unsuited, unsuitedToAny, type ForWhom, type Ground } from './suits';

@@ -1,13 +1,16 @@
-import { quantityOf } from '@/core/quantity';
-import type { Basis, Estimate, Scores, SkillName } from '@/core/scoring';
+import { z } from 'zod';
+import { isTrained, quantityOf, trainedIds } from '@/core/quantity';
+import type { Basis, Estimate, Scores } from '@/core/scoring';
 
-/** Skills that a plan can work on. */
-export const TRAINED = ['face', 'path', 'strike', 'pace', 'start'] as const satisfies SkillName[];
-export type Trained = (typeof TRAINED)[number];
+/** A quantity that a plan can work on. */
+export const trainedSchema = z.string().refine(isTrained, {
+  error: ({ input }) => `“${String(input)}” is nothing to work on: ${trainedIds().join(', ')}.`,
+});
 
 /** How much a player needs a skill. */
 export interface Need {
-  skill: Trained;
+  /** A quantity that is trained. */
+  skill: string;
   /** Window over the good one: 1 is good enough, 2 twice as wide. */
   ratio: number;
   window: Estimate;
@@ -20,24 +23,23 @@ const SPOKEN = 10;
 
 /** What a player needs, the most needed first. */
 export function needsOf(scores: Scores, basis: Basis): Need[] {
-  return TRAINED.map((skill): Need => {
-    const { window } = scores[skill];
-    return {
-      skill,
-      window,
-      ratio: window.middle / quantityOf(skill).good.window,
-      known: basis[skill] >= SPOKEN,
-    };
-  }).sort((a, b) => b.ratio - a.ratio);
+  return trainedIds()
+    .flatMap((skill): Need[] => {
+      const window = scores[skill]?.window;
+      if (!window) return [];
+      const ratio = window.middle / quantityOf(skill).good.window;
+      return [{ skill, window, ratio, known: (basis[skill] ?? 0) >= SPOKEN }];
+    })
+    .sort((a, b) => b.ratio - a.ratio);
 }
 
 /** What a group needs: on average over its players; known where one of them is known. */
 export function needsOfGroup(players: readonly Need[][]): Need[] {
   const [first] = players;
   if (!first || players.length === 1) return first ?? [];
-  return first
-    .map(({ skill }): Need => {
-      const of = players.map((needs) => needs.find((one) => one.skill === skill)!);
+  return [...new Set(players.flatMap((needs) => needs.map(({ skill }) => skill)))]
+    .map((skill): Need => {
+      const of = players.flatMap((needs) => needs.filter((one) => one.skill === skill));
       const mean = (value: (need: Need) => number) =>
         of.reduce((sum, need) => sum + value(need), 0) / of.length;
       return {

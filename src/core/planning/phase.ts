@@ -1,4 +1,5 @@
 import type { DrillDetails } from '@/core/drill';
+import { isTrained, quantityOf } from '@/core/quantity';
 
 /** The order of a good hour: cold first, if at all; then from the parts to the whole, and last with a cost. */
 export const PHASES = ['test', 'technique', 'reading', 'pace', 'together', 'pressure'] as const;
@@ -13,8 +14,6 @@ export const PHASE_WORDS: Record<Phase, string> = {
   pressure: 'pressure',
 };
 
-const TECHNIQUE = ['start', 'face', 'strike', 'path'] as const;
-
 /**
  * Where in an hour a drill belongs, by what it trains.
  *
@@ -24,8 +23,9 @@ export function phaseOf({ skills, rule }: Pick<DrillDetails, 'skills' | 'rule'>)
   if (rule.type === 'assessment') return 'test';
   if (skills.includes('pressure')) return 'pressure';
   if (skills.includes('reading')) return 'reading';
-  const parts = TECHNIQUE.filter((skill) => skills.includes(skill)).length;
-  if (skills.includes('pace')) return parts > 0 ? 'together' : 'pace';
+  const phases = skills.filter(isTrained).map((skill) => quantityOf(skill).trained!.phase);
+  const parts = phases.filter((phase) => phase === 'technique').length;
+  if (phases.includes('pace')) return parts > 0 ? 'together' : 'pace';
   return parts > 2 ? 'together' : 'technique';
 }
 

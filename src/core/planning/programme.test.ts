@@ -1,3 +1,4 @@
+import { trainedIds } from '@/core/quantity';
 import fc from 'fast-check';
 import { DEGREE } from '@/core/units';
 import {
@@ -9,23 +10,23 @@ import {
   programmeSchema,
   replan,
   slotSchema,
-  TRAINED,
   weekdayOf,
   type Entry,
   type Need,
   type ProgrammeValues,
-  type Trained,
 } from '.';
 
-const need = (skill: Trained, ratio: number): Need => ({
+const need = (skill: string, ratio: number): Need => ({
   skill,
   ratio,
   window: { low: ratio, middle: ratio, high: ratio },
   known: true,
 });
-const needs = (first: Trained, ratio = 2): Need[] => [
+const needs = (first: string, ratio = 2): Need[] => [
   need(first, ratio),
-  ...TRAINED.filter((skill) => skill !== first).map((skill, i) => need(skill, 1.2 - 0.05 * i)),
+  ...trainedIds()
+    .filter((skill) => skill !== first)
+    .map((skill, i) => need(skill, 1.2 - 0.05 * i)),
 ];
 
 const VALUES: ProgrammeValues = {
@@ -83,7 +84,7 @@ describe('a programme', () => {
       const before = PLAN[i - 1]?.skills[0];
       if (before && entry.skills[0]) expect(entry.skills[0]).not.toBe(before);
     });
-    for (const skill of TRAINED) {
+    for (const skill of trainedIds()) {
       const days = PLAN.filter(({ skills }) => skills.includes(skill)).map(({ day }) => day);
       for (const [i, day] of days.slice(1).entries()) {
         expect(daysBetween(days[i]!, day)).toBeLessThanOrEqual(21);
@@ -221,7 +222,7 @@ describe('replanning', () => {
       fc.property(
         fc.integer({ min: 0, max: 60 }),
         fc.array(fc.boolean(), { minLength: 24, maxLength: 24 }),
-        fc.constantFrom<Trained>('strike', 'pace', 'face'),
+        fc.constantFrom('strike', 'pace', 'face'),
         (after, came, weakest) => {
           const today = dayAfter(VALUES.from, after);
           const putted = PLAN.filter((_, i) => came[i]).map(({ day }) => day);

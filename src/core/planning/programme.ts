@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SKILLS, SKILL_WORDS, type Skill } from '@/core/drill';
+import { skills, skillWords, type Skill } from '@/core/drill';
 import {
   dayAfter,
   daysBetween,
@@ -9,7 +9,7 @@ import {
   weekdayOf,
   type Day,
 } from './days';
-import { TRAINED, type Need } from './needs';
+import { trainedSchema, type Need } from './needs';
 
 /** When a student comes or practises, every week. */
 export const slotSchema = z.object({
@@ -38,7 +38,7 @@ export const programmeSchema = z.object({
   /** Weeks from one cold test to the next. */
   testEvery: z.number().int().min(1).max(12),
   /** An eight-in-ten window to come to, in the skill's unit, by the end or an earlier day. */
-  aim: z.object({ skill: z.enum(TRAINED), window: z.number().positive(), by: daySchema }),
+  aim: z.object({ skill: trainedSchema, window: z.number().positive(), by: daySchema }),
 });
 
 export type ProgrammeValues = z.infer<typeof programmeSchema>;
@@ -75,13 +75,11 @@ const TOGETHER = 0.7;
 const AIMED = 1.5;
 
 /** How much each thing is wanted. */
-type Weights = Record<Skill, number>;
+type Weights = ReadonlyMap<Skill, number>;
 
 function weightsOf(needs: readonly Need[], { skill }: ProgrammeValues['aim']): Weights {
   const of = (one: Skill) => needs.find((need) => need.skill === one)?.ratio;
-  return Object.fromEntries(
-    SKILLS.map((one) => [one, (of(one) ?? TOGETHER) * (one === skill ? AIMED : 1)]),
-  ) as Weights;
+  return new Map(skills().map((one) => [one, (of(one) ?? TOGETHER) * (one === skill ? AIMED : 1)]));
 }
 
 /**
@@ -101,9 +99,9 @@ function skillsFor(
     const days = entry ? Math.min(daysBetween(entry.day, day), LONGEST) : LONGEST / 2;
     // Second things count half: what was last the main thing lies back less.
     const worked = entry && entry.skills[0] !== one ? 1.3 : 1;
-    return weights[one] * days * worked;
+    return weights.get(one)! * days * worked;
   };
-  const ranked = SKILLS.toSorted((a, b) => urgency(b) - urgency(a));
+  const ranked = skills().toSorted((a, b) => urgency(b) - urgency(a));
   // What is tested again has its turn already.
   const main = ranked.find((one) => one !== last && one !== retest)!;
   return [main, ...ranked.filter((one) => one !== main && one !== retest)].slice(0, count);
@@ -186,21 +184,21 @@ const CHANGED = 1.2;
 export const entryWords = ({ kind, skills, retest }: Entry): string =>
   [
     kind === 'test' && 'cold test',
-    retest && `${SKILL_WORDS[retest]} retest`,
-    skills.map((one) => SKILL_WORDS[one]).join(' and '),
+    retest && `${skillWords(retest)} retest`,
+    skills.map((one) => skillWords(one)).join(' and '),
   ]
     .filter(Boolean)
     .join(', then ');
 
 /** What of an entry is otherwise now, in words. */
 function changedWords(was: Entry, is: Entry): string {
-  const said = (skills: Skill[]) => skills.map((one) => SKILL_WORDS[one]).join(' and ');
+  const said = (skills: Skill[]) => skills.map((one) => skillWords(one)).join(' and ');
   const fresh = is.skills.filter((one) => !was.skills.includes(one));
   const gone = was.skills.filter((one) => !is.skills.includes(one));
   const parts = [
     is.kind !== was.kind && `${is.kind === 'test' ? 'a cold test' : is.kind} first`,
-    is.retest !== was.retest && is.retest && `${SKILL_WORDS[is.retest]} retest first`,
-    was.retest && !is.retest && `no ${SKILL_WORDS[was.retest]} retest`,
+    is.retest !== was.retest && is.retest && `${skillWords(is.retest)} retest first`,
+    was.retest && !is.retest && `no ${skillWords(was.retest)} retest`,
     fresh.length > 0 &&
       (gone.length > 0 ? `${said(fresh)} in place of ${said(gone)}` : said(fresh)),
     fresh.length === 0 && gone.length > 0 && `no ${said(gone)}`,
@@ -257,7 +255,7 @@ export function replan<E extends Entry>(
       if (!alike(old, entry)) {
         changes.push({
           day: entry.day,
-          words: `${changedWords(old, entry)}: ${SKILL_WORDS[first.skill]} is now what is needed most, it was ${SKILL_WORDS[before.skill]}.`,
+          words: `${changedWords(old, entry)}: ${skillWords(first.skill)} is now what is needed most, it was ${skillWords(before.skill)}.`,
         });
       }
     }

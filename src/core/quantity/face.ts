@@ -26,5 +26,6 @@ export const face: Quantity = {
   told: { words: 'a ball gate or a held finish', drill: 'held-finish' },
   instrument: { error: 0.3 * DEGREE, mount: 0.5 * DEGREE },
   sane: 0.5,
+  trained: { name: 'face angle', phase: 'technique', usual: 0.9 },
   columns: ['face', 'face angle', 'face to target', 'face at impact', 'club face', 'face impact'],
 };

@@ -1,3 +1,4 @@
+import { onTheFace } from './ends';
 import type { Quantity } from './quantity';
 
 /** Where on the face the ball is met, above its middle. */
@@ -23,5 +24,15 @@ export const height: Quantity = {
   told: { words: 'a mark on the face', drill: 'marked-face' },
   instrument: { error: 0.0015, mount: 0.002 },
   sane: 0.05,
+  misses: [
+    {
+      id: 'low on the face',
+      side: () => -1,
+      least: 0.001,
+      putts: 8,
+      seen: (size) => `Struck ${onTheFace(size)} low on the face`,
+      cause: 'The through-stroke rises, or the weight stays back.',
+    },
+  ],
   columns: ['height', 'impact vertical', 'impact height', 'height on face', 'low high'],
 };

@@ -1,5 +1,14 @@
-export { addQuantity, isQuantity, latents, quantities, quantityOf } from './register';
-export type { Instrument, Prior, Quantity } from './quantity';
+export {
+  addQuantity,
+  biasMisses,
+  isQuantity,
+  isTrained,
+  latents,
+  quantities,
+  quantityOf,
+  trainedIds,
+} from './register';
+export type { BiasMiss, Instrument, Prior, Quantity, Training } from './quantity';
 export { UNITS, shownUnit, siUnit, unitNamed, type Dimension, type Unit } from './unit';
 export {
   completed,

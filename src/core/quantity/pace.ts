@@ -24,5 +24,24 @@ export const pace: Quantity = {
   told: { words: 'a zone past the hole', drill: 'limit-line' },
   instrument: { error: 0.03, mount: 0.04 },
   sane: 20,
+  trained: { name: 'pace', phase: 'pace', usual: 9 },
+  misses: [
+    {
+      id: 'short',
+      side: () => -1,
+      least: 0.03,
+      putts: 12,
+      seen: (size) => `Rolls ${Math.round(size * 100)} % short of the distance meant`,
+      cause: 'The head slows into the ball, or distances are read too short.',
+    },
+    {
+      id: 'long',
+      side: () => 1,
+      least: 0.03,
+      putts: 12,
+      seen: (size) => `Rolls ${Math.round(size * 100)} % beyond the distance meant`,
+      cause: 'The stroke is too long for the distance, or the green is faster than it is read.',
+    },
+  ],
   columns: ['pace', 'distance error', 'roll error'],
 };

@@ -1,5 +1,5 @@
-import { DEGREE } from '@/core/units';
-import { leftRight } from './ends';
+import { DEGREE, showDegrees } from '@/core/units';
+import { farSide, leftRight, nearSide } from './ends';
 import type { Quantity } from './quantity';
 
 export const path: Quantity = {
@@ -29,5 +29,25 @@ export const path: Quantity = {
   told: { words: 'a box of four tees', drill: 'box-gate' },
   instrument: { error: 0.4 * DEGREE, mount: 0.5 * DEGREE },
   sane: 0.6,
+  trained: { name: 'path', phase: 'technique', usual: 2.5 },
+  misses: [
+    {
+      id: 'out-to-in',
+      side: nearSide,
+      least: 1 * DEGREE,
+      putts: 12,
+      seen: (size) => `The path runs ${showDegrees(size, 1)} out-to-in`,
+      cause:
+        'The head comes across the ball: shoulders open, or the hands start the through-stroke.',
+    },
+    {
+      id: 'in-to-out',
+      side: farSide,
+      least: 1 * DEGREE,
+      putts: 12,
+      seen: (size) => `The path runs ${showDegrees(size, 1)} in-to-out`,
+      cause: 'The head comes from too far inside: the stroke turns round the body.',
+    },
+  ],
   columns: ['path', 'club path', 'putter path', 'swing path', 'stroke path', 'path direction'],
 };

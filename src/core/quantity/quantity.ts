@@ -24,6 +24,33 @@ export interface Instrument {
   mount: number;
 }
 
+/** A miss that its bias makes: what is seen, and what is likely behind it. */
+export interface BiasMiss {
+  /** As drills say what they are for: "push". */
+  id: string;
+  /** Where it lies, in this hand: 1 at the higher values, −1 at the lower. */
+  side(hand: Hand): 1 | -1;
+  /** Beyond this the bias is a miss, SI. */
+  least: number;
+  /** Putts that must have told of it. */
+  putts: number;
+  /** What is seen, from the size of the bias in SI. */
+  seen(size: number, side: 1 | -1): string;
+  cause: string;
+  /** Added where another quantity is known to be quiet: its bias within so much, by so many putts. */
+  beside?: { quantity: string; within: number; putts: number; words: string };
+}
+
+/** How a quantity is practised: drills say that they train it, plans need it, programmes aim at it. */
+export interface Training {
+  /** Its name within a sentence: "face angle". */
+  name: string;
+  /** Where in an hour it belongs when it is trained by itself. */
+  phase: 'technique' | 'pace';
+  /** An eight-in-ten window that a programme usually comes to, in the unit that is shown. */
+  usual: number;
+}
+
 /**
  * One thing that can be measured or judged of a putt, and all that the program needs to know of it. Values are in SI, right
  * and long positive; a putt's value is told against {@link Quantity.middle}.
@@ -70,6 +97,10 @@ export interface Quantity {
   from?(values: Readonly<Record<string, number>>): number | undefined;
   /** Beyond this no putt goes, from the middle: it is a slip of the instrument or of the file. */
   sane: number;
+  /** Left out where no drill trains it. */
+  trained?: Training;
+  /** Misses that its bias makes. */
+  misses?: readonly BiasMiss[];
   /** What spreadsheets call its column, in small letters; a guess takes the longest that fits. */
   columns: readonly string[];
 }

@@ -68,6 +68,22 @@ export function quantityOf(id: string): Quantity {
 /** Whether there is a quantity of that name. */
 export const isQuantity = (id: string): boolean => REGISTER.some((one) => one.id === id);
 
+/** Names of those that are trained: measured ones first, then what is made of them. */
+export const trainedIds = (): string[] => {
+  const trained = REGISTER.filter((one) => one.trained);
+  return [...trained.filter(({ prior }) => prior), ...trained.filter(({ prior }) => !prior)].map(
+    ({ id }) => id,
+  );
+};
+
+/** Whether drills train a quantity of that name. */
+export const isTrained = (id: string): boolean =>
+  REGISTER.some((one) => one.id === id && one.trained);
+
+/** Names of all misses that a bias makes. */
+export const biasMisses = (): string[] =>
+  REGISTER.flatMap(({ misses = [] }) => misses.map(({ id }) => id));
+
 /**
  * Adds a quantity while the program runs.
  *

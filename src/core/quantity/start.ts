@@ -1,6 +1,19 @@
-import { DEGREE } from '@/core/units';
-import { leftRight } from './ends';
-import type { Quantity } from './quantity';
+import { DEGREE, showDegrees } from '@/core/units';
+import { farSide, leftRight, nearSide } from './ends';
+import type { BiasMiss, Quantity } from './quantity';
+
+const least = 0.25 * DEGREE;
+
+/** Starts to one side: with a quiet path the face is meant. */
+const sideways = (id: 'push' | 'pull', side: BiasMiss['side'], cause: string): BiasMiss => ({
+  id,
+  side,
+  least,
+  putts: 12,
+  seen: (size, to) => `Starts ${showDegrees(size, 1)} to the ${to > 0 ? 'right' : 'left'}, a ${id}`,
+  cause,
+  beside: { quantity: 'path', within: 2 * DEGREE, putts: 10, words: ', with a quiet path' },
+});
 
 /** Where the ball leaves, against the line meant; made of the face and the path. */
 export const start: Quantity = {
@@ -21,6 +34,19 @@ export const start: Quantity = {
   told: { words: 'a ball gate', drill: 'straight-gate' },
   instrument: { error: 0.3 * DEGREE, mount: 0.5 * DEGREE },
   sane: 1.2,
+  trained: { name: 'start line', phase: 'technique', usual: 0.8 },
+  misses: [
+    sideways(
+      'push',
+      farSide,
+      'The face is open at the strike, or the hands are held off with the ball too far forward.',
+    ),
+    sideways(
+      'pull',
+      nearSide,
+      'The face is closed at the strike: the wrists flip, or the body turns early.',
+    ),
+  ],
   columns: [
     'start',
     'start line',

@@ -1,5 +1,16 @@
 import { headEnd } from '@/core/people';
-import type { Quantity } from './quantity';
+import { onTheFace } from './ends';
+import type { BiasMiss, Quantity } from './quantity';
+
+/** A ball met on the left end of the face is a head whose middle was right of the ball. */
+const towards = (id: 'heel' | 'toe', cause: string): BiasMiss => ({
+  id,
+  side: (hand) => (headEnd('left', hand) === id ? 1 : -1),
+  least: 0.002,
+  putts: 12,
+  seen: (size) => `Struck ${onTheFace(size)} towards the ${id}`,
+  cause,
+});
 
 /** Where the head's middle is at impact, right of the ball's. */
 export const strike: Quantity = {
@@ -29,6 +40,11 @@ export const strike: Quantity = {
   told: { words: 'a putter gate or a mark on the face', drill: 'marked-face' },
   instrument: { error: 0.0015, mount: 0.002 },
   sane: 0.1,
+  trained: { name: 'strike', phase: 'technique', usual: 6 },
+  misses: [
+    towards('heel', 'Too near the ball, or the head of the player moves forward.'),
+    towards('toe', 'Too far from the ball, or reaching for it.'),
+  ],
   columns: [
     'strike',
     'impact spot',

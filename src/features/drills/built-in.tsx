@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { PLACE_WORDS, SKILL_WORDS, ruleWords, type LibraryDrill } from '@/core/drill';
+import { PLACE_WORDS, ruleWords, skillWords, type LibraryDrill } from '@/core/drill';
 import { layoutCautions, layoutKit, onRung, rungStrictness } from '@/core/layout';
 import type { ReactNode } from 'react';
 import { showLength, type UnitPreferences } from '@/core/units';
@@ -51,7 +51,7 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
           <Said name="When">{drill.when}</Said>
           <Said name="When not">{drill.whenNot}</Said>
           <Said name="Often seen">{drill.errors.join(' ')}</Said>
-          <Said name="Trains">{drill.skills.map((skill) => SKILL_WORDS[skill]).join(', ')}</Said>
+          <Said name="Trains">{drill.skills.map(skillWords).join(', ')}</Said>
           {drill.misses.length > 0 && <Said name="For">{drill.misses.join(', ')}</Said>}
           {drill.avoid.length > 0 && <Said name="Harmful for">{drill.avoid.join(', ')}</Said>}
           <Said name="Where">{drill.places.map((place) => PLACE_WORDS[place]).join(', ')}</Said>

@@ -3,7 +3,7 @@
 import { Search } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { MISSES, PLACES, PLACE_WORDS, SKILLS, SKILL_WORDS } from '@/core/drill';
+import { PLACES, PLACE_WORDS, missNames, skillWords, skills } from '@/core/drill';
 import { LEVELS, type KitId, type Level, type PathSchool } from '@/core/people';
 import { Button } from '@/ui/button';
 import { Pick, type PickOption } from '@/ui/pick';
@@ -85,14 +85,8 @@ export function DrillList({
             />
           </span>
         </label>
-        {ask(
-          'Trains',
-          filter.skill,
-          SKILLS,
-          (skill) => change({ skill }),
-          (one) => SKILL_WORDS[one],
-        )}
-        {ask('For a miss', filter.miss, MISSES, (miss) => change({ miss }))}
+        {ask('Trains', filter.skill, skills(), (skill) => change({ skill }), skillWords)}
+        {ask('For a miss', filter.miss, missNames(), (miss) => change({ miss }))}
         {ask(
           'Where',
           filter.place,
@@ -177,7 +171,7 @@ function Section({ name, drills }: { name: string; drills: DrillSummary[] }) {
             <p className="text-[15px] sm:text-right">
               <span className="num">{drill.lets}</span>
               <span className="text-sm text-ink2 max-sm:ml-3 sm:block">
-                {drill.skills.map((skill) => SKILL_WORDS[skill]).join(', ')}
+                {drill.skills.map(skillWords).join(', ')}
               </span>
               <span className="text-sm text-ink2 max-sm:ml-3 sm:block">{drill.minutes} min</span>
             </p>

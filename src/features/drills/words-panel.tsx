@@ -1,11 +1,11 @@
 'use client';
 
 import {
-  MISSES,
+  missNames,
   PLACES,
   PLACE_WORDS,
-  SKILLS,
-  SKILL_WORDS,
+  skills,
+  skillWords,
   ruleWords,
   type DrillDetails,
 } from '@/core/drill';
@@ -30,8 +30,8 @@ const lines = (text: string): string[] =>
     .map((line) => line.trim())
     .filter(Boolean);
 
-const words = <T extends string>(values: readonly T[], say?: Record<T, string>) =>
-  values.map((value) => ({ value, label: say ? say[value] : value }));
+const words = <T extends string>(values: readonly T[], say?: (value: T) => string) =>
+  values.map((value) => ({ value, label: say ? say(value) : value }));
 
 /** What a drill is for, how it is done and when it is done with. */
 export function WordsPanel({ editing }: { editing: Editing }) {
@@ -58,7 +58,7 @@ export function WordsPanel({ editing }: { editing: Editing }) {
   return (
     <section className="grid max-w-3xl gap-6 px-4 py-5 md:px-7" aria-label="Words">
       <TextField label="What it is for" maxLength={300} {...text('purpose')} />
-      <Several label="Trains" options={words(SKILLS, SKILL_WORDS)} {...several('skills')} />
+      <Several label="Trains" options={words(skills(), skillWords)} {...several('skills')} />
       <div className="grid gap-5 border-y border-rule py-5">
         <RuleFields
           rule={details.rule}
@@ -71,7 +71,7 @@ export function WordsPanel({ editing }: { editing: Editing }) {
           label="What counts as a pass"
           value={layout.counts}
           onChange={(counts) => tryLayout({ ...layout, counts }, 'counts')}
-          options={words(COUNTS, COUNT_WORDS)}
+          options={words(COUNTS, (one) => COUNT_WORDS[one])}
         />
         <p className="text-[16px]">
           <strong>Done:</strong> {ruleWords(details.rule)}. At most {details.cap.putts} putts or{' '}
@@ -92,9 +92,13 @@ export function WordsPanel({ editing }: { editing: Editing }) {
         rows={2}
         {...list('cautions')}
       />
-      <Several label="For misses" options={words(MISSES)} {...several('misses')} />
-      <Several label="Harmful for" options={words(MISSES)} {...several('avoid')} />
-      <Several label="Where" options={words(PLACES, PLACE_WORDS)} {...several('places')} />
+      <Several label="For misses" options={words(missNames())} {...several('misses')} />
+      <Several label="Harmful for" options={words(missNames())} {...several('avoid')} />
+      <Several
+        label="Where"
+        options={words(PLACES, (one) => PLACE_WORDS[one])}
+        {...several('places')}
+      />
       <Several label="Levels" options={words(LEVELS)} {...several('levels')} />
       <div className="flex flex-wrap gap-6">
         <Choice

@@ -1,6 +1,6 @@
 'use client';
 
-import { PLACES, PLACE_WORDS, SKILLS, SKILL_WORDS } from '@/core/drill';
+import { PLACES, PLACE_WORDS, skills, skillWords } from '@/core/drill';
 import { KIT, KIT_IDS } from '@/core/people';
 import type { PlanFrame } from '@/core/planning';
 import { Choice } from '@/ui/choice';
@@ -68,7 +68,7 @@ export function FrameFields({
       />
       <Several
         label="Working on; none for what is needed most"
-        options={SKILLS.map((skill) => ({ value: skill, label: SKILL_WORDS[skill] }))}
+        options={skills().map((skill) => ({ value: skill, label: skillWords(skill) }))}
         values={frame.goals}
         onChange={(goals) => onChange({ goals })}
       />

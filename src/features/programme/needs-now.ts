@@ -4,15 +4,15 @@ import { needsOf, type Need } from '@/core/planning';
 import {
   beliefLater,
   priorBelief,
+  pointsOf,
   scoresOf,
   type Belief,
   type SessionScore,
-  type SkillName,
   type SkillPoints,
 } from '@/core/scoring';
 import type { CoachPrincipal, Database } from '@/data';
 import { studentHistory } from '../reckoning/history';
-import { basisOfAll, pointsNow } from '../students/reading';
+import { basisOfAll } from '../students/reading';
 
 /** What is known of a player at a time: what was known last, wider by the days since. */
 export function beliefAt(scores: readonly SessionScore[], at: Date): Belief {
@@ -40,10 +40,11 @@ export async function needsNow(
 export async function standingNow(
   database: Database,
   principal: CoachPrincipal,
-  { studentId, skill }: { studentId: string; skill: SkillName },
+  { studentId, skill }: { studentId: string; skill: string },
 ): Promise<{ points: SkillPoints; putts: number } | null> {
   const { scores, faceShare } = await studentHistory(database, principal, studentId);
   const last = scores.at(-1);
   if (!last) return null;
-  return { points: pointsNow(last, faceShare)[skill], putts: basisOfAll(scores)[skill] };
+  const points = pointsOf(last.belief.carried, skill, faceShare);
+  return { points, putts: basisOfAll(scores)[skill] ?? 0 };
 }

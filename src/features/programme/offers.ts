@@ -1,6 +1,6 @@
 import 'server-only';
 import { createHash } from 'node:crypto';
-import { LIBRARY, SKILL_WORDS, type DrillValues } from '@/core/drill';
+import { LIBRARY, skillWords, type DrillValues } from '@/core/drill';
 import {
   blockSpan,
   candidatesOf,
@@ -99,7 +99,7 @@ export async function planner(
     ref,
     name: drill.name,
     phase: phaseOf(drill),
-    trains: drill.skills.map((skill) => SKILL_WORDS[skill]).join(', '),
+    trains: drill.skills.map(skillWords).join(', '),
     meets: missesMet(drill, players),
     rungs: drill.ladder.map((rung) => rungWords(rung, settings.units)),
     players: students.map((student, i) => runOffer(drill, student, times[i]!, set)),

@@ -1,21 +1,18 @@
 import { z } from 'zod';
-import {
-  programmeSchema,
-  slotSchema,
-  TRAINED,
-  type ProgrammeValues,
-  type Trained,
-} from '@/core/planning';
-import { DEGREE } from '@/core/units';
+import { programmeSchema, slotSchema, trainedSchema, type ProgrammeValues } from '@/core/planning';
+import { quantityOf, shownUnit } from '@/core/quantity';
 
-/** Units that an aim is typed in, and what one of them is in SI. */
-export const AIM_UNITS: Record<Trained, { unit: string; size: number; usual: number }> = {
-  start: { unit: '°', size: DEGREE, usual: 0.8 },
-  face: { unit: '°', size: DEGREE, usual: 0.9 },
-  path: { unit: '°', size: DEGREE, usual: 2.5 },
-  strike: { unit: 'mm', size: 0.001, usual: 6 },
-  pace: { unit: '%', size: 0.01, usual: 9 },
-};
+/**
+ * How an aim is typed.
+ *
+ * @param skill a quantity that is trained
+ * @returns its unit, what one of it is in SI, and the window usually come to
+ */
+export function aimUnit(skill: string): { unit: string; size: number; usual: number } {
+  const { dimension, trained } = quantityOf(skill);
+  const { symbol, si } = shownUnit(dimension);
+  return { unit: symbol.trim(), size: si, usual: trained!.usual };
+}
 
 /** Largest window that is an aim, in typed units. */
 const MOST = 60;
@@ -35,7 +32,7 @@ export const programmeForm = programmeSchema.omit({ aim: true, slots: true }).ex
     )
     .min(1, 'At least one day of the week is needed.')
     .max(14, 'At most fourteen days.'),
-  skill: z.enum(TRAINED),
+  skill: trainedSchema,
   window: z
     .number({ error: 'A window is needed, as 0.8.' })
     .positive('A window is more than nought.')
@@ -55,7 +52,7 @@ export const typedProgramme = ({
   ...rest
 }: ProgrammeOutput): ProgrammeValues => ({
   ...rest,
-  aim: { skill, window: window * AIM_UNITS[skill].size, by },
+  aim: { skill, window: window * aimUnit(skill).size, by },
 });
 
 /** A programme as it is typed. */
@@ -67,6 +64,6 @@ export const asTyped = (
   studentId,
   slots: slots.map((slot) => ({ ...slot, time: slot.time ?? '' })),
   skill: aim.skill,
-  window: Number((aim.window / AIM_UNITS[aim.skill].size).toPrecision(4)),
+  window: Number((aim.window / aimUnit(aim.skill).size).toPrecision(4)),
   by: aim.by,
 });

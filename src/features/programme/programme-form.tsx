@@ -5,16 +5,16 @@ import { Plus, X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
-import type { Trained } from '@/core/planning';
+import { trainedIds } from '@/core/quantity';
 import { Button } from '@/ui/button';
 import { ChoiceField, PickField } from '@/ui/controlled';
 import { TextField } from '@/ui/field';
 import type { PickOption } from '@/ui/pick';
 import { showErrors } from '../shared/show-errors';
-import { RULED, nameOf } from '../students/skill-words';
+import { nameOf } from '../students/skill-words';
 import { keepProgramme } from './date-actions';
 import {
-  AIM_UNITS,
+  aimUnit,
   programmeForm,
   typedProgramme,
   type ProgrammeInput,
@@ -71,12 +71,12 @@ export function ProgrammeForm({
           control={control}
           name="skill"
           label="Eight putts in ten within"
-          options={RULED.map((value) => ({ value, label: nameOf(value) }))}
-          onChosen={(next) => setValue('window', AIM_UNITS[next as Trained].usual)}
+          options={trainedIds().map((value) => ({ value, label: nameOf(value) }))}
+          onChosen={(next) => setValue('window', aimUnit(next).usual)}
         />
         <div className="grid max-w-lg gap-x-6 gap-y-4 sm:grid-cols-2">
           <TextField
-            label={`Window, ± ${AIM_UNITS[skill].unit}`}
+            label={`Window, ± ${aimUnit(skill).unit}`}
             type="number"
             step="any"
             inputMode="decimal"

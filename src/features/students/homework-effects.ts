@@ -1,6 +1,7 @@
 import 'server-only';
 import { changeBetween, type Change } from '@/core/scoring';
-import { TRAINED, dayIn } from '@/core/planning';
+import { dayIn } from '@/core/planning';
+import { trainedIds } from '@/core/quantity';
 import {
   getCoach,
   getDrill,
@@ -16,7 +17,7 @@ import { studentHistory } from '../reckoning/history';
 
 /** The skill that a piece of homework trains, and what has changed of it since; null for nothing to compare with. */
 export interface Effect {
-  skill: (typeof TRAINED)[number];
+  skill: string;
   change: Change | null;
 }
 
@@ -42,7 +43,7 @@ export async function readHomework(
   const effects: Record<string, Effect> = {};
   for (const { id, drillId, from } of homework) {
     const { details } = await getDrill(database, principal, drillId);
-    const skill = TRAINED.find((one) => details.skills.includes(one)) ?? 'start';
+    const skill = trainedIds().find((one) => details.skills.includes(one)) ?? 'start';
     const before = scores.findLast(({ at }) => dayIn(at, settings.zone) <= from);
     const last = scores.at(-1);
     const change =

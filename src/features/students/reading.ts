@@ -2,7 +2,6 @@ import 'server-only';
 import { readMisses, type Finding, type MissCounts } from '@/core/coaching';
 import { judge, loggedElements } from '@/core/layout';
 import {
-  SKILLS,
   addBasis,
   noBasis,
   beliefOfRuns,
@@ -11,10 +10,10 @@ import {
   pointsOf,
   windowsOf,
   type Basis,
+  type ByQuantity,
   type LoggedRun,
   type LoggedSession,
   type SessionScore,
-  type SkillName,
   type SkillPoints,
 } from '@/core/scoring';
 import type { Rule } from '@/core/drill';
@@ -25,12 +24,11 @@ const LATELY = 4;
 /** Fewer putts of a kind than this are not compared with others. */
 const ENOUGH = 20;
 
-/** The player's skills as evenly likely values. */
-export function pointsNow(last: SessionScore, faceShare: number): Record<SkillName, SkillPoints> {
-  return Object.fromEntries(
-    SKILLS.map((skill) => [skill, pointsOf(last.belief.carried, skill, faceShare)]),
-  ) as Record<SkillName, SkillPoints>;
-}
+/** What is known of the player as evenly likely values. */
+export const pointsNow = (last: SessionScore, faceShare: number): ByQuantity<SkillPoints> =>
+  Object.fromEntries(
+    Object.keys(last.carried).map((id) => [id, pointsOf(last.belief.carried, id, faceShare)]),
+  ) as ByQuantity<SkillPoints>;
 
 /** All putts that say anything of each skill. */
 export const basisOfAll = (scores: readonly Pick<SessionScore, 'basis'>[]): Basis =>

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { dayAfter, dayIn } from '@/core/planning';
 import { planStudents } from '@/features/programme/load-plan';
 import { ProgrammeForm } from '@/features/programme/programme-form';
-import { AIM_UNITS } from '@/features/programme/programme-form-schema';
+import { aimUnit } from '@/features/programme/programme-form-schema';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 
@@ -34,7 +34,7 @@ export default async function NewProgrammePage({ searchParams }: PageProps<'/pro
             { weekday: 5, time: '', minutes: 30, kind: 'practice' },
           ],
           skill: 'start',
-          window: AIM_UNITS.start.usual,
+          window: aimUnit('start').usual,
           by: dayAfter(today, 7 * WEEKS),
         }}
       />
