@@ -15,8 +15,9 @@ import {
 } from '@/data';
 import { ask, builtActions, call } from '../e2e/actions';
 import { serve } from '../e2e/server';
+import { ownPort } from '../e2e/ports';
 
-const PORT = 3464;
+const PORT = ownPort('beside');
 /** Times that an hour and a comparison are asked for, at once. */
 const ROUNDS = 6;
 const FACE_SHARES = ['0.8', '0.83', '0.92'] as const;

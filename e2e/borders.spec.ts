@@ -3,12 +3,13 @@ import { openDatabase, makeLink, seedDemo, signIn, headCoach, type Database } fr
 import { call, ran, ask, builtActions, type BuiltAction } from './actions';
 import { serve, type OwnServer } from './server';
 import { expect, test } from './test';
+import { ownPort } from './ports';
 
 /**
  * Every server action that the build answers to, called by everyone who may not call it. What a browser would not let a page
  * choose (Host, Origin, forwarded headers) is chosen here.
  */
-const PORT = 3451;
+const PORT = ownPort('borders');
 const HOST = `127.0.0.1:${PORT}`;
 const OWN = { host: HOST, origin: `http://${HOST}` };
 const HOME = 'putting.wharf.example';

@@ -6,6 +6,7 @@ import { addStudent } from './coach';
 import { FAULTS, faultSession, tryFault } from './faults';
 import { serve } from './server';
 import { expect, test } from './test';
+import { ownPort } from './ports';
 
 test('nothing logged is lost, whatever the browser or the server does', async ({
   page,
@@ -26,7 +27,7 @@ test('a copy is looked at, and gone back to; a damaged file says what it is and 
 }) => {
   const folder = mkdtempSync(join(tmpdir(), 'dirigo-kept-'));
   const database = join(folder, 'coach.db');
-  let server = await serve(3451, database);
+  let server = await serve(ownPort('kept'), database);
   const context = await browser.newContext({ baseURL: server.url });
   const page = await context.newPage();
 
@@ -61,7 +62,7 @@ test('a copy is looked at, and gone back to; a damaged file says what it is and 
     bytes.fill(0x5a, 4096, Math.floor(bytes.length * 0.8));
     writeFileSync(database, bytes);
     for (const ending of ['-wal', '-shm']) rmSync(database + ending, { force: true });
-    server = await serve(3451, database);
+    server = await serve(ownPort('kept'), database);
     await page.goto('/students');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('The records cannot be read');
     await expect(page.getByText('is damaged')).toContainText(copy!);
@@ -71,7 +72,7 @@ test('a copy is looked at, and gone back to; a damaged file says what it is and 
       encoding: 'utf8',
     });
     expect(stdout).toContain('What was there is kept:');
-    server = await serve(3451, database);
+    server = await serve(ownPort('kept'), database);
     await page.goto('/students');
     await expect(page.getByText('Before Lock').first()).toBeVisible();
   });

@@ -6,6 +6,7 @@ import { expect, test } from './test';
 import { openDatabase, seedDemo } from '@/data';
 import { addDrill, addStudent, expectCount, finish, logByKeys, startSession } from './coach';
 import { serve } from './server';
+import { ownPort } from './ports';
 
 let folder: string;
 test.beforeEach(() => {
@@ -17,7 +18,7 @@ test('a server killed in the middle of a session loses nothing, nor do putts log
   browser,
 }) => {
   const database = join(folder, 'coach.db');
-  let server = await serve(3431, database);
+  let server = await serve(ownPort('never lost'), database);
   const context = await browser.newContext({
     baseURL: server.url,
     viewport: { width: 390, height: 844 },
@@ -36,7 +37,7 @@ test('a server killed in the middle of a session loses nothing, nor do putts log
   await finish(page);
   await expect(page.getByText('Some putts have not reached the server yet.')).toBeVisible();
 
-  server = await serve(3431, database);
+  server = await serve(ownPort('never lost'), database);
   await expect(page.getByText('all saved')).toBeVisible({ timeout: 15_000 });
   await page.reload();
   await expectCount(page, 4, 7);
@@ -46,7 +47,7 @@ test('a server killed in the middle of a session loses nothing, nor do putts log
     await server.kill();
     await logByKeys(page, 'C');
     await expect(page.getByText('1 kept here, no server')).toBeVisible();
-    server = await serve(3431, database);
+    server = await serve(ownPort('never lost'), database);
     await page.reload();
     await expectCount(page, 5, 8);
     await expect(page.getByText('all saved')).toBeVisible();
@@ -62,7 +63,7 @@ test('with no server the tab is closed and opened again: twenty putts logged mea
   browser,
 }) => {
   const database = join(folder, 'coach.db');
-  let server = await serve(3433, database);
+  let server = await serve(ownPort('never lost'), database);
   const context = await browser.newContext({ baseURL: server.url });
   const page = await context.newPage();
   await addStudent(page, 'Otto Offline');
@@ -95,7 +96,7 @@ test('with no server the tab is closed and opened again: twenty putts logged mea
   await logByKeys(again, 'L');
   await expectCount(again, 21, 26);
 
-  server = await serve(3433, database);
+  server = await serve(ownPort('never lost'), database);
   await expect(again.getByText('all saved')).toBeVisible();
   await again.reload();
   await expectCount(again, 21, 26);
@@ -116,7 +117,7 @@ test('a file that is not a database is named at start, left as it is, and no sta
   expect(ready.stderr).toContain('letter.db is not a Dirigo database. It was left as it is.');
   expect(ready.stderr).not.toMatch(/\n\s+at /);
 
-  const server = await serve(3432, file);
+  const server = await serve(ownPort('never lost'), file);
   const page = await browser.newPage({ baseURL: server.url });
   await page.goto('/');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('The records cannot be read');
@@ -135,7 +136,7 @@ test('a server that reckons stops when it is told to; who went away holds up nob
   await seedDemo(database, new Date('2026-11-20T12:00:00Z'));
   const { id } = (await database.models.student.findOne())!;
   await database.close();
-  const server = await serve(3433, file);
+  const server = await serve(ownPort('never lost'), file);
   try {
     // Nobody waits for this one: it is given up, and what is asked next is answered.
     const gone = new AbortController();

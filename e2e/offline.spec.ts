@@ -6,8 +6,9 @@ import { headCoach, listSessions, listStudents, openDatabase, type Session } fro
 import { addDrill, addStudent, expectCount, logByKeys, makeHome } from './coach';
 import { serve, type OwnServer } from './server';
 import { expect, test, type Page } from './test';
+import { ownPort } from './ports';
 
-const PORT = 3457;
+const PORT = ownPort('offline');
 
 let folder: string;
 let file: string;

@@ -8,8 +8,9 @@ import { ask } from './actions';
 import { serve, type OwnServer } from './server';
 import { expect, test } from './test';
 import { certificates } from '../server/certificates.mjs';
+import { ownPort } from './ports';
 
-const PORT = 3455;
+const PORT = ownPort('phone');
 const ADDRESS = `https://127.0.0.1:${PORT}`;
 let book: AcademyBook;
 let server: OwnServer | undefined;
@@ -59,7 +60,7 @@ test('a phone opens the same session by a code, over HTTPS, and is signed out fr
   await laptop.context().grantPermissions(['clipboard-read', 'clipboard-write']);
   await laptop.getByRole('button', { name: 'Copy its address' }).click();
   const address = await laptop.evaluate(() => navigator.clipboard.readText());
-  expect(address).toMatch(/^https:\/\/127\.0\.0\.1:3455\/sign-in\/[\w-]{32}$/);
+  expect(address).toMatch(new RegExp(`^https://127\\.0\\.0\\.1:${PORT}/sign-in/[\\w-]{32}$`));
 
   const phone = await browser.newContext({ ...secure, viewport: { width: 390, height: 844 } });
   const there = await phone.newPage();
@@ -147,7 +148,7 @@ test('behind a real server in front it works, and what is forwarded is believed 
 }, info) => {
   const folder = info.outputPath('front');
   mkdirSync(`${folder}/tmp`, { recursive: true });
-  const outside = 3457;
+  const outside = ownPort('in front of phone');
   const { server: own } = await certificates(folder, ['127.0.0.1']);
   writeFileSync(`${folder}/own.crt`, own.certificate);
   writeFileSync(`${folder}/own.key`, own.key);

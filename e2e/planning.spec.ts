@@ -12,6 +12,7 @@ import {
   type,
 } from './coach';
 import { serve, type OwnServer } from './server';
+import { ownPort } from './ports';
 
 const DAY = 86_400_000;
 /** A day so many days on, as a field of dates has it; in the coach's zone, where the tests' machine may not be. */
@@ -132,7 +133,7 @@ test('an hour is proposed, moved, kept, put on a page, and run drill by drill', 
 test('a programme that two days were missed of changes, and says why', async ({ page }, info) => {
   test.setTimeout(120_000);
   const file = info.outputPath('programme.db');
-  own = await serve(3437, file);
+  own = await serve(ownPort('planning'), file);
   await page.goto(`${own.url}/students/new`, { waitUntil: 'networkidle' });
   await type(page, 'Name', 'Mats Quay');
   await page.getByRole('button', { name: 'Add student' }).click();
@@ -158,7 +159,7 @@ test('a programme that two days were missed of changes, and says why', async ({ 
   await own.kill();
 
   // Nine days go by, in which nobody putts.
-  own = await serve(3437, file, { ahead: 9 * DAY });
+  own = await serve(ownPort('planning'), file, { ahead: 9 * DAY });
   await page.goto(`${own.url}${path}`);
   await expect(page.getByText('Nothing had to change yet.')).toHaveCount(0);
   const missed = page.getByRole('list', { name: 'Weeks' }).getByText('missed');

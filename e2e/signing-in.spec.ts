@@ -3,8 +3,9 @@ import { type } from './coach';
 import { serve, type OwnServer } from './server';
 import { expect, test } from './test';
 import { lookAt } from './every-place';
+import { ownPort } from './ports';
 
-const PORT = 3453;
+const PORT = ownPort('signing in');
 let book: AcademyBook;
 let server: OwnServer;
 

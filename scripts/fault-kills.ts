@@ -17,8 +17,9 @@ import {
 } from '@/data';
 import { TEST_STUDENT } from '@/data/test-book';
 import { serve, type OwnServer } from '../e2e/server';
+import { ownPort } from '../e2e/ports';
 
-const PORT = 3461;
+const PORT = ownPort('kills');
 const OUTCOMES = ['clear', 'left', 'right'] as const;
 
 interface Event {

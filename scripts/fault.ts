@@ -5,6 +5,7 @@ import { FAULTS, faultSession, tryFault } from '../e2e/faults';
 import { serve } from '../e2e/server';
 import { fileFaults, inFolder } from './fault-files';
 import { killsAndDrops } from './fault-kills';
+import { ownPort } from '../e2e/ports';
 
 /** Tries everything that once lost putts or broke a file, and prints what comes of it. Needs a build. */
 const { values } = parseArgs({
@@ -27,7 +28,7 @@ async function browsers(): Promise<void> {
     args: ['--no-sandbox'],
   });
   await inFolder(async (file) => {
-    const server = await serve(3465, file);
+    const server = await serve(ownPort('faults'), file);
     const page = await (await browser.newContext({ baseURL: server.url })).newPage();
     const session = await faultSession(page, 'Fault Weir');
     for (const fault of FAULTS) {

@@ -20,6 +20,7 @@ import {
 } from '@/data';
 import { TEST_STUDENT } from '@/data/test-book';
 import { serve } from '../e2e/server';
+import { ownPort } from '../e2e/ports';
 
 /**
  * How long putts take to be kept while a whole academy logs at once, each coach signed in on a device of their own: the time
@@ -33,7 +34,7 @@ const { values } = parseArgs({
     before: { type: 'string', default: '0' },
   },
 });
-const PORT = 3463;
+const PORT = ownPort('load');
 const COACHES = Number(values.coaches);
 const EVERY = Number(values.every);
 /** Putts that each run has before. */

@@ -20,14 +20,14 @@ export function run(command, args, env = {}) {
 }
 
 /** Runs several commands at once, with their output as it comes; ends the program when one fails. */
-export async function together(...commands) {
+export async function together(commands, env = {}) {
   const began = Date.now();
   const done = commands.map(([command, ...args]) => {
     console.log(`\n▸ ${[command, ...args].join(' ')}`);
     return new Promise((resolve) =>
       spawn(command, args, {
         stdio: 'inherit',
-        env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+        env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
       })
         .once('error', () => resolve(1))
         .once('exit', (code) => resolve(code ?? 1)),
@@ -42,20 +42,38 @@ export async function together(...commands) {
   console.log(`  ${((Date.now() - began) / 1000).toFixed(0)} s`);
 }
 
+const MARK = 'node_modules/.dirigo-installed';
+const locked = () => createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
+const isInstalled = () => existsSync(MARK) && readFileSync(MARK, 'utf8') === locked();
+
+/** Compiles what was fetched: the database, mostly, for some minutes on one processor. */
+export const COMPILE = ['npm', 'rebuild'];
+
+/** Notes that all is fetched and compiled. */
+export const installed = () => writeFileSync(MARK, locked());
+
 /**
- * Installs what package-lock.json names, unless that has been done. Not `npm ci`: it refuses a lock made where the
- * optional packages of other platforms could not be seen.
+ * Fetches what package-lock.json names, unless it is installed. Not `npm ci`: it refuses a lock made where the optional
+ * packages of other platforms could not be seen.
+ *
+ * @returns whether it is still to be compiled
  */
-export function install() {
+export function fetchPackages() {
   if (major < 20 || (major === 20 && minor < 19)) {
     console.error(`Dirigo needs Node 20.19 or newer; this is ${process.versions.node}.`);
     process.exit(1);
   }
-  const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
-  const mark = 'node_modules/.dirigo-installed';
-  if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
-  run('npm', ['install', '--no-save', '--no-audit', '--no-fund']);
-  writeFileSync(mark, lock);
+  if (isInstalled()) return false;
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--ignore-scripts']);
+  return true;
+}
+
+/** Fetches and compiles what package-lock.json names, unless that has been done. */
+export function install() {
+  if (!fetchPackages()) return;
+  const [command, ...args] = COMPILE;
+  run(command, args);
+  installed();
 }
 
 /** Builds the application, unless the build is newer than every source. */

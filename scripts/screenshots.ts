@@ -12,6 +12,7 @@ import {
   seedDemo,
 } from '@/data';
 import { serve } from '../e2e/server';
+import { ownPort } from '../e2e/ports';
 
 /** The day the pictures are made on, so that they only change when a view does. */
 const DAY = new Date('2026-11-24T09:00:00');
@@ -190,7 +191,7 @@ async function main(): Promise<void> {
     },
   ];
 
-  const server = await serve(3441, file, { ahead: DAY.getTime() - Date.now() });
+  const server = await serve(ownPort('screenshots'), file, { ahead: DAY.getTime() - Date.now() });
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: ['--no-sandbox'],

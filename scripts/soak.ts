@@ -17,6 +17,7 @@ import {
 } from '@/data';
 import { TEST_STUDENT } from '@/data/test-book';
 import { serve } from '../e2e/server';
+import { ownPort } from '../e2e/ports';
 
 /**
  * Whether the server's memory stays what it is over long days: sessions of many putts, one after the other, each looked at once it
@@ -28,7 +29,7 @@ const { values } = parseArgs({
     putts: { type: 'string', default: '500' },
   },
 });
-const PORT = 3465;
+const PORT = ownPort('soak');
 /** So much more may be held in the end, MB: what a collector has not come to yet. */
 const FLAT = 30;
 

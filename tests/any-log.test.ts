@@ -36,7 +36,7 @@ import { DEFAULT_FACE_SHARE, findingsOf, priorBelief, scoreHistory } from '@/cor
 import { model } from '@/core/scoring/likelihood';
 import { DEFAULT_UNITS, DEGREE } from '@/core/units';
 
-const LOGS = 10_000;
+const LOGS = 5_000;
 /** Putts of one run. */
 const PUTTS = 40;
 /** Every so many runs are also scored and planned, which takes longer. */

@@ -116,7 +116,7 @@ describe('a player of another make, putting where the drill sends them', () => {
         'start',
         (truth, random) => {
           const putts: Putt[] = [];
-          for (let hole = 0; hole < 30; hole++) {
+          for (let hole = 0; hole < 18; hole++) {
             let place: PuttPlace = ownPlace(layout);
             for (let ball = 0; ball < 5; ball++) {
               const { outcomes, holed, rest } = made(truth, layout, place, random);

@@ -6,9 +6,6 @@ import { bareDetails, libraryDrill } from '@/core/drill';
 import { v4 } from 'uuid';
 import { ballGateLayout, ballGateOf, standing, type BallGate } from '@/core/layout';
 import { DEFAULT_PUTT } from '@/core/green';
-import { eightInTenWindow, scoreHistory } from '@/core/scoring';
-import { startOf, truthOn } from '@/core/simulate';
-import { STUDENTS, truePath } from './demo/world';
 import {
   addDrill,
   addStudent,
@@ -17,7 +14,6 @@ import {
   describeDatabaseError,
   headCoach,
   finishSession,
-  getCoach,
   getDrill,
   getSession,
   getStudent,
@@ -32,7 +28,6 @@ import {
   reopenSession,
   saveDrill,
   saveStudent,
-  seedDemo,
   startSession,
   toLogged,
   type CoachPrincipal,
@@ -448,48 +443,5 @@ describe('putts', () => {
     const { id, studentId } = await openSession();
     expect(await finishSession(database, principal, id, now)).toBe('empty');
     expect(await listSessions(database, principal, { studentId })).toEqual([]);
-  });
-});
-
-describe('the demo', () => {
-  it('has eight students whose scores lie near their hidden truth', async () => {
-    await seedDemo(database, now);
-    const students = await listStudents(database, principal);
-    expect(students).toHaveLength(8);
-    expect(students.filter(({ hand }) => hand === 'left')).toHaveLength(2);
-    expect((await getCoach(database, principal)).name).not.toBe('');
-    let covered = 0;
-    for (const student of STUDENTS) {
-      const { id } = students.find(({ name }) => name === student.values.name)!;
-      const sessions = await listSessions(database, principal, { studentId: id });
-      expect(sessions.filter(({ homeworkId }) => !homeworkId)).toHaveLength(student.days.length);
-      const { carried } = scoreHistory(sessions.map(toLogged)).at(-1)!;
-      const truth = truthOn(truePath(student), student.days.at(-1)!);
-      for (const [skill, { bias, spread }] of [
-        ['start', startOf(truth)],
-        ['strike', truth.strike],
-        ['pace', truth.pace],
-      ] as const) {
-        const window = eightInTenWindow(bias, spread);
-        const found = carried[skill].window;
-        covered += Number(window >= found.low && window <= found.high);
-        if (student.days.length < 3) continue;
-        expect(found.middle / window).toBeGreaterThan(0.5);
-        expect(found.middle / window).toBeLessThan(1.9);
-      }
-    }
-    // Of 24 intervals of 80 % each; 14 or fewer would be seen once in a thousand.
-    expect(covered).toBeGreaterThanOrEqual(15);
-  });
-
-  it('is the same for the same day, and only fills an empty database', async () => {
-    await seedDemo(database, now);
-    await expect(seedDemo(database, now)).rejects.toThrow('already has students');
-    const other = await openDatabase(join(folder, 'second.db'));
-    await seedDemo(other, now);
-    const putts = async ({ sequelize }: Database) =>
-      (await sequelize.query('SELECT id, outcomes FROM putt ORDER BY id'))[0];
-    expect(await putts(other)).toEqual(await putts(database));
-    await other.close();
   });
 });

@@ -13,7 +13,6 @@ import {
   listGreens,
   removeReading,
   saveGreen,
-  seedDemo,
   startSession,
   type CoachPrincipal,
   type Database,
@@ -175,18 +174,4 @@ describe('a session on a green', () => {
     );
     await expect(start()).rejects.toThrow('Slip green as it was read cannot hold');
   });
-});
-
-it('the demo’s greens are read over the ten weeks, and a drill stands on one of their spots', async () => {
-  await seedDemo(database, new Date('2026-11-24T09:00:00Z'));
-  const greens = await listGreens(database, principal);
-  const bollard = greens.find(({ name }) => name === 'Bollard green')!;
-  expect(bollard.readings.length).toBeGreaterThan(5);
-  const { current } = await latestRead(database, principal, {
-    greenId: bollard.id,
-    spotId: bollard.spots[0]!.id,
-  });
-  // Two rolls taped to the centimetre give the slope back to a tenth of a per cent.
-  expect(current.slope!.grade).toBeCloseTo(0.018, 3);
-  expect(current.slope!.falls).toBeCloseTo(-Math.PI / 2, 12);
 });

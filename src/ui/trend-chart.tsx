@@ -17,6 +17,9 @@ import { format } from 'date-fns';
 import { useTheme } from 'next-themes';
 import { useEffect, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
+import { saveText, saveUrl } from './save-text';
+import { svgString } from './svg-string';
+import { TrendDrawing } from './trend-drawing';
 
 Chart.register(CategoryScale, Filler, LineElement, LinearScale, PointElement, TimeScale, Tooltip);
 
@@ -157,21 +160,31 @@ export function TrendChart({ points, level, unit, from = 'zero', description }: 
   const keep = () => {
     const url = chart.current?.toBase64Image('image/png', 1);
     if (!url) return;
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = `${description}.png`;
-    link.click();
+    saveUrl(`${description}.png`, url);
   };
+  const draw = () =>
+    saveText(
+      `${description}.svg`,
+      svgString(<TrendDrawing {...{ points, level, unit, from, description }} />),
+      'image/svg+xml',
+    );
   return (
     <>
       <Line ref={chart} data={data} options={options} role="img" aria-label={description} />
-      <button
-        type="button"
-        onClick={keep}
-        className="absolute top-0 right-0 min-h-8 bg-sheet/80 px-2 text-sm underline underline-offset-4 print:hidden"
-      >
-        PNG
-      </button>
+      <div className="absolute top-0 right-0 flex bg-sheet/80 print:hidden">
+        <SaveAs name="PNG" onClick={keep} />
+        <SaveAs name="SVG" onClick={draw} />
+      </div>
     </>
   );
 }
+
+const SaveAs = ({ name, onClick }: { name: string; onClick: () => void }) => (
+  <button
+    type="button"
+    onClick={onClick}
+    className="min-h-8 px-2 text-sm underline underline-offset-4"
+  >
+    {name}
+  </button>
+);

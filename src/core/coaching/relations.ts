@@ -1,4 +1,5 @@
 import { isUsual, type Putt } from '@/core/drill';
+import { layoutAt } from '@/core/layout';
 import { normalBelow } from '@/core/numbers';
 import type { Hand } from '@/core/people';
 import { completed, latents, quantityOf, showAmount } from '@/core/quantity';
@@ -71,8 +72,12 @@ export function relationsOf(sessions: readonly LoggedSession[], faceShare: numbe
         .filter(({ manner }) => isUsual(manner))
         .map((putt) => {
           const values = valuesOf(putt, faceShare);
+          const there = putt.place ? layoutAt(layout, putt.place) : layout;
           for (const { id, middle } of latents()) {
-            if (middle && values[id] !== undefined) values[id] -= middle(layout.putt);
+            if (!middle || values[id] === undefined) continue;
+            // Against what was meant there; where nobody knows from where it was putted, nothing was.
+            if (there) values[id] -= middle(there.putt);
+            else delete values[id];
           }
           return values;
         }),

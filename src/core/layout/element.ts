@@ -9,9 +9,6 @@ export type { Setting, Spot };
 
 export type Side = 'left' | 'right';
 
-/** What a putt can be tested for. */
-export type Quantity = 'start' | 'face' | 'path' | 'strike' | 'pace';
-
 /** Something a coach puts on the green, where the tape finds it. */
 export interface Place {
   /** Unique within its element. */
@@ -38,7 +35,8 @@ export interface Check {
  * strike in m of the head's middle left and right of the ball's; pace in m of run short of and beyond the intended one.
  */
 export interface Tolerance {
-  quantity: Quantity;
+  /** Of the register. */
+  quantity: string;
   left: number;
   right: number;
 }
@@ -263,8 +261,8 @@ export interface Element<Params> {
   name: string;
   /** What it is for, in one line. */
   about: string;
-  /** What it trains, or `set-up`. */
-  trains: Quantity | 'set-up';
+  /** The quantity that it trains, or `set-up`. */
+  trains: string;
   /** The parameters and their limits, SI. */
   schema: z.ZodType<Params>;
   /** The things a coach may set, in the order of asking. */

@@ -26,7 +26,6 @@ export type {
   Measure,
   Outcome,
   Place,
-  Quantity,
   Side,
   Spot,
   Tolerance,

@@ -4,6 +4,7 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
+import { Choice } from '@/ui/choice';
 import { Pick } from '@/ui/pick';
 
 const ALL = 'all';
@@ -20,10 +21,13 @@ export function ExportForm({
   const [student, setStudent] = useState(ALL);
   const [from, setFrom] = useState('');
   const [until, setUntil] = useState('');
+  const [writing, setWriting] = useState<'csv' | 'jsonl'>('csv');
+  const narrowed = student !== ALL || from !== '' || until !== '';
   const asked = new URLSearchParams({
     ...(student !== ALL && { student }),
     ...(from && { from }),
     ...(until && { until }),
+    ...(writing !== 'csv' && { as: writing }),
   }).toString();
   const backwards = from !== '' && until !== '' && until < from;
   return (
@@ -31,7 +35,7 @@ export function ExportForm({
       <p className="text-[16px]">
         One zip file of tables, for a spreadsheet or another program: students, sessions, drills as
         they stood, every putt, every score, and a description of each column.
-        {whole && asked === '' && ' With it the whole book, for an empty Dirigo elsewhere.'}
+        {whole && !narrowed && ' With it the whole book, for an empty Dirigo elsewhere.'}
       </p>
       <Pick
         label="Of whom"
@@ -55,6 +59,18 @@ export function ExportForm({
           onChange={(event) => setUntil(event.target.value)}
         />
       </div>
+      <Choice
+        label="Written as"
+        options={[
+          { value: 'csv', label: 'tables (CSV)' },
+          { value: 'jsonl', label: 'JSON lines' },
+        ]}
+        value={writing}
+        onChange={setWriting}
+      />
+      <p className="text-[15px] text-ink2">
+        One session, or what a group putted together, is taken out from its own page.
+      </p>
       <div>
         <Button asChild={!backwards} kind="primary" disabled={backwards}>
           {backwards ? (

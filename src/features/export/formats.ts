@@ -75,7 +75,8 @@ export function formatsPage(): string {
 
 A zip file with \`datapackage.json\` (a data package with table schemas, Frictionless version 1), which names every column, its type and
 unit, and these tables in UTF-8, with commas, times in UTC. Distances stand in feet beside metres for a coach who reads feet. A text that a
-spreadsheet would reckon with has an apostrophe before it. Who takes all of it out as a head coach finds the whole book beside
+spreadsheet would reckon with has an apostrophe before it. Asked for as JSON lines, each table is a file of objects, one a row,
+under the same names (\`putts.jsonl\`); what is empty is left out, and nothing is made harmless. Who takes all of it out as a head coach finds the whole book beside
 them, \`book.jsonl\`: a line a row of every table but devices, links and secrets; \`npm run book -- file.zip\` takes it into an empty
 Dirigo.
 

@@ -13,8 +13,21 @@ const fieldOf = ({ name, type, description, unit }: Column) => ({
   ...(type === 'datetime' && { format: '%Y-%m-%dT%H:%M:%S.%fZ' }),
 });
 
+/** How tables are written: as a spreadsheet reads them, or an object of JSON a row. */
+export const WRITINGS = ['csv', 'jsonl'] as const;
+export type Writing = (typeof WRITINGS)[number];
+
+const DESCRIBED = {
+  csv: {
+    format: 'csv',
+    mediatype: 'text/csv',
+    dialect: { delimiter: ',', quoteChar: '"', doubleQuote: true, header: true },
+  },
+  jsonl: { format: 'jsonl', mediatype: 'application/jsonl', dialect: { keyed: true } },
+} as const;
+
 /** What stands in a file of tables, as a data package with table schemas (Frictionless, version 1). */
-export const packageOf = (tables: readonly AnyTable[], made: Date) => ({
+export const packageOf = (tables: readonly AnyTable[], made: Date, writing: Writing = 'csv') => ({
   profile: 'tabular-data-package',
   name: 'dirigo-putts',
   title: 'Putts, and what they say',
@@ -23,15 +36,29 @@ export const packageOf = (tables: readonly AnyTable[], made: Date) => ({
   resources: tables.map(({ name, description, key, columns }) => ({
     profile: 'tabular-data-resource',
     name,
-    path: `${name}.csv`,
+    path: `${name}.${writing}`,
     description,
-    format: 'csv',
-    mediatype: 'text/csv',
     encoding: 'utf-8',
-    dialect: { delimiter: ',', quoteChar: '"', doubleQuote: true, header: true },
+    ...DESCRIBED[writing],
     schema: { fields: columns.map(fieldOf), primaryKey: key, missingValues: [''] },
   })),
 });
+
+/** A row as an object of JSON under the names of its columns; what is empty is left out. */
+export const objectsOf = (
+  { columns }: Pick<AnyTable, 'columns'>,
+  rows: readonly (readonly Cell[])[],
+): string =>
+  rows
+    .map((row) => {
+      const named = columns.flatMap(({ name, type }, i) => {
+        const cell = row[i] ?? null;
+        if (cell === null || cell === '') return [];
+        return [[name, type === 'object' ? (JSON.parse(String(cell)) as unknown) : cell]];
+      });
+      return `${JSON.stringify(Object.fromEntries(named))}\n`;
+    })
+    .join('');
 
 /** Rows as lines of a table; what a spreadsheet would take for a formula is made harmless. */
 export const linesOf = (rows: readonly (readonly Cell[])[]): string =>

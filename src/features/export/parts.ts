@@ -10,22 +10,25 @@ import {
   type SessionFilter,
 } from '@/data';
 import { reckon } from '../reckoning/pool';
-import { headingOf, linesOf, packageOf, type Part } from './package';
-import { puttTables, scores, sessions, students, type Table } from './tables';
+import { headingOf, linesOf, objectsOf, packageOf, type Part, type Writing } from './package';
+import { puttTables, scores, sessions, students, type Cell, type Table } from './tables';
 
 /** What is wanted: the tables of some sessions, and everything as it is kept for who takes all of it. */
 export interface Wanted extends SessionFilter {
   whole: boolean;
+  writing: Writing;
 }
 
-const READ_ME = `The tables in this file are described in datapackage.json: every column, its unit and what it means.
+const readMe = (
+  writing: Writing,
+): string => `The tables in this file are described in datapackage.json: every column, its unit and what it means.
 Times are in UTC. Numbers are in SI units unless the name of a column says otherwise; right and long are positive.
 
-students.csv  who putts
-sessions.csv  lessons and practices
-runs.csv      a drill as it was putted, with the layout as planned and as measured
-putts.csv     one putt a row
-scores.csv    what the putts say, with 80 % intervals
+students.${writing}  who putts
+sessions.${writing}  lessons and practices
+runs.${writing}      a drill as it was putted, with the layout as planned and as measured
+putts.${writing}     one putt a row
+scores.${writing}    what the putts say, with 80 % intervals
 `;
 
 async function* once(text: string): AsyncGenerator<string> {
@@ -36,18 +39,25 @@ async function* once(text: string): AsyncGenerator<string> {
 export async function partsOf(
   database: Database,
   principal: CoachPrincipal,
-  { whole, ...filter }: Wanted,
+  { whole, writing, ...filter }: Wanted,
   made: Date,
 ): Promise<Part[]> {
   const { settings } = await getCoach(database, principal);
   const { runs, putts } = puttTables(settings.units);
+  const begun = ({ columns }: Pick<Table<never>, 'columns'>) =>
+    writing === 'csv' ? headingOf({ columns }) : '';
+  const written = <Of>(table: Table<Of>, rows: Cell[][]) =>
+    writing === 'csv' ? linesOf(rows) : objectsOf(table, rows);
   async function* ofSessions<Of>(
     table: Table<Of>,
     of: (batch: Session[]) => readonly Of[],
   ): AsyncGenerator<string> {
-    yield headingOf(table);
+    yield begun(table);
     for await (const batch of sessionBatches(database, principal, filter)) {
-      yield linesOf(of(batch).flatMap((one) => table.rows(one)));
+      yield written(
+        table,
+        of(batch).flatMap((one) => table.rows(one)),
+      );
     }
   }
   /** Students of whom there is a session among those that are wanted; all of them when all is. */
@@ -61,11 +71,14 @@ export async function partsOf(
     return all.filter(({ id }) => ids.has(id) || id === filter.studentId);
   };
   async function* ofStudents(): AsyncGenerator<string> {
-    yield headingOf(students);
-    yield linesOf((await putting()).flatMap((one) => students.rows(one)));
+    yield begun(students);
+    yield written(
+      students,
+      (await putting()).flatMap((one) => students.rows(one)),
+    );
   }
   async function* ofScores(): AsyncGenerator<string> {
-    yield headingOf(scores);
+    yield begun(scores);
     for (const { id } of await putting()) {
       const told = await reckon('scores', principal, { studentId: id });
       const wanted = told.filter(
@@ -74,21 +87,21 @@ export async function partsOf(
           (!filter.from || at >= filter.from) &&
           (!filter.until || at < filter.until),
       );
-      yield linesOf(scores.rows({ studentId: id, scores: wanted }));
+      yield written(scores, scores.rows({ studentId: id, scores: wanted }));
     }
   }
   const tables = [students, sessions, runs, putts, scores];
   return [
-    { name: 'read me.txt', text: once(READ_ME) },
+    { name: 'read me.txt', text: once(readMe(writing)) },
     {
       name: 'datapackage.json',
-      text: once(`${JSON.stringify(packageOf(tables, made), null, 2)}\n`),
+      text: once(`${JSON.stringify(packageOf(tables, made, writing), null, 2)}\n`),
     },
-    { name: 'students.csv', text: ofStudents() },
-    { name: 'sessions.csv', text: ofSessions(sessions, (batch) => batch) },
-    { name: 'runs.csv', text: ofSessions(runs, (batch) => batch) },
-    { name: 'putts.csv', text: ofSessions(putts, (batch) => batch) },
-    { name: 'scores.csv', text: ofScores() },
+    { name: `students.${writing}`, text: ofStudents() },
+    { name: `sessions.${writing}`, text: ofSessions(sessions, (batch) => batch) },
+    { name: `runs.${writing}`, text: ofSessions(runs, (batch) => batch) },
+    { name: `putts.${writing}`, text: ofSessions(putts, (batch) => batch) },
+    { name: `scores.${writing}`, text: ofScores() },
     ...(whole ? [{ name: 'book.jsonl', text: bookLines(database) }] : []),
   ];
 }

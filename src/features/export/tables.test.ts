@@ -4,7 +4,7 @@ import { ownPlace } from '@/core/layout';
 import { quantities } from '@/core/quantity';
 import { DEFAULT_UNITS, DEGREE, FOOT, INCH } from '@/core/units';
 import type { Session } from '@/data';
-import { headingOf, linesOf, packageOf } from './package';
+import { headingOf, linesOf, objectsOf, packageOf } from './package';
 import { FORMAT, puttTables, scores, sessions, students, type Cell, type Column } from './tables';
 
 const METRIC = { ...DEFAULT_UNITS, long: 'metric' } as const;
@@ -144,6 +144,29 @@ describe('the files', () => {
           expect([name, unit]).toEqual([name, name.split('_').at(-1)]);
       }
     }
+  });
+
+  it('are objects under the names of the columns where JSON is asked for, each of its type', () => {
+    const { runs } = puttTables(DEFAULT_UNITS);
+    const written = objectsOf(runs, runs.rows(session));
+    expect(written.endsWith('\n')).toBe(true);
+    const [read] = written
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as Record<string, unknown>);
+    const row = named(runs.columns, runs.rows(session)[0]!);
+    for (const { name, type } of runs.columns) {
+      const cell = row[name];
+      // What is empty is left out; a layout is an object, not a text of one.
+      if (cell === null || cell === '') expect(read).not.toHaveProperty(name);
+      else if (type === 'object') expect(read![name]).toEqual(JSON.parse(String(cell)));
+      else if (type === 'datetime') expect(read![name]).toBe((cell as Date).toISOString());
+      else expect(read![name]).toBe(cell);
+    }
+    const { resources } = packageOf([runs], at, 'jsonl');
+    expect(resources[0]).toMatchObject({ path: 'runs.jsonl', format: 'jsonl' });
+    // No formula is made harmless where no spreadsheet reads it.
+    expect(objectsOf(sessions, sessions.rows(session))).toContain('"=SUM(A1)"');
   });
 
   it('are read back as they were written, but for formulas, which are made harmless', () => {

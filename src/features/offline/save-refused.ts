@@ -1,4 +1,4 @@
-import { saveText } from '../shared/save-text';
+import { saveText } from '@/ui/save-text';
 import { toSend, type BegunHere } from './begun';
 import { loggedOf } from './device';
 

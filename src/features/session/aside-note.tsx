@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { Button } from '@/ui/button';
-import { saveText } from '../shared/save-text';
+import { saveText } from '@/ui/save-text';
 import type { SetAside } from './queue';
 
 /** What the server would not take: told with its reason, saved as a file, and forgotten only when asked twice. */

@@ -86,6 +86,11 @@ export function Review({
       >
         {fresh && <ReopenButton id={session.id} />}
         <Button asChild>
+          <a href={`/records/export/file?session=${session.id}`} download>
+            Tables
+          </a>
+        </Button>
+        <Button asChild>
           <Link href={`/start?student=${student.id}`}>Another session</Link>
         </Button>
         <Button asChild kind="primary">
@@ -103,6 +108,15 @@ export function Review({
               {name}
             </Link>
           ))}
+          {session.groupId && (
+            <a
+              href={`/records/export/file?group=${session.groupId}`}
+              download
+              className="ml-auto underline underline-offset-4"
+            >
+              Tables of all of them
+            </a>
+          )}
         </nav>
       )}
       {blocks.map((block) => (

@@ -3,6 +3,7 @@ import type { UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import type { ScoreTold } from '../reckoning/history';
 import { basisOfAll } from './reading';
+import { RulersFile } from './rulers-file';
 import { SkillRuler } from './skill-ruler';
 import type { Changes } from './read-student';
 import { RULED, nameOf, ruledOf, type Ruled } from './skill-words';
@@ -43,16 +44,18 @@ export function Glance({
   };
   const more = ruledOf(basis).filter((skill) => !RULED.some((one) => one === skill));
   return (
-    <div className="divide-y divide-hair">
-      {RULED.flatMap(rulerOf)}
-      {more.length > 0 && (
-        <details>
-          <summary className="cursor-pointer bg-sheet px-5 py-3 text-[17px] font-[620] md:px-7">
-            {more.length === 1 ? nameOf(more[0]!) : `${more.length} more that were measured`}
-          </summary>
-          <div className="divide-y divide-hair border-t border-hair">{more.flatMap(rulerOf)}</div>
-        </details>
-      )}
-    </div>
+    <RulersFile name={`Rulers of ${student.name}`}>
+      <div className="divide-y divide-hair">
+        {RULED.flatMap(rulerOf)}
+        {more.length > 0 && (
+          <details>
+            <summary className="cursor-pointer bg-sheet px-5 py-3 text-[17px] font-[620] md:px-7">
+              {more.length === 1 ? nameOf(more[0]!) : `${more.length} more that were measured`}
+            </summary>
+            <div className="divide-y divide-hair border-t border-hair">{more.flatMap(rulerOf)}</div>
+          </details>
+        )}
+      </div>
+    </RulersFile>
   );
 }

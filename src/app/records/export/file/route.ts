@@ -1,6 +1,6 @@
 import { addDays, format } from 'date-fns';
 import { z } from 'zod';
-import { zipped } from '@/features/export/package';
+import { WRITINGS, zipped } from '@/features/export/package';
 import { partsOf } from '@/features/export/parts';
 import { tooManyFiles } from '@/features/shared/limits';
 import { coachRoute } from '@/features/shared/server';
@@ -12,6 +12,7 @@ const query = z.object({
   student: z.uuid().optional(),
   session: z.uuid().optional(),
   group: z.uuid().optional(),
+  as: z.enum(WRITINGS).default('csv'),
   from: day.optional(),
   /** The last day that is wanted. */
   until: day.transform((date) => addDays(date, 1)).optional(),
@@ -28,11 +29,11 @@ export const GET = coachRoute('coach', async ({ database, principal }, request) 
   }
   const refused = await tooManyFiles(principal.coachId);
   if (refused) return refused;
-  const { student, session, group, from, until } = asked.data;
+  const { student, session, group, as: writing, from, until } = asked.data;
   const filter = { studentId: student, sessionId: session, groupId: group, from, until };
   const whole = principal.as === 'head' && !Object.values(filter).some(Boolean);
   const made = new Date();
-  const parts = await partsOf(database, principal, { ...filter, whole }, made);
+  const parts = await partsOf(database, principal, { ...filter, whole, writing }, made);
   return new Response(zipped(parts), {
     headers: {
       'content-type': 'application/zip',
