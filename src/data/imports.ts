@@ -1,7 +1,15 @@
 import { v4, v5 } from 'uuid';
 import { bareDetails } from '@/core/drill';
 import { DEFAULT_PUTT } from '@/core/green';
-import { fillerOf, loggedElements, ownPlace, type Layout, type Outcomes } from '@/core/layout';
+import {
+  fillerOf,
+  fitted,
+  holeLayout,
+  loggedElements,
+  ownPlace,
+  type Layout,
+  type Outcomes,
+} from '@/core/layout';
 import { STANDARD_FITTING, type StudentValues } from '@/core/people';
 import { completed, type MeasuredValues } from '@/core/quantity';
 import { storedTime } from './columns';
@@ -57,12 +65,11 @@ export async function knownPutts({ read }: Database, ids: readonly string[]): Pr
 async function fileDrill(database: Database, principal: CoachPrincipal, at: Date): Promise<string> {
   const there = (await listDrills(database, principal)).find(({ name }) => name === FILE_DRILL);
   if (there) return there.id;
-  const layout: Layout = {
-    putt: DEFAULT_PUTT,
-    player: { ...STANDARD_FITTING, hand: 'right', school: 'arc' },
-    counts: 'hole',
-    elements: [{ id: 'hole', kind: 'hole', params: {} }],
-  } as unknown as Layout;
+  const layout = fitted(holeLayout(DEFAULT_PUTT), {
+    ...STANDARD_FITTING,
+    hand: 'right',
+    school: 'arc',
+  });
   const details = bareDetails();
   return addDrill(database, principal, { name: FILE_DRILL, layout, details }, at);
 }

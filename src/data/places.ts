@@ -10,7 +10,7 @@ import {
   ruleSchema,
   type Course,
 } from '@/core/drill';
-import { layoutSchema, outcomesSchema, pointsSchema, type Layout } from '@/core/layout';
+import { elementOf, layoutSchema, outcomesSchema, pointsSchema, type Layout } from '@/core/layout';
 import { DEFAULT_OWN } from '@/core/units';
 import { groupBy } from './group-by';
 
@@ -171,15 +171,17 @@ async function fillBlock(where: Where, block: RunRow[], putts: PuttRow[]): Promi
 
 /** The same layout with as many balls from each station as the built-in drill says. */
 function withBalls(layout: unknown, built: Layout): unknown {
-  const stations = built.elements.find(({ kind }) => kind === 'stations');
+  const stationsIn = ({ elements }: Layout) =>
+    elements.find(({ kind, params }) => elementOf(kind).stations?.(params));
+  const stations = stationsIn(built);
   const read = layoutSchema.safeParse(layout);
-  if (!read.success || stations?.kind !== 'stations') return layout;
+  if (!read.success || !stations) return layout;
+  const { balls } = elementOf(stations.kind).stations!(stations.params);
+  const own = stationsIn(read.data);
   return {
     ...read.data,
     elements: read.data.elements.map((piece) =>
-      piece.kind === 'stations'
-        ? { ...piece, params: { ...piece.params, balls: stations.params.balls } }
-        : piece,
+      piece === own ? { ...piece, params: { ...piece.params, balls } } : piece,
     ),
   };
 }

@@ -1,4 +1,4 @@
-import { judge, loggedElements, stationCount, type Layout } from '@/core/layout';
+import { counting, judge, loggedElements, stationCount, type Layout } from '@/core/layout';
 import { pausedWithin, type Pause } from './run-marks';
 import type { TimedPutt } from './putt';
 import type { RuleGround, RulePutt } from './rules';
@@ -36,9 +36,9 @@ export function rulePutts(runs: readonly RunPutts[], pauses: readonly Pause[] = 
   let minutes = 0;
   return runs.flatMap(({ layout, putts }) => {
     const passes = judge(layout);
-    const idOf = (kind: string) => layout.elements.find((piece) => piece.kind === kind)?.id ?? '';
+    const idOf = (as: 'hole' | 'zone') => counting(layout, as)?.id ?? '';
     const asked = loggedElements(layout).primary?.id ?? '';
-    const [hole, zone] = [idOf('hole'), idOf('paceZone')];
+    const [hole, zone] = [idOf('hole'), idOf('zone')];
     return putts.map(({ outcomes, at, guess }): RulePutt => {
       began ??= at.getTime();
       const rested = pausedWithin(pauses, began, at.getTime());

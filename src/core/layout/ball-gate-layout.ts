@@ -1,6 +1,7 @@
 import type { Putt } from '@/core/green';
-import { standingTolerance, type BallGate, type BallGateInput } from './ball-gate';
-import { layoutSchema, type Layout } from './layout';
+import type { BallGateInput } from './ball-gate';
+import type { Gate } from './element';
+import { elementOf, layoutSchema, type Layout } from './layout';
 import { ELEMENTS } from './register';
 import { settingOf } from './setting';
 
@@ -15,15 +16,30 @@ export function ballGateLayout(putt: Putt, gate: BallGateInput): Layout {
   });
 }
 
-/** The first ball gate of a layout, or null when it has none. */
-export function ballGateOf(layout: Layout): BallGate | null {
-  const gate = layout.elements.find((element) => element.kind === 'ballGate');
-  return gate?.kind === 'ballGate' ? gate.params : null;
+/** A ball mark and a gate as they are first offered, for a new drill. */
+export const firstLayout = (putt: Putt): Layout =>
+  ballGateLayout(putt, ELEMENTS.ballGate.defaults(putt));
+
+/** A hole alone, for putts of which nothing that stood there is known. */
+export const holeLayout = (putt: Putt): Layout =>
+  layoutSchema.parse({
+    putt,
+    counts: 'hole',
+    elements: [{ id: 'hole', kind: 'hole', params: ELEMENTS.hole.defaults(putt) }],
+  });
+
+/** The first gate of a layout as it is planned, and the piece that it is; null when it has none. */
+export function ballGateOf({ elements }: Layout): (Gate & { id: string }) | null {
+  for (const { id, kind, params } of elements) {
+    const gate = elementOf(kind).gate?.(params);
+    if (gate) return { ...gate, id };
+  }
+  return null;
 }
 
 /**
- * The first ball gate of a layout as it is played, and what another gap or distance would let through there; null when it
- * has none.
+ * The first gate of a layout as it is played, and what another gap or distance would let through there; null when it has
+ * none.
  */
 export function gateNowOf(layout: Layout): GateNow | null {
   const gate = ballGateOf(layout);
@@ -32,16 +48,12 @@ export function gateNowOf(layout: Layout): GateNow | null {
   return {
     ...gate,
     putt: layout.putt.distance,
-    toleranceOf: (gap, distance) =>
-      standingTolerance({ ...gate, gap, distance, offset: 0 }, setting),
+    toleranceOf: (gap, distance) => gate.toleranceOf(gap, distance, setting),
   };
 }
 
-/** A ball gate and the putt it stands on. */
-export interface GateNow {
-  gap: number;
-  distance: number;
-  shank: number;
+/** A gate and the putt it stands on. */
+export interface GateNow extends Omit<Gate, 'toleranceOf'> {
   /** Ball to hole, m. */
   putt: number;
   toleranceOf(gap: number, distance: number): { left: number; right: number };

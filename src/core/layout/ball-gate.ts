@@ -213,6 +213,14 @@ export const ballGate = defineElement({
   name: 'Ball gate',
   about: 'Two tees the ball must pass between: start line.',
   trains: 'start',
+  traits: { inHeadsWay: true, proves: true, twoTees: true },
+  gate: (gate) => ({
+    gap: gate.gap,
+    distance: gate.distance,
+    shank: gate.shank,
+    toleranceOf: (gap, distance, setting) =>
+      standingTolerance({ ...gate, gap, distance, offset: 0 }, setting),
+  }),
   schema,
   fields: [
     {
@@ -341,6 +349,7 @@ export const ballGate = defineElement({
       kind: 'across',
       metres: gate.offset,
       error: ERRORS.ball,
+      ofBall: true,
       as: (offset) => ({ ...gate, offset }),
     },
   ],

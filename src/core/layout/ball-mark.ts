@@ -24,6 +24,7 @@ export const ballMark = defineElement({
   name: 'Ball mark',
   about: 'Brings the ball back to exactly the same spot.',
   trains: 'set-up',
+  traits: { fixed: true, spread: true },
   schema,
   fields: [
     { type: 'choice', name: 'marker', label: 'Marked with', options: MARKERS },

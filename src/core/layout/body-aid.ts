@@ -123,6 +123,7 @@ export const bodyAid = defineElement({
   name: 'Body aid',
   about: 'Something held, worn or done: a checklist, nothing to measure.',
   trains: 'set-up',
+  traits: { spread: true },
   schema,
   fields: [
     {

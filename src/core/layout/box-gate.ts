@@ -11,6 +11,7 @@ import {
   type Place,
   type Setting,
   type Side,
+  type StrokePoint,
 } from './element';
 import {
   HEAD_FIELDS,
@@ -62,12 +63,6 @@ const SIDES = ['left', 'right'] as const;
 function teeAt(params: BoxGate, setting: Setting, { along }: Pair, side: Side): Spot {
   const half = (headGap(params.clearance, setting) + params.shank) / 2;
   return { along, across: side === 'left' ? -half : half };
-}
-
-/** A strike (m) and the tangent of a path, right positive. */
-export interface StrokePoint {
-  strike: number;
-  slope: number;
 }
 
 /**
@@ -196,6 +191,8 @@ export const boxGate = defineElement({
   name: 'Box gate',
   about: 'Two or three putter gates in line: path and strike.',
   trains: 'path',
+  traits: { guidesHead: true },
+  region: boxRegion,
   schema,
   fields: [
     {

@@ -66,7 +66,7 @@ function inEachOther(tees: Tee[]): Found[] {
 /** Tees that the intended putt would hit, other than one that is there to be hit. */
 function inTheWay(tees: Tee[], { putt, passes, aim }: Setting): Found[] {
   return tees
-    .filter(({ element }) => element.kind !== 'targetTee')
+    .filter(({ element }) => !element.traits.target)
     .filter(({ at }) => at.along > 0 && at.along <= putt.distance)
     .flatMap((tee) => {
       const seen = turned(tee.at, -aim.direction);
@@ -89,7 +89,7 @@ function inTheWay(tees: Tee[], { putt, passes, aim }: Setting): Found[] {
 
 /** How far ahead the head is known to travel, m; null where nothing guides it. */
 function headReach(elements: Standing[], setting: Setting): number | null {
-  const guides = elements.filter(({ kind }) => kind === 'boxGate' || kind === 'putterGate');
+  const guides = elements.filter(({ traits }) => traits.guidesHead);
   if (guides.length === 0) return null;
   const front = Math.max(
     0,
@@ -98,7 +98,7 @@ function headReach(elements: Standing[], setting: Setting): number | null {
     ),
   );
   const stop = elements
-    .filter(({ kind }) => kind === 'strokeStops')
+    .filter(({ traits }) => traits.stopsHead)
     .flatMap((stops) => stops.places().map(({ at }) => turned(at, -setting.aim.direction).along));
   return Math.max(front + FOLLOW_THROUGH, ...stop);
 }
@@ -108,7 +108,7 @@ function inTheFollowThrough(elements: Standing[], setting: Setting): Found[] {
   if (reach === null) return [];
   const { headLength } = setting.player;
   return elements
-    .filter(({ kind }) => kind === 'ballGate' || kind === 'targetTee')
+    .filter(({ traits }) => traits.inHeadsWay)
     .flatMap((gate) => {
       const seen = gate.places().map(({ at }) => turned(at, -setting.aim.direction));
       const near = Math.min(...seen.map(({ along }) => along));
@@ -133,11 +133,9 @@ function inTheFollowThrough(elements: Standing[], setting: Setting): Found[] {
 
 /** A zone that no ball reaches: a tee that stops it, or tees closer than a ball, stand before it. */
 function behindAWall(elements: Standing[]): Found[] {
-  const zones = elements.filter(({ kind }) => kind === 'paceZone' || kind === 'hole');
-  const wall = elements.find(({ kind }) => kind === 'targetTee');
-  const half = elements.find(
-    (element) => element.kind === 'paceZone' && element.places().some(({ id }) => id === 'tee 1'),
-  );
+  const zones = elements.filter(({ traits }) => traits.counts);
+  const wall = elements.find(({ stops }) => stops === 'all');
+  const half = elements.find(({ stops }) => stops === 'beyond');
   return zones.flatMap((zone) => {
     if (wall) {
       return [
@@ -146,12 +144,12 @@ function behindAWall(elements: Standing[]): Found[] {
           finding(
             'error',
             'depth',
-            `The target tee stops the ball before it gets there: take one of the two away.`,
+            `The ${wall.name.toLowerCase()} stops the ball before it gets there: take one of the two away.`,
           ),
         ),
       ];
     }
-    if (!half || half === zone || zone.kind === 'hole') return [];
+    if (!half || half === zone || zone.places().length === 0) return [];
     const reach = (element: Standing) => Math.max(...element.places().map(({ at }) => at.along));
     return reach(zone) > reach(half)
       ? [
@@ -170,7 +168,7 @@ function behindAWall(elements: Standing[]): Found[] {
 
 function onOneSpot(elements: Standing[]): Found[] {
   const middles = elements
-    .filter(({ kind }) => !['ballMark', 'stations', 'line', 'bodyAid', 'paceZone'].includes(kind))
+    .filter(({ traits }) => !traits.spread)
     .flatMap((element) => {
       const places = element.places();
       if (places.length === 0) return [];
@@ -204,7 +202,7 @@ function onOneSpot(elements: Standing[]): Found[] {
 const LOOSE = 2;
 
 function looserThanTheHole(elements: Standing[], { putt }: Setting): Found[] {
-  const gates = elements.filter(({ kind }) => kind === 'ballGate' || kind === 'corridor');
+  const gates = elements.filter(({ traits }) => traits.proves);
   if (gates.length === 0) return [];
   const { left, right } = makeWindow(putt);
   return gates.flatMap((gate) => {

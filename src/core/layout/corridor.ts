@@ -31,6 +31,7 @@ export const corridor = defineElement({
   name: 'Corridor',
   about: 'Two rods the ball must roll between: start line.',
   trains: 'start',
+  traits: { proves: true },
   schema,
   fields: [
     {

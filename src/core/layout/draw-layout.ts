@@ -65,7 +65,7 @@ export function drawLayout(layout: Layout): Mark[] {
           { type: 'midpoint' as const, at: midpointOf(layout) },
         ]
       : []),
-    ...(route.rest && level && !elements.some(({ kind }) => kind === 'paceZone')
+    ...(route.rest && level && !elements.some(({ traits }) => traits.counts === 'zone')
       ? [
           {
             type: 'line' as const,
@@ -100,7 +100,7 @@ const TOGETHER = 0.012;
 /** The dimension string by way of each element, taped along the start line: from behind the ball to beyond the hole. */
 function partDimensions(elements: Standing[], until: number, direction: number): Mark[] {
   const placed = elements
-    .filter(({ kind }) => kind !== 'stations')
+    .filter(({ traits }) => !traits.elsewhere)
     .flatMap((element) => element.places())
     .map(({ at }) => ({ drawn: at.along, taped: turned(at, -direction) }))
     .filter(({ taped }) => Math.abs(taped.across) < ASIDE)

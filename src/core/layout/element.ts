@@ -4,6 +4,7 @@ import type { KitId } from '@/core/people';
 import type { LengthKind } from '@/core/units';
 import type { Setting } from './setting';
 import type { Spot } from './spot';
+import type { Stations } from './stations';
 
 export type { Setting, Spot };
 
@@ -222,6 +223,8 @@ export interface Measure<Params> {
   metres: number;
   /** What a careful coach is off by, m. */
   error: number;
+  /** Of the ball, not of what stands there: it is right by itself where the ball lies on its mark. */
+  ofBall?: true;
   /** What it decides of how a stand really is: the opening between tees, or how far along they are. */
   decides?: 'opening' | 'along';
   /** The numbers as they are when it measures so. */
@@ -249,6 +252,32 @@ export interface Launch {
   strike?: number;
   /** Where on the face the ball was met, above its middle, m. */
   height?: number;
+}
+
+/** What the program goes by where it would else have to know a kind. */
+export interface Traits {
+  /** What it counts as where not all does: the hole, or where the ball comes to rest; a gate where left out. */
+  counts?: 'hole' | 'zone';
+  /** Stands on every layout, once: where the ball lies. */
+  fixed?: true;
+  /** Has no middle that another of its kind could not share. */
+  spread?: true;
+  /** Its places belong to other putts: they are not on the tape of this one. */
+  elsewhere?: true;
+  /** Its places stand in the way of the head if they stand too near the ball. */
+  inHeadsWay?: true;
+  /** The head goes between its places. */
+  guidesHead?: true;
+  /** The head goes no farther than its places. */
+  stopsHead?: true;
+  /** It is there to be hit: in the ball's way it is no mistake. */
+  target?: true;
+  /** What it lets through is compared with what the hole takes. */
+  proves?: true;
+  /** Its first outcomes are through, and at its left and at its right tee. */
+  twoTees?: true;
+  /** Only an eye tells what happened: how often it is right is assumed, not known. */
+  byEye?: true;
 }
 
 /**
@@ -297,6 +326,30 @@ export interface Element<Params> {
   checklist?(params: Params, setting: Setting): string[];
   kit(params: Params): KitItem[];
   cautions(params: Params): string[];
+  traits?: Traits;
+  /** Which balls it stops: all that reach it, or those that go beyond its farthest place. */
+  stops?(params: Params): 'all' | 'beyond' | null;
+  /** The opening that a next gate, a ladder and a player's page go by, m. */
+  gate?(params: Params): Gate;
+  /** Corners of what of a stroke goes through, to be drawn. */
+  region?(params: Params, setting: Setting): StrokePoint[];
+  /** The spots that the layout is putted from. */
+  stations?(params: Params): Stations;
+}
+
+/** A strike (m) and the tangent of a path, right positive. */
+export interface StrokePoint {
+  strike: number;
+  slope: number;
+}
+
+/** A ball gate: between the tees, from the ball, and how thick a tee is, m. */
+export interface Gate {
+  gap: number;
+  distance: number;
+  shank: number;
+  /** What another gap and distance would let through, rad to either side. */
+  toleranceOf(gap: number, distance: number, setting: Setting): { left: number; right: number };
 }
 
 /** Keeps an element's parameter type while checking it against the interface. */

@@ -42,6 +42,7 @@ export const holeGate = defineElement({
   name: 'Hole gate',
   about: 'Two tees at the cup: only entries through its middle count.',
   trains: 'start',
+  traits: { twoTees: true },
   schema,
   fields: [
     {

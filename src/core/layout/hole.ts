@@ -81,6 +81,7 @@ export const hole = defineElement({
   name: 'Hole',
   about: 'Whether it was holed: pressure, and putts that count.',
   trains: 'pace',
+  traits: { counts: 'hole' },
   schema,
   fields: [],
   defaults: () => ({}),

@@ -8,8 +8,15 @@ export {
   type BallGateInput,
 } from './ball-gate';
 export { asBuilt, asPlanned, isBuilt } from './as-built';
-export { ballGateLayout, ballGateOf, gateNowOf, type GateNow } from './ball-gate-layout';
-export { boxRegion, type BoxGate, type StrokePoint } from './box-gate';
+export {
+  ballGateLayout,
+  ballGateOf,
+  firstLayout,
+  gateNowOf,
+  holeLayout,
+  type GateNow,
+} from './ball-gate-layout';
+export { boxRegion, type BoxGate } from './box-gate';
 export type {
   Check,
   Direct,
@@ -18,6 +25,7 @@ export type {
   Evidence,
   Field,
   Finding,
+  Gate,
   Grip,
   Interval,
   KitItem,
@@ -28,7 +36,9 @@ export type {
   Place,
   Side,
   Spot,
+  StrokePoint,
   Tolerance,
+  Traits,
 } from './element';
 export { findingWords } from './finding-words';
 export {
@@ -48,6 +58,7 @@ export {
 export {
   checkLayout,
   COUNTS,
+  counting,
   elementOf,
   fitted,
   isMeasured,
@@ -61,6 +72,7 @@ export {
   pointsSchema,
   readSchema,
   standing,
+  traitsOf,
   type Counts,
   type Layout,
   type LayoutFinding,

@@ -82,20 +82,13 @@ export function pointsProblem(
 /** Which elements count towards a pass; all that are logged where none is of the kind asked for. */
 function countedElements(layout: Layout) {
   const logged = standing(layout)
-    .map((element) => ({ id: element.id, kind: element.kind, outcomes: element.outcomes() }))
+    .map((element) => ({
+      id: element.id,
+      counts: element.traits.counts ?? 'gate',
+      outcomes: element.outcomes(),
+    }))
     .filter(({ outcomes }) => outcomes.length > 0);
-  const wanted = logged.filter(({ kind }) => {
-    switch (layout.counts) {
-      case 'all':
-        return true;
-      case 'hole':
-        return kind === 'hole';
-      case 'zone':
-        return kind === 'paceZone';
-      case 'gate':
-        return kind !== 'hole' && kind !== 'paceZone';
-    }
-  });
+  const wanted = logged.filter(({ counts }) => layout.counts === 'all' || layout.counts === counts);
   return wanted.length > 0 ? wanted : logged;
 }
 

@@ -157,7 +157,11 @@ describe('a layout', () => {
 
   it('goes to JSON and back unchanged', () => {
     expect(layoutSchema.parse(JSON.parse(JSON.stringify(layout)))).toEqual(layout);
-    expect(ballGateOf(layout)).toEqual(gate);
+    expect(ballGateOf(layout)).toMatchObject({
+      id: 'gate',
+      gap: gate.gap,
+      distance: gate.distance,
+    });
   });
 
   it.each([

@@ -6,6 +6,7 @@ import type {
   Element,
   Evidence,
   Finding,
+  Gate,
   Grip,
   Harder,
   KitItem,
@@ -16,7 +17,9 @@ import type {
   Place,
   Pointing,
   Spot,
+  StrokePoint,
   Tolerance,
+  Traits,
 } from './element';
 import { fittingSchema, STANDARD_FITTING, KIT, type Fitting, type KitId } from '@/core/people';
 import { conflicts } from './conflicts';
@@ -125,6 +128,11 @@ export interface Standing {
   kind: ElementKind;
   name: string;
   trains: Element<unknown>['trains'];
+  traits: Traits;
+  stops: ReturnType<NonNullable<Element<unknown>['stops']>>;
+  gate: Gate | null;
+  /** What of a stroke goes through, where it is drawn. */
+  region(): StrokePoint[] | null;
   check(): Finding[];
   places(): Place[];
   checks(): Check[];
@@ -158,6 +166,13 @@ export interface Standing {
 /** The element of a piece; the schema has paired each kind with its own parameters. */
 export const elementOf = (kind: ElementKind): Element<Piece['params']> =>
   ELEMENTS[kind] as unknown as Element<Piece['params']>;
+
+/** What the program goes by of a kind. */
+export const traitsOf = (kind: ElementKind): Traits => elementOf(kind).traits ?? {};
+
+/** The first element of a layout that counts as the hole, or as where the ball comes to rest. */
+export const counting = ({ elements }: Layout, as: 'hole' | 'zone'): Piece | undefined =>
+  elements.find(({ kind }) => traitsOf(kind).counts === as);
 
 /** The numbers of a piece as it stands: as measured where it was measured. */
 function standingParams({ kind, params, built = {} }: Piece, setting: Setting): Piece['params'] {
@@ -196,6 +211,10 @@ export function standing(layout: Layout): Standing[] {
       kind,
       name: element.name,
       trains: element.trains,
+      traits: element.traits ?? {},
+      stops: element.stops?.(params) ?? null,
+      gate: element.gate?.(params) ?? null,
+      region: () => element.region?.(params, setting) ?? null,
       check: () => element.check(params, setting),
       places: () =>
         onGreen(element.places(params, setting)).map((place) =>

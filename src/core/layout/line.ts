@@ -24,6 +24,7 @@ export const line = defineElement({
   name: 'Line',
   about: 'Chalk, string or a rod overhead: shows the start line.',
   trains: 'set-up',
+  traits: { spread: true },
   schema,
   fields: [
     { type: 'choice', name: 'what', label: 'Made of', options: KINDS },

@@ -88,6 +88,8 @@ export const paceZone = defineElement({
   name: 'Pace zone',
   about: 'Where the ball should come to rest: pace.',
   trains: 'pace',
+  traits: { counts: 'zone', spread: true },
+  stops: ({ shape }) => (shape === 'half circle' ? 'beyond' : null),
   schema,
   fields: [
     {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { PUTT_RANGE } from '@/core/green';
-import type { Layout } from './layout';
+import { elementOf, type Layout } from './layout';
 import type { Spot } from './spot';
 import { canBeAimed, halfTurn, puttFrom, stationSpot, type Stations } from './stations';
 
@@ -31,8 +31,11 @@ export const ownPlace = ({ putt }: Layout): PuttPlace => ({
 });
 
 const stationsOf = ({ elements }: Layout): Stations | null => {
-  const found = elements.find((piece) => piece.kind === 'stations');
-  return found?.kind === 'stations' ? found.params : null;
+  for (const { kind, params } of elements) {
+    const stations = elementOf(kind).stations?.(params);
+    if (stations) return stations;
+  }
+  return null;
 };
 
 /** Spots that a layout is putted from. */

@@ -111,6 +111,8 @@ export const stations = defineElement({
   name: 'Stations',
   about: 'The same layout at several spots: round the hole, or farther and farther.',
   trains: 'set-up',
+  traits: { spread: true, elsewhere: true },
+  stations: (params) => params,
   schema,
   fields: [
     {

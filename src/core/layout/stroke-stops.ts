@@ -28,6 +28,7 @@ export const strokeStops = defineElement({
   name: 'Stroke stops',
   about: 'A back stop and a through stop: length of stroke, pace.',
   trains: 'pace',
+  traits: { stopsHead: true },
   schema,
   fields: [
     {

@@ -16,7 +16,7 @@ export function tapeFindings(layout: Layout, units: UnitPreferences): LayoutFind
   return standing(layout).flatMap((element) =>
     element
       .measures()
-      .filter(({ kind, name }) => kind === 'across' && name !== 'ball')
+      .filter(({ kind, ofBall }) => kind === 'across' && !ofBall)
       .filter(({ metres }) => Math.abs(metres - settable(metres, units)) > ON_THE_MARK * step)
       .map(({ metres, name }) => ({
         ...finding(

@@ -33,7 +33,7 @@ export function tapeList(layout: Layout): TapeRow[] {
       name: place.name,
       ...(place.label && { label: place.label }),
       at: place.at,
-      what: element.kind === 'ballMark' ? 'ball' : place.tee ? 'tee' : 'spot',
+      what: element.traits.fixed ? 'ball' : place.tee ? 'tee' : 'spot',
       checks: checks.filter(({ between }) => between[1] === place.id),
     }));
   });

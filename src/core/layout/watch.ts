@@ -18,6 +18,7 @@ export const watch = defineElement({
   name: 'Coach’s eye',
   about: 'Something seen that no tee can tell, yes or no.',
   trains: 'set-up',
+  traits: { byEye: true },
   schema,
   fields: [
     { type: 'text', name: 'question', label: 'What you look for', max: 80 },

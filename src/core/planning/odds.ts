@@ -1,6 +1,7 @@
 import { DEFAULT_OWN } from '@/core/units';
 import { quantities } from '@/core/quantity';
 import {
+  counting,
   judge,
   layoutAt,
   onRung,
@@ -9,6 +10,7 @@ import {
   standing,
   stationCount,
   stationPlace,
+  traitsOf,
   type Ladder,
   type Launch,
   type Layout,
@@ -57,8 +59,8 @@ const GOLDEN = 0.618_033_988_749_895;
 function targetOf(layout: Layout, kinds: readonly Kind[]) {
   const elements = standing(layout);
   const passes = judge(layout);
-  const idOf = (kind: string) => elements.find((one) => one.kind === kind)?.id ?? '';
-  const [hole, zone] = [idOf('hole'), idOf('paceZone')];
+  const idOf = (as: 'hole' | 'zone') => counting(layout, as)?.id ?? '';
+  const [hole, zone] = [idOf('hole'), idOf('zone')];
   // What happened, in few words, is some kind of putt: looked up once.
   const known = new Map<string, number>();
   const kindOf = (outcomes: Outcomes): number => {
@@ -85,7 +87,7 @@ function targetOf(layout: Layout, kinds: readonly Kind[]) {
       const outcomes: Outcomes = {};
       for (const element of elements) {
         const met = element.meets(launch);
-        if (met !== null) outcomes[element.id] = element.kind === 'watch' ? seen : met;
+        if (met !== null) outcomes[element.id] = element.traits.byEye ? seen : met;
       }
       shares[kindOf(outcomes)]! += 1 / count;
     }
@@ -119,7 +121,7 @@ function placesAfterMisses(
   const thrown = Math.max(4, Math.round(RESTS_THROWN / from.length));
   const next = from.flatMap((place) => {
     const there = layoutAt(layout, place);
-    const cup = there && standing(there).find(({ kind }) => kind === 'hole');
+    const cup = there && standing(there).find(({ traits }) => traits.counts === 'hole');
     if (!cup?.pointing) return [];
     return evenNormals(thrown, steeringIds().length).flatMap((z) => {
       const launch = launchOf(truth, z);
@@ -163,7 +165,7 @@ export function oddsOf(
   { points, thrown: count }: { points: number; thrown: number } = FINE,
 ): DrillOdds {
   const truths = truthsOf(belief, points, faceShare);
-  const assumed = standing(layout).some(({ kind }) => kind === 'watch');
+  const assumed = layout.elements.some(({ kind }) => traitsOf(kind).byEye);
   const eyeAt = (point: number) =>
     SEEN.least + ((SEEN.most - SEEN.least) * (point + 0.5)) / truths.length;
   const kinds = allKinds(layout);
@@ -237,9 +239,8 @@ export function oddsOf(
 
 /** Every kind of putt that a layout can tell apart; the last one is a slip: missed and short. */
 function allKinds(layout: Layout): Kind[] {
-  const has = (kind: string) => layout.elements.some((piece) => piece.kind === kind);
-  const holes = has('hole') ? [true, false] : [null];
-  const rests = has('paceZone') ? (['in', 'long', 'short'] as const) : [null];
+  const holes = counting(layout, 'hole') ? [true, false] : [null];
+  const rests = counting(layout, 'zone') ? (['in', 'long', 'short'] as const) : [null];
   return [true, false].flatMap((passed) =>
     holes.flatMap((holed) => rests.map((rest): Kind => ({ passed, holed, rest, guessed: null }))),
   );

@@ -13,6 +13,7 @@ import {
   ladderElement,
   layoutKit,
   standing,
+  traitsOf,
   type ElementKind,
   type Layout,
 } from '@/core/layout';
@@ -133,7 +134,8 @@ export function Designer({
     setChosen(added.id);
   };
   const remove = (gone: string) => {
-    if (draft.layout.elements.find((piece) => piece.id === gone)?.kind === 'ballMark') return;
+    const piece = draft.layout.elements.find(({ id }) => id === gone);
+    if (piece && traitsOf(piece.kind).fixed) return;
     told(tryLayout(withoutElement(draft.layout, gone), `remove ${gone}`));
     if (chosen === gone) setChosen(draft.layout.elements[0]!.id);
   };
@@ -191,7 +193,7 @@ export function Designer({
         const next = nudged(shown, element.id, grip.id, { along, across, coarse }, units);
         told(tryLayout({ ...next, player: draft.layout.player }, `nudge ${element.id}/${grip.id}`));
       },
-      ...(element.kind !== 'ballMark' && { onRemove: () => remove(element.id) }),
+      ...(!element.traits.fixed && { onRemove: () => remove(element.id) }),
     })),
   );
   const slope = (next: Slope) => {

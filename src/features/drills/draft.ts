@@ -2,10 +2,10 @@ import { DEFAULT_PUTT, FLAT, PACES, refuseTooFirm, type PaceId, type Slope } fro
 import { bareDetails, type DrillDetails } from '@/core/drill';
 import {
   ELEMENTS,
-  ballGateLayout,
   checkLayout,
   elementOf,
   findingWords,
+  firstLayout,
   layoutSchema,
   standing,
   type ElementKind,
@@ -191,7 +191,7 @@ export function newDraft(
     slope: latest?.slope ?? FLAT,
     past: PACES.find(({ id }) => id === pace)!.past(distance),
   };
-  const layout = ballGateLayout(putt, ELEMENTS.ballGate.defaults(putt));
+  const layout = firstLayout(putt);
   return {
     name: '',
     layout: { ...layout, ...(latest && { read: latest.read }) },

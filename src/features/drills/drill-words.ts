@@ -1,9 +1,9 @@
-import { elementOf, type Layout } from '@/core/layout';
+import { elementOf, traitsOf, type Layout } from '@/core/layout';
 
 /** What stands on it: "putter gate, ball gate and pace zone". */
 export function drillWords({ elements }: Layout): string {
   const names = elements
-    .filter(({ kind }) => kind !== 'ballMark')
+    .filter(({ kind }) => !traitsOf(kind).fixed)
     .map(({ kind }) => elementOf(kind).name.toLowerCase());
   const counted = [...new Set(names)].map((name) => {
     const count = names.filter((one) => one === name).length;

@@ -3,14 +3,22 @@
 import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { ELEMENTS, breaks, elementOf, standing, type ElementKind, type Piece } from '@/core/layout';
+import {
+  ELEMENTS,
+  breaks,
+  elementOf,
+  standing,
+  traitsOf,
+  type ElementKind,
+  type Piece,
+} from '@/core/layout';
 import { aimFor } from '@/core/green';
 import { showLength } from '@/core/units';
 import { Button } from '@/ui/button';
 import type { Editing } from './editing';
 import { ElementFields } from './element-fields';
 
-const KINDS = (Object.keys(ELEMENTS) as ElementKind[]).filter((kind) => kind !== 'ballMark');
+const KINDS = (Object.keys(ELEMENTS) as ElementKind[]).filter((kind) => !traitsOf(kind).fixed);
 
 /** What stands on the green: each element in a line, the chosen one with its numbers. */
 export function ElementsPanel({
@@ -50,7 +58,7 @@ export function ElementsPanel({
                 {elementOf(piece.kind).name}{' '}
                 <span className="text-[14px] font-normal text-ink2">{inShort(piece, editing)}</span>
               </button>
-              {piece.kind !== 'ballMark' && (
+              {!traitsOf(piece.kind).fixed && (
                 <Button
                   kind="quiet"
                   aria-label={`Remove the ${elementOf(piece.kind).name.toLowerCase()}`}

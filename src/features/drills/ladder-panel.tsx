@@ -64,12 +64,14 @@ function shareOf(who: KnownStart | null, layout: Layout, rung: Rung): number | n
 /** The ends of a ladder made for one player, where the ladder closes a ball gate and their start line is known. */
 function endsFor(who: KnownStart | null, layout: Layout, by: LadderBy) {
   const piece = layout.elements.find(({ id }) => id === ladderElement(layout));
-  if (!who?.score || by !== 'gap' || piece?.kind !== 'ballGate') return undefined;
+  if (!who?.score || by !== 'gap' || !piece) return undefined;
+  const gate = elementOf(piece.kind).gate?.(piece.params);
+  if (!gate) return undefined;
   const strictest = standing(layout)
     .find(({ id }) => id === piece.id)!
     .harder()[0]!.strict;
-  const strict = Math.max(strictest, gapForShare(who.score, LAST, piece.params));
-  return { roomy: Math.max(strict + 0.006, gapForShare(who.score, FIRST, piece.params)), strict };
+  const strict = Math.max(strictest, gapForShare(who.score, LAST, gate));
+  return { roomy: Math.max(strict + 0.006, gapForShare(who.score, FIRST, gate)), strict };
 }
 
 /** From roomy to strict: each rung with its tolerance, and the one for today. */

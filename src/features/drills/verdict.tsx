@@ -2,13 +2,11 @@
 
 import {
   airAtTurn,
-  boxRegion,
   checkLayout,
   edgeLoss,
   elementOf,
   findingWords,
   sensitivityOf,
-  settingOf,
   standing,
   strictnessOf,
   strictnessWords,
@@ -136,6 +134,9 @@ function Told({
   onWorth?: (field: string, metres: number) => void;
 }) {
   const piece = layout.elements.find(({ id }) => id === chosen)!;
+  const region = standing(layout)
+    .find(({ id }) => id === chosen)!
+    .region();
   switch (tolerance.quantity) {
     case 'start': {
       const result = strictnessOf(layout, chosen)!;
@@ -190,12 +191,7 @@ function Told({
             </strong>{' '}
             of path, when the ball is met in the middle.
           </p>
-          {piece.kind === 'boxGate' && (
-            <BoxRegion
-              corners={boxRegion(piece.params, settingOf(layout.putt, layout.player))}
-              hand={layout.player.hand}
-            />
-          )}
+          {region && <BoxRegion corners={region} hand={layout.player.hand} />}
         </>
       );
     case 'face':

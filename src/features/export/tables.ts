@@ -99,8 +99,8 @@ const counts = ({ undoneAt, leftOut }: Run['putts'][number]): boolean =>
 /** The gate of a run as it was planned and as it was measured. */
 function gateOf({ layout }: Run) {
   const planned = ballGateOf(layout);
-  const piece = layout.elements.find(({ kind }) => kind === 'ballGate');
-  const stands = standing(layout).find(({ kind }) => kind === 'ballGate');
+  const piece = layout.elements.find(({ id }) => id === planned?.id);
+  const stands = standing(layout).find(({ id }) => id === planned?.id);
   const built = (stands?.measures() ?? []).filter(
     ({ name }) => piece?.built && name in piece.built,
   );

@@ -111,7 +111,7 @@ function Measured({
       <div className="grid grid-cols-2 gap-x-5 gap-y-2 sm:grid-cols-3">
         {planned
           .measures()
-          .filter(({ name }) => name !== 'ball')
+          .filter(({ ofBall }) => !ofBall)
           .map((measure) => (
             <LengthInput
               key={measure.name}

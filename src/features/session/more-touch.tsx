@@ -41,7 +41,7 @@ export function PointPicture({
 
 /** What is asked of an element, as a coach would say it. */
 const question = (element: Standing): string =>
-  element.kind === 'watch' ? element.outcomes()[0]!.detail : element.name;
+  element.traits.byEye ? element.outcomes()[0]!.detail : element.name;
 
 /**
  * What can have happened at some elements, each a row of keys; nothing is pressed beforehand, and what is pressed again is

@@ -20,11 +20,11 @@ export function primaryOutcomes(layout: Layout, putts: Outcomes[]): Outcome[] {
 /** How often each thing happened, element by element: "1 at the left tee, 2 at the right". */
 export function outcomeWords(layout: Layout, putts: Outcomes[]): string[] {
   const { primary, others } = loggedElements(layout);
-  const gates = standing(layout).filter(({ kind }) => kind === 'ballGate' || kind === 'holeGate');
+  const gates = standing(layout).filter(({ traits }) => traits.twoTees);
   return [...(primary ? [primary] : []), ...others].map((element) => {
     const count = (outcome: Outcome) =>
       putts.filter((putt) => putt[element.id] === outcome.id).length;
-    if (element.kind === 'ballGate' || element.kind === 'holeGate') {
+    if (element.traits.twoTees) {
       const [, left, right, ...rest] = element.outcomes() as [Outcome, Outcome, Outcome];
       const tees =
         gates.length > 1

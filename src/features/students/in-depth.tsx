@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import Link from 'next/link';
 import { makeWindow } from '@/core/green';
 import { quantityOf, shownUnit } from '@/core/quantity';
-import { judge, type Layout, type Spot } from '@/core/layout';
+import { elementOf, judge, type Layout, type Spot } from '@/core/layout';
 import { showLength, toDegrees, type UnitPreferences } from '@/core/units';
 import { counted, type Session, type Student } from '@/data';
 import type { ScoreTold } from '../reckoning/history';
@@ -140,8 +140,12 @@ function Pictures({
 }) {
   const runs = sessions.flatMap((session) => session.runs);
   if (skill === 'strike' || skill === 'pace') {
-    const kind = skill === 'strike' ? 'faceMark' : 'paceZone';
-    const with_ = runs.filter(({ layout }) => layout.elements.some((piece) => piece.kind === kind));
+    const pointed = ({ elements }: Layout) =>
+      elements.find(({ kind }) => {
+        const { trains, pointing, traits } = elementOf(kind);
+        return trains === skill && pointing && traits?.counts !== 'hole';
+      });
+    const with_ = runs.filter(({ layout }) => pointed(layout));
     const [latest] = with_;
     if (!latest) return null;
     // Rests are shown on the drill last putted; marks on the face from all of them.
@@ -149,7 +153,7 @@ function Pictures({
       skill === 'strike' ? with_ : with_.filter(({ drillId }) => drillId === latest.drillId);
     const marks = same
       .flatMap(({ layout, putts }) => {
-        const id = layout.elements.find((piece) => piece.kind === kind)!.id;
+        const id = pointed(layout)!.id;
         const passes = judge(layout);
         return counted(putts).flatMap(({ points, outcomes }): { spot: Spot; passes: boolean }[] =>
           points[id] ? [{ spot: points[id], passes: passes(outcomes) }] : [],
@@ -184,8 +188,9 @@ function ClearByGap({ sessions, units }: { sessions: Session[]; units: UnitPrefe
   const gates = new Map<string, { gap: number; distance: number; clear: number; of: number }>();
   for (const { layout, putts } of sessions.flatMap(({ runs }) => runs)) {
     for (const piece of layout.elements) {
-      if (piece.kind !== 'ballGate') continue;
-      const { gap, distance } = piece.params;
+      const gate = elementOf(piece.kind).gate?.(piece.params);
+      if (!gate) continue;
+      const { gap, distance } = gate;
       const key = `${gap} ${distance}`;
       const known = gates.get(key) ?? { gap, distance, clear: 0, of: 0 };
       for (const { outcomes } of counted(putts)) {

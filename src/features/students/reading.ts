@@ -1,6 +1,6 @@
 import 'server-only';
 import { readMisses, type Finding, type MissCounts } from '@/core/coaching';
-import { judge, loggedElements } from '@/core/layout';
+import { counting, judge, loggedElements } from '@/core/layout';
 import {
   addBasis,
   noBasis,
@@ -40,7 +40,7 @@ function gateAndHole(
 ): Pick<MissCounts, 'both' | 'clearMissed' | 'hitHoled'> {
   const counts = { both: 0, clearMissed: 0, hitHoled: 0 };
   for (const { layout, putts } of logged.flatMap(({ runs }) => runs)) {
-    const hole = layout.elements.find(({ kind }) => kind === 'hole')?.id;
+    const hole = counting(layout, 'hole')?.id;
     const { primary } = loggedElements(layout);
     if (!hole || primary?.trains !== 'start') continue;
     const clear = judge({ ...layout, counts: 'gate' });
