@@ -1,6 +1,6 @@
 import { v4 } from 'uuid';
 import type { Transaction } from 'sequelize';
-import { COLD_RULE, beginOn, drillDetails, moveOn } from '@/core/drill';
+import { COLD_RULE, beginOn, drillDetails, moveOn, ruleTraits } from '@/core/drill';
 import {
   asBuilt,
   checkLayout,
@@ -150,7 +150,7 @@ export async function plannedRun(
     layout,
     rung: begun,
     // A test is putted cold, whoever asks for it.
-    cold: drill.details.rule.type === 'assessment',
+    cold: !!ruleTraits(drill.details.rule).cold,
   };
 }
 

@@ -1,4 +1,4 @@
-import { LIBRARY, type LibraryDrill, type Miss } from '@/core/drill';
+import { LIBRARY, ruleTraits, type LibraryDrill, type Miss } from '@/core/drill';
 import type { Hand, PathSchool } from '@/core/people';
 import { quantities, type BiasMiss } from '@/core/quantity';
 import type { Basis, ByQuantity, SkillPoints } from '@/core/scoring';
@@ -216,7 +216,7 @@ export function readMisses(known: Known): Finding[] {
         ...match,
         drills: LIBRARY.filter(
           (drill) =>
-            drill.rule.type !== 'assessment' &&
+            !ruleTraits(drill.rule).cold &&
             drill.misses.some((miss) => misses.includes(miss)) &&
             suits(drill),
         )

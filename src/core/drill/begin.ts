@@ -1,7 +1,7 @@
 import { fitted, nearestRung, onRung, type Layout } from '@/core/layout';
 import type { Fitting } from '@/core/people';
 import type { DrillDetails } from './drill';
-import type { Rule } from './rule';
+import { ruleTraits, type Rule } from './rules';
 
 /** The rule of a cold test on a drill's own layout: ten putts, each once. */
 export const COLD_RULE: Rule = { type: 'assessment', putts: 10 };
@@ -24,7 +24,7 @@ export function beginOn(
   fitting: Fitting,
   rung?: number,
 ): { layout: Layout; rung: number | null } {
-  const begun = rung ?? (rule.type === 'ladder' ? nearestRung(layout, ladder) : null);
+  const begun = rung ?? (ruleTraits(rule).climbs ? nearestRung(layout, ladder) : null);
   if (begun === null) return { layout: fitted(layout, fitting), rung: null };
   return { layout: fitted(onRung(layout, rungOf(ladder, begun)), fitting), rung: begun };
 }

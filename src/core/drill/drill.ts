@@ -3,7 +3,8 @@ import { ladderSchema, layoutSchema } from '@/core/layout';
 import { LEVELS, nameSchema } from '@/core/people';
 import { biasMisses, isQuantity, quantities, quantityOf } from '@/core/quantity';
 import { mannerSchema } from './manner';
-import { capSchema, ruleSchema } from './rule';
+import { capSchema } from './cap';
+import { ruleSchema } from './rules';
 
 /** What drills train besides quantities. */
 const OTHER_SKILLS = ['reading', 'pressure'];

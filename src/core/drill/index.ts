@@ -37,14 +37,21 @@ export {
   type RunCourse,
   type RunMark,
 } from './run-marks';
-export { capSchema, ruleSchema, ruleWords, type Cap, type Rule } from './rule';
+export { capSchema, type Cap } from './cap';
 export {
   endedWords,
   machineOf,
   playRule,
+  RULES,
+  ruleMinutes,
+  ruleSchema,
+  ruleTraits,
+  ruleWords,
   type Ended,
   type Machine,
   type Progress,
+  type Rule,
+  type RuleField,
   type RuleGround,
   type RulePutt,
   type RuleState,

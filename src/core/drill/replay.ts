@@ -9,7 +9,7 @@ import {
 } from '@/core/layout';
 import { mannerAt, type Manner } from './manner';
 import type { Putt, TimedPutt } from './putt';
-import type { Rule } from './rule';
+import type { Rule } from './rules';
 import { rulePutts, type RunPutts } from './rule-putts';
 import { machineOf, type RuleGround } from './rules';
 

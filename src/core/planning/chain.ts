@@ -1,4 +1,4 @@
-import { machineOf, type Rule, type RuleGround, type RulePutt } from '@/core/drill';
+import { machineOf, ruleTraits, type Rule, type RuleGround, type RulePutt } from '@/core/drill';
 
 /** What can happen on a putt, as a rule asks of it; the clock is reckoned apart. */
 export type Kind = Omit<RulePutt, 'minutes'>;
@@ -36,13 +36,13 @@ const MOST_STATES = 50_000;
 /**
  * Follows a rule's machine through every state it can come to.
  *
- * @param rule any but `open` and `timed`, which no putt ends
+ * @param rule any that putts end
  * @param ground what it is played on
  * @param kinds what can happen on a putt, at least one
  * @throws RangeError for a rule that no putt ends, or one of more than 50,000 states
  */
 export function chainOf(rule: Rule, ground: RuleGround, kinds: readonly Kind[]): Chain {
-  if (rule.type === 'open' || rule.type === 'timed') {
+  if (ruleTraits(rule).endless) {
     throw new RangeError(`A rule of the type “${rule.type}” is ended by no putt: it has no chain.`);
   }
   const machine = machineOf(rule);

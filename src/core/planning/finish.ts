@@ -1,4 +1,4 @@
-import type { Cap, Rule, RuleGround } from '@/core/drill';
+import { ruleMinutes, ruleTraits, type Cap, type Rule, type RuleGround } from '@/core/drill';
 import { chainOf, expectedPutts, goingOn, type Kind, type PuttPlace, type Shares } from './chain';
 
 /** How likely each kind of putt is, for values of the player's skills that are all equally likely. */
@@ -51,8 +51,8 @@ export function finishOf(
     throw new RangeError(`A pace of ${seconds} s from putt to putt is none: more than 0.`);
   }
   const within = (time: number) => Math.max(1, Math.floor((60 * time) / seconds));
-  if (rule.type === 'open' || rule.type === 'timed') {
-    const putts = within(rule.type === 'timed' ? rule.minutes : minutes);
+  if (ruleTraits(rule).endless) {
+    const putts = within(ruleMinutes(rule) ?? minutes);
     const sure = new Float64Array(putts + 1).fill(1);
     sure[putts] = 0;
     return {

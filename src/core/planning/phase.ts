@@ -1,4 +1,4 @@
-import type { DrillDetails } from '@/core/drill';
+import { ruleTraits, type DrillDetails } from '@/core/drill';
 import { isTrained, quantityOf } from '@/core/quantity';
 
 /** The order of a good hour: cold first, if at all; then from the parts to the whole, and last with a cost. */
@@ -20,7 +20,7 @@ export const PHASE_WORDS: Record<Phase, string> = {
  * @param drill its skills and its rule
  */
 export function phaseOf({ skills, rule }: Pick<DrillDetails, 'skills' | 'rule'>): Phase {
-  if (rule.type === 'assessment') return 'test';
+  if (ruleTraits(rule).cold) return 'test';
   if (skills.includes('pressure')) return 'pressure';
   if (skills.includes('reading')) return 'reading';
   const phases = skills.filter(isTrained).map((skill) => quantityOf(skill).trained!.phase);

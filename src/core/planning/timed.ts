@@ -1,4 +1,4 @@
-import { ruleGround, type DrillValues } from '@/core/drill';
+import { ruleGround, ruleTraits, type DrillValues } from '@/core/drill';
 import { fitted, tapeList, type Layout } from '@/core/layout';
 import type { Fitting } from '@/core/people';
 import type { Belief } from '@/core/scoring';
@@ -40,7 +40,7 @@ function rungAndOdds(
   wish: RungWish,
 ): { rung: number | null; odds: DrillOdds } {
   // A test is the same for everyone.
-  if (wish === 'drawn' || (wish === 'teaching' && rule.type === 'assessment')) {
+  if (wish === 'drawn' || (wish === 'teaching' && ruleTraits(rule).cold)) {
     return { rung: null, odds: oddsOf(layout, { ladder, rung: null }, belief, faceShare) };
   }
   if (wish === 'teaching') return teachingRung(layout, ladder, belief, faceShare);

@@ -1,4 +1,4 @@
-import { COLD_RULE, beginOn, blocksOf, moveOn } from '@/core/drill';
+import { COLD_RULE, beginOn, blocksOf, moveOn, ruleTraits } from '@/core/drill';
 import { checkLayout, findingWords, fitted, nearestRung, type Layout } from '@/core/layout';
 import { teachingRung } from '@/core/planning';
 import { beliefFrom } from '@/core/scoring';
@@ -82,7 +82,7 @@ function runOf(
   }
   return {
     ...{ id: newId(), ref, versionId, drillName: name, layout, rung: begun, block },
-    cold: cold || details.rule.type === 'assessment',
+    cold: cold || !!ruleTraits(details.rule).cold,
     rule: cold ? COLD_RULE : null,
   };
 }

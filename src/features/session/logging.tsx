@@ -3,6 +3,7 @@
 import { useMemo, useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import { standingsWords } from '@/core/coaching';
+import { ruleTraits } from '@/core/drill';
 import type { UnitPreferences } from '@/core/units';
 import { showErrors } from '../shared/show-errors';
 import { CountIn } from './count-in';
@@ -31,7 +32,9 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
   const ways = useWays();
   const [busy, work] = useTransition();
   const [front, setFront] = useState(first);
-  const [every, setEvery] = useState<Every>(players[0]?.rule.type === 'points' ? 1 : 'by hand');
+  const [every, setEvery] = useState<Every>(
+    players[0] && ruleTraits(players[0].rule).game ? 1 : 'by hand',
+  );
   // Putts of this turn.
   const [turn, setTurn] = useState(0);
   const [counting, setCounting] = useState(false);
@@ -62,7 +65,7 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
     views[which]!.putts.length > 0;
 
   const grouped = players.length > 1;
-  const game = grouped && player.rule.type === 'points';
+  const game = grouped && !!ruleTraits(player.rule).game;
   const standings = plays.map(({ progress, counts }, index) => ({
     id: players[index]!.runId,
     name: players[index]!.student.name.split(' ')[0]!,

@@ -5,6 +5,7 @@ import {
   replay,
   ruleGround,
   rulePutts,
+  ruleTraits,
   runCourse,
   tallyRuns,
   type Cap,
@@ -112,8 +113,11 @@ export function playOf(player: PlayerRun, view: Pick<RunView, 'putts' | 'marks'>
 export const standsAs = (layout: Layout): string =>
   JSON.stringify([tapeList(layout).map(({ what, at }) => [what, at]), layoutKit(layout)]);
 
-/** Rules that end by being played through: nobody is moved in the middle of them. */
-const STEADY: Rule['type'][] = ['ladder', 'assessment', 'guess', 'points'];
+/** Rules that are played through: nobody is moved in the middle of them. */
+function isSteady(rule: Rule): boolean {
+  const { climbs, cold, guesses, game } = ruleTraits(rule);
+  return !!(climbs || cold || guesses || game);
+}
 
 /**
  * The rung to propose because what stands is too hard or too easy; null when there is nothing to propose, and no rung
@@ -123,7 +127,7 @@ export function proposedRung(
   { rule, cold, nearest, ladder }: PlayerRun,
   { verdict }: GateFit,
 ): { rung: number | null } | null {
-  if (cold || STEADY.includes(rule.type)) return null;
+  if (cold || isSteady(rule)) return null;
   if (verdict !== 'too hard' && verdict !== 'too easy') return null;
   if (nearest === null) return { rung: null };
   const rung = nearest + (verdict === 'too hard' ? -1 : 1);

@@ -3,6 +3,7 @@
 import clsx from 'clsx';
 import { X } from 'lucide-react';
 import Link from 'next/link';
+import { ruleTraits } from '@/core/drill';
 import { Button } from '@/ui/button';
 import { passWord } from './outcome-words';
 import type { Play, PlayerRun } from './play';
@@ -27,7 +28,7 @@ export function PlayerHead({
   onFinish: () => void;
 }) {
   const ways = useWays();
-  const open = rule.type === 'open';
+  const open = ruleTraits(rule).free;
   const row = shape === 'row';
   return (
     <div className={clsx('flex justify-between gap-3', row ? 'items-center' : 'items-start')}>

@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { differenceInHours, format } from 'date-fns';
 import { whatIsNew } from '@/core/coaching';
-import { endedWords, ruleWords, paceOfPlay } from '@/core/drill';
+import { endedWords, paceOfPlay, ruleTraits, ruleWords } from '@/core/drill';
 import {
   ballGateOf,
   isBuilt,
@@ -231,7 +231,7 @@ function Going({
           {runs.length === 1 && `, ${outcomeWords(last.layout, outcomesOf(last)).join('; ')}`}; best
           run {counts.best}.
         </p>
-        {last.rule.type !== 'open' && (
+        {!ruleTraits(last.rule).free && (
           <p className="text-[16px]">
             {endedWords(progress, last.cap) ?? 'Not finished:'}{' '}
             <span className="text-ink2">

@@ -1,14 +1,14 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import type { Guess, Manner, Rule } from '@/core/drill';
+import { ruleTraits, type Guess, type Manner, type Rule } from '@/core/drill';
 import { allAsIntended, judge, layoutAt, loggedElements, type PuttPlace } from '@/core/layout';
 import type { Play, PlayerRun } from './play';
 import type { RunStore } from './run-store';
 import { ONE_TOUCH, asksSeveral, puttOf, type Seen } from './seen';
 
 /** Whether a rule asks for a guess before the actual is looked at. */
-const guessesFirst = (rule: Rule): boolean => rule.type === 'guess';
+const guessesFirst = (rule: Rule): boolean => !!ruleTraits(rule).guesses;
 
 /** The elements of which something else was seen before. */
 const changedIn = (before: Seen, now: Seen): string =>

@@ -16,7 +16,7 @@ import {
   type SessionScore,
   type SkillPoints,
 } from '@/core/scoring';
-import type { Rule } from '@/core/drill';
+import { ruleTraits } from '@/core/drill';
 import { toLoggedRuns, type Run, type Session, type Student } from '@/data';
 
 /** Sessions that say what a player is now. */
@@ -72,21 +72,9 @@ function against(some: LoggedRun[], others: LoggedRun[], faceShare: number) {
   return { ratio: middle(windows) / middle(other), larger: larger / all };
 }
 
-/** Rules under which a miss costs something. */
-const PRESSING: Rule['type'][] = [
-  'row',
-  'sets',
-  'stations',
-  'tiers',
-  'record',
-  'points',
-  'zone',
-  'cost',
-];
-
 /** Whether a miss costs something on a run. */
 export const presses = ({ rule, cold }: Pick<Run, 'rule' | 'cold'>): boolean =>
-  !cold && PRESSING.includes(rule.type);
+  !cold && !!ruleTraits(rule).presses;
 
 /** Runs of some sessions as scoring takes them, of one kind; those of a session were set up together. */
 export const loggedRuns = (sessions: Session[], kind: (run: Run) => boolean): LoggedRun[] =>

@@ -1,4 +1,6 @@
+import { z } from 'zod';
 import { machine } from './machine';
+import { count, defineRule } from './rule-kind';
 
 interface Climb {
   rung: number;
@@ -8,26 +10,41 @@ interface Climb {
 }
 
 /** A rung up after so many passed in a row, one down after so many missed in a row; done above the last. */
-export const ladder = machine<{ up: number; down: number }, Climb>({
-  start: (_rule, { rung }) => ({ rung, passes: 0, misses: 0, topped: false }),
-  next: (state, { passed }, { up, down }, { rungs }) => {
-    const passes = passed ? state.passes + 1 : 0;
-    const misses = passed ? 0 : state.misses + 1;
-    if (passes >= up) {
-      const last = state.rung >= rungs - 1;
-      return { rung: last ? state.rung : state.rung + 1, passes: 0, misses: 0, topped: last };
-    }
-    if (misses >= down) {
-      return { rung: Math.max(0, state.rung - 1), passes: 0, misses: 0, topped: false };
-    }
-    return { ...state, passes, misses };
+export const ladder = defineRule(
+  z.object({ type: z.literal('ladder'), up: count(1, 10), down: count(1, 10) }),
+  {
+    name: 'up and down the ladder',
+    first: { type: 'ladder', up: 3, down: 3 },
+    fields: [
+      { field: 'up', label: 'Up after' },
+      { field: 'down', label: 'Down after' },
+    ],
+    words: ({ up, down }) => `a rung up after ${up} passed in a row, one down after ${down} missed`,
+    traits: { climbs: true },
+    machine: machine<{ up: number; down: number }, Climb>({
+      start: (_rule, { rung }) => ({ rung, passes: 0, misses: 0, topped: false }),
+      next: (state, { passed }, { up, down }, { rungs }) => {
+        const passes = passed ? state.passes + 1 : 0;
+        const misses = passed ? 0 : state.misses + 1;
+        if (passes >= up) {
+          const last = state.rung >= rungs - 1;
+          return { rung: last ? state.rung : state.rung + 1, passes: 0, misses: 0, topped: last };
+        }
+        if (misses >= down) {
+          return { rung: Math.max(0, state.rung - 1), passes: 0, misses: 0, topped: false };
+        }
+        return { ...state, passes, misses };
+      },
+      done: ({ topped }) => topped,
+      words: ({ rung, passes, misses }, { up, down }, { rungs }) => ({
+        count: String(rung + 1),
+        of: `of ${rungs} rungs`,
+        line:
+          misses > 0
+            ? `${misses} of ${down} missed: then one down`
+            : `${passes} of ${up}: then one up`,
+      }),
+      rung: ({ rung }) => rung,
+    }),
   },
-  done: ({ topped }) => topped,
-  words: ({ rung, passes, misses }, { up, down }, { rungs }) => ({
-    count: String(rung + 1),
-    of: `of ${rungs} rungs`,
-    line:
-      misses > 0 ? `${misses} of ${down} missed: then one down` : `${passes} of ${up}: then one up`,
-  }),
-  rung: ({ rung }) => rung,
-});
+);

@@ -1,6 +1,6 @@
-import type { Cap, Rule } from '../rule';
+import type { Cap } from '../cap';
 import type { RuleGround, RulePutt, RuleState } from './machine';
-import { machineOf } from './register';
+import { machineOf, ruleTraits, type Rule } from './register';
 
 /** Why a rule takes no more putts. */
 export type Ended = 'done' | 'putts' | 'minutes';
@@ -31,6 +31,7 @@ export function playRule(
   putts: readonly RulePutt[],
 ): Progress {
   const machine = machineOf(rule);
+  const { free } = ruleTraits(rule);
   let state = machine.start(rule, ground);
   let taken = 0;
   let ended: Ended | null = null;
@@ -39,8 +40,8 @@ export function playRule(
     state = machine.next(state, putt, rule, ground);
     taken += 1;
     if (machine.done(state, rule, ground)) ended = 'done';
-    else if (rule.type !== 'open' && taken >= cap.putts) ended = 'putts';
-    else if (rule.type !== 'open' && putt.minutes >= cap.minutes) ended = 'minutes';
+    else if (!free && taken >= cap.putts) ended = 'putts';
+    else if (!free && putt.minutes >= cap.minutes) ended = 'minutes';
   }
   return {
     taken,

@@ -1,4 +1,6 @@
+import { z } from 'zod';
 import { machine, type RulePutt } from './machine';
+import { count, defineRule } from './rule-kind';
 
 interface Points {
   total: number;
@@ -16,17 +18,39 @@ function earned({ holed, rest, passed }: RulePutt, rule: Points): number {
 }
 
 /** Points to a total; never below nought. */
-export const points = machine<Points, { points: number; putts: number }>({
-  start: () => ({ points: 0, putts: 0 }),
-  next: (state, putt, rule) => ({
-    points: Math.max(0, state.points + earned(putt, rule)),
-    putts: state.putts + 1,
+export const points = defineRule(
+  z.object({
+    type: z.literal('points'),
+    total: count(1, 100),
+    short: count(-5, 10),
+    past: count(-5, 10),
+    holed: count(-5, 10),
   }),
-  done: (state, { total }) => state.points >= total,
-  words: (state, { total, past, holed }) => ({
-    count: String(state.points),
-    of: `of ${total} points`,
-    line: `${state.putts} putts · in the zone ${past}, holed ${holed}`,
-  }),
-  bare: (state) => ({ points: state.points }),
-});
+  {
+    name: 'points',
+    first: { type: 'points', total: 11, short: 0, past: 1, holed: 2 },
+    fields: [
+      { field: 'total', label: 'To' },
+      { field: 'short', label: 'Short' },
+      { field: 'past', label: 'Past' },
+      { field: 'holed', label: 'Holed' },
+    ],
+    words: ({ total, short, past, holed }) =>
+      `to ${total} points: short ${short}, past ${past}, holed ${holed}`,
+    traits: { game: true, presses: true },
+    machine: machine<Points, { points: number; putts: number }>({
+      start: () => ({ points: 0, putts: 0 }),
+      next: (state, putt, rule) => ({
+        points: Math.max(0, state.points + earned(putt, rule)),
+        putts: state.putts + 1,
+      }),
+      done: (state, { total }) => state.points >= total,
+      words: (state, { total, past, holed }) => ({
+        count: String(state.points),
+        of: `of ${total} points`,
+        line: `${state.putts} putts · in the zone ${past}, holed ${holed}`,
+      }),
+      bare: (state) => ({ points: state.points }),
+    }),
+  },
+);

@@ -1,12 +1,14 @@
+import { z } from 'zod';
 import { machine } from './machine';
+import { count, defineRule, times } from './rule-kind';
 
 interface Counted {
   putts: number;
   passed: number;
 }
 
-/** A number of putts, each once. */
-const counted = (line: string) =>
+/** A number of putts, each once, with a word behind what is counted. */
+export const counted = (line: string) =>
   machine<{ putts: number }, Counted>({
     start: () => ({ putts: 0, passed: 0 }),
     next: ({ putts, passed }, putt) => ({ putts: putts + 1, passed: passed + Number(putt.passed) }),
@@ -19,5 +21,11 @@ const counted = (line: string) =>
     bare: (state) => ({ putts: state.putts }),
   });
 
-export const putts = counted('');
-export const assessment = counted(' · cold, each once');
+export const putts = defineRule(z.object({ type: z.literal('putts'), putts: count(1, 200) }), {
+  name: 'so many putts',
+  first: { type: 'putts', putts: 20 },
+  fields: [{ field: 'putts', label: 'Putts' }],
+  words: (rule) => `${times(rule.putts, 'putt')}, counted`,
+  traits: {},
+  machine: counted(''),
+});

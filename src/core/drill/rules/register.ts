@@ -1,4 +1,5 @@
-import type { Rule } from '../rule';
+import { z } from 'zod';
+import { assessment } from './assessment';
 import { cost } from './cost';
 import { guess } from './guess';
 import { ladder } from './ladder';
@@ -6,16 +7,19 @@ import type { Machine } from './machine';
 import { open } from './open';
 import { perfect } from './perfect';
 import { points } from './points';
-import { assessment, putts } from './putts';
+import { putts } from './putts';
 import { quota } from './quota';
 import { record } from './record';
-import { row, zone } from './row';
+import { row } from './row';
+import type { RuleKind, RuleTraits } from './rule-kind';
 import { sets } from './sets';
-import { stations, tiers } from './stations';
+import { stations } from './stations';
+import { tiers } from './tiers';
 import { timed } from './timed';
+import { zone } from './zone';
 
-/** The machine of every rule. */
-const MACHINES = {
+/** Every rule, in the order in which they are offered. A new one is its file and a line here. */
+export const RULES = {
   open,
   putts,
   quota,
@@ -32,8 +36,35 @@ const MACHINES = {
   guess,
   timed,
   assessment,
-} satisfies Record<Rule['type'], unknown>;
+} as const;
 
-/** The machine of a rule; each takes just the numbers of its own kind, which the rule's schema has paired. */
-export const machineOf = (rule: Rule): Machine<Rule, unknown> =>
-  MACHINES[rule.type] as unknown as Machine<Rule, unknown>;
+/** When a drill is done, as data; the counting follows it. */
+export type Rule = {
+  [Type in keyof typeof RULES]: z.infer<(typeof RULES)[Type]['schema']>;
+}[keyof typeof RULES];
+
+// The register's rules, of which each schema accepts just its own.
+export const ruleSchema = z.discriminatedUnion(
+  'type',
+  Object.values(RULES).map(({ schema }) => schema) as never,
+) as unknown as z.ZodType<Rule, Rule>;
+
+/** What is known of a rule's kind; each takes just the numbers of its own, which the rule's schema has paired. */
+const kindOf = ({ type }: Rule): RuleKind<Rule, unknown> =>
+  RULES[type] as unknown as RuleKind<Rule, unknown>;
+
+/** The machine of a rule. */
+export const machineOf = (rule: Rule): Machine<Rule, unknown> => kindOf(rule).machine;
+
+/** What the program goes by of a rule. */
+export const ruleTraits = (rule: Rule): RuleTraits => kindOf(rule).traits;
+
+/** The clock of a rule that has one, minutes. */
+export const ruleMinutes = (rule: Rule): number | null => kindOf(rule).minutes?.(rule) ?? null;
+
+/**
+ * A rule as a coach says it: "4 sets of 5; a miss starts the set again at once".
+ *
+ * @param rule a rule its schema accepts
+ */
+export const ruleWords = (rule: Rule): string => kindOf(rule).words(rule);

@@ -1,4 +1,6 @@
+import { z } from 'zod';
 import { machine, type RulePutt } from './machine';
+import { count, defineRule } from './rule-kind';
 
 interface Row {
   streak: number;
@@ -6,7 +8,8 @@ interface Row {
   starts: number;
 }
 
-const inARow = (passes: (putt: RulePutt) => boolean, what: string) =>
+/** So many in a row of what passes. */
+export const inARow = (passes: (putt: RulePutt) => boolean, what: string) =>
   machine<{ length: number }, Row>({
     start: () => ({ streak: 0, best: 0, starts: 1 }),
     next: ({ streak, best, starts }, putt) => {
@@ -23,10 +26,11 @@ const inARow = (passes: (putt: RulePutt) => boolean, what: string) =>
   });
 
 /** So many in a row, or start again. */
-export const row = inARow(({ passed }) => passed, 'in a row');
-
-/** So many in the zone in a row, or start again; a holed putt is in it. */
-export const zone = inARow(
-  ({ passed, rest, holed }) => (rest === null ? passed : rest === 'in' || holed === true),
-  'in the zone',
-);
+export const row = defineRule(z.object({ type: z.literal('row'), length: count(2, 50) }), {
+  name: 'so many in a row',
+  first: { type: 'row', length: 5 },
+  fields: [{ field: 'length', label: 'In a row' }],
+  words: ({ length }) => `${length} in a row, or start again`,
+  traits: { presses: true },
+  machine: inARow(({ passed }) => passed, 'in a row'),
+});

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { between } from 'tests/arbitraries';
-import { capSchema, ruleSchema, type Cap, type Rule } from '../rule';
+import { capSchema, type Cap } from '../cap';
+import { ruleSchema, type Rule } from './register';
 import type { RuleGround, RulePutt } from './machine';
 import { endedWords, playRule } from './play';
 import { machineOf } from './register';

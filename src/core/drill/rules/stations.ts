@@ -1,74 +1,28 @@
-import { machine } from './machine';
-
-interface Visit {
-  /** The station that is on, from 0. */
-  at: number;
-  played: number;
-  passed: number;
-  /** How often it went back. */
-  backs: number;
-}
-
-interface Stage {
-  need: number;
-  of: number;
-  /** Where a failed station goes back to. */
-  backTo: number;
-}
-
-/** One station after the other, each left as soon as its fate is sealed. */
-function visited<R>(stagesOf: (rule: R, stations: number) => Stage[], back: string) {
-  return machine<R, Visit>({
-    start: () => ({ at: 0, played: 0, passed: 0, backs: 0 }),
-    next: (state, putt, rule, { stations }) => {
-      const stage = stagesOf(rule, stations)[state.at];
-      if (!stage) return state;
-      const played = state.played + 1;
-      const passed = state.passed + Number(putt.passed);
-      if (passed >= stage.need) return { ...state, at: state.at + 1, played: 0, passed: 0 };
-      const left = stage.of - played;
-      if (passed + left >= stage.need) return { ...state, played, passed };
-      return { at: stage.backTo, played: 0, passed: 0, backs: state.backs + 1 };
-    },
-    done: ({ at }, rule, { stations }) => at >= stagesOf(rule, stations).length,
-    words: ({ at, played, passed, backs }, rule, { stations }) => {
-      const stages = stagesOf(rule, stations);
-      const stage = stages[at];
-      if (!stage) {
-        return {
-          count: String(at),
-          of: `of ${stages.length} stations`,
-          line: backs > 0 ? `gone back ${backs}×` : 'none failed',
-        };
-      }
-      return {
-        count: String(passed),
-        of: `of ${stage.need} needed, ${played} of ${stage.of} played`,
-        line: [`station ${at + 1} of ${stages.length}`, back, backs > 0 && `gone back ${backs}×`]
-          .filter(Boolean)
-          .join(' · '),
-      };
-    },
-    station: ({ at }) => at,
-    bare: ({ at, played, passed }) => ({ at, played, passed }),
-  });
-}
+import { z } from 'zod';
+import { count, defineRule } from './rule-kind';
+import { visited } from './visits';
 
 /** So many of so many at each station; one that fails sends back to the first. */
-export const stations = visited<{ need: number; of: number }>(
-  ({ need, of }, count) => Array.from({ length: count }, () => ({ need, of, backTo: 0 })),
-  'a failed station sends back to the first',
-);
-
-/** Stations in tiers of their own numbers; one that fails sends back to the first of its tier. */
-export const tiers = visited<{ tiers: { stations: number; need: number; of: number }[] }>(
-  (rule) => {
-    const stages: Stage[] = [];
-    for (const { stations: count, need, of } of rule.tiers) {
-      const backTo = stages.length;
-      for (let index = 0; index < count; index++) stages.push({ need, of, backTo });
-    }
-    return stages;
+export const stations = defineRule(
+  z
+    .object({ type: z.literal('stations'), need: count(1, 10), of: count(1, 10) })
+    .refine(({ need, of }) => need <= of, {
+      message: 'More are needed than are played',
+      path: ['need'],
+    }),
+  {
+    name: 'at every station',
+    first: { type: 'stations', need: 2, of: 3 },
+    fields: [
+      { field: 'need', label: 'Needed' },
+      { field: 'of', label: 'Of' },
+    ],
+    words: ({ need, of }) =>
+      `${need} of ${of} at each station; one that fails sends back to the first`,
+    traits: { presses: true },
+    machine: visited(
+      ({ need, of }, many) => Array.from({ length: many }, () => ({ need, of, backTo: 0 })),
+      'a failed station sends back to the first',
+    ),
   },
-  'a failed station sends back to the first of its tier',
 );

@@ -1,4 +1,4 @@
-import { LIBRARY, capSchema, ruleSchema, ruleWords, type Rule } from '.';
+import { LIBRARY, capSchema, ruleSchema, ruleWords, type Rule } from '..';
 
 describe('a rule in words', () => {
   it.each<[Rule, string]>([

@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { counted } from './putts';
+import { count, defineRule } from './rule-kind';
+
+/** A cold test: each putt once, no second try. */
+export const assessment = defineRule(
+  z.object({ type: z.literal('assessment'), putts: count(1, 100) }),
+  {
+    name: 'cold test',
+    first: { type: 'assessment', putts: 10 },
+    fields: [{ field: 'putts', label: 'Putts' }],
+    words: ({ putts }) => `${putts} putts, cold, each once, no second try`,
+    traits: { cold: true },
+    machine: counted(' · cold, each once'),
+  },
+);

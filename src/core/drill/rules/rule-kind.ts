@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import type { Machine } from './machine';
+
+/** A whole number of a rule, with its limits. */
+export const count = (min: number, max: number) => z.number().int().min(min).max(max);
+
+/** "one putt", "3 putts". */
+export const times = (number: number, one: string): string =>
+  number === 1 ? `one ${one}` : `${number} ${one}s`;
+
+/** What the program goes by where it would else have to know a rule. */
+export interface RuleTraits {
+  /** No putt ends it: the coach does, or its own clock. */
+  endless?: true;
+  /** Nothing is asked for: it has neither a goal nor a cap. */
+  free?: true;
+  /** A miss costs something. */
+  presses?: true;
+  /** Played against each other, in turn. */
+  game?: true;
+  /** The player says what happened before looking. */
+  guesses?: true;
+  /** It moves up and down the ladder by itself. */
+  climbs?: true;
+  /** A test, cold: nothing is tried twice. */
+  cold?: true;
+}
+
+/** A number that a coach sets. */
+export type RuleField = { field: string; label: string } & (
+  { options?: undefined } | { options: readonly { value: string; label: string }[] }
+);
+
+/** When a drill is done: one file that says everything the program needs to know of it. */
+export interface RuleKind<R, S> {
+  schema: z.ZodType<R>;
+  /** How a coach chooses it: "so many in a row". */
+  name: string;
+  /** A first set of its numbers. */
+  first: R;
+  fields: readonly RuleField[];
+  /** As a coach says it: "5 in a row, or start again". */
+  words(rule: R): string;
+  traits: RuleTraits;
+  /** Its own clock, minutes. */
+  minutes?(rule: R): number;
+  machine: Machine<R, S>;
+}
+
+/** Keeps a rule's types while checking it. */
+export const defineRule = <Schema extends z.ZodObject, S>(
+  schema: Schema,
+  rest: Omit<RuleKind<z.infer<Schema>, S>, 'schema'>,
+): Omit<RuleKind<z.infer<Schema>, S>, 'schema'> & { schema: Schema } => ({ schema, ...rest });
