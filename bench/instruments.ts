@@ -30,19 +30,30 @@ const W = DEFAULT_FACE_SHARE;
 const READ = ['face', 'path', 'strike'] as const;
 const TOLD = ['start', ...READ] as const;
 
-/** How an instrument stands: what it reads is off by so much. */
-type Off = Record<(typeof READ)[number], number>;
-const asThought = (random: Dice): Off =>
+/** How an instrument stands, what it reads is off by so much, and how much larger its error is than it says. */
+type Off = Record<(typeof READ)[number], { by: number; times: number }>;
+/** The log of an instrument's error is off by so much, as it is taken to be. */
+const ERROR_OFF = 0.3;
+const off = (random: Dice, by: (id: (typeof READ)[number]) => number): Off =>
   Object.fromEntries(
-    READ.map((id) => [id, quantityOf(id).instrument.mount * random.normal()]),
+    READ.map((id) => [id, { by: by(id), times: Math.exp(ERROR_OFF * random.normal()) }]),
   ) as Off;
-const turned = (): Off => ({ face: 0.5 * DEGREE, path: 0.5 * DEGREE, strike: 0 });
+const asThought = (random: Dice): Off =>
+  off(random, (id) => quantityOf(id).instrument.mount * random.normal());
+const turned = (random: Dice): Off => off(random, (id) => (id === 'strike' ? 0 : 0.5 * DEGREE));
 
 const readOf = (struck: Struck, off: Off, random: Dice): Putt['measured'] =>
   Object.fromEntries(
     READ.map((id) => {
       const { error } = quantityOf(id).instrument;
-      return [id, { value: struck[id] + off[id] + error * random.normal(), error, by: 'a sensor' }];
+      return [
+        id,
+        {
+          value: struck[id] + off[id].by + off[id].times * error * random.normal(),
+          error,
+          by: 'a sensor',
+        },
+      ];
     }),
   );
 

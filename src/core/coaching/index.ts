@@ -1,3 +1,4 @@
+export { aimWords, tellAim, type AimAndStroke } from './aim';
 export { gateFit, gateFitWords, rateBelow, TEACHING, type GateFit } from './gate-fit';
 export { readMisses, type Finding, type Known, type MissCounts } from './misses';
 export { nextStep, type NextStep } from './next-step';

@@ -83,6 +83,26 @@ describe('reading the misses', () => {
     expect(found(known(with_(changes), hand))).toContain(id);
   });
 
+  it('does not blame the stroke for the aim', () => {
+    const pushed = known(with_({ face: { bias: 0.02, spread: 0.012 } }));
+    const causeOf = (what: Known) => readMisses(what).find(({ id }) => id === 'push')!.cause;
+    expect(causeOf(pushed)).toMatch(
+      /^The aim was never looked at: .* the stroke: the face is open/,
+    );
+    const seen = (bias: number): Known => ({
+      ...pushed,
+      basis: { ...pushed.basis, aim: 30 },
+      points: {
+        ...pushed.points,
+        aim: { bias: new Float64Array(400).fill(bias), spread: new Float64Array(400).fill(0.01) },
+      },
+    });
+    expect(causeOf(seen(0.02))).toBe('It is aimed there: the stroke adds nothing to that side.');
+    expect(causeOf(seen(0))).toMatch(/^The face is open at the strike/);
+    const aims = readMisses(seen(0.02)).find(({ id }) => id === 'aims right')!;
+    expect(aims.drills.map(({ key }) => key)).toContain('aim-coin');
+  });
+
   it('gives a mirrored player mirrored words, and the same sureness', () => {
     const fault = (sign: number) => with_({ face: { bias: sign * 0.02, spread: 0.012 } });
     const one = readMisses(known(fault(1), 'right')).find(({ id }) => id === 'push')!;

@@ -85,13 +85,35 @@ function biased(
 
 const percent = (value: number): string => `${Math.round(value * 100)} %`;
 
+/** What is likely behind a miss: the stroke is not blamed for what comes before it. */
+function causeOf(
+  { before, cause, least }: BiasMiss,
+  { points, basis }: Known,
+  of: SkillPoints,
+  side: 1 | -1,
+): string {
+  if (!before) return cause;
+  const first = points[before.quantity];
+  if (!first || (basis[before.quantity] ?? 0) < before.putts) {
+    return `${before.unseen}${cause[0]!.toLowerCase()}${cause.slice(1)}`;
+  }
+  // What is known of the two is independent: each value of the one meets some of the other.
+  let adds = 0;
+  for (let i = 0; i < of.bias.length; i++) {
+    const earlier = first.bias[(i * APART) % first.bias.length]!;
+    adds += Number(side * (of.bias[i]! - earlier) > least) / of.bias.length;
+  }
+  return adds < 0.5 ? before.cause : cause;
+}
+
 /** A pattern of a quantity's bias, as the register has it. */
 const biasPattern = (id: string, miss: BiasMiss): Pattern => ({
   id: miss.id,
   putts: miss.putts,
   cause: miss.cause,
-  misses: [miss.id],
-  match: ({ hand, points, basis }) => {
+  misses: [miss.drillsSay ?? miss.id],
+  match: (known) => {
+    const { hand, points, basis } = known;
     const of = points[id];
     if (!of) return null;
     const side = miss.side(hand);
@@ -107,6 +129,7 @@ const biasPattern = (id: string, miss: BiasMiss): Pattern => ({
       probability,
       putts: basis[id] ?? 0,
       seen: `${miss.seen(middle, side)}${quiet ? beside.words : ''}.`,
+      cause: causeOf(miss, known, of, side),
     };
   },
 });
@@ -183,6 +206,8 @@ const patterns = (): Pattern[] => [
   ...OTHERS,
 ];
 
+/** A step through the points that has no factor in common with their number. */
+const APART = 151;
 /** A bias beside is quiet when it is this likely to be within its bound. */
 const QUIET_ENOUGH = 0.8;
 /** Verdicts less sure than this are kept silent. */

@@ -26,7 +26,7 @@ export const skillSchema = z.string().refine((skill) => skills().includes(skill)
 });
 
 /** What a player misses besides what a bias makes. */
-const OTHER_MISSES = ['early look', 'aim', 'nerves'];
+const OTHER_MISSES = ['early look', 'nerves'];
 /** A miss, in words of the player's own hand. */
 export type Miss = string;
 

@@ -108,6 +108,13 @@ export interface Direct {
   error: number;
 }
 
+/** A value that an outcome amounts to, as an instrument would read it: with its error as one standard deviation, SI. */
+export interface Read {
+  quantity: string;
+  value: number;
+  error: number;
+}
+
 /** What can be pointed at on a picture, instead of touching a key. */
 export interface Pointing<Params> {
   /**
@@ -248,6 +255,8 @@ export interface Launch {
   pace?: number;
   face?: number;
   path?: number;
+  /** Where the face pointed at address. */
+  aim?: number;
   /** The head's middle against the ball's, m. */
   strike?: number;
   /** Where on the face the ball was met, above its middle, m. */
@@ -310,6 +319,8 @@ export interface Element<Params> {
   outcomes(params: Params, setting: Setting): Outcome[];
   /** What an outcome says of the player. */
   evidence(outcome: string, params: Params, setting: Setting): Evidence[];
+  /** What an outcome says of quantities that no gate tests, as a reading of them. */
+  reads?(outcome: string, params: Params, setting: Setting): Read[];
   /** What can be pointed at for it. */
   pointing?: Pointing<Params>;
   /** Which outcome a putt really meets, or null when it has none. */

@@ -144,6 +144,7 @@ describe('evidence agrees with what really happens', () => {
     strike: between(-0.03, 0.03),
     height: between(-0.012, 0.012),
     pace: between(-0.25, 0.3),
+    aim: between(-0.05, 0.05),
   });
   type Thrown = Required<Launch>;
 
@@ -204,6 +205,33 @@ describe('evidence agrees with what really happens', () => {
       }
     },
   );
+
+  it.each(
+    (['string', 'push'] as const).flatMap((by) =>
+      [STANDARD_FITTING, lefty].map((player) => [by, player] as const),
+    ),
+  )('an aim looked at by %s is read near where it points', (by, player) => {
+    const element = one('aimCheck', { by }, flat, player);
+    fc.assert(
+      fc.property(between(-0.035, 0.035), (aim) => {
+        const outcome = element.meets({ direction: 0, aim })!;
+        const [read] = element.reads(outcome);
+        // The farthest outcome has no end: two balls at 8 ft are 2°.
+        if (Math.abs(aim) < 0.035)
+          expect(Math.abs(read!.value - aim)).toBeLessThan(1.3 * read!.error);
+        const passes = element.outcomes().find(({ id }) => id === outcome)!.passes;
+        expect(passes).toBe(read!.value === 0);
+      }),
+    );
+    // A ball is 42.67 mm wide: at 8 ft it is seen under one degree.
+    if (by === 'string') {
+      const ball = 0.04267 / 2.4384;
+      expect(element.reads('left')[0]!.value / ball).toBeCloseTo(-0.7, 2);
+    } else {
+      const heel = element.reads('heel')[0]!.value;
+      expect(Math.sign(heel)).toBe(player.hand === 'right' ? 1 : -1);
+    }
+  });
 
   /** Outcomes that say what others say too, less exactly. */
   const TOO = ['past', 'lip'];

@@ -16,6 +16,7 @@ import type {
   Outcome,
   Place,
   Pointing,
+  Read as ElementRead,
   Spot,
   StrokePoint,
   Tolerance,
@@ -138,6 +139,8 @@ export interface Standing {
   checks(): Check[];
   tolerance(): Tolerance | null;
   outcomes(): Outcome[];
+  /** What an outcome says of quantities that no gate tests. */
+  reads(outcome: string): ElementRead[];
   evidence(outcome: string): Evidence[];
   /** The same, did it stand with other numbers. */
   evidenceAs(outcome: string, params: Piece['params']): Evidence[];
@@ -227,6 +230,7 @@ export function standing(layout: Layout): Standing[] {
           outcome.tee ? { ...outcome, detail: `tee ${letters.get(outcome.tee)}` } : outcome,
         ),
       evidence: (outcome) => element.evidence(outcome, params, setting),
+      reads: (outcome) => element.reads?.(outcome, params, setting) ?? [],
       evidenceAs: (outcome, other) => element.evidence(outcome, other, setting),
       pointing: pointingOf(element.pointing, params, setting),
       meets: (launch) => element.meets(launch, params, setting),

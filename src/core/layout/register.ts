@@ -1,3 +1,4 @@
+import { aimCheck } from './aim-check';
 import { ballGate } from './ball-gate';
 import { ballMark } from './ball-mark';
 import { bodyAid } from './body-aid';
@@ -30,6 +31,7 @@ export const ELEMENTS = {
   followStop,
   boxGate,
   rail,
+  aimCheck,
   faceCheck,
   faceMark,
   paceZone,

@@ -26,7 +26,9 @@ export function needsOf(scores: Scores, basis: Basis): Need[] {
   return trainedIds()
     .flatMap((skill): Need[] => {
       const window = scores[skill]?.window;
-      if (!window) return [];
+      const { steers, prior } = quantityOf(skill);
+      // What does not steer the ball by itself is asked for once it has been looked at.
+      if (!window || (prior && !steers && !basis[skill])) return [];
       const ratio = window.middle / quantityOf(skill).good.window;
       return [{ skill, window, ratio, known: (basis[skill] ?? 0) >= SPOKEN }];
     })

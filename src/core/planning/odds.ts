@@ -78,16 +78,25 @@ function targetOf(layout: Layout, kinds: readonly Kind[]) {
     }
     return found;
   };
+  const eyes = new Map(
+    elements
+      .filter(({ traits }) => traits.byEye)
+      .map((element) => {
+        const all = element.outcomes();
+        const [right, wrong] = [true, false].map((is) => all.find(({ passes }) => passes === is));
+        return [element.id, { right: right!.id, wrong: (wrong ?? right)!.id }];
+      }),
+  );
   /** Shares of the kinds at one value of the skills; `eye` is how often what only an eye tells is right. */
   return (truth: Truths[number], count: number, eye: number): number[] => {
     const shares = kinds.map(() => 0);
     for (const [index, z] of evenNormals(count, steeringIds().length).entries()) {
       const launch = launchOf(truth, z);
-      const seen = (index * GOLDEN) % 1 < eye ? 'yes' : 'no';
+      const seen = (index * GOLDEN) % 1 < eye ? 'right' : 'wrong';
       const outcomes: Outcomes = {};
       for (const element of elements) {
-        const met = element.meets(launch);
-        if (met !== null) outcomes[element.id] = element.traits.byEye ? seen : met;
+        const met = eyes.get(element.id)?.[seen] ?? element.meets(launch);
+        if (met !== null) outcomes[element.id] = met;
       }
       shares[kindOf(outcomes)]! += 1 / count;
     }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { skills, skillWords, type Skill } from '@/core/drill';
+import { isTrained } from '@/core/quantity';
 import {
   dayAfter,
   daysBetween,
@@ -79,7 +80,11 @@ type Weights = ReadonlyMap<Skill, number>;
 
 function weightsOf(needs: readonly Need[], { skill }: ProgrammeValues['aim']): Weights {
   const of = (one: Skill) => needs.find((need) => need.skill === one)?.ratio;
-  return new Map(skills().map((one) => [one, (of(one) ?? TOGETHER) * (one === skill ? AIMED : 1)]));
+  // A quantity that was never looked at is no work yet, unless it is the aim.
+  const unknown = (one: Skill) => (isTrained(one) && one !== skill ? 0 : TOGETHER);
+  return new Map(
+    skills().map((one) => [one, (of(one) ?? unknown(one)) * (one === skill ? AIMED : 1)]),
+  );
 }
 
 /**

@@ -28,6 +28,8 @@ export interface Instrument {
 export interface BiasMiss {
   /** As drills say what they are for: "push". */
   id: string;
+  /** What drills that are for it call it; its own name where left out. */
+  drillsSay?: string;
   /** Where it lies, in this hand: 1 at the higher values, −1 at the lower. */
   side(hand: Hand): 1 | -1;
   /** Beyond this the bias is a miss, SI. */
@@ -39,6 +41,11 @@ export interface BiasMiss {
   cause: string;
   /** Added where another quantity is known to be quiet: its bias within so much, by so many putts. */
   beside?: { quantity: string; within: number; putts: number; words: string };
+  /**
+   * A part of it that comes before the stroke: what is said before the cause while that was never looked at, and the cause
+   * where that part alone makes the miss.
+   */
+  before?: { quantity: string; putts: number; unseen: string; cause: string };
 }
 
 /** How a quantity is practised: drills say that they train it, plans need it, programmes aim at it. */

@@ -1,3 +1,4 @@
+import { aim } from './aim';
 import { face } from './face';
 import { headSpeed } from './head-speed';
 import { height } from './height';
@@ -40,6 +41,7 @@ const REGISTER: Quantity[] = [
   wristCockChange,
   wristTurnChange,
   leadFoot,
+  aim,
 ];
 
 /** Those with a prior: asked for too often to be looked for each time. */
@@ -81,8 +83,11 @@ export const isTrained = (id: string): boolean =>
   REGISTER.some((one) => one.id === id && one.trained);
 
 /** Names of all misses that a bias makes. */
-export const biasMisses = (): string[] =>
-  REGISTER.flatMap(({ misses = [] }) => misses.map(({ id }) => id));
+export const biasMisses = (): string[] => [
+  ...new Set(
+    REGISTER.flatMap(({ misses = [] }) => misses.map(({ id, drillsSay }) => drillsSay ?? id)),
+  ),
+];
 
 /**
  * Adds a quantity while the program runs.

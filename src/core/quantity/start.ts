@@ -13,6 +13,12 @@ const sideways = (id: 'push' | 'pull', side: BiasMiss['side'], cause: string): B
   seen: (size, to) => `Starts ${showDegrees(size, 1)} to the ${to > 0 ? 'right' : 'left'}, a ${id}`,
   cause,
   beside: { quantity: 'path', within: 2 * DEGREE, putts: 10, words: ', with a quiet path' },
+  before: {
+    quantity: 'aim',
+    putts: 10,
+    unseen: 'The aim was never looked at: it may be aimed there. Where it is the stroke: ',
+    cause: 'It is aimed there: the stroke adds nothing to that side.',
+  },
 });
 
 /** Where the ball leaves, against the line meant; made of the face and the path. */

@@ -12,7 +12,7 @@ import {
   type PuttPlace,
   type Standing,
 } from '@/core/layout';
-import { completed, isQuantity, quantityOf } from '@/core/quantity';
+import { completed, isQuantity, quantityOf, type MeasuredValues } from '@/core/quantity';
 import { read } from './basis';
 import { placedEvidence, type Placed } from './evidence';
 import {
@@ -122,10 +122,23 @@ export const fromMountKey = (key: string): [instrument: string, quantity: string
 export const LASTING = 0.9;
 const ANEW = Math.sqrt(1 - LASTING ** 2);
 
-/** What instruments read, in the units of the latents, against what the putt asks for. */
-function measuredOf({ putt: on, mountOf }: Ground, { measured }: Putt): Measured[] {
-  if (!measured) return [];
-  return Object.entries(completed(measured)).flatMap(([latent, { value, error, by }]) => {
+/** What was seen that amounts to a reading: whoever looks stands as off as an instrument. */
+const seenValues = ({ elements }: Ground, { outcomes, filled }: Putt): MeasuredValues =>
+  Object.fromEntries(
+    elements.flatMap((element) => {
+      const outcome = outcomes[element.id];
+      if (outcome === undefined || filled?.includes(element.id)) return [];
+      return element
+        .reads(outcome)
+        .map(({ quantity, ...read }) => [quantity, { ...read, by: element.name }]);
+    }),
+  );
+
+/** What instruments read, and what was seen as they would, in the units of the latents, against what the putt asks for. */
+function measuredOf(ground: Ground, putt: Putt): Measured[] {
+  const { putt: on, mountOf } = ground;
+  const values = { ...seenValues(ground, putt), ...(putt.measured && completed(putt.measured)) };
+  return Object.entries(values).flatMap(([latent, { value, error, by }]) => {
     if (!isQuantity(latent)) return [];
     const { middle, instrument, sane } = quantityOf(latent);
     const against = finite(latent, value) - (middle?.(on) ?? 0);

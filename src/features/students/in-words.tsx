@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
 import { gateNowOf, type GateNow } from '@/core/layout';
-import { relationWords } from '@/core/coaching';
+import { aimWords, relationWords } from '@/core/coaching';
 import {
   gateOfWindow,
   instrumentWords,
@@ -77,6 +77,7 @@ export function InWords({
           </p>
         )}
       </div>
+      {known.aim && <AimWords given={given} told={aimWords(known.aim, student.hand)} />}
       {known.relations.length > 0 && (
         <div>
           <h2 className="mb-1 cap">What goes with the misses</h2>
@@ -120,6 +121,20 @@ export function InWords({
         />
       )}
     </section>
+  );
+}
+
+function AimWords({ given, told }: { given: string; told: ReturnType<typeof aimWords> }) {
+  return (
+    <div>
+      <h2 className="mb-1 cap">Aim and stroke</h2>
+      <p className="text-[18px] leading-snug">
+        <strong>
+          {given} {told.sentence}.
+        </strong>
+      </p>
+      <p className="mt-1 text-ink2">{told.basis}.</p>
+    </div>
   );
 }
 

@@ -1,5 +1,11 @@
 import 'server-only';
-import { relationsOf, type Finding, type Relation } from '@/core/coaching';
+import {
+  relationsOf,
+  tellAim,
+  type AimAndStroke,
+  type Finding,
+  type Relation,
+} from '@/core/coaching';
 import { gateNowOf, type Layout } from '@/core/layout';
 import {
   changeBetween,
@@ -38,6 +44,8 @@ export interface Known {
   layout: Layout;
   findings: Finding[];
   /** What goes together from putt to putt, the surest first. */
+  /** What is aimed and what the stroke adds; null while the aim was not looked at. */
+  aim: AimAndStroke | null;
   relations: Relation[];
   changes: Changes;
   /** What more would settle whether the start line has changed; null where it is settled, or measuring would. */
@@ -97,6 +105,7 @@ export async function readStudent(
       scores: told(scores),
       layout,
       findings: readPlayer(student, sessions, logged, scores, faceShare),
+      aim: tellAim(pointsNow(last, faceShare), basisOfAll(scores)),
       relations: relationsOf(logged, faceShare),
       changes,
       settle: start && !start.measure ? puttsToSettle(start) : null,

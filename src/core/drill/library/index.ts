@@ -1,3 +1,4 @@
+import { AIM } from './aim';
 import { ASSESSMENT } from './assessment';
 import { COMBINED } from './combined';
 import type { LibraryDrill } from './entry';
@@ -12,6 +13,7 @@ export type { LibraryDrill } from './entry';
 /** Every built-in drill, in the order in which they are shown. */
 export const LIBRARY: LibraryDrill[] = [
   ...START_LINE,
+  ...AIM,
   ...FACE,
   ...STRIKE,
   ...PATH,

@@ -1,0 +1,171 @@
+import { z } from 'zod';
+import { BALL_DIAMETER } from '@/core/green';
+import { DEGREE } from '@/core/units';
+import { CAUTIONS } from './cautions';
+import { defineElement, type KitItem, type Outcome, type Read } from './element';
+
+/** Ways to see where a face points before the stroke, and what each asks for. */
+const WAYS = {
+  string: {
+    label: 'string over the line',
+    kit: [{ item: 'string', count: 1 }],
+    checklist: ['String over the ball and the target; eyes over it, then say how it looks.'],
+    cautions: CAUTIONS.string,
+  },
+  rod: {
+    label: 'rod overhead',
+    kit: [{ item: 'rod', count: 1 }],
+    checklist: ['Somebody holds a rod over the ball, square to the line.'],
+    cautions: CAUTIONS.overhead,
+  },
+  mirror: {
+    label: 'mirror under the face',
+    kit: [{ item: 'mirror', count: 1 }],
+    checklist: ['Mirror square to the line; the face lies on its line.'],
+    cautions: CAUTIONS.mirror,
+  },
+  marks: {
+    label: 'coin or tee on the line',
+    kit: [{ item: 'coin', count: 1 }],
+    checklist: ['A coin on the line at the distance named: the face points at it, or beside it.'],
+    cautions: [],
+  },
+  stripe: {
+    label: 'stripe on the ball',
+    kit: [{ item: 'pen', count: 1 }],
+    checklist: ['The stripe is set on the line meant; somebody looks along it from behind.'],
+    cautions: [],
+  },
+  push: {
+    label: 'club pushed against a rod',
+    kit: [{ item: 'rod', count: 1 }],
+    checklist: [
+      'A rod square across the line, a hand’s breadth ahead; push the head until it meets it.',
+    ],
+    cautions: [...CAUTIONS.rods, ...CAUTIONS.push],
+  },
+  eye: {
+    label: 'the coach’s look',
+    kit: [],
+    checklist: ['The coach stands behind the ball, on the line, one eye closed.'],
+    cautions: [],
+  },
+} as const satisfies Record<
+  string,
+  { label: string; kit: KitItem[]; checklist: string[]; cautions: readonly string[] }
+>;
+type Way = keyof typeof WAYS;
+
+const LIMITS = { min: 0.5, max: 15 } as const;
+
+const schema = z.object({
+  by: z.enum(Object.keys(WAYS) as [Way, ...Way[]]),
+  /** From the ball to where its line is looked at, m. */
+  distance: z.number().min(LIMITS.min).max(LIMITS.max),
+});
+
+type AimCheck = z.infer<typeof schema>;
+
+/** What is said of a face looked at along its line, in widths of a ball at that distance: where it points, and how sure that is. */
+const LOOKED: Record<string, { balls: number; off: number }> = {
+  square: { balls: 0, off: 0.35 },
+  left: { balls: -0.7, off: 0.35 },
+  right: { balls: 0.7, off: 0.35 },
+  'far left': { balls: -1.7, off: 0.6 },
+  'far right': { balls: 1.7, off: 0.6 },
+};
+
+/** What a head says that meets a rod square to the line: the end that comes first, at a working figure. */
+const PUSHED = { flat: { side: 0, off: 0.7 * DEGREE }, first: { side: 1.8 * DEGREE, off: DEGREE } };
+
+const outcome = (
+  id: string,
+  label: string,
+  detail: string,
+  side: Outcome['side'] = 'middle',
+): Outcome => ({ id, label, detail, side, passes: side === 'middle', at: null });
+
+/** Where the face points at address, looked at before the ball is struck. */
+export const aimCheck = defineElement({
+  kind: 'aimCheck',
+  name: 'Aim check',
+  about: 'Where the face points before the stroke: tells the aim from the stroke.',
+  trains: 'aim',
+  traits: { byEye: true, spread: true },
+  schema,
+  fields: [
+    {
+      type: 'choice',
+      name: 'by',
+      label: 'Looked at by',
+      options: Object.entries(WAYS).map(([value, { label }]) => ({ value, label })),
+    },
+    {
+      type: 'length',
+      name: 'distance',
+      label: 'Looked at, from ball',
+      what: 'A distance to look at',
+      kind: 'putt',
+      ...LIMITS,
+      when: { field: 'by', is: Object.keys(WAYS).filter((way) => way !== 'push') },
+    },
+  ],
+  defaults: ({ distance }): AimCheck => ({
+    by: 'string',
+    distance: Math.min(Math.max(distance, LIMITS.min), LIMITS.max),
+  }),
+  check: () => [],
+  places: () => [],
+  tolerance: () => null,
+  outcomes: ({ by }) =>
+    by === 'push'
+      ? [
+          outcome('flat', 'Flat', 'heel and toe together'),
+          outcome('heel', 'Heel first', 'the heel meets it first', 'left'),
+          outcome('toe', 'Toe first', 'the toe meets it first', 'right'),
+        ]
+      : [
+          outcome('square', 'Aim square', 'on the line'),
+          outcome('left', 'Aim left', 'less than a ball left', 'left'),
+          outcome('right', 'Aim right', 'less than a ball right', 'right'),
+          outcome('far left', 'Far left', 'a ball left, or more', 'left'),
+          outcome('far right', 'Far right', 'a ball right, or more', 'right'),
+        ],
+  evidence: () => [],
+  reads: (said, { by, distance }, { player }): Read[] => {
+    if (by === 'push') {
+      if (said === 'flat') return [{ quantity: 'aim', value: 0, error: PUSHED.flat.off }];
+      // The end that comes first is ahead: a right-hander's heel ahead points the face right.
+      const right = (said === 'heel') === (player.hand === 'right') ? 1 : -1;
+      return [{ quantity: 'aim', value: right * PUSHED.first.side, error: PUSHED.first.off }];
+    }
+    const looked = LOOKED[said];
+    if (!looked) return [];
+    const ball = BALL_DIAMETER / distance;
+    return [{ quantity: 'aim', value: looked.balls * ball, error: looked.off * ball }];
+  },
+  meets: ({ aim = 0 }, { by, distance }, { player }) => {
+    if (by === 'push') {
+      if (Math.abs(aim) < PUSHED.first.side / 2) return 'flat';
+      return aim > 0 === (player.hand === 'right') ? 'heel' : 'toe';
+    }
+    const balls = (aim * distance) / BALL_DIAMETER;
+    if (Math.abs(balls) < 0.35) return 'square';
+    const side = balls < 0 ? 'left' : 'right';
+    return Math.abs(balls) < 1 ? side : `far ${side}`;
+  },
+  draw: ({ by, distance }) =>
+    by === 'push' || by === 'mirror' || by === 'eye'
+      ? []
+      : [
+          {
+            type: 'rod',
+            from: { along: 0, across: 0 },
+            to: { along: distance, across: 0 },
+            role: 'string',
+          },
+        ],
+  checklist: ({ by }) => [...WAYS[by].checklist, 'The ball waits until the look is logged.'],
+  kit: ({ by }) => [...WAYS[by].kit],
+  cautions: ({ by }) => [...WAYS[by].cautions],
+});
