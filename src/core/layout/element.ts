@@ -338,6 +338,8 @@ export interface Element<Params> {
   kit(params: Params): KitItem[];
   cautions(params: Params): string[];
   traits?: Traits;
+  /** What is asked where it is logged; its name where left out. */
+  asks?(params: Params): string;
   /** Which balls it stops: all that reach it, or those that go beyond its farthest place. */
   stops?(params: Params): 'all' | 'beyond' | null;
   /** The opening that a next gate, a ladder and a player's page go by, m. */

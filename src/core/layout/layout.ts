@@ -130,6 +130,8 @@ export interface Standing {
   name: string;
   trains: Element<unknown>['trains'];
   traits: Traits;
+  /** What is asked where it is logged. */
+  asks: string;
   stops: ReturnType<NonNullable<Element<unknown>['stops']>>;
   gate: Gate | null;
   /** What of a stroke goes through, where it is drawn. */
@@ -215,6 +217,7 @@ export function standing(layout: Layout): Standing[] {
       name: element.name,
       trains: element.trains,
       traits: element.traits ?? {},
+      asks: element.asks?.(params) ?? element.name,
       stops: element.stops?.(params) ?? null,
       gate: element.gate?.(params) ?? null,
       region: () => element.region?.(params, setting) ?? null,

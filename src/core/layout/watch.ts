@@ -19,6 +19,7 @@ export const watch = defineElement({
   about: 'Something seen that no tee can tell, yes or no.',
   trains: 'set-up',
   traits: { byEye: true },
+  asks: ({ question }) => question,
   schema,
   fields: [
     { type: 'text', name: 'question', label: 'What you look for', max: 80 },

@@ -39,10 +39,6 @@ export function PointPicture({
   }
 }
 
-/** What is asked of an element, as a coach would say it. */
-const question = (element: Standing): string =>
-  element.traits.byEye ? element.outcomes()[0]!.detail : element.name;
-
 /**
  * What can have happened at some elements, each a row of keys; nothing is pressed beforehand, and what is pressed again is
  * taken back.
@@ -75,7 +71,7 @@ export function MoreTouch({
               aria-label={element.name}
               className="grid grid-cols-[72px_minmax(0,1fr)] items-center gap-2"
             >
-              <span className="cap leading-tight">{question(element)}</span>
+              <span className="cap leading-tight">{element.asks}</span>
               <span
                 className={clsx(
                   'grid gap-1.5',

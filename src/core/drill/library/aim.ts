@@ -11,7 +11,7 @@ export const AIM: LibraryDrill[] = [
     misses: ['aim', 'push', 'pull'],
     minutes: 10,
     dose: '15 looks, each followed by its putt',
-    when: 'Before any work on pushes and pulls: half of them are aimed.',
+    when: 'Before any work on pushes and pulls: some of them are aimed.',
     whenNot: 'Not with a player who is sick of looking down: ten at a time.',
     steps: [
       'Step in and aim as always, eyes up until the end.',
