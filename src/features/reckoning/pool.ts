@@ -27,6 +27,8 @@ async function pool(): Promise<Piscina<Order, Outcome>> {
     filename,
     minThreads: 1,
     maxThreads: Math.max(1, availableParallelism() - 1),
+    // Whoever reckons steps back for whoever answers, where there are no more processors than that.
+    niceIncrement: 10,
     workerData: { file: path },
   });
   return kept.dirigoPool;

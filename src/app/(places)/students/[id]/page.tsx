@@ -62,7 +62,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           student.seated && 'seated',
           student.level,
           `head ${showLength(student.putter.headLength, 'across', units)} by ${showLength(student.putter.headDepth, 'across', units)}`,
-          `${scores.length} sessions, ${putts} putts${first ? ` since ${format(first.at, 'd MMMM')}` : ''}`,
+          `${scores.length} ${scores.length === 1 ? 'session' : 'sessions'}, ${putts} ${putts === 1 ? 'putt' : 'putts'}${first ? ` since ${format(first.at, 'd MMMM')}` : ''}`,
           student.coachId !== principal.coachId && `${nameOf(student.coachId)}’s student`,
           student.archivedAt && 'archived',
         ]
