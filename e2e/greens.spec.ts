@@ -28,7 +28,7 @@ test('a reading in steps sets the drill, the gate moves to the start line, and t
   await page.getByRole('button', { name: 'Keep reading' }).click();
   await expect(page.getByText('Reading kept.')).toBeVisible();
   await expect(page.getByRole('row', { name: /Long end 1\.4 % left/ })).toContainText(
-    'cups right to left',
+    'outside the edge, right to left',
   );
 
   await addStudent(page, 'Ida Capstan');
@@ -109,7 +109,7 @@ test('a slope is dragged, set by keys and by the break; the map and the what-if 
 
   const breaks = page.getByLabel('Breaks', { exact: true });
   await breaks.fill('2 cups left to right');
-  await expect(page.getByText(/aim .* left · 2\.0 cups/)).toBeVisible();
+  await expect(page.getByText(/aim .* left · 2\.0 cups outside the edge/)).toBeVisible();
   await breaks.fill('a lot');
   await expect(page.getByText('“a lot” is no break.')).toBeVisible();
   await page.getByLabel('Falls', { exact: true }).fill('uphill right');

@@ -137,12 +137,16 @@ test('on a falling putt the gate stands on the start line, and the run keeps the
   await type(page, 'Gap', '54 mm');
   await expect(page.getByRole('row', { name: /left tee, A/ })).toContainText('29.5 mm left');
   await type(page, 'Slope', '2 %');
-  await expect(page.getByText('aim 8 1/8 in right · 1.9 cups · 4.8°')).toBeVisible();
+  await expect(
+    page.getByText('aim 8 1/8 in right · 1.4 cups outside the edge · 4.8°'),
+  ).toBeVisible();
   await expect(page.getByRole('row', { name: /left tee, A/ })).toContainText('9 mm right');
   await expect(page.getByRole('row', { name: /start line pin/ })).toContainText('8 1/8 in right');
   await expect(page.getByRole('img', { name: /hole −0\.98° \+0\.99°/ })).toBeVisible();
   await type(page, 'Falls', 'right');
-  await expect(page.getByText('aim 8 1/8 in left · 1.9 cups · 4.8°')).toBeVisible();
+  await expect(
+    page.getByText('aim 8 1/8 in left · 1.4 cups outside the edge · 4.8°'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Save drill' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Falling gate' })).toBeVisible();
   await expect(page.getByText('one ball gate · 10 ft, falls 2 % right')).toBeVisible();

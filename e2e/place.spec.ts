@@ -21,7 +21,7 @@ test('each putt says where it is made from: round the hole, and a length farther
   await start(page, 'four-round', 'Quill Mast');
   await expect(where(page)).toContainText('3 ft, 1st of 4 spots, downhill');
   await page.keyboard.press('Space');
-  await expect(where(page)).toContainText(/3 ft, 2nd of 4 spots, .* cups/);
+  await expect(where(page)).toContainText(/3 ft, 2nd of 4 spots, .* the edge/);
   await page.keyboard.press('Space');
   await expect(where(page)).toContainText('3 ft, 3rd of 4 spots, uphill');
   await page.keyboard.press('u');

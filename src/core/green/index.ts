@@ -15,7 +15,7 @@ export { makeMap, type MakeMap, type MapRange } from './make-map';
 export { makeProbability, type Skill } from './make-probability';
 export { makeWindow, refuseTooFirm, type MakeWindow } from './make-window';
 export { dropMarginOf, dropMarginOn, marginOf, type DropMargin } from './drop-margin';
-export { breakWords, parseBreak, type Break } from './break-words';
+export { breakWords, edgeWords, parseBreak, type Break } from './break-words';
 export { expectedPutts, type ExpectedPutts } from './expected-putts';
 export { onOtherGreen, type OtherGreen } from './other-green';
 export { FALLS, fallsSchema, fallsWords, parseFalls, typedFalls } from './falls';

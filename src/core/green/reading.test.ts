@@ -37,24 +37,37 @@ describe('schools of pace', () => {
 
 describe('a break in words', () => {
   it.each([
-    ['a cup right to left', 1, 'left'],
-    ['2 cups left to right', 2, 'right'],
-    ['1.5 cups R to L', 1.5, 'left'],
-    ['1,5 cups, l>r', 1.5, 'right'],
-    ['half a cup right to left', 0.5, 'left'],
-    ['one and a half cups left to right', 1.5, 'right'],
-    ['a cup and a half right to left', 1.5, 'left'],
-    ['two holes l - r', 2, 'right'],
-    ['3 r to l', 3, 'left'],
+    // From the edge of the hole, which is half a hole from its middle.
+    ['a cup right to left', 1.5, 'left'],
+    ['2 cups left to right', 2.5, 'right'],
+    ['2 cups outside, left to right', 2.5, 'right'],
+    ['1.5 cups R to L', 2, 'left'],
+    ['1,5 cups, l>r', 2, 'right'],
+    ['half a cup right to left', 1, 'left'],
+    ['one and a half cups left to right', 2, 'right'],
+    ['a cup and a half right to left', 2, 'left'],
+    ['two holes l - r', 2.5, 'right'],
+    ['3 r to l', 3.5, 'left'],
+    ['a cup outside the edge, r to l', 1.5, 'left'],
+    ['the edge, right to left', 0.5, 'left'],
+    ['inside the edge l to r', 0.25, 'right'],
+    ['0.2 cups inside, l to r', 0.3, 'right'],
     ['straight', 0, 'left'],
   ] as const)('reads %p', (text, cups, towards) => {
-    expect(parseBreak(text)).toEqual({ cups, towards });
+    const read = parseBreak(text)!;
+    expect(read.cups).toBeCloseTo(cups, 12);
+    expect(read.towards).toBe(towards);
   });
 
-  it.each(['', 'a lot', 'right to left', 'cups', 'many cups right to left', '2 cups'])(
-    'does not guess at %p',
-    (text) => expect(parseBreak(text)).toBeNull(),
-  );
+  it.each([
+    '',
+    'a lot',
+    'right to left',
+    'cups',
+    'many cups right to left',
+    '2 cups',
+    '2 cups inside r to l',
+  ])('does not guess at %p', (text) => expect(parseBreak(text)).toBeNull());
 
   it('says a break so that it is read back', () => {
     fc.assert(

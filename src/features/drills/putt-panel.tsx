@@ -292,7 +292,9 @@ function BreakField({
     setTyped(text);
     const wanted = parseBreak(text);
     if (!wanted) {
-      return setError(`“${text.slice(0, 24)}” is no break. Say it like 1.5 cups right to left.`);
+      return setError(
+        `“${text.slice(0, 24)}” is no break. Say it from the edge of the hole, as 1.5 cups outside, right to left.`,
+      );
     }
     try {
       setError(onSlope(slopeForBreak(putt, wanted.cups, wanted.towards)) ?? undefined);

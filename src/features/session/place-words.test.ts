@@ -24,7 +24,7 @@ describe('where a putt is made, in words', () => {
       '3 ft, 1st of 4 spots, downhill',
     );
     expect(placeWords(four, stationPlace(four, 1), DEFAULT_UNITS)).toMatch(
-      /^3 ft, 2nd of 4 spots, 0\.\d cups (left to right|right to left)$/,
+      /^3 ft, 2nd of 4 spots, (the edge|0\.\d cups (inside|outside) the edge), (left to right|right to left)$/,
     );
     expect(placeWords(four, stationPlace(four, 2), METRIC)).toBe('0.91 m, 3rd of 4 spots, uphill');
   });

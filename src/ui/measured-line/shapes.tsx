@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { BALL_DIAMETER } from '@/core/green';
+import { BALL_DIAMETER, edgeWords } from '@/core/green';
 import type { Mark, Spot } from '@/core/layout';
 import { formatLength, showDegrees, type UnitPreferences } from '@/core/units';
 import type { Geometry, Lie, Pixel } from './geometry';
@@ -210,7 +210,7 @@ function aimWords(
   const side = beside < 0 ? 'left' : 'right';
   const length = formatLength(Math.abs(beside), units.long === 'imperial' ? 'in' : 'cm');
   if (brief) return `${length} ${side}`;
-  return `aim ${length} ${side} · ${Math.abs(cups).toFixed(1)} cups · ${showDegrees(Math.abs(direction), 1)}`;
+  return `aim ${length} ${side} · ${edgeWords(cups)} · ${showDegrees(Math.abs(direction), 1)}`;
 }
 
 /** A count where it happened, beside the tee or on the line, on a ground of its own so that nothing runs through it. */
