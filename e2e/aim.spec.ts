@@ -27,6 +27,10 @@ test('a crooked aim and the stroke that hides it are told apart', async ({ page 
   );
   await expect(words).toContainText('14 looks at the aim; 80 % intervals');
   await expect(page.getByText(/\d+ more that were measured|^Aim$/).first()).toBeVisible();
+  // Each look is counted over the weeks, too.
+  await expect(page.getByRole('region', { name: 'Looked for' })).toContainText(
+    'Aim square: 0 of 14',
+  );
   // A drill for it is one touch away, and it is done without a ball.
   await page.goto('/drills/aim-coin');
   await expect(page.getByText('aim check').first()).toBeVisible();

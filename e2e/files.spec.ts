@@ -54,6 +54,29 @@ test('a spreadsheet of an old year comes in, stands on the rulers, goes out agai
     await expect(page.getByRole('img', { name: /^Tempo: / })).toBeVisible();
   });
 
+  await test.step('rulers and trends go out as drawings that stand by themselves', async () => {
+    const drawingOf = async (name: RegExp) => {
+      const coming = page.waitForEvent('download');
+      await page.getByRole('button', { name }).click();
+      const saved = await coming;
+      return {
+        name: saved.suggestedFilename(),
+        svg: await readFile((await saved.path())!, 'utf8'),
+      };
+    };
+    const rulers = await drawingOf(/^Rulers as a drawing/);
+    expect(rulers.name).toBe('Rulers of Tamsin Quay.svg');
+    for (const said of ['Face', 'Start line', 'Tempo', 'intended', 'eight in ten within']) {
+      expect(rulers.svg).toContain(said);
+    }
+    // The looks of the page are written into it, and all of it is one drawing.
+    expect(rulers.svg).not.toMatch(/class=|var\(/);
+    expect(rulers.svg.match(/<svg/g)!.length).toBeGreaterThan(2);
+    const trend = await drawingOf(/^SVG$/);
+    expect(trend.svg).toMatch(/^<svg [^>]*xmlns/);
+    expect(trend.svg.match(/<circle/g)).toHaveLength(4);
+  });
+
   await test.step('the same file again has nothing new; its columns are remembered', async () => {
     await page.goto('/records/files');
     await page.getByLabel('A table of putts').setInputFiles(file);
@@ -67,6 +90,12 @@ test('a spreadsheet of an old year comes in, stands on the rulers, goes out agai
     await page.goto('/records/files');
     await page.getByRole('combobox', { name: 'Of whom' }).click();
     await page.getByRole('option', { name: 'Tamsin Quay' }).click();
+    await page.getByRole('radio', { name: 'JSON lines' }).click();
+    const lines = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Make the file' }).click();
+    const written = unzipSync(await readFile((await (await lines).path())!));
+    expect(strFromU8(written['putts.jsonl']!).trim().split('\n')).toHaveLength(40);
+    await page.getByRole('radio', { name: 'tables (CSV)' }).click();
     const coming = page.waitForEvent('download');
     await page.getByRole('link', { name: 'Make the file' }).click();
     const files = unzipSync(await readFile((await (await coming).path())!));

@@ -1,4 +1,5 @@
 export { aimWords, tellAim, type AimAndStroke } from './aim';
+export { checkWords, checksOf, likelyLarger, rateOf, type Check, type Rate } from './checks';
 export { gateFit, gateFitWords, rateBelow, TEACHING, type GateFit } from './gate-fit';
 export { readMisses, type Finding, type Known, type MissCounts } from './misses';
 export { nextStep, type NextStep } from './next-step';

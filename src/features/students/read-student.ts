@@ -1,8 +1,10 @@
 import 'server-only';
 import {
+  checksOf,
   relationsOf,
   tellAim,
   type AimAndStroke,
+  type Check,
   type Finding,
   type Relation,
 } from '@/core/coaching';
@@ -46,6 +48,8 @@ export interface Known {
   /** What goes together from putt to putt, the surest first. */
   /** What is aimed and what the stroke adds; null while the aim was not looked at. */
   aim: AimAndStroke | null;
+  /** What was looked for by eye. */
+  checks: Check[];
   relations: Relation[];
   changes: Changes;
   /** What more would settle whether the start line has changed; null where it is settled, or measuring would. */
@@ -106,6 +110,7 @@ export async function readStudent(
       layout,
       findings: readPlayer(student, sessions, logged, scores, faceShare),
       aim: tellAim(pointsNow(last, faceShare), basisOfAll(scores)),
+      checks: checksOf(logged),
       relations: relationsOf(logged, faceShare),
       changes,
       settle: start && !start.measure ? puttsToSettle(start) : null,

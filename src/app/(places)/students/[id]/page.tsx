@@ -14,6 +14,7 @@ import { coachContext, orNotFound } from '@/features/shared/server';
 import { setArchived } from '@/features/students/actions';
 import { Glance } from '@/features/students/glance';
 import { InDepth } from '@/features/students/in-depth';
+import { Checks } from '@/features/students/checks';
 import { InWords } from '@/features/students/in-words';
 import { OtherStrokes } from '@/features/students/other-strokes';
 import { LastSessions } from '@/features/students/last-sessions';
@@ -150,6 +151,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
             layout={known.layout}
             units={units}
           />
+          <Checks checks={known.checks} />
           <OtherStrokes student={student} told={known.strokes} />
           <WorthPart worth={known.worth} units={units} />
         </>

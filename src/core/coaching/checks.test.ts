@@ -1,0 +1,107 @@
+import fc from 'fast-check';
+import { libraryDrill, type Putt } from '@/core/drill';
+import { standing } from '@/core/layout';
+import type { LoggedSession } from '@/core/scoring';
+import { dice } from 'tests/player/player';
+import { checkWords, checksOf, likelyLarger, rateOf } from '.';
+
+const { layout } = libraryDrill('overhead-rod')!;
+const watched = standing(layout).find(({ traits }) => traits.byEye)!;
+
+/** A session in which it was so some times, and not seen some others. */
+const session = (week: number, right: number, of: number, unseen = 0): LoggedSession => ({
+  id: `${week}`,
+  at: new Date(Date.UTC(2026, 0, 1 + 7 * week)),
+  runs: [
+    {
+      layout,
+      putts: [
+        ...Array.from({ length: of }, (_, i): Putt => ({
+          outcomes: { [watched.id]: i < right ? 'yes' : 'no' },
+        })),
+        ...Array.from({ length: unseen }, (): Putt => ({ outcomes: {} })),
+      ],
+    },
+  ],
+});
+
+describe('a rate', () => {
+  it('has the quantiles of its Beta posterior, by hand', () => {
+    // Nothing seen is uniform; one of one has the density 2p, so that P(p < x) = x²; none of two has 1 − (1 − x)³.
+    expect(rateOf(0, 0).low).toBeCloseTo(0.1, 5);
+    expect(rateOf(0, 0).high).toBeCloseTo(0.9, 5);
+    expect(rateOf(1, 1).low).toBeCloseTo(Math.sqrt(0.1), 5);
+    expect(rateOf(1, 1).middle).toBeCloseTo(Math.sqrt(0.5), 5);
+    expect(rateOf(0, 2).high).toBeCloseTo(1 - Math.cbrt(0.1), 5);
+  });
+
+  it('is mirrored when right and wrong change places, and lies in order', () => {
+    fc.assert(
+      fc.property(fc.nat(40), fc.nat(40), (right, wrong) => {
+        const [one, other] = [rateOf(right, right + wrong), rateOf(wrong, right + wrong)];
+        expect(one.low).toBeCloseTo(1 - other.high, 4);
+        expect(one.middle).toBeCloseTo(1 - other.middle, 4);
+        expect(one.low < one.middle && one.middle < one.high).toBe(true);
+      }),
+    );
+  });
+
+  it('holds eight truths in ten of rates drawn evenly', () => {
+    const random = dice(8);
+    let held = 0;
+    for (let i = 0; i < 400; i++) {
+      const truth = random.uniform();
+      const right = Array.from({ length: 25 }, () => random.uniform() < truth).filter(
+        Boolean,
+      ).length;
+      const { low, high } = rateOf(right, 25);
+      held += Number(truth >= low && truth <= high);
+    }
+    // 320 of 400 are meant, give or take 8.
+    expect(held).toBeGreaterThan(295);
+    expect(held).toBeLessThan(345);
+  });
+
+  it('is larger than another as often as evenly drawn ones are', () => {
+    // Of one of one against none of one: ∫ 2p (1 − (1 − p)²) dp = 5/6, by hand.
+    expect(likelyLarger(rateOf(1, 1), rateOf(0, 1))).toBeCloseTo(5 / 6, 2);
+    fc.assert(
+      fc.property(fc.nat(30), fc.nat(30), (right, wrong) => {
+        const same = rateOf(right, right + wrong);
+        expect(likelyLarger(same, same)).toBeCloseTo(0.5, 2);
+      }),
+      { numRuns: 20 },
+    );
+  });
+});
+
+describe('checks over the weeks', () => {
+  it('count what was looked for, session by session; what nobody saw counts for nothing', () => {
+    const [check, ...others] = checksOf([
+      session(0, 2, 10, 5),
+      session(1, 9, 10),
+      session(2, 0, 0, 8),
+    ]);
+    expect(others).toEqual([]);
+    expect(check).toMatchObject({ question: watched.asks, all: { right: 11, of: 20 } });
+    expect(check!.sessions.map(({ id, right, of }) => [id, right, of])).toEqual([
+      ['0', 2, 10],
+      ['1', 9, 10],
+    ]);
+    expect(check!.change!.better).toBeGreaterThan(0.99);
+    expect(checkWords(check!)).toMatch(
+      /^11 of 20, 55 % \(80 % interval \d\d to \d\d %\); more often than before, 99 % sure$/,
+    );
+  });
+
+  it('say when there is no clear change, or one for the worse, or nothing to compare', () => {
+    expect(checkWords(checksOf([session(0, 6, 10), session(1, 6, 10)])[0]!)).toContain(
+      'no clear change',
+    );
+    expect(checkWords(checksOf([session(0, 9, 10), session(1, 2, 10)])[0]!)).toContain(
+      'less often',
+    );
+    expect(checkWords(checksOf([session(0, 9, 10)])[0]!)).not.toContain(';');
+    expect(checksOf([session(0, 0, 0, 4)])).toEqual([]);
+  });
+});

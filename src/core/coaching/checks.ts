@@ -1,0 +1,168 @@
+import { standing, type Layout } from '@/core/layout';
+import type { LoggedSession } from '@/core/scoring';
+import { rateBelow } from './gate-fit';
+
+/** How often something a coach looks for was so, with its 80 % interval; shares. */
+export interface Rate {
+  right: number;
+  of: number;
+  low: number;
+  middle: number;
+  high: number;
+}
+
+/** Something that only an eye tells, over the weeks. */
+export interface Check {
+  /** What is looked for. */
+  question: string;
+  /** What it is called when it is so. */
+  good: string;
+  /** In order of time, those in which it was looked for. */
+  sessions: (Rate & { id: string; at: Date })[];
+  all: Rate;
+  /** The later half of the sessions against the earlier one; null with one session. */
+  change: {
+    then: Rate;
+    now: Rate;
+    /** How likely it is so more often now. */ better: number;
+  } | null;
+}
+
+const TAIL = 0.1;
+/** Halvings of the interval 0 to 1: to a millionth. */
+const HALVINGS = 20;
+/** Equally likely values of a rate, for one against another. */
+const POINTS = 64;
+
+/** The rate below which a share of the posterior lies. */
+function quantile(share: number, right: number, of: number): number {
+  let [low, high] = [0, 1];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (rateBelow(middle, right, of) < share) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/**
+ * A rate with its interval: the median and the 10 % and 90 % quantiles of the uniform prior's Beta posterior.
+ *
+ * @param right how often it was so, 0 to `of`
+ * @param of how often it was looked for
+ * @example rateOf(0, 0) // { right: 0, of: 0, low: 0.1, middle: 0.5, high: 0.9 }
+ */
+export const rateOf = (right: number, of: number): Rate => ({
+  right,
+  of,
+  low: quantile(TAIL, right, of),
+  middle: quantile(0.5, right, of),
+  high: quantile(1 - TAIL, right, of),
+});
+
+/**
+ * How likely one rate is larger than another, each with a uniform prior.
+ *
+ * @returns 0 to 1
+ */
+export function likelyLarger(one: Rate, other: Rate): number {
+  let sum = 0;
+  for (let i = 0; i < POINTS; i++) {
+    const value = quantile((i + 0.5) / POINTS, one.right, one.of);
+    sum += rateBelow(value, other.right, other.of) / POINTS;
+  }
+  return sum;
+}
+
+interface Looked {
+  id: string;
+  question: string;
+  good: string;
+  /** The outcome that is so. */
+  right: string;
+}
+
+/** What an eye tells on a layout. */
+const lookedFor = (layout: Layout): Looked[] =>
+  standing(layout).flatMap((element): Looked[] => {
+    if (!element.traits.byEye) return [];
+    const right = element.outcomes().find(({ passes }) => passes);
+    return right
+      ? [{ id: element.id, question: element.asks, good: right.label, right: right.id }]
+      : [];
+  });
+
+const together = (rates: readonly Rate[]): Rate =>
+  rateOf(
+    rates.reduce((sum, { right }) => sum + right, 0),
+    rates.reduce((sum, { of }) => sum + of, 0),
+  );
+
+/**
+ * What coaches looked for with their own eyes, over the weeks: how often it was so, session by session, and whether it
+ * has become more often.
+ *
+ * @param sessions in order of time
+ * @returns what was looked for last first
+ */
+export function checksOf(sessions: readonly LoggedSession[]): Check[] {
+  const found = new Map<
+    string,
+    { good: string; counts: Map<string, { at: Date; right: number; of: number }> }
+  >();
+  for (const { id, at, runs } of sessions) {
+    for (const { layout, putts } of runs) {
+      for (const { id: element, question, good, right } of lookedFor(layout)) {
+        const check = found.get(question) ?? { good, counts: new Map() };
+        const count = check.counts.get(id) ?? { at, right: 0, of: 0 };
+        for (const { outcomes } of putts) {
+          if (outcomes[element] === undefined) continue;
+          count.of += 1;
+          count.right += Number(outcomes[element] === right);
+        }
+        if (count.of === 0) continue;
+        check.counts.set(id, count);
+        found.set(question, check);
+      }
+    }
+  }
+  return [...found]
+    .map(([question, { good, counts }]): Check => {
+      const rates = [...counts].map(([id, { at, right, of }]) => ({
+        id,
+        at,
+        ...rateOf(right, of),
+      }));
+      const half = Math.ceil(rates.length / 2);
+      const [then, now] = [together(rates.slice(0, half)), together(rates.slice(half))];
+      return {
+        question,
+        good,
+        sessions: rates,
+        all: together(rates),
+        change: rates.length > 1 ? { then, now, better: likelyLarger(now, then) } : null,
+      };
+    })
+    .sort((a, b) => b.sessions.at(-1)!.at.getTime() - a.sessions.at(-1)!.at.getTime());
+}
+
+/** How sure one must be of a change to speak of it. */
+const SURE = 0.85;
+
+/**
+ * A check in a sentence: "18 of 24: it is so in 73 of a hundred (60 to 84 with 80 %); more often than before, 96 % sure".
+ *
+ * @param check by {@link checksOf}
+ */
+export function checkWords({ all, change }: Check): string {
+  const percent = (share: number) => Math.round(100 * share);
+  const now = `${all.right} of ${all.of}, ${percent(all.middle)} % (80 % interval ${percent(all.low)} to ${percent(all.high)} %)`;
+  if (!change) return now;
+  const { better } = change;
+  const sure = Math.min(99, Math.floor(100 * Math.max(better, 1 - better)));
+  return better > SURE
+    ? `${now}; more often than before, ${sure} % sure`
+    : better < 1 - SURE
+      ? `${now}; less often than before, ${sure} % sure`
+      : `${now}; no clear change`;
+}
