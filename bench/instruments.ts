@@ -38,8 +38,14 @@ const off = (random: Dice, by: (id: (typeof READ)[number]) => number): Off =>
   Object.fromEntries(
     READ.map((id) => [id, { by: by(id), times: Math.exp(ERROR_OFF * random.normal()) }]),
   ) as Off;
-const asThought = (random: Dice): Off =>
-  off(random, (id) => quantityOf(id).instrument.mount * random.normal());
+const asThought = (random: Dice): Off => {
+  // It stands turned for all directions at once.
+  const turn = random.normal();
+  return off(
+    random,
+    (id) => quantityOf(id).instrument.mount * (id === 'strike' ? random.normal() : turn),
+  );
+};
 const turned = (random: Dice): Off => off(random, (id) => (id === 'strike' ? 0 : 0.5 * DEGREE));
 
 const readOf = (struck: Struck, off: Off, random: Dice): Putt['measured'] =>

@@ -331,19 +331,22 @@ export function findingsOf(runs: readonly LoggedRun[], any = false): Findings {
         elements,
         putt: there.putt,
         mountOf: (instrument, quantity) => {
-          const lasting = mountKey(instrument, quantity);
+          const { mount, standsAs = quantity } = quantityOf(quantity).instrument;
+          const lasting = mountKey(instrument, standsAs);
           if (!mounts.includes(lasting)) mounts.push(lasting);
-          const key = `${stand ?? `run ${run}`} ${lasting}`;
-          const index = standAt.get(key) ?? stands.length;
-          // How it stands there, and how much larger its errors are than it says.
-          if (index === stands.length) stands.push({ measured: true }, { measured: true });
-          standAt.set(key, index);
-          const { mount } = quantityOf(quantity).instrument;
+          const named = (what: string): number => {
+            const key = `${stand ?? `run ${run}`} ${what}`;
+            const index = standAt.get(key) ?? stands.length;
+            if (index === stands.length) stands.push({ measured: true });
+            standAt.set(key, index);
+            return index;
+          };
           return {
             instrument: mounts.indexOf(lasting),
             by: LASTING * mount,
-            stand: index,
+            stand: named(`stand ${lasting}`),
             byStand: ANEW * mount,
+            errors: named(`errors ${mountKey(instrument, quantity)}`),
           };
         },
         paceOf: settingOf(there.putt, there.player).paceOf,

@@ -65,7 +65,7 @@ test('that it stands turned is told, with its side and size, once gates have sai
   expect(instrumentWords(face)).toMatch(/^rail reads \d\.\d° right of what the gates say/);
   expect(instrumentWords({ ...face, off: { low: -0.02, middle: 0.01, high: 0.03 } })).toBeNull();
   const [alone] = scoreHistory(sessions(false), W);
-  expect(alone!.instruments.map(instrumentWords)).toEqual([null, null]);
+  expect(alone!.instruments.map(instrumentWords)).toEqual([null]);
 });
 
 test('a sensor tells the spread of few putts better than gates do', () => {
@@ -159,7 +159,8 @@ test('the likelihood of readings beside gates has the slopes that differences of
     { layout: box, putts: [{ outcomes: { [boxId]: 'clear' }, measured: strike() }] },
   ];
   const { cells, stands, mounts } = findingsOf(runs);
-  expect(mounts).toHaveLength(5);
+  // A sensor that stands turned is so for face, path and start alike.
+  expect(mounts).toHaveLength(3);
   const { ready, chance, chanceSloped, size } = model(W, stands.length + mounts.length);
   const at = new Float64Array(size).fill(0.2);
   at.set(
@@ -182,4 +183,33 @@ test('the likelihood of readings beside gates has the slopes that differences of
       expect(Math.abs(slopes[j]! - slope)).toBeLessThan(2e-4 * (value + Math.abs(slope)) + 1e-7);
     }
   }
+});
+
+test('a sensor that stands turned is so for all directions, and errs in each by itself', () => {
+  const measured = Object.fromEntries(
+    ['face', 'path', 'strike'].map((id) => [id, { value: 0.001, by: 'rail' }]),
+  );
+  const other = { face: { value: 0.001, by: 'another' } };
+  const { cells, mounts } = findingsOf([
+    {
+      layout,
+      putts: [
+        { outcomes: {}, measured },
+        { outcomes: {}, measured: other },
+      ],
+    },
+  ]);
+  const all = cells.flatMap(({ terms }) => terms.flatMap((term) => term.measured ?? []));
+  const [face, path, strike, others] = [
+    ...['face', 'path', 'strike'].map((id) => all.find(({ latent }) => latent === id)!.mount),
+    all.filter(({ latent }) => latent === 'face').at(-1)!.mount,
+  ] as const;
+  expect(path!.stand).toBe(face!.stand);
+  expect(path!.instrument).toBe(face!.instrument);
+  expect(path!.errors).not.toBe(face!.errors);
+  for (const apart of [strike!, others!]) {
+    expect(apart.stand).not.toBe(face!.stand);
+    expect(apart.instrument).not.toBe(face!.instrument);
+  }
+  expect(mounts).toHaveLength(3);
 });

@@ -1,4 +1,4 @@
-import { quantityOf, showAmount } from '@/core/quantity';
+import { quantities, quantityOf, showAmount } from '@/core/quantity';
 import { LASTING, fromMountKey, type Findings } from './cells';
 import type { Belief } from './gaussian';
 import { dimension } from './latents';
@@ -41,9 +41,10 @@ export function instrumentsOf({ mean, covariance }: Belief, { mounts }: Findings
 export function instrumentWords({ by, quantity, off }: InstrumentOff): string | null {
   const { name, dimension: kind, instrument } = quantityOf(quantity);
   if (off.low * off.high <= 0 || Math.abs(off.middle) < WORTH * instrument.mount) return null;
+  const directions = quantities().some(({ instrument: one }) => one.standsAs === quantity);
   const angle = kind === 'angle' || kind === 'length';
   const side = off.middle > 0 ? (angle ? 'right' : 'more') : angle ? 'left' : 'less';
   const than = angle ? 'of' : 'than';
   const [near, far] = [off.low, off.high].map(Math.abs).sort((a, b) => a - b) as [number, number];
-  return `${by} reads ${showAmount(quantity, off.middle, 1)} ${side} ${than} what the gates say (${name.toLowerCase()}; ${INTERVAL_SHARE * 100} % interval ${showAmount(quantity, near, 1)} to ${showAmount(quantity, far, 1)}): check how it stands.`;
+  return `${by} reads ${showAmount(quantity, off.middle, 1)} ${side} ${than} what the gates say (${directions ? 'all directions' : name.toLowerCase()}; ${INTERVAL_SHARE * 100} % interval ${showAmount(quantity, near, 1)} to ${showAmount(quantity, far, 1)}): check how it stands.`;
 }

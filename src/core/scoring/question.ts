@@ -174,7 +174,7 @@ function readAt(
     mount.by * at[standIndex(mount.instrument)]! + mount.byStand * at[standIndex(mount.stand)]!;
   return {
     value: value - off,
-    error: error * exp(ERROR_SPREAD * at[standIndex(mount.stand + 1)]!),
+    error: error * exp(ERROR_SPREAD * at[standIndex(mount.errors)]!),
   };
 }
 
@@ -187,7 +187,7 @@ function mountSlopes(
 ): void {
   slopes[standIndex(mount.instrument)]! -= mount.by * byValue;
   slopes[standIndex(mount.stand)]! -= mount.byStand * byValue;
-  slopes[standIndex(mount.stand + 1)]! += ERROR_SPREAD * byLogError;
+  slopes[standIndex(mount.errors)]! += ERROR_SPREAD * byLogError;
 }
 
 /** The probability of an answer. */
@@ -401,10 +401,10 @@ export const readingQuestion = ({ latent, ...reading }: Measured): Question => (
 });
 
 /** The stands that a mount moves with: its instrument's, its set-up's and its error's. */
-export const mountStands = ({ instrument, stand }: Mount): number[] => [
+export const mountStands = ({ instrument, stand, errors }: Mount): number[] => [
   instrument,
   stand,
-  stand + 1,
+  errors,
 ];
 
 /**

@@ -21,9 +21,11 @@ export interface Mount {
   /** Which instrument, among those of the findings, and by how much its readings are off for each standard deviation of it. */
   instrument: number;
   by: number;
-  /** The same of this one set-up of it, as a stand; the next stand is how much larger its errors are than it says. */
+  /** The same of this one set-up of it, as a stand. */
   stand: number;
   byStand: number;
+  /** The stand of how much larger its errors are than it says. */
+  errors: number;
 }
 
 /** A value read off, with its error as one standard deviation; an instrument's is off by how it stands, too. */
@@ -131,6 +133,7 @@ export function shifted<Cell extends { terms: Term[] }>(
             ...one.mount,
             instrument: toMount(one.mount.instrument),
             stand: to(one.mount.stand),
+            errors: to(one.mount.errors),
           },
         }
       : one;
