@@ -14,7 +14,7 @@ test('from a logged session to a changed score, to the reason, to a drill for it
     await expect(page.getByText('all saved')).toBeVisible();
     await finish(page);
     await page.getByRole('link', { name: 'Vigo’s page' }).click();
-    await expect(page.getByText('1 sessions, 20 putts')).toBeVisible();
+    await expect(page.getByText('1 session, 20 putts')).toBeVisible();
     await expect(
       page.getByRole('img', { name: /^Start line: eight in ten within ±\d\.\d\d°.*push/ }),
     ).toBeVisible();
