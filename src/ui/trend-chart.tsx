@@ -169,13 +169,13 @@ export function TrendChart({ points, level, unit, from = 'zero', description }: 
       'image/svg+xml',
     );
   return (
-    <>
+    <div className="relative h-full">
       <Line ref={chart} data={data} options={options} role="img" aria-label={description} />
       <div className="absolute top-0 right-0 flex bg-sheet/80 print:hidden">
         <SaveAs name="PNG" onClick={keep} />
         <SaveAs name="SVG" onClick={draw} />
       </div>
-    </>
+    </div>
   );
 }
 
