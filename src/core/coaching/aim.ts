@@ -8,6 +8,7 @@ import {
   type SkillPoints,
 } from '@/core/scoring';
 import { showDegrees } from '@/core/units';
+import { less } from './less';
 
 /** Where a player aims, and what the stroke adds to it: together they are where the ball starts. Rad, right positive. */
 export interface AimAndStroke {
@@ -26,8 +27,6 @@ const ENOUGH = 10;
 const OFF = Math.PI / 720;
 /** Surer than this it is said that the two hide each other. */
 const SURE = 0.8;
-/** What is known of aim and of start is independent: their points are paired by a step that has no factor in common with their number. */
-const STEP = 151;
 
 /**
  * Tells the aim from the stroke: the start is where it was aimed, and what the stroke adds. What the stroke adds is found
@@ -45,19 +44,15 @@ export function tellAim(
   const { aim, start } = points;
   const looks = basis.aim ?? 0;
   if (!aim || !start || looks < ENOUGH || (basis.start ?? 0) < ENOUGH) return null;
-  const count = start.bias.length;
-  const aimed = start.bias.map((_, i) => aim.bias[(i * STEP) % count]!);
-  const added = start.bias.map((bias, i) => bias - aimed[i]!);
-  let hidden = 0;
-  for (let i = 0; i < count; i++) {
-    const apart = aimed[i]! * added[i]! < 0;
-    hidden += Number(apart && Math.abs(aimed[i]!) > OFF && Math.abs(added[i]!) > OFF) / count;
-  }
+  const { taken: aimed, left: added } = less(start, aim);
+  const hiding = aimed.filter(
+    (value, i) => value * added[i]! < 0 && Math.min(Math.abs(value), Math.abs(added[i]!)) > OFF,
+  );
   return {
     aim: estimateOf(aimed),
     stroke: estimateOf(added),
     start: estimateOf(start.bias),
-    hidden,
+    hidden: hiding.length / aimed.length,
     looks,
   };
 }
@@ -84,9 +79,9 @@ export function aimWords(
   const aims = off(aim)
     ? `aims ${amount(aim)} ${side(aim.middle)}`
     : 'aims straight, so far as can be told';
-  const misses = `${missWord(side(stroke.middle), hand)}${missWord(side(stroke.middle), hand) === 'push' ? 'es' : 's'} ${amount(stroke)}`;
-  const adds = off(stroke) ? misses : null;
-  const sentence = !adds
+  const does = { push: 'pushes', pull: 'pulls' }[missWord(side(stroke.middle), hand)];
+  const misses = `${does} ${amount(stroke)}`;
+  const sentence = !off(stroke)
     ? `${aims}; the stroke adds nothing that can be told`
     : !off(aim)
       ? `${aims}; it is the stroke that ${misses}`

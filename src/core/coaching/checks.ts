@@ -1,4 +1,4 @@
-import { standing, type Layout } from '@/core/layout';
+import { standing, traitsOf, type Layout } from '@/core/layout';
 import type { LoggedSession } from '@/core/scoring';
 import { rateBelow } from './gate-fit';
 
@@ -24,7 +24,8 @@ export interface Check {
   change: {
     then: Rate;
     now: Rate;
-    /** How likely it is so more often now. */ better: number;
+    /** How likely it is so more often now. */
+    better: number;
   } | null;
 }
 
@@ -82,15 +83,17 @@ interface Looked {
   right: string;
 }
 
-/** What an eye tells on a layout. */
+/** What an eye tells on a layout; most have nothing of the kind, and need not be stood up to know it. */
 const lookedFor = (layout: Layout): Looked[] =>
-  standing(layout).flatMap((element): Looked[] => {
-    if (!element.traits.byEye) return [];
-    const right = element.outcomes().find(({ passes }) => passes);
-    return right
-      ? [{ id: element.id, question: element.asks, good: right.label, right: right.id }]
-      : [];
-  });
+  !layout.elements.some(({ kind }) => traitsOf(kind).byEye)
+    ? []
+    : standing(layout).flatMap((element): Looked[] => {
+        if (!element.traits.byEye) return [];
+        const right = element.outcomes().find(({ passes }) => passes);
+        return right
+          ? [{ id: element.id, question: element.asks, good: right.label, right: right.id }]
+          : [];
+      });
 
 const together = (rates: readonly Rate[]): Rate =>
   rateOf(
@@ -150,7 +153,7 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
 const SURE = 0.85;
 
 /**
- * A check in a sentence: "18 of 24: it is so in 73 of a hundred (60 to 84 with 80 %); more often than before, 96 % sure".
+ * A check in a sentence: "18 of 24, 74 % (80 % interval 62 to 84 %); more often than before, 96 % sure".
  *
  * @param check by {@link checksOf}
  */

@@ -3,6 +3,7 @@ import type { Hand, PathSchool } from '@/core/people';
 import { quantities, type BiasMiss } from '@/core/quantity';
 import type { Basis, ByQuantity, SkillPoints } from '@/core/scoring';
 import { rateBelow } from './gate-fit';
+import { less } from './less';
 
 /** What is known of a player when their misses are read. */
 export interface Known {
@@ -97,13 +98,8 @@ function causeOf(
   if (!first || (basis[before.quantity] ?? 0) < before.putts) {
     return `${before.unseen}${cause[0]!.toLowerCase()}${cause.slice(1)}`;
   }
-  // What is known of the two is independent: each value of the one meets some of the other.
-  let adds = 0;
-  for (let i = 0; i < of.bias.length; i++) {
-    const earlier = first.bias[(i * APART) % first.bias.length]!;
-    adds += Number(side * (of.bias[i]! - earlier) > least) / of.bias.length;
-  }
-  return adds < 0.5 ? before.cause : cause;
+  const { left } = less(of, first);
+  return share(left.length, (i) => side * left[i]! > least) < 0.5 ? before.cause : cause;
 }
 
 /** A pattern of a quantity's bias, as the register has it. */
@@ -206,8 +202,6 @@ const patterns = (): Pattern[] => [
   ...OTHERS,
 ];
 
-/** A step through the points that has no factor in common with their number. */
-const APART = 151;
 /** A bias beside is quiet when it is this likely to be within its bound. */
 const QUIET_ENOUGH = 0.8;
 /** Verdicts less sure than this are kept silent. */

@@ -37,11 +37,14 @@ const missSchema = z.string().refine((miss) => missNames().includes(miss), {
   error: ({ input }) => `“${String(input)}” is no miss: ${missNames().join(', ')}.`,
 });
 
-const once = <Item>(schema: z.ZodType<Item, Item>, all: () => unknown[]) =>
-  z
-    .array(schema)
-    .refine((chosen) => chosen.length <= all().length, 'One stands in it twice.')
-    .default([]);
+/** Some of all there are. */
+const some = <Item>(schema: z.ZodType<Item, Item>, all: () => unknown[]) =>
+  z.array(schema).refine((chosen) => chosen.length <= all().length, {
+    error: () => `At most ${all().length} can be named.`,
+  });
+
+/** Some things that drills train. */
+export const skillsSchema = some(skillSchema, skills);
 
 /** Where a drill can be set. */
 export const PLACES = ['green', 'busy green', 'carpet', 'home', 'slope'] as const;
@@ -62,10 +65,10 @@ const list = (max: number) => z.array(needed(300)).max(max);
 /** All a drill says beside its name and its layout. */
 export const drillDetails = z.object({
   purpose: words(300).default(''),
-  skills: once(skillSchema, skills),
+  skills: skillsSchema.default([]),
   /** Misses it is for, and those it makes worse. */
-  misses: once(missSchema, missNames),
-  avoid: once(missSchema, missNames),
+  misses: some(missSchema, missNames).default([]),
+  avoid: some(missSchema, missNames).default([]),
   school: z.enum(['any', 'arc', 'straight']).default('any'),
   levels: z
     .array(z.enum(LEVELS))

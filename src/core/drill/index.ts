@@ -9,6 +9,7 @@ export {
   PLACE_WORDS,
   skills,
   skillSchema,
+  skillsSchema,
   skillWords,
   type DrillDetails,
   type DrillValues,

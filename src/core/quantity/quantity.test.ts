@@ -73,6 +73,17 @@ it('is added and taken away while the program runs; a name that is taken is refu
   expect(() => quantityOf('madeUp')).toThrow('“madeUp” is no quantity: start, face');
 });
 
+describe('an instrument that stands turned', () => {
+  it('is as far off for all that it reads by the same turn', () => {
+    const turned = quantities().filter(({ instrument }) => instrument.standsAs);
+    expect(turned.map(({ id }) => id)).toEqual(['start', 'path', 'aim']);
+    for (const { dimension, instrument } of turned) {
+      const other = quantityOf(instrument.standsAs!);
+      expect([dimension, instrument.mount]).toEqual([other.dimension, other.instrument.mount]);
+    }
+  });
+});
+
 describe('a unit', () => {
   it('is found by every way in which it is written', () => {
     expect(unitNamed('angle', ' Degrees ')?.si).toBeCloseTo(Math.PI / 180, 15);
