@@ -23,11 +23,11 @@ test.afterEach(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-/** A phone that has everything it needs to go on without the server: told by what it keeps, not by a time. */
-async function ready(page: Page, at = '/') {
+/** A phone that has everything it needs to go on without the server, what was made last too: told by what it keeps, not by a time. */
+async function ready(page: Page, last: string, at = '/') {
   await page.goto(at);
   await expect(async () => {
-    const there = await page.evaluate(async () => {
+    const there = await page.evaluate(async (last) => {
       // Asked for, a database that is not there yet would be made, empty.
       const made = await indexedDB.databases();
       if (!made.some(({ name }) => name === 'dirigo-kept')) return false;
@@ -43,8 +43,10 @@ async function ready(page: Page, at = '/') {
         };
       });
       const shell = pages ? await (await caches.open(pages)).keys() : [];
-      return kept.length > 0 && shell.some(({ url }) => url.endsWith('/offline'));
-    });
+      return (
+        JSON.stringify(kept).includes(last) && shell.some(({ url }) => url.endsWith('/offline'))
+      );
+    }, last);
     expect(there).toBe(true);
   }).toPass({ timeout: 30_000 });
 }
@@ -91,7 +93,7 @@ test('a coach with no signal begins, logs, climbs, finishes, notes, and begins t
   await addStudent(page, 'Ama Sluice');
   await addStudent(page, 'Bo Wharf', 'Left-handed');
   await addDrill(page, 'Quay gate');
-  await ready(page);
+  await ready(page, 'Quay gate');
   await server.kill();
 
   await test.step('who, what, and the right rung', async () => {
@@ -210,7 +212,7 @@ test('two devices, one away for a day: both are kept, two notes are settled once
   await addStudent(phone, 'Cas Mole');
   await addStudent(phone, 'Dee Gone');
   await addDrill(phone, 'Mole gate');
-  await ready(phone);
+  await ready(phone, 'Mole gate');
   await server.kill();
 
   await phone.goto('/');
@@ -296,7 +298,7 @@ test('a student at home has the same; a device that is emptied, or signed out, k
   const phone = await (
     await browser.newContext({ baseURL: server.url, viewport: { width: 390, height: 844 } })
   ).newPage();
-  await ready(phone, home);
+  await ready(phone, 'Straight gate', home);
   const holds = await phone.evaluate(async () => {
     const asked = indexedDB.open('dirigo-kept');
     return new Promise<string>((resolve) => {
@@ -349,7 +351,7 @@ test('a student at home has the same; a device that is emptied, or signed out, k
   expect(text('report.html')).toContain('Eli Lock: how you putt');
   expect((JSON.parse(text('everything.json')) as { putt: unknown[] }).putt).toHaveLength(3);
 
-  await ready(desk);
+  await ready(desk, 'Eli Lock');
   await desk.goto('/offline?view=phone');
   await desk.getByRole('button', { name: 'Empty this device…' }).click();
   await desk.getByRole('button', { name: 'Yes, empty it' }).click();

@@ -117,11 +117,14 @@ if (welcome) {
   console.log(await QRCode.toString(address, { type: 'terminal', small: true }));
 }
 
-for (const signal of ['SIGINT', 'SIGTERM']) {
-  process.on(signal, () => {
-    server.close(() => process.exit(0));
-    server.closeAllConnections();
-    // Whatever is still on its way then stops with it: what was kept is on disk.
-    setTimeout(() => process.exit(0), 2000).unref();
-  });
+/** Whatever is still on its way stops with the program: what was kept is on disk. Threads that read the file end first. */
+async function stop() {
+  const closed = new Promise((resolve) => server.close(resolve));
+  server.closeAllConnections();
+  await Promise.race([
+    Promise.all([closed, globalThis.dirigoBeforeSwap?.()]),
+    new Promise((resolve) => setTimeout(resolve, 2000)),
+  ]);
+  process.exit(0);
 }
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => void stop());

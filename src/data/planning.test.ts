@@ -1,10 +1,9 @@
-import { trainedIds } from '@/core/quantity';
 import { v4 } from 'uuid';
 import { bareDetails, libraryDrill } from '@/core/drill';
 import { ballGateLayout } from '@/core/layout';
 import { DEFAULT_PUTT } from '@/core/green';
 import { needsOf, type Need, type PlanValues, type ProgrammeValues } from '@/core/planning';
-import { DEFAULT_FACE_SHARE, priorBelief, scoresOf } from '@/core/scoring';
+import { DEFAULT_FACE_SHARE, priorBelief, scoresOf, type Basis } from '@/core/scoring';
 import {
   addAppointment,
   addDrill,
@@ -170,14 +169,17 @@ describe('a plan', () => {
   });
 });
 
-const NEEDS: Need[] = needsOf(scoresOf(priorBelief(), DEFAULT_FACE_SHARE), {
-  start: 0,
-  face: 0,
-  path: 0,
-  strike: 0,
-  pace: 0,
-  height: 0,
-});
+const needed = (basis: Partial<Basis> = {}): Need[] =>
+  needsOf(scoresOf(priorBelief(), DEFAULT_FACE_SHARE), {
+    start: 0,
+    face: 0,
+    path: 0,
+    strike: 0,
+    pace: 0,
+    height: 0,
+    ...basis,
+  });
+const NEEDS = needed();
 const programme = (more: Partial<ProgrammeValues> = {}): ProgrammeValues => ({
   from: '2026-03-02',
   weeks: 4,
@@ -283,12 +285,21 @@ describe('a programme', () => {
     await expect(endProgramme(database, principal, id, now)).rejects.toThrow(/no such programme/);
   });
 
-  it('weighs every skill that can be trained', () =>
-    expect(NEEDS.map(({ skill }) => skill).sort()).toEqual(
-      trainedIds()
-        .filter((id) => id !== 'aim')
-        .sort(),
-    ));
+  it('weighs all that steers the ball, and what does not once it was looked at', () => {
+    const weighed = (basis: Partial<Basis>) =>
+      needed(basis)
+        .map(({ skill }) => skill)
+        .sort();
+    expect(weighed({})).toEqual(['face', 'pace', 'path', 'start', 'strike']);
+    expect(weighed({ reading: 12 })).toEqual([
+      'face',
+      'pace',
+      'path',
+      'reading',
+      'start',
+      'strike',
+    ]);
+  });
 });
 
 describe('a date', () => {

@@ -310,6 +310,7 @@ export async function rotateStations(
  * Keeps what was measured of one element of a run once it stood; the run is scored on it, putts already logged too.
  *
  * @param measured metres by the name of the measure; an empty record goes back to the plan
+ * @param off how far off what was not measured with a tape is, one standard deviation, m
  * @returns the layout as it now stands
  * @throws Problem when it cannot be played so
  */
@@ -319,6 +320,7 @@ export async function keepBuilt(
   runId: string,
   element: string,
   measured: Record<string, number>,
+  off: Record<string, number> = {},
 ): Promise<Layout> {
   const { models } = database;
   const run = await models.run.findByPk(runId);
@@ -328,7 +330,7 @@ export async function keepBuilt(
       where: scoped(principal, 'session', { id: run.sessionId }, 'change'),
     }));
   if (!run || !session) throw notFound('run');
-  const built = asBuilt(layoutSchema.parse(run.layout), element, measured);
+  const built = asBuilt(layoutSchema.parse(run.layout), element, measured, off);
   if (!built.ok) {
     const { units } = (await getCoach(database, principal)).settings;
     throw new Problem('invalid', findingWords(built.finding, units));

@@ -88,7 +88,8 @@ const lookedFor = (layout: Layout): Looked[] =>
   !layout.elements.some(({ kind }) => traitsOf(kind).byEye)
     ? []
     : standing(layout).flatMap((element): Looked[] => {
-        if (!element.traits.byEye) return [];
+        // What a read should have been is another on each putt: it has a measure of its own.
+        if (!element.traits.byEye || element.traits.asksRead) return [];
         const right = element.outcomes().find(({ passes }) => passes);
         return right
           ? [{ id: element.id, question: element.asks, good: right.label, right: right.id }]

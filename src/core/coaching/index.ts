@@ -1,3 +1,4 @@
+export { readingWords, tellReading, type ReadingTold } from './reading';
 export { aimWords, tellAim, type AimAndStroke } from './aim';
 export { checkWords, checksOf, likelyLarger, rateOf, type Check, type Rate } from './checks';
 export { gateFit, gateFitWords, rateBelow, TEACHING, type GateFit } from './gate-fit';

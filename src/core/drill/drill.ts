@@ -7,8 +7,8 @@ import { capSchema } from './cap';
 import { ruleSchema } from './rules';
 
 /** What drills train besides quantities. */
-const OTHER_SKILLS = ['reading', 'pressure'];
-/** What a drill trains: a quantity that is trained, reading, or pressure. */
+const OTHER_SKILLS = ['pressure'];
+/** What a drill trains: a quantity that is trained, or pressure. */
 export type Skill = string;
 
 /** All that drills can train. */

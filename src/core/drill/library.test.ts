@@ -41,6 +41,14 @@ const player = (values: Partial<StudentValues>) =>
   );
 
 describe('the library', () => {
+  it('closes a gate to nothing a millimetre at a time, as its words say', () => {
+    const { ladder, layout } = libraryDrill('zero-air-gate')!;
+    const [gate] = layout.elements.filter(({ kind }) => kind === 'putterGate');
+    expect(ladder.map(({ set }) => Math.round(1000 * set[gate!.id]!.clearance!))).toEqual([
+      6, 5, 4, 3, 2, 1, 0,
+    ]);
+  });
+
   it('holds more than forty drills, each under a key and a name of its own', () => {
     expect(LIBRARY.length).toBeGreaterThanOrEqual(46);
     expect(new Set(LIBRARY.map(({ key }) => key)).size).toBe(LIBRARY.length);

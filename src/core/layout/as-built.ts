@@ -8,12 +8,14 @@ import { settingOf } from './setting';
  * @param layout as planned, or as built before
  * @param id which element
  * @param measured metres by the name of the measure; left out ones are as planned
+ * @param off how far off what was not measured with a tape is, one standard deviation, m
  * @returns the layout, or what says why it cannot be played so
  */
 export function asBuilt(
   layout: Layout,
   id: string,
   measured: Record<string, number>,
+  off: Record<string, number> = {},
 ): { ok: true; layout: Layout } | { ok: false; finding: Finding } {
   const piece = layout.elements.find((one) => one.id === id);
   const refuse = (name: string, message: string) => ({
@@ -35,10 +37,14 @@ export function asBuilt(
       return refuse(name, parsed.error.issues[0]?.message ?? 'It cannot be so.');
     }
   }
-  const built = Object.keys(measured).length > 0 ? { built: measured } : {};
+  const built = Object.keys(measured).length > 0 && { built: measured };
+  const known = Object.entries(off).filter(([name]) => name in measured);
+  const builtOff = known.length > 0 && { builtOff: Object.fromEntries(known) };
   const { id: kept, kind, params: planned } = piece;
   const elements = layout.elements.map((one) =>
-    one.id === id ? ({ id: kept, kind, params: planned, ...built } as typeof one) : one,
+    one.id === id
+      ? ({ id: kept, kind, params: planned, ...built, ...builtOff } as typeof one)
+      : one,
   );
   const next = { ...layout, elements };
   const wrong = standing(next)

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { KitId } from '@/core/people';
+import { DEGREE } from '@/core/units';
 import { CAUTIONS } from './cautions';
 import { defineElement, type KitItem } from './element';
 
@@ -34,7 +35,7 @@ const AIDS = {
   board: {
     label: 'tilted board',
     kit: [{ item: 'board', count: 1 }],
-    checklist: ['Board leans as the shaft leans.', 'Heel rests on it all the way, lightly.'],
+    checklist: ['Heel rests on it all the way, lightly.'],
     cautions: [],
   },
   cushions: {
@@ -142,6 +143,9 @@ export const bodyAid = defineElement({
   meets: () => null,
   draw: () => [],
   checklist: ({ aid }, { player }) => [
+    ...(aid === 'board'
+      ? [`Board at ${Math.round(player.lieAngle / DEGREE)}° to the ground, as this shaft leans.`]
+      : []),
     ...AIDS[aid].checklist,
     ...(player.seated
       ? ['Seated: chair square to the line, brakes on, feet or footrest steady.']

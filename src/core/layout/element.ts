@@ -77,6 +77,13 @@ export type Evidence =
       upper: number;
     }
   | {
+      /** Any quantity with a bias and a spread of its own that nothing else here speaks of, in its own unit. */
+      quantity: 'other';
+      id: string;
+      lower: number;
+      upper: number;
+    }
+  | {
       /** `s + y tan p` in m, right positive: the head's middle at y, its arc taken off. At y = 0 it is the strike. */
       quantity: 'head';
       at: number;
@@ -257,6 +264,8 @@ export interface Launch {
   path?: number;
   /** Where the face pointed at address. */
   aim?: number;
+  /** The break that was read, as a share of the true one. */
+  read?: number;
   /** The head's middle against the ball's, m. */
   strike?: number;
   /** Where on the face the ball was met, above its middle, m. */
@@ -285,6 +294,8 @@ export interface Traits {
   proves?: true;
   /** Its first outcomes are through, and at its left and at its right tee. */
   twoTees?: true;
+  /** It asks what the break is: the drawing must not tell. */
+  asksRead?: true;
   /** Only an eye tells what happened: how often it is right is assumed, not known. */
   byEye?: true;
 }

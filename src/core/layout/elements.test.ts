@@ -145,6 +145,7 @@ describe('evidence agrees with what really happens', () => {
     height: between(-0.012, 0.012),
     pace: between(-0.25, 0.3),
     aim: between(-0.05, 0.05),
+    read: between(0, 2),
   });
   type Thrown = Required<Launch>;
 
@@ -167,6 +168,8 @@ describe('evidence agrees with what really happens', () => {
         const there = launch.strike + said.at * Math.tan(launch.path);
         return inside(there, [said.lower, said.upper]);
       }
+      case 'other':
+        return said.id === 'reading' && inside(launch.read, [said.lower, said.upper]);
       default:
         return inside(launch[said.quantity], [said.lower, said.upper]);
     }
@@ -598,5 +601,18 @@ describe('evidence agrees with what really happens', () => {
     const back = layoutSchema.parse(JSON.parse(JSON.stringify(all)));
     expect(back).toEqual(all);
     expect(kindsOf(back)).toHaveLength(KINDS.length);
+  });
+});
+
+describe('a tilted board', () => {
+  it.each([
+    [70, 'Board at 70° to the ground, as this shaft leans.'],
+    [72.4, 'Board at 72° to the ground, as this shaft leans.'],
+  ])('stands at the angle of the player’s shaft: %d°', (lie, words) => {
+    const element = one('bodyAid', { aid: 'board' }, flat, {
+      ...STANDARD_FITTING,
+      lieAngle: (lie * Math.PI) / 180,
+    });
+    expect(element.checklist()).toContain(words);
   });
 });

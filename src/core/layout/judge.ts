@@ -118,7 +118,8 @@ export function judge(layout: Layout): (outcomes: Outcomes) => boolean {
 export function allAsIntended(layout: Layout, seen: Outcomes = {}): Outcomes {
   const all: Outcomes = { ...seen };
   for (const element of standing(layout)) {
-    if (all[element.id] !== undefined) continue;
+    // What a player reads is said by nobody else.
+    if (all[element.id] !== undefined || element.traits.asksRead) continue;
     const fits = element
       .outcomes()
       .find(

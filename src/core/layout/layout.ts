@@ -39,6 +39,8 @@ export type Piece = {
     kind: Kind;
     params: ParamsOf<Kind>;
     built?: Record<string, number>;
+    /** How far off what was measured otherwise than by a tape is, one standard deviation, m. */
+    builtOff?: Record<string, number>;
   };
 }[ElementKind];
 
@@ -48,6 +50,7 @@ const pieces = Object.values(ELEMENTS).map((element) =>
     kind: z.literal(element.kind),
     params: element.schema,
     built: z.record(z.string().max(20), z.number()).optional(),
+    builtOff: z.record(z.string().max(20), z.number().positive().max(0.1)).optional(),
   }),
 );
 
@@ -262,7 +265,7 @@ export function standing(layout: Layout): Standing[] {
   });
 }
 
-/** How far off a stand really is, as one standard deviation, m: set by the plan, or measured once it stood. */
+/** How far off a stand really is, as one standard deviation, m: set by the plan, or measured with a tape once it stood. */
 const OFF = {
   opening: { planned: 0.0015, measured: 0.0005 },
   along: { planned: 0.01, measured: 0.002 },
@@ -277,19 +280,25 @@ const OFF = {
  */
 export function measuredOff(
   { measures, evidenceAs }: Standing,
-  { built = {} }: Piece,
+  { built = {}, builtOff = {} }: Piece,
 ): { evidence(outcome: string): Evidence[] }[] {
   return measures().flatMap(({ name, metres, decides, as }) => {
     if (!decides) return [];
-    const off = OFF[decides][name in built ? 'measured' : 'planned'];
+    const off = builtOff[name] ?? OFF[decides][name in built ? 'measured' : 'planned'];
     const params = as(metres + (decides === 'opening' ? off : -off));
     return [{ evidence: (outcome: string) => evidenceAs(outcome, params) }];
   });
 }
 
-/** Whether all that decides what an element lets through was measured once it stood; true where nothing does. */
-export const isMeasured = ({ measures }: Standing, { built = {} }: Piece): boolean =>
-  measures().every(({ name, decides }) => decides !== 'opening' || name in built);
+/**
+ * Whether all that decides what an element lets through was measured once it stood, and better than it was set; true where
+ * nothing does.
+ */
+export const isMeasured = ({ measures }: Standing, { built = {}, builtOff = {} }: Piece): boolean =>
+  measures().every(
+    ({ name, decides }) =>
+      decides !== 'opening' || (name in built && (builtOff[name] ?? 0) < OFF.opening.planned),
+  );
 
 /** Elements reckon along the start line; what is pointed at on the green is turned to it. */
 function pointingOf<Params>(

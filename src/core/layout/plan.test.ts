@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { between } from 'tests/arbitraries';
 import { BALL_DIAMETER, DEFAULT_PUTT, type Putt } from '@/core/green';
 import { STANDARD_FITTING } from '@/core/people';
-import { DEFAULT_UNITS, INCH, toDegrees } from '@/core/units';
+import { DEFAULT_UNITS, DEGREE, INCH, toDegrees } from '@/core/units';
 import {
   ELEMENTS,
   asBuilt,
@@ -11,10 +11,12 @@ import {
   fitted,
   gateTolerance,
   isBuilt,
+  isMeasured,
   judge,
   ladderWays,
   layoutSchema,
   makeLadder,
+  measuredOff,
   nearestRung,
   onRung,
   rungStrictness,
@@ -23,6 +25,7 @@ import {
   tapeFindings,
   tapeList,
   type BallGate,
+  type Evidence,
   type Layout,
 } from '.';
 
@@ -82,6 +85,30 @@ describe('as built', () => {
       ok: false,
       finding: { message: expect.stringContaining(words) },
     });
+  });
+
+  it('keeps how far off a photo was, and believes the gap no more than that', () => {
+    const measured = { gap: 0.062, distance: 0.465 };
+    const built = asBuilt(layout, 'gate', measured, { gap: 0.0012, ball: 0.001 });
+    if (!built.ok) throw new Error(built.finding.message);
+    expect(built.layout.elements.find(({ id }) => id === 'gate')).toMatchObject({
+      built: measured,
+      builtOff: { gap: 0.0012 },
+    });
+    // The gap may be 1.2 mm wider: 0.6 mm each side, 46.5 cm away.
+    const widened = (off: Record<string, number>) => {
+      const stands = asBuilt(layout, 'gate', measured, off);
+      if (!stands.ok) throw new Error(stands.finding.message);
+      const gate = standing(stands.layout).find(({ id }) => id === 'gate')!;
+      const piece = stands.layout.elements.find(({ id }) => id === 'gate')!;
+      const upper = (told: Evidence[]) => ('upper' in told[0]! ? told[0].upper : NaN);
+      const wide = upper(measuredOff(gate, piece)[0]!.evidence('clear'));
+      return { more: wide - upper(gate.evidence('clear')), sure: isMeasured(gate, piece) };
+    };
+    expect(toDegrees(widened({ gap: 0.0012 }).more)).toBeCloseTo(0.6 / 465 / DEGREE, 2);
+    expect(toDegrees(widened({}).more)).toBeCloseTo(0.25 / 465 / DEGREE, 2);
+    expect(widened({ gap: 0.0012 }).sure).toBe(true);
+    expect(widened({ gap: 0.003 }).sure).toBe(false);
   });
 
   it('refuses a putter gate measured narrower than the head', () => {

@@ -13,6 +13,7 @@ import { line } from './line';
 import { paceZone } from './pace-zone';
 import { putterGate } from './putter-gate';
 import { rail } from './rail';
+import { readFirst } from './read-first';
 import { stations } from './stations';
 import { strokeStops } from './stroke-stops';
 import { targetSpot } from './target-spot';
@@ -31,6 +32,7 @@ export const ELEMENTS = {
   followStop,
   boxGate,
   rail,
+  readFirst,
   aimCheck,
   faceCheck,
   faceMark,

@@ -10,8 +10,8 @@ const LIMITS = {
 } as const;
 
 const schema = z.object({
-  /** Round the hole at one distance, or in a line, each farther away. */
-  shape: z.enum(['round', 'ladder']),
+  /** Round the hole at one distance, in a line, each farther away, or all round, near and far. */
+  shape: z.enum(['round', 'ladder', 'scattered']),
   count: z.number().int().min(LIMITS.count.min).max(LIMITS.count.max),
   /** From one to the next in a ladder, m. */
   step: z.number().min(LIMITS.step.min).max(LIMITS.step.max),
@@ -20,6 +20,11 @@ const schema = z.object({
 });
 
 export type Stations = z.infer<typeof schema>;
+
+/** Scattered spots: no two alike in side or distance, however many there are; the first is the ball mark. */
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+const [NEAREST, FARTHEST] = [0.6, 1.6];
+const FIRST = (1 - NEAREST) / (FARTHEST - NEAREST);
 
 /**
  * Where a station lies, seen from the putt of the first.
@@ -35,6 +40,10 @@ export function stationSpot(
 ): PuttSpot {
   const at = station % count;
   if (shape === 'ladder') return { distance: distance + at * step, bearing: 0 };
+  if (shape === 'scattered') {
+    const far = NEAREST + (FARTHEST - NEAREST) * ((at * GOLDEN + FIRST) % 1);
+    return { distance: distance * far, bearing: halfTurn(2 * Math.PI * at * GOLDEN) };
+  }
   return { distance, bearing: halfTurn((2 * Math.PI * at) / count) };
 }
 
@@ -94,13 +103,10 @@ const aimed = new Map<string, boolean>();
 const MOST_KEPT = 5000;
 
 /** Where the balls lie, on the line from the first ball to the hole. */
-function spots({ shape, count, step }: Stations, { putt }: Setting): Spot[] {
-  return Array.from({ length: count }, (_, index) => {
-    if (shape === 'ladder') return { along: -index * step, across: 0 };
-    const { along, across } = turned(
-      { along: -putt.distance, across: 0 },
-      (2 * Math.PI * index) / count,
-    );
+function spots(params: Stations, { putt }: Setting): Spot[] {
+  return Array.from({ length: params.count }, (_, index) => {
+    const { distance, bearing } = stationSpot(params, putt.distance, index);
+    const { along, across } = turned({ along: -distance, across: 0 }, bearing);
     return { along: along + putt.distance, across };
   });
 }
@@ -122,6 +128,7 @@ export const stations = defineElement({
       options: [
         { value: 'round', label: 'round the hole' },
         { value: 'ladder', label: 'farther each' },
+        { value: 'scattered', label: 'all round, near and far' },
       ],
     },
     {

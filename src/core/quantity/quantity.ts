@@ -55,7 +55,7 @@ export interface Training {
   /** Its name within a sentence: "face angle". */
   name: string;
   /** Where in an hour it belongs when it is trained by itself. */
-  phase: 'technique' | 'pace';
+  phase: 'technique' | 'pace' | 'reading';
   /** An eight-in-ten window that a programme usually comes to, in the unit that is shown. */
   usual: number;
 }

@@ -7,6 +7,7 @@ import { loft } from './loft';
 import { pace } from './pace';
 import { path } from './putter-path';
 import type { Quantity } from './quantity';
+import { reading } from './reading';
 import { rise } from './rise';
 import { start } from './start';
 import { strike } from './strike';
@@ -42,6 +43,7 @@ const REGISTER: Quantity[] = [
   wristTurnChange,
   leadFoot,
   aim,
+  reading,
 ];
 
 /** Those with a prior: asked for too often to be looked for each time. */

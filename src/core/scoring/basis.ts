@@ -30,7 +30,10 @@ export function basisOf(cells: readonly { terms: Term[]; count: number }[]): Bas
   };
   for (const { terms, count } of cells) {
     for (const id of Object.keys(basis)) {
-      const tells = seen[id] ?? (({ measured }: Term) => read(measured, id));
+      const tells =
+        seen[id] ??
+        (({ measured, others }: Term) =>
+          read(measured, id) || others?.some(({ latent }) => latent === id));
       if (terms.some(tells)) basis[id] = (basis[id] ?? 0) + count;
     }
   }

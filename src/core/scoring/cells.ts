@@ -170,8 +170,29 @@ function cellsOf(ground: Ground, putt: Putt): Term[][] {
   const apart = latents
     .filter(({ latent }) => !tied(latent))
     .map((one): Term[] => [{ heads: [], direct: {}, measured: [one] }]);
-  return [...(whole.length === terms.length ? [whole] : []), ...apart];
+  const others = othersOf(ground, putt).map((one): Term[] => [
+    { heads: [], direct: {}, others: [one] },
+  ]);
+  return [...(whole.length === terms.length ? [whole] : []), ...apart, ...others];
 }
+
+/** What outcomes say of quantities that neither the ball nor the head tells of, each by itself. */
+const othersOf = (ground: Ground, putt: Putt): NonNullable<Term['others']> =>
+  ground.elements.flatMap((element) => {
+    const outcome = putt.outcomes[element.id];
+    if (outcome === undefined || putt.filled?.includes(element.id)) return [];
+    const { evidence, by } = ground.said(element, outcome);
+    const stand = ground.standOf(element);
+    return evidence.flatMap((one, i) => {
+      if (one.quantity !== 'other' || !isQuantity(one.id)) return [];
+      const against = quantityOf(one.id).middle?.(ground.putt) ?? 0;
+      const bounds = boundsOf(
+        { lower: one.lower - against, upper: one.upper - against },
+        { by: by[i]!, stand },
+      );
+      return open(bounds) ? [{ latent: one.id, bounds }] : [];
+    });
+  });
 
 /** What a ball's start and the head's place are made of: readings of it belong to what a gate says. */
 const TIED = ['face', 'path', 'strike'];
@@ -215,7 +236,8 @@ const isRead = (quantity: 'pace' | 'strike' | 'height', readings: Direct[]): boo
 
 function add(term: Term, said: Said, readings: Direct[]): void {
   const { evidence } = said;
-  if (evidence.quantity === 'roll' || evidence.quantity === 'mark') return;
+  if (evidence.quantity === 'roll' || evidence.quantity === 'mark' || evidence.quantity === 'other')
+    return;
   finite(evidence.quantity, evidence.lower);
   finite(evidence.quantity, evidence.upper);
   const bounds = boundsOf(evidence, said);

@@ -12,7 +12,8 @@ const known = new Map<string, Map<string, Placed>>();
 const MOST_KEPT = 3000;
 
 function keptFor(layout: Layout, piece: Piece): Map<string, Placed> {
-  const key = JSON.stringify([layout.putt, layout.player, piece.kind, piece.params, piece.built]);
+  const { kind, params, built, builtOff } = piece;
+  const key = JSON.stringify([layout.putt, layout.player, kind, params, built, builtOff]);
   const found = known.get(key);
   if (found) return found;
   if (known.size >= MOST_KEPT) known.delete(known.keys().next().value!);

@@ -45,7 +45,7 @@ function headsOf(heads: Term['heads']): Term['heads'] {
 
 /** The questions that a term asks, taken as independent: their latents differ, or nearly so. */
 export function questionsOf(
-  { start, face, heads, pace, height, direct }: Term,
+  { start, face, heads, pace, height, direct, others = [] }: Term,
   faceShare: number,
 ): Question[] {
   const questions: Question[] = [];
@@ -92,6 +92,9 @@ export function questionsOf(
   if (direct.height) {
     questions.push({ type: 'read', blend: alone('height'), reading: direct.height, bounds: null });
   } else if (height) questions.push({ type: 'one', blend: alone('height'), bounds: height });
+  for (const { latent, bounds } of others) {
+    questions.push({ type: 'one', blend: alone(latent), bounds });
+  }
   return questions;
 }
 

@@ -55,6 +55,8 @@ export interface Term {
   direct: Partial<Record<ReadQuantity, Reading>>;
   /** What instruments read. */
   measured?: Measured[];
+  /** Quantities by their names that lay between bounds, apart from the ball and the head. */
+  others?: { latent: string; bounds: Bounds }[];
 }
 
 /** An outcome's evidence with how each of its bounds moves, in the order of {@link edgesOf}. */
@@ -139,10 +141,13 @@ export function shifted<Cell extends { terms: Term[] }>(
       : one;
   return {
     ...cell,
-    terms: cell.terms.map(({ start, face, pace, height, heads, direct, measured }) => ({
+    terms: cell.terms.map(({ start, face, pace, height, heads, direct, measured, others }) => ({
       direct: direct.start ? { ...direct, start: read(direct.start) } : direct,
       ...(measured && { measured: measured.map(read) }),
       heads: heads.map(({ at, bounds }) => ({ at, bounds: both(bounds) })),
+      ...(others && {
+        others: others.map(({ latent, bounds }) => ({ latent, bounds: both(bounds) })),
+      }),
       ...(start && { start: both(start) }),
       ...(face && { face: both(face) }),
       ...(pace && { pace: both(pace) }),

@@ -7,12 +7,22 @@ import { groundWords } from './ground-words';
 import { MeasuredLine, type MeasuredLineProps } from '@/ui/measured-line/measured-line';
 import type { Lie } from '@/ui/measured-line/geometry';
 
+/** A drawing that does not say where the putt has to start. */
+const withoutRead = (marks: Mark[]): Mark[] =>
+  marks.filter(
+    (mark) =>
+      !['aim', 'midpoint', 'wedge', 'fall'].includes(mark.type) &&
+      !(mark.type === 'curve' && mark.role === 'roll') &&
+      !(mark.type === 'line' && (mark.role === 'start' || mark.role === 'past')),
+  );
+
 /** A layout on the measured line, with what the drawing rests on in its title block. */
 export function LayoutDrawing({
   layout,
   units,
   lie,
   brief = false,
+  unread = false,
   more = [],
   ...rest
 }: {
@@ -21,6 +31,8 @@ export function LayoutDrawing({
   lie: Lie;
   /** Leaves the title block to the scale alone. */
   brief?: boolean;
+  /** Leaves out where the putt has to start, while the player is asked for it. */
+  unread?: boolean;
   /** What is drawn over the layout. */
   more?: Mark[];
 } & Pick<MeasuredLineProps, 'targets' | 'onTouch' | 'fall' | 'grips'>) {
@@ -29,7 +41,7 @@ export function LayoutDrawing({
   return (
     <MeasuredLine
       {...rest}
-      marks={[...drawLayout(layout), ...more]}
+      marks={[...(unread ? withoutRead(drawLayout(layout)) : drawLayout(layout)), ...more]}
       units={units}
       lie={lie}
       description={`A putt of ${showLength(putt.distance, 'putt', units)}, seen from above`}

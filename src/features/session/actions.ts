@@ -107,13 +107,15 @@ const measuring = z.object({
   runId: z.uuid(),
   element: z.string().max(40),
   measured: z.record(z.string().max(20), z.number().min(0).max(40)),
+  off: z.record(z.string().max(20), z.number().positive().max(0.1)).default({}),
 });
 
 /** Keeps what was measured of an element once it stood; an empty record goes back to the plan. */
 export const built = coachAction(
   measuring,
   async (database, principal, values) => {
-    await keepBuilt(database, principal, values.runId, values.element, values.measured);
+    const { runId, element, measured, off } = values;
+    await keepBuilt(database, principal, runId, element, measured, off);
     return null;
   },
   LOGGING,

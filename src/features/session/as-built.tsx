@@ -16,6 +16,7 @@ import {
 import { roughLength, showDegrees, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { LengthInput, useWrong } from '@/ui/parsed-input';
+import { PhotoTape } from '../photo/photo-tape';
 import { showErrors } from '../shared/show-errors';
 import { useWays } from './ways';
 
@@ -71,8 +72,10 @@ function Measured({
 }) {
   const router = useRouter();
   const [busy, begin] = useTransition();
-  const before = layout.elements.find(({ id }) => id === element.id)?.built ?? {};
+  const piece = layout.elements.find(({ id }) => id === element.id);
+  const before = piece?.built ?? {};
   const [typed, setTyped] = useState<Record<string, number>>(before);
+  const [off, setOff] = useState<Record<string, number>>(piece?.builtOff ?? {});
   const [wrong, onWrong] = useWrong();
   const planned = standing(asPlanned(layout)).find(({ id }) => id === element.id)!;
   const stands = asBuilt(layout, element.id, typed);
@@ -84,10 +87,20 @@ function Measured({
   const was = planned.tolerance();
   const letters = element.places().flatMap(({ label }) => label ?? []);
   const { built } = useWays();
+  const hasGap = planned.measures().some(({ name }) => name === 'gap');
+  const tryOn = (name: string, metres: number, by?: number): string | null => {
+    const next = { ...typed, [name]: metres };
+    const tried = asBuilt(layout, element.id, next);
+    if (!tried.ok) return findingWords(tried.finding, units);
+    const { [name]: _taped, ...others } = off;
+    setTyped(next);
+    setOff(by === undefined ? others : { ...others, [name]: by });
+    return null;
+  };
   const keep = (values: Record<string, number>) =>
     begin(async () => {
       if (!built) return;
-      const result = await built({ runId, element: element.id, measured: values });
+      const result = await built({ runId, element: element.id, measured: values, off });
       if (!showErrors(result)) return;
       toast.success(Object.keys(values).length > 0 ? 'Scored as it stands.' : 'Scored as planned.');
       router.refresh();
@@ -123,18 +136,37 @@ function Measured({
               max={40}
               units={units}
               value={typed[measure.name] ?? measure.metres}
-              onValue={(metres) => {
-                const next = { ...typed, [measure.name]: metres };
-                const tried = asBuilt(layout, element.id, next);
-                if (!tried.ok) return findingWords(tried.finding, units);
-                setTyped(next);
-                return null;
-              }}
+              onValue={(metres) => tryOn(measure.name, metres)}
               onWrong={onWrong}
             />
           ))}
       </div>
-      <div className="flex gap-2.5">
+      {off.gap !== undefined && typed.gap !== undefined && (
+        <p className="text-[15px] text-ink2">
+          Gap from a photo: {(typed.gap * 1000).toFixed(1)} mm, give or take{' '}
+          {(off.gap * 1000).toFixed(1)} mm. Scored as no surer than that.
+        </p>
+      )}
+      <div className="flex flex-wrap gap-2.5">
+        {hasGap && (
+          <PhotoTape
+            layout={layout}
+            units={units}
+            names={['gap', 'ball', 'distance']}
+            measured={element.id}
+            use={(name, { value, error }) =>
+              name === 'gap'
+                ? {
+                    label: `Take ${(value * 1000).toFixed(1)} mm as the gap`,
+                    use: () => {
+                      const refused = tryOn('gap', value, error);
+                      if (refused) toast.error(refused);
+                    },
+                  }
+                : null
+            }
+          />
+        )}
         <Button
           disabled={busy || Object.keys(wrong).length > 0 || Object.keys(typed).length === 0}
           onClick={() => keep(typed)}
@@ -147,6 +179,7 @@ function Measured({
             disabled={busy}
             onClick={() => {
               setTyped({});
+              setOff({});
               keep({});
             }}
           >

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Button } from '@/ui/button';
 import {
   KEY_ACTIONS,
@@ -18,10 +18,14 @@ export function KeyPanel() {
   const [map, setMap] = useKeyMap();
   const [setting, setSetting] = useState<KeyAction | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
+  const panel = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const hear = (event: KeyboardEvent) => {
       const { key } = event;
       if (event.ctrlKey || event.altKey || event.metaKey || !canBeSet(key)) return;
+      // What opens over this one has keys of its own.
+      const dialog = panel.current?.closest('[role=dialog]');
+      if (dialog && event.target instanceof Node && !dialog.contains(event.target)) return;
       // The buttons of this panel are still worked by keys, unless one is being set.
       const onButton = event.target instanceof Element && event.target.closest('button');
       if (!setting && onButton && (key === ' ' || key === 'Enter')) return;
@@ -37,7 +41,7 @@ export function KeyPanel() {
   }, [setting, map, setMap]);
   const does = pressed === null ? null : actionOf(pressed, map);
   return (
-    <div className="grid gap-2">
+    <div ref={panel} className="grid gap-2">
       <p role="status" aria-label="key pressed" className="min-h-6 text-[16px]">
         {setting
           ? `Press the key for “${KEY_ACTIONS[setting]}”.`

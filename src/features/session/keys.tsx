@@ -57,9 +57,12 @@ export function keysOf(outcomes: Outcome[]): { place: Outcome['side']; outcome: 
 /** One of many things that can happen: the passing one over the whole width. */
 export function SmallKey({
   outcome,
+  plain = false,
   onPress,
 }: {
   outcome: Outcome;
+  /** Looks like its neighbours, whether it is right or not. */
+  plain?: boolean;
   onPress: (at: number) => void;
 }) {
   return (
@@ -71,9 +74,10 @@ export function SmallKey({
       }}
       className={clsx(
         'min-h-12 rounded-[4px] border-2 border-ink px-1 leading-tight [font-stretch:88%] active:translate-y-px',
-        outcome.passes
+        outcome.passes && !plain
           ? 'col-span-full bg-ink text-[24px] font-[720] text-sheet'
           : 'bg-sheet text-[14px] font-[640]',
+        plain && outcome.side === 'middle' && 'col-span-full',
       )}
     >
       {outcome.label}
@@ -82,4 +86,18 @@ export function SmallKey({
       )}
     </button>
   );
+}
+
+/**
+ * What can be said to either side, for a row of four: what is in the middle by itself, then two to the left and two to the
+ * right, from the hole outwards.
+ */
+export function bySides(outcomes: readonly Outcome[]): Outcome[] {
+  const of = (side: Outcome['side']) => outcomes.filter((one) => one.side === side);
+  const [left, right] = [of('left'), of('right')];
+  const pairs = Array.from({ length: Math.ceil(left.length / 2) }, (_, row) => [
+    ...left.slice(2 * row, 2 * row + 2),
+    ...right.slice(2 * row, 2 * row + 2),
+  ]);
+  return [...of('middle'), ...pairs.flat()];
 }

@@ -49,6 +49,7 @@ export function LoggingKeys({
           )}
           <ThumbKeys
             outcomes={outcomes}
+            unread={primary.traits.asksRead}
             low={low || primary.pointing?.on === 'face'}
             onPress={({ id }, at) => putt.take(touchOutcome(there, {}, primary, id), at)}
           />

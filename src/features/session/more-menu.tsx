@@ -29,6 +29,7 @@ export function MoreMenu({
   onRung,
   onSwap,
   onRotate,
+  photo,
 }: {
   drillId: string;
   drills: DrillOption[];
@@ -47,6 +48,8 @@ export function MoreMenu({
   onRung: (rung: number) => void;
   onSwap: (to: SwapTo) => void;
   onRotate: () => void;
+  /** Measuring from a photo, given what closes this. */
+  photo: (done: () => void) => ReactNode;
 }) {
   const [open, setOpen] = useState(false);
   const [next, setNext] = useState(drillId);
@@ -72,6 +75,7 @@ export function MoreMenu({
         <Button className="min-h-12" onClick={close(onPause)}>
           Pause
         </Button>
+        {photo(() => setOpen(false))}
         {more}
         {grouped && rotate && (
           <Button className="min-h-12" disabled={busy} onClick={close(onRotate)}>

@@ -6,6 +6,7 @@ import type { UnitPreferences } from '@/core/units';
 import { releaseFocus } from '@/ui/release-focus';
 import { FacePicture } from './face-picture';
 import { FinishPicture } from './finish-picture';
+import { bySides } from './keys';
 import { pointAt, touchOutcome, type Seen } from './seen';
 
 /** The picture of an element that can be pointed at. */
@@ -64,6 +65,7 @@ export function MoreTouch({
       {elements.map((element) => {
         const outcomes = element.outcomes();
         const now = seen[element.id];
+        const sides = element.traits.asksRead && bySides(outcomes);
         return (
           <div key={element.id} className="grid gap-1.5">
             <div
@@ -75,10 +77,14 @@ export function MoreTouch({
               <span
                 className={clsx(
                   'grid gap-1.5',
-                  outcomes.length > 4 ? 'grid-cols-3' : 'auto-cols-fr grid-flow-col',
+                  sides
+                    ? 'grid-cols-4'
+                    : outcomes.length > 4
+                      ? 'grid-cols-3'
+                      : 'auto-cols-fr grid-flow-col',
                 )}
               >
-                {outcomes.map((one) => (
+                {(sides || outcomes).map((one) => (
                   <button
                     key={one.id}
                     type="button"
@@ -90,6 +96,7 @@ export function MoreTouch({
                     className={clsx(
                       'min-h-11 rounded-[3px] border-[length:var(--stroke)] border-ink px-1 text-[14.5px] leading-tight font-[620] [font-stretch:90%]',
                       one.id === now?.outcome ? 'bg-ink text-sheet' : 'bg-sheet',
+                      sides && one.side === 'middle' && 'col-span-4',
                     )}
                   >
                     {one.label}

@@ -1,7 +1,11 @@
 import { libraryDrill } from '@/core/drill';
-import { fitted, loggedElements, type Outcomes } from '@/core/layout';
+import { fitted, loggedElements, standing, stationPlace, type Outcomes } from '@/core/layout';
 import { STANDARD_FITTING } from '@/core/people';
+import { DEFAULT_UNITS } from '@/core/units';
 import { fileName } from '../shared/file-name';
+import { bySides } from './keys';
+import { asksRead, readAndTrue } from './last-read';
+import { placeWords } from './place-words';
 import { outcomeWords, passWord, primaryOutcomes } from './outcome-words';
 
 const layoutOf = (key: string) => libraryDrill(key)!.layout;
@@ -51,4 +55,44 @@ describe('the name of a file', () => {
     ['  Straße / Moat: "x"  ', 'strae-moat-x.pdf'],
     ['???', 'dirigo.pdf'],
   ])('%p', (words, name) => expect(fileName(words, 'pdf')).toBe(name));
+});
+
+describe('a read that is asked for', () => {
+  const { layout } = libraryDrill('read-first')!;
+  const { id } = layout.elements.find(({ kind }) => kind === 'readFirst')!;
+  const place = stationPlace(layout, 0);
+
+  it('is told beside the true one, after the putt', () => {
+    expect(readAndTrue(layout, { outcomes: { [id]: 'right 0.5' }, place })).toBe(
+      'Read: edge right. It was 1.4 cups outside the edge, right to left.',
+    );
+    expect(readAndTrue(layout, { outcomes: { [id]: 'right 2' }, place })).toMatch(
+      /^Read: 1½ cups right\. It is 1\.4 cups/,
+    );
+    expect(readAndTrue(layout, { outcomes: {}, place })).toBeNull();
+    const unknown = { ...place, spot: null };
+    expect(readAndTrue(layout, { outcomes: { [id]: 'right 2' }, place: unknown })).toBeNull();
+  });
+
+  it('is told by nothing on the screen before', () => {
+    expect(asksRead(layout)).toBe(true);
+    expect(asksRead(libraryDrill('straight-gate')!.layout)).toBe(false);
+    expect(placeWords(layout, place, DEFAULT_UNITS, true)).toBe('8 ft, 1st of 4 spots');
+    expect(placeWords(layout, place, DEFAULT_UNITS)).toMatch(/1\.4 cups outside the edge/);
+  });
+
+  it('has keys to either side, from the hole outwards, none of which looks right', () => {
+    const outcomes = standing(layout)
+      .find((element) => element.id === id)!
+      .outcomes();
+    const labels = bySides(outcomes).map(({ label }) => label);
+    expect(labels.slice(0, 5)).toEqual([
+      'Straight',
+      'Inside left',
+      'Edge left',
+      'Inside right',
+      'Edge right',
+    ]);
+    expect(labels).toHaveLength(outcomes.length);
+  });
 });

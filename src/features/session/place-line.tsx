@@ -9,6 +9,7 @@ import { Button } from '@/ui/button';
 import { LengthInput, useWrong } from '@/ui/parsed-input';
 import { Pick } from '@/ui/pick';
 import { SheetDialog } from '@/ui/sheet-dialog';
+import { asksRead } from './last-read';
 import { ordinal, placeWords } from './place-words';
 
 /** Where the next putt is made and how, large; touched, it can be set right. */
@@ -29,7 +30,7 @@ export function PlaceLine({
   onManner: (manner: Manner) => void;
 }) {
   const [open, setOpen] = useState(false);
-  const where = placeWords(layout, next.place, units);
+  const where = placeWords(layout, next.place, units, asksRead(layout));
   const asked = mannerWords(manners, next.number);
   const changed = next.manner !== (manners[next.number % Math.max(1, manners.length)] ?? 'usual');
   const how = changed ? MANNERS[next.manner].label : asked;

@@ -28,11 +28,13 @@ function breakThere({ putt }: Layout): string | null {
  * @param layout as it stands at its ball mark
  * @param place of the putt
  * @param units the coach's
+ * @param unread without the break, while the player is asked for it
  */
 export function placeWords(
   layout: Layout,
   place: PuttPlace,
   units: UnitPreferences,
+  unread = false,
 ): string | null {
   const count = stationCount(layout);
   const there = layoutAt(layout, place);
@@ -46,5 +48,5 @@ export function placeWords(
       : place.again > 0
         ? roughLength(there.putt.distance, units)
         : showLength(there.putt.distance, 'putt', units);
-  return [far, spot, again, there && breakThere(there)].filter(Boolean).join(', ');
+  return [far, spot, again, there && !unread && breakThere(there)].filter(Boolean).join(', ');
 }

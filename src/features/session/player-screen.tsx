@@ -9,6 +9,8 @@ import { endedWords, restSeen } from '@/core/drill';
 import { judge, spotKey, type Outcome, type Spot } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
+import { PhotoTape } from '../photo/photo-tape';
+import { photoUse } from './photo-use';
 import { releaseFocus } from '@/ui/release-focus';
 import { LayoutDrawing } from '../drills/layout-drawing';
 import { showErrors } from '../shared/show-errors';
@@ -21,6 +23,7 @@ import { actionOf } from './keymap';
 import { keysOf } from './keys';
 import { useKeyMap } from './use-keymap';
 import { LastMeasured } from './last-measured';
+import { LastRead, asksRead } from './last-read';
 import { LoggingKeys } from './logging-keys';
 import { MoreMenu, type SwapTo } from './more-menu';
 import type { DrillOption } from './options';
@@ -34,6 +37,7 @@ import { AsideNote } from './aside-note';
 import { Refusal, SavingSign } from './saving-sign';
 import { pointAt, touchOutcome, touchParts } from './seen';
 import { SetUp } from './set-up';
+import { SpotMap } from './spot-map';
 import { Strip } from './strip';
 import { TouchBoard } from './touch-board';
 import { usePutt } from './use-putt';
@@ -206,7 +210,7 @@ export function PlayerScreen({
         )}
       >
         <div className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)]">
-          <div className="flex min-w-0 border-b border-rule px-4">
+          <div className="flex min-w-0 items-center justify-between gap-3 border-b border-rule px-4">
             <PlaceLine
               layout={layout}
               next={putt.made}
@@ -215,6 +219,7 @@ export function PlayerScreen({
               onPlace={(place) => putt.tell({ place })}
               onManner={(manner) => putt.tell({ manner })}
             />
+            <SpotMap layout={layout} place={putt.made.place} unread={asksRead(layout)} />
           </div>
           <div className="min-h-0 min-w-0">
             {board ? (
@@ -245,6 +250,7 @@ export function PlayerScreen({
                 units={units}
                 lie={lie}
                 brief={!wide}
+                unread={asksRead(there)}
                 targets={outcomes.flatMap(({ at, side, tee, ...outcome }) =>
                   at && tee && side !== 'middle'
                     ? [
@@ -282,6 +288,7 @@ export function PlayerScreen({
               onLook={() => setListed(true)}
             />
           )}
+          {last && <LastRead layout={layout} putt={last} />}
           <div className="flex min-h-7 items-center justify-between gap-3">
             <button
               type="button"
@@ -334,6 +341,15 @@ export function PlayerScreen({
                 onRung={climb}
                 onSwap={goTo}
                 onRotate={() => rotate && onServer(() => rotate(sessionId))}
+                photo={(done) => (
+                  <PhotoTape
+                    layout={there}
+                    units={units}
+                    names={['face', 'past', 'aside', 'ball', 'gap', 'distance']}
+                    use={photoUse(there, putt.seen, putt.take)}
+                    onUsed={done}
+                  />
+                )}
               />
               <SetUp
                 runId={player.runId}

@@ -61,7 +61,8 @@ const MOST_KEYS = 9;
 /** Whether a drill asks several things of each putt: then they are gathered before it is logged. */
 export function asksSeveral(layout: Layout): boolean {
   const { primary, others } = loggedElements(layout);
-  return others.length > 0 || (primary?.outcomes().length ?? 0) > MOST_KEYS;
+  if (others.length > 0) return true;
+  return !!primary && !primary.traits.asksRead && primary.outcomes().length > MOST_KEYS;
 }
 
 /** The outcomes and spots of what was seen, as a putt has them. */

@@ -1,19 +1,36 @@
 'use client';
 
 import type { Outcome } from '@/core/layout';
-import { Key, SmallKey, keysOf } from './keys';
+import { Key, SmallKey, bySides, keysOf } from './keys';
 
 /** What can happen at the element of the large keys. */
 export function ThumbKeys({
   outcomes,
   low,
+  unread = false,
   onPress,
 }: {
   outcomes: Outcome[];
+  /** They are what a player may read: none looks right. */
+  unread?: boolean;
   /** Where a picture needs the room. */
   low: boolean;
   onPress: (outcome: Outcome, at: number) => void;
 }) {
+  if (unread) {
+    return (
+      <div className="grid grid-cols-4 gap-1.5">
+        {bySides(outcomes).map((outcome) => (
+          <SmallKey
+            key={outcome.id}
+            plain
+            outcome={outcome}
+            onPress={(at) => onPress(outcome, at)}
+          />
+        ))}
+      </div>
+    );
+  }
   const keys = keysOf(outcomes);
   if (!keys) {
     return (

@@ -21,7 +21,13 @@ export interface Ways {
   rotate: ((sessionId: string) => Done) | null;
   next: ((sessionId: string) => Done) | null;
   built:
-    ((of: { runId: string; element: string; measured: Record<string, number> }) => Done) | null;
+    | ((of: {
+        runId: string;
+        element: string;
+        measured: Record<string, number>;
+        off?: Record<string, number>;
+      }) => Done)
+    | null;
   /** What else stands in the head of a session, and in its menu. */
   head: ReactNode;
   more: ReactNode;

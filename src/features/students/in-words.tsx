@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
 import { gateNowOf, type GateNow } from '@/core/layout';
-import { aimWords, relationWords } from '@/core/coaching';
+import { aimWords, readingWords, relationWords } from '@/core/coaching';
 import {
   gateOfWindow,
   instrumentWords,
@@ -77,7 +77,10 @@ export function InWords({
           </p>
         )}
       </div>
-      {known.aim && <AimWords given={given} told={aimWords(known.aim, student.hand)} />}
+      {known.aim && (
+        <Told title="Aim and stroke" given={given} told={aimWords(known.aim, student.hand)} />
+      )}
+      {known.reading && <Told title="Reading" given={given} told={readingWords(known.reading)} />}
       {known.relations.length > 0 && (
         <div>
           <h2 className="mb-1 cap">What goes with the misses</h2>
@@ -124,10 +127,18 @@ export function InWords({
   );
 }
 
-function AimWords({ given, told }: { given: string; told: ReturnType<typeof aimWords> }) {
+function Told({
+  title,
+  given,
+  told,
+}: {
+  title: string;
+  given: string;
+  told: { sentence: string; basis: string };
+}) {
   return (
     <div>
-      <h2 className="mb-1 cap">Aim and stroke</h2>
+      <h2 className="mb-1 cap">{title}</h2>
       <p className="text-[18px] leading-snug">
         <strong>
           {given} {told.sentence}.

@@ -3,9 +3,11 @@ import {
   checksOf,
   relationsOf,
   tellAim,
+  tellReading,
   type AimAndStroke,
   type Check,
   type Finding,
+  type ReadingTold,
   type Relation,
 } from '@/core/coaching';
 import { gateNowOf, type Layout } from '@/core/layout';
@@ -48,6 +50,8 @@ export interface Known {
   /** What goes together from putt to putt, the surest first. */
   /** What is aimed and what the stroke adds; null while the aim was not looked at. */
   aim: AimAndStroke | null;
+  /** How much of the break is seen; null while too few reads were said. */
+  reading: ReadingTold | null;
   /** What was looked for by eye. */
   checks: Check[];
   relations: Relation[];
@@ -110,6 +114,7 @@ export async function readStudent(
       layout,
       findings: readPlayer(student, sessions, logged, scores, faceShare),
       aim: tellAim(pointsNow(last, faceShare), basisOfAll(scores)),
+      reading: tellReading(logged),
       checks: checksOf(logged),
       relations: relationsOf(logged, faceShare),
       changes,

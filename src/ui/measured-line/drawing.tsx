@@ -21,9 +21,11 @@ interface DrawingProps {
 const LAYERS: Mark['type'][][] = [
   ['zone', 'wedge'],
   ['head', 'rod', 'line', 'curve'],
-  ['hole', 'ball', 'coin', 'peg', 'tee', 'aim', 'midpoint'],
+  ['hole', 'ball', 'coin', 'peg', 'tee', 'midpoint'],
   ['tally'],
 ];
+/** What is written over the cut, if it reaches it. */
+const OVER: Mark['type'][] = ['aim'];
 
 /** What may reach beyond the drawing: cut off below the dimension strings. */
 const wide = (mark: Mark): boolean =>
@@ -36,6 +38,14 @@ export function Drawing({ marks, units, geometry, size, targets, fall: dial, cli
   const low = geometry.lie === 'up' || aimsLow(marks);
   const dimensions = marks.filter((mark) => mark.type === 'dimension');
   const shown = geometry.lie === 'along' ? dimensions : dimensions.filter(({ row }) => row > 0);
+  const drawn = (layer: Mark['type'][]) =>
+    marks
+      .filter(({ type }) => layer.includes(type))
+      .map((mark, index) => (
+        <g key={`${mark.type} ${index}`} {...(wide(mark) && { clipPath: `url(#${clip})` })}>
+          <MarkShape mark={mark} units={units} geometry={geometry} hidden={touched} />
+        </g>
+      ));
   return (
     <g>
       <clipPath id={clip}>
@@ -54,16 +64,9 @@ export function Drawing({ marks, units, geometry, size, targets, fall: dial, cli
         />
       )}
       {geometry.lie === 'along' && <Extensions marks={marks} geometry={geometry} />}
-      {LAYERS.flatMap((layer) =>
-        marks
-          .filter(({ type }) => layer.includes(type))
-          .map((mark, index) => (
-            <g key={`${mark.type} ${index}`} {...(wide(mark) && { clipPath: `url(#${clip})` })}>
-              <MarkShape mark={mark} units={units} geometry={geometry} hidden={touched} />
-            </g>
-          )),
-      )}
+      {LAYERS.map(drawn)}
       {geometry.cut && <Cut geometry={geometry} size={size} />}
+      {drawn(OVER)}
       {shown.map((mark, index) => (
         <Dimension
           key={`${mark.row} ${mark.from}`}

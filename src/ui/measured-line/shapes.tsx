@@ -137,11 +137,23 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
         lie === 'along'
           ? { x: at.x - 10, y: at.y + (out < 0 ? -14 : 24) }
           : { x: at.x, y: at.y - 12 };
+      const words = aimWords(mark, units, lie === 'up');
+      const width = words.length * LETTER;
       return (
         <g>
+          {/* It may be written across the cut, whose ragged lines then stop short of it. */}
+          {lie === 'along' && (
+            <rect
+              x={label.x - width}
+              y={label.y - 14}
+              width={width + 3}
+              height={19}
+              fill="var(--sheet)"
+            />
+          )}
           <circle cx={at.x} cy={at.y} r={4} fill="var(--line)" />
           <Label at={label} anchor={lie === 'along' ? 'end' : 'middle'} fill="var(--line)">
-            {aimWords(mark, units, lie === 'up')}
+            {words}
           </Label>
         </g>
       );
@@ -200,6 +212,9 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
       return mark satisfies never;
   }
 }
+
+/** What a letter of a label takes along the line, px. */
+const LETTER = 6.1;
 
 /** The aim as a coach says it: beside the hole, in cups, in degrees. */
 function aimWords(

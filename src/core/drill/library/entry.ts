@@ -45,6 +45,8 @@ export interface Entry extends Omit<
   counts?: Counts;
   /** What makes the rungs harder. */
   ladder: LadderBy;
+  /** From the roomiest to the strictest rung and how many, where the drill's words say so; m. */
+  rungs?: { roomy: number; strict: number; count: number };
 }
 
 /** Rungs of a built-in ladder. */
@@ -66,6 +68,7 @@ export function entry({
   parts,
   counts,
   ladder,
+  rungs,
   ...details
 }: Entry): LibraryDrill {
   const here: Putt = {
@@ -87,7 +90,10 @@ export function entry({
     ],
   });
   return {
-    ...drillDetails.parse({ ...details, ladder: makeLadder(layout, ladder, RUNGS, byTape) }),
+    ...drillDetails.parse({
+      ...details,
+      ladder: makeLadder(layout, ladder, rungs?.count ?? RUNGS, byTape, rungs),
+    }),
     key,
     name,
     layout,

@@ -5,6 +5,7 @@ import type { LibraryDrill } from './entry';
 import { FACE } from './face';
 import { PACE } from './pace';
 import { PATH } from './stroke-path';
+import { READING } from './reading';
 import { START_LINE } from './start-line';
 import { STRIKE } from './strike';
 
@@ -18,6 +19,7 @@ export const LIBRARY: LibraryDrill[] = [
   ...STRIKE,
   ...PATH,
   ...PACE,
+  ...READING,
   ...COMBINED,
   ...ASSESSMENT,
 ];

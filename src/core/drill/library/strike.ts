@@ -95,6 +95,7 @@ export const STRIKE: LibraryDrill[] = [
     parts: [putterGate(0.006), zone('band', 2 * FOOT)],
     counts: 'gate',
     ladder: 'gap',
+    rungs: { roomy: 0.006, strict: 0, count: 7 },
   }),
   entry({
     key: 'box-gate',

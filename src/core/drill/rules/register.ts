@@ -9,6 +9,7 @@ import { perfect } from './perfect';
 import { points } from './points';
 import { putts } from './putts';
 import { quota } from './quota';
+import { newSpot } from './new-spot';
 import { record } from './record';
 import { row } from './row';
 import type { RuleKind, RuleTraits } from './rule-kind';
@@ -28,6 +29,7 @@ export const RULES = {
   stations,
   tiers,
   record,
+  newSpot,
   points,
   zone,
   perfect,

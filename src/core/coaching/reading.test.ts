@@ -1,0 +1,83 @@
+import { layoutAt, standing, stationPlace, trueReadOf } from '@/core/layout';
+import { libraryDrill } from '@/core/drill';
+import { breakWords } from '@/core/green';
+import { currentScores, DEFAULT_FACE_SHARE, type LoggedSession } from '@/core/scoring';
+import { chance } from '@/core/simulate';
+import { readingWords, tellReading } from '.';
+
+const { layout } = libraryDrill('read-first')!;
+const id = layout.elements.find(({ kind }) => kind === 'readFirst')!.id;
+
+/** What can be said, in hole widths from the middle, as the key's name says it. */
+const keys = standing(layout)
+  .find((element) => element.id === id)!
+  .outcomes()
+  .map((outcome) => {
+    const [side, cups] = outcome.id.split(' ');
+    return { id: outcome.id, cups: cups ? Number(cups) * (side === 'left' ? -1 : 1) : 0 };
+  });
+
+/** A player who sees a share of each break, and says the nearest that can be said. */
+function sessionOf(putts: number, share: (cups: number) => number): LoggedSession {
+  const made = Array.from({ length: putts }, (_, i) => {
+    const place = stationPlace(layout, i % 4);
+    const cups = trueReadOf(layoutAt(layout, place)!);
+    const seen = share(cups) * cups;
+    const said = keys.reduce((best, one) =>
+      Math.abs(one.cups - seen) < Math.abs(best.cups - seen) ? one : best,
+    );
+    return { outcomes: { [id]: said.id }, place, manner: 'usual' as const };
+  });
+  return { id: 's', at: new Date(0), runs: [{ layout, putts: made }] as never };
+}
+
+describe('reading', () => {
+  it('takes the true read from the putt it was: 8 ft on 2 %, by the start line of the design', () => {
+    // 8.07 in beside the hole at 18 in past, 4.25 in a hole width: 1.899 of them. The library's putt runs 45 cm past.
+    expect(Math.abs(trueReadOf(layout))).toBeCloseTo(8.07 / 4.252, 1);
+    expect(breakWords(trueReadOf(layout))).toMatch(/1\.4 cups outside the edge/);
+  });
+
+  it('finds how much of the break is seen, of players whose share is known', () => {
+    const { normal } = chance(5);
+    let [held, all] = [0, 0];
+    for (let player = 0; player < 60; player += 1) {
+      const share = 1 + 0.3 * normal();
+      const told = tellReading([sessionOf(24, () => share + 0.12 * normal())])!;
+      // Half the stations hardly break; what was said of them has no share.
+      expect(told.all.reads).toBeGreaterThanOrEqual(12);
+      held += Number(told.all.low <= share && share <= told.all.high);
+      all += 1;
+    }
+    expect(held / all).toBeGreaterThan(0.7);
+    expect(held / all).toBeLessThan(0.93);
+  });
+
+  it.each([0.5, 0.8, 1.2])('puts on the ruler what the words say, of one who sees %d', (share) => {
+    const { normal } = chance(11);
+    const sessions = [sessionOf(48, () => share + 0.15 * normal())];
+    const told = tellReading(sessions)!.all;
+    const { bias } = currentScores(sessions, DEFAULT_FACE_SHARE)!.scores.reading!;
+    expect(Math.abs(1 + bias.middle - told.middle)).toBeLessThan(0.03);
+    expect(Math.abs(bias.high - bias.low - (told.high - told.low))).toBeLessThan(0.06);
+  });
+
+  it('says which side is misread, and how sure', () => {
+    const told = tellReading([sessionOf(48, (cups) => (cups < 0 ? 0.5 : 0.95))])!;
+    const { sentence, basis } = readingWords(told);
+    expect(sentence).toMatch(
+      /^sees \d\d % of the break; (left to right|right to left) it is \d+ %$/,
+    );
+    expect(basis).toMatch(
+      /\d+ reads, 80 % interval \d+ to \d+ % of the true break; (left|right|up|down)/,
+    );
+    const right = readingWords(tellReading([sessionOf(24, () => 1)])!);
+    expect(right.sentence).toBe('reads the break right, so far as can be told');
+  });
+
+  it('says nothing of a few reads, or of none', () => {
+    expect(tellReading([])).toBeNull();
+    expect(tellReading([sessionOf(6, () => 1)])).toBeNull();
+    expect(tellReading([{ ...sessionOf(24, () => 1), runs: [] }])).toBeNull();
+  });
+});

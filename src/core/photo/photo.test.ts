@@ -1,0 +1,202 @@
+import fc from 'fast-check';
+import { between } from '../../../tests/arbitraries';
+import { chance } from '@/core/simulate';
+import { MEASURES, cornersOf, groundOf, measureIn, type MeasureName, type Pixel } from '.';
+
+type Point = [x: number, y: number, z: number];
+
+/** A camera by itself: where it stands, what it looks at, its focal length in pixels. It knows no projection of a plane. */
+function camera(from: Point, to: Point, focal: number, roll = 0) {
+  const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+  const dot = (a: Point, b: Point) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+  const cross = (a: Point, b: Point): Point => [
+    a[1] * b[2] - a[2] * b[1],
+    a[2] * b[0] - a[0] * b[2],
+    a[0] * b[1] - a[1] * b[0],
+  ];
+  const unit = (a: Point): Point => {
+    const size = Math.sqrt(dot(a, a));
+    return [a[0] / size, a[1] / size, a[2] / size];
+  };
+  const ahead = unit(minus(to, from));
+  const aside = unit(cross(ahead, [Math.sin(0.3), Math.cos(0.3), 0.2]));
+  const down = cross(ahead, aside);
+  return ([x, y]: readonly [number, number]): Pixel => {
+    const ray = minus([x, y, 0], from);
+    const [u, v, depth] = [dot(ray, aside), dot(ray, down), dot(ray, ahead)];
+    const [a, b] = [(focal * u) / depth, (focal * v) / depth];
+    return {
+      x: 540 + a * Math.cos(roll) - b * Math.sin(roll),
+      y: 720 + a * Math.sin(roll) + b * Math.cos(roll),
+    };
+  };
+}
+
+/** What stands: a sheet of paper beside a gate of 61.3 mm whose face is turned 1.7° to the right. */
+const SHEET = [
+  [-0.3, 0.05],
+  [-0.3, 0.347],
+  [-0.09, 0.347],
+  [-0.09, 0.05],
+] as const;
+const TURN = (1.7 * Math.PI) / 180;
+const PLACES: Record<MeasureName, { at: (readonly [number, number])[]; truth: number }> = {
+  gap: {
+    at: [
+      [-0.03065, 0.45],
+      [0.03065, 0.45],
+    ],
+    truth: 0.0613,
+  },
+  distance: {
+    at: [
+      [-0.1, 0.1],
+      [0.2, 0.5],
+    ],
+    truth: 0.5,
+  },
+  ball: {
+    at: [
+      [-0.04, 0.45],
+      [0.04, 0.45],
+      [0.006, 0],
+    ],
+    truth: 0.006,
+  },
+  face: {
+    at: [
+      [0, 0.02],
+      [0, 0.5],
+      [-0.055 * Math.cos(TURN), 0.055 * Math.sin(TURN)],
+      [0.055 * Math.cos(TURN), -0.055 * Math.sin(TURN)],
+    ],
+    truth: TURN,
+  },
+  past: {
+    at: [
+      [0, 0],
+      [0, 0.3],
+      [0.12, 0.52],
+    ],
+    truth: 0.22,
+  },
+  aside: {
+    at: [
+      [0, 0],
+      [0, 0.3],
+      [0.12, 0.52],
+    ],
+    truth: 0.12,
+  },
+};
+const NAMES = Object.keys(MEASURES) as MeasureName[];
+
+const known = (see: (at: readonly [number, number]) => Pixel, shake = (one: Pixel) => one) =>
+  cornersOf(
+    SHEET.map((at) => shake(see(at))),
+    0.297,
+    0.21,
+  );
+
+describe('a photo as a tape measure', () => {
+  it('finds what stands to the last digit where the touches are exact, from wherever it is taken', () => {
+    fc.assert(
+      fc.property(
+        between(-0.8, 0.8),
+        between(-1, 0.6),
+        between(0.7, 1.8),
+        between(600, 1600),
+        between(-3, 3),
+        fc.constantFrom(...NAMES),
+        (x, y, height, focal, roll, name) => {
+          const see = camera([x, y, height], [0, 0.25, 0], focal, roll);
+          const found = groundOf(known(see), 1.5);
+          if (!found.ok) throw new Error(found.message);
+          const told = measureIn(found.ground, name, PLACES[name].at.map(see));
+          if (!told.ok) throw new Error(told.message);
+          expect(told.value).toBeCloseTo(PLACES[name].truth, 7);
+          expect(told.error).toBeGreaterThan(0);
+        },
+      ),
+    );
+  });
+
+  it.each(NAMES)('says of %s how far off it is: eight in ten intervals hold the truth', (name) => {
+    const { uniform: even, normal } = chance(77);
+    const touch = 1.5;
+    const shake = ({ x, y }: Pixel) => ({ x: x + touch * normal(), y: y + touch * normal() });
+    let [held, all] = [0, 0];
+    for (let draw = 0; draw < 1500; draw += 1) {
+      const from: Point = [1.2 * even() - 0.6, 1.2 * even() - 0.9, 0.7 + even()];
+      const see = camera(from, [0, 0.25, 0], 900 + 700 * even(), 6 * even());
+      const found = groundOf(known(see, shake), touch);
+      if (!found.ok) continue;
+      const told = measureIn(
+        found.ground,
+        name,
+        PLACES[name].at.map((at) => shake(see(at))),
+      );
+      if (!told.ok) continue;
+      all += 1;
+      const [low, high] = told.interval;
+      if (low <= PLACES[name].truth && PLACES[name].truth <= high) held += 1;
+    }
+    expect(all).toBeGreaterThan(1350);
+    expect(held / all).toBeGreaterThan(0.76);
+    expect(held / all).toBeLessThan(0.84);
+  });
+
+  it('is surer with more known points', () => {
+    const see = camera([0.2, -0.6, 1.3], [0, 0.25, 0], 1100);
+    const four = known(see);
+    const more = [
+      [0.25, 0],
+      [0.25, 0.5],
+      [-0.25, 0.6],
+    ].map(([x, y]) => ({ seen: see([x!, y!]), at: { x: y! - 0.05, y: -x! - 0.3 } }));
+    const errors = [four, [...four, ...more]].map((points) => {
+      const found = groundOf(points, 1.5);
+      if (!found.ok) throw new Error(found.message);
+      const told = measureIn(found.ground, 'gap', PLACES.gap.at.map(see));
+      if (!told.ok) throw new Error(told.message);
+      expect(told.value).toBeCloseTo(0.0613, 6);
+      return told.error;
+    });
+    expect(errors[1]!).toBeLessThan(errors[0]!);
+  });
+
+  it('takes a sheet touched either way round', () => {
+    const see = camera([0.2, -0.6, 1.3], [0, 0.25, 0], 1100);
+    const round = [SHEET[1], SHEET[0], SHEET[3], SHEET[2]].map(see);
+    const found = groundOf(cornersOf(round, 0.297, 0.21), 1.5);
+    if (!found.ok) throw new Error(found.message);
+    const told = measureIn(found.ground, 'face', PLACES.face.at.map(see));
+    expect(told.ok && told.value).toBeCloseTo(TURN, 7);
+  });
+
+  it('refuses what cannot be measured, and says what would mend it', () => {
+    const see = camera([0.2, -0.6, 1.3], [0, 0.25, 0], 1100);
+    const corners = known(see);
+    const said = (refused: { ok: boolean; message?: string }) => refused.message ?? 'taken';
+    expect(said(groundOf(corners.slice(0, 3), 1.5))).toMatch(/at least 4 points.*3 so far/);
+    const line = [0, 0.1, 0.2, 0.3].map((y) => ({ at: { x: 0, y }, seen: see([0, y]) }));
+    expect(said(groundOf(line, 1.5))).toMatch(/nearly on a line.*farther apart/);
+    const crossed = corners.map(({ at }, index) => ({
+      at,
+      seen: corners[[0, 2, 1, 3][index]!]!.seen,
+    }));
+    expect(said(groundOf(crossed, 1.5))).toMatch(/another order/);
+    const mirrored = corners.map(({ at, seen }) => ({ at: { x: at.x, y: -at.y }, seen }));
+    expect(said(groundOf(mirrored, 1.5))).toMatch(/another order/);
+    const five = [...corners, { at: { x: 0.15, y: -0.44 }, seen: see([0.2, 0.2]) }];
+    expect(said(groundOf(five, 1.5))).toMatch(/do not lie as they are said/);
+    const low = camera([0, -2.5, 0.25], [0, 0.25, 0], 1100);
+    const flat = groundOf(known(low), 0.01);
+    if (!flat.ok) throw new Error(flat.message);
+    expect(said(measureIn(flat.ground, 'gap', PLACES.gap.at.map(low)))).toMatch(/too low.*higher/);
+    expect(said(measureIn(flat.ground, 'gap', [low([0, 0]), { x: 500, y: -4000 }]))).toMatch(
+      /horizon/,
+    );
+    expect(said(measureIn(flat.ground, 'gap', [low([0, 0])]))).toMatch(/takes 2 touches; 1 so far/);
+  });
+});

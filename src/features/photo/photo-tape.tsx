@@ -1,0 +1,310 @@
+'use client';
+
+import { Camera } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { standing, type Layout } from '@/core/layout';
+import {
+  MEASURES,
+  SHEETS,
+  cornersOf,
+  groundOf,
+  measureIn,
+  type Known,
+  type MeasureName,
+  type PhotoReading,
+  type Pixel,
+  type SheetName,
+} from '@/core/photo';
+import type { UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import { Pick } from '@/ui/pick';
+import { SheetDialog } from '@/ui/sheet-dialog';
+import { PhotoPicture, type Touched } from './photo-picture';
+import { certaintyWords, readingWords } from './words';
+
+/** How far off a touch is where it is seen in the loupe, px of what is shown there. */
+const TOUCH = 1.5;
+/** No touch is surer than this, pixels of the picture: a tee has a breadth of its own. */
+const LEAST_TOUCH = 0.7;
+
+/** What is known in the picture: a sheet of paper, or what stands on the green. */
+type Reference = SheetName | 'stands';
+
+interface Photo {
+  url: string;
+  natural: { width: number; height: number };
+}
+
+/** A number taken from a photo. */
+export type PhotoTold = Pick<PhotoReading, 'value' | 'error'>;
+
+/** Says what can be done with what was measured, given how to read another number off the same touches; null when nothing. */
+export type PhotoUse = (
+  name: MeasureName,
+  told: PhotoTold,
+  other: (name: MeasureName) => PhotoTold | null,
+) => { label: string; use: () => void } | null;
+
+/** What stands on the green, by its letter or name, and where; without what is itself to be measured. */
+function placesOf(layout: Layout, but?: string): { label: string; at: { x: number; y: number } }[] {
+  const ball = { label: 'ball mark', at: { x: 0, y: 0 } };
+  const known = standing(layout).filter(({ id }) => id !== but);
+  const others = known.flatMap((element) =>
+    element.places().map(({ at, label, name }) => ({
+      label: label ? `tee ${label}, at the ground` : name,
+      at: { x: at.across, y: at.along },
+    })),
+  );
+  return [ball, ...others].filter(
+    ({ at }, index, all) =>
+      all.findIndex((one) => Math.hypot(one.at.x - at.x, one.at.y - at.y) < 0.004) === index,
+  );
+}
+
+/**
+ * Measures from a photo. The coach has a phone above what stands on the green: the picture is taken, four things of known place
+ * are touched, then what is to be known. The picture stays on the device.
+ */
+export function PhotoTape({
+  layout,
+  units,
+  names,
+  use,
+  measured,
+  onUsed,
+}: {
+  layout: Layout;
+  units: UnitPreferences;
+  /** What is offered to be measured, the first to begin with. */
+  names: readonly MeasureName[];
+  use: PhotoUse;
+  /** The element that is measured: where its tees are planned is no measure of where they stand. */
+  measured?: string;
+  /** What lies below it may go too. */
+  onUsed?: () => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const [photo, setPhoto] = useState<Photo | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  useEffect(() => () => void (photo && URL.revokeObjectURL(photo.url)), [photo]);
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    const url = URL.createObjectURL(file);
+    const image = new Image();
+    image.src = url;
+    try {
+      await image.decode();
+      setPhoto({ url, natural: { width: image.naturalWidth, height: image.naturalHeight } });
+      setProblem(null);
+    } catch {
+      URL.revokeObjectURL(url);
+      setProblem(`“${file.name}” cannot be read as a picture. Take a JPEG or PNG.`);
+    }
+  };
+  return (
+    <SheetDialog
+      title="Measure from a photo"
+      sub="Lay a sheet of paper flat beside it, stand over it, and take the picture from above. It stays on this device."
+      open={open}
+      onOpen={setOpen}
+      trigger={
+        <Button className="min-h-12">
+          <Camera size={18} aria-hidden />
+          Measure from a photo
+        </Button>
+      }
+    >
+      <div className="mt-4 grid gap-4">
+        <label className="relative inline-flex min-h-12 w-fit cursor-pointer items-center gap-2 rounded-[3px] border-[length:var(--stroke)] border-ink px-4 text-[15px] font-[620] focus-within:outline-2 focus-within:outline-offset-2">
+          <Camera size={18} aria-hidden />
+          {photo ? 'Another photo' : 'Take or choose a photo'}
+          <input
+            type="file"
+            accept="image/*"
+            capture="environment"
+            className="absolute inset-0 cursor-pointer opacity-0"
+            onChange={(event) => void take(event.target.files?.[0])}
+          />
+        </label>
+        {problem && (
+          <p role="alert" className="text-[15px] font-[560] text-line">
+            {problem}
+          </p>
+        )}
+        {photo && (
+          <Measuring
+            key={photo.url}
+            photo={photo}
+            layout={layout}
+            units={units}
+            names={names}
+            use={use}
+            measured={measured}
+            onUsed={() => {
+              setOpen(false);
+              onUsed?.();
+            }}
+          />
+        )}
+      </div>
+    </SheetDialog>
+  );
+}
+
+function Measuring({
+  photo,
+  layout,
+  units,
+  names,
+  use,
+  measured,
+  onUsed,
+}: {
+  photo: Photo;
+  layout: Layout;
+  measured?: string;
+  units: UnitPreferences;
+  names: readonly MeasureName[];
+  use: PhotoUse;
+  onUsed: () => void;
+}) {
+  const places = placesOf(layout, measured);
+  const [reference, setReference] = useState<Reference>(
+    units.long === 'imperial' ? 'letter' : 'a4',
+  );
+  const [name, setName] = useState<MeasureName>(names[0]!);
+  /** Touched so far, in order; null was left out. */
+  const [knownAt, setKnownAt] = useState<(Pixel | null)[]>([]);
+  const [askedAt, setAskedAt] = useState<Pixel[]>([]);
+  const [touch, setTouch] = useState(LEAST_TOUCH);
+  const stands = reference === 'stands';
+  const knownLabels = stands
+    ? places.map(({ label }) => label)
+    : ['one end of a long side', 'its other end', 'the next corner', 'the last corner'].map(
+        (words) => `paper: ${words}`,
+      );
+  const asks = [...knownLabels, ...MEASURES[name].touches];
+  const set = knownAt.length + askedAt.length;
+  const next = asks[set] ?? null;
+  const known: Known[] = stands
+    ? knownAt.flatMap((seen, index) => (seen ? [{ seen, at: places[index]!.at }] : []))
+    : cornersOf(
+        knownAt.filter((one) => one !== null),
+        SHEETS[reference].long,
+        SHEETS[reference].short,
+      );
+  const ground = knownAt.length === knownLabels.length ? groundOf(known, touch) : null;
+  const told = ground?.ok && next === null ? measureIn(ground.ground, name, askedAt) : null;
+  const wrong = [ground, told].find((one) => one && !one.ok) as { message: string } | undefined;
+  const points: Touched[] = [...knownAt, ...askedAt].flatMap((at, index) =>
+    at ? [{ at, label: asks[index]!, measured: index >= knownLabels.length }] : [],
+  );
+  const other = (one: MeasureName) => {
+    const read = ground?.ok ? measureIn(ground.ground, one, askedAt) : null;
+    return read?.ok ? read : null;
+  };
+  const using = told?.ok ? use(name, told, other) : null;
+  const again = () => {
+    setKnownAt([]);
+    setAskedAt([]);
+  };
+  const back = () =>
+    askedAt.length > 0 ? setAskedAt(askedAt.slice(0, -1)) : setKnownAt(knownAt.slice(0, -1));
+  return (
+    <>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Pick
+          label="What is known in it"
+          placeholder="Choose"
+          options={[
+            ...Object.entries(SHEETS).map(([value, { label }]) => ({ value, label })),
+            ...(places.length >= 4
+              ? [{ value: 'stands', label: 'What stands, from the tape list' }]
+              : []),
+          ]}
+          value={reference}
+          onChange={(value) => {
+            setReference(value as Reference);
+            again();
+          }}
+        />
+        <Pick
+          label="What you want to know"
+          placeholder="Choose"
+          options={names.map((value) => ({ value, label: MEASURES[value].label }))}
+          value={name}
+          onChange={(value) => {
+            setName(value as MeasureName);
+            setAskedAt([]);
+          }}
+        />
+      </div>
+      <PhotoPicture
+        {...photo}
+        points={points}
+        asks={wrong ? null : next}
+        onPoint={(at, shown) => {
+          setTouch(Math.max(LEAST_TOUCH, TOUCH / shown));
+          if (knownAt.length < knownLabels.length) setKnownAt([...knownAt, at]);
+          else setAskedAt([...askedAt, at]);
+        }}
+      />
+      <div className="sticky -bottom-6 -mb-6 grid gap-3 border-t-[length:var(--stroke)] border-ink bg-sheet pt-3 pb-6">
+        <p aria-live="polite" className="text-[18px]">
+          {next ? (
+            <>
+              Touch <strong>{next}</strong>{' '}
+              <span className="text-ink2">
+                ({set + 1} of {asks.length}), then again in the loupe.
+              </span>
+            </>
+          ) : told?.ok ? (
+            <>
+              <strong>{readingWords(name, told, units)}</strong>{' '}
+              <span className="text-ink2">{certaintyWords(name, told, units)}</span>
+            </>
+          ) : null}
+          {wrong && (
+            <span role="alert" className="block font-[560] text-line">
+              {wrong.message}
+            </span>
+          )}
+        </p>
+        <div className="flex flex-wrap gap-2.5">
+          {using && (
+            <Button
+              kind="primary"
+              className="min-h-12"
+              onClick={() => {
+                using.use();
+                onUsed();
+              }}
+            >
+              {using.label}
+            </Button>
+          )}
+          {stands && next && knownAt.length < knownLabels.length && (
+            <Button className="min-h-12" onClick={() => setKnownAt([...knownAt, null])}>
+              Not in the picture
+            </Button>
+          )}
+          {set > 0 && (
+            <>
+              <Button className="min-h-12" onClick={back}>
+                Back one
+              </Button>
+              <Button className="min-h-12" onClick={again}>
+                All again
+              </Button>
+            </>
+          )}
+          {askedAt.length > 0 && (
+            <Button className="min-h-12" onClick={() => setAskedAt([])}>
+              Measure another
+            </Button>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,34 @@
+import { standing, type Layout } from '@/core/layout';
+import type { PhotoUse } from '../photo/photo-tape';
+import { pointAt, touchOutcome, touchParts, type Seen } from './seen';
+
+/**
+ * What a number from a photo says of the putt that is being logged: where the face points is a look at the aim, where the ball
+ * lies is where it stopped.
+ *
+ * @param layout where the putt is made
+ * @param seen of the putt so far
+ * @param take what is seen with it
+ */
+export const photoUse =
+  (layout: Layout, seen: Seen, take: (seen: Seen) => void): PhotoUse =>
+  (name, { value }, other) => {
+    if (name === 'face') {
+      const look = standing(layout).find(
+        ({ trains, outcomes }) => trains === 'aim' && outcomes().length > 0,
+      );
+      const met = look?.meets({ direction: 0, aim: value });
+      const outcome = look?.outcomes().find(({ id }) => id === met);
+      if (!look || !outcome) return null;
+      return {
+        label: `Log “${outcome.label}”`,
+        use: () => take(touchOutcome(layout, seen, look, outcome.id)),
+      };
+    }
+    if (name !== 'past' && name !== 'aside') return null;
+    const [rest] = touchParts(layout).rest;
+    const [past, aside] = [other('past'), other('aside')];
+    if (!rest || !past || !aside) return null;
+    const spot = { along: layout.putt.distance + past.value, across: aside.value };
+    return { label: 'Log where it stopped', use: () => take(pointAt(layout, seen, rest, spot)) };
+  };
