@@ -1,5 +1,13 @@
 import { createHash } from 'node:crypto';
-import { openDatabase, makeLink, seedDemo, signIn, headCoach, type Database } from '../src/data';
+import {
+  addPutter,
+  openDatabase,
+  makeLink,
+  seedDemo,
+  signIn,
+  headCoach,
+  type Database,
+} from '../src/data';
 import { call, ran, ask, builtActions, type BuiltAction } from './actions';
 import { serve, type OwnServer } from './server';
 import { expect, test } from './test';
@@ -14,6 +22,10 @@ const HOST = `127.0.0.1:${PORT}`;
 const OWN = { host: HOST, origin: `http://${HOST}` };
 const HOME = 'putting.wharf.example';
 const NOW = new Date('2026-11-02T09:00:00Z');
+const SPARE = {
+  ...{ name: 'Spare', headLength: 0.11, headDepth: 0.025, lieAngle: 1.2, length: null, loft: null },
+  ...{ shape: null, mass: null, inertia: null, grip: '' },
+};
 const NOBODY = '00000000-0000-4000-8000-000000000000';
 
 let server: OwnServer;
@@ -65,6 +77,8 @@ test.beforeAll(async ({}, info) => {
     plan: await first('plan'),
     programme: (await models.programme.findOne({ where: { endedAt: null } }))!.id,
     change: (await models.event.findOne({ where: { tableName: 'student' } }))!.changeId,
+    putter: await addPutter(database, head, student, SPARE),
+    spare: await addPutter(database, head, student, SPARE),
     share: (await models.share.findOne())!.id,
     link: await makeLink(database, head, homework.studentId, NOW),
   };
@@ -85,6 +99,7 @@ test.afterAll(async () => {
 function argsOf({ name }: BuiltAction): unknown[] {
   const { student, drill, green, reading, plan, done, run, date, dated, programme, homework } =
     known;
+  const { putter } = known;
   const values = {
     name: 'Someone new',
     hand: 'right',
@@ -223,6 +238,26 @@ function argsOf({ name }: BuiltAction): unknown[] {
     signInByPasskey: [answering],
     signInByPassphrase: [{ name: 'Tilda Vrane', passphrase: 'guess' }],
     signOut: [NOBODY],
+    keepPutter: [
+      {
+        id: putter,
+        studentId: student,
+        values: {
+          name: 'Own putter',
+          headLength: '110 mm',
+          headDepth: '25 mm',
+          lieAngle: '70°',
+          length: '',
+          loft: '',
+          shape: '',
+          mass: '',
+          inertia: '',
+          grip: '',
+        },
+      },
+    ],
+    takeIntoUse: [putter],
+    removePutter: [known.spare],
     keepStudent: [{ id: student, version: 1, values }],
     setArchived: [{ id: student, archived: true }],
     erase: [student],

@@ -53,6 +53,7 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
   await page.goto(`${student}/homework`);
   const home = await makeHome(page);
   const all = [
+    `${student}/set-up`,
     '/programme',
     '/programme?view=week',
     '/programme?view=month',

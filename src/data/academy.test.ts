@@ -29,6 +29,7 @@ import {
   hasPassphrase,
   keepBuilt,
   listAppointments,
+  lastBookChange,
   listChanges,
   listCoaches,
   listDevices,
@@ -183,6 +184,19 @@ describe('what a coach reaches', () => {
     );
     expect(new Set(started).size).toBe(1);
     expect(await listSessions(database, pupil)).toHaveLength(1);
+  });
+
+  it('a device is told whether anything it keeps was changed, and putts are no such change', async () => {
+    const numbers: number[] = [];
+    const look = async () => numbers.push(await lastBookChange(database));
+    const studentId = await addStudent(database, coach, noted);
+    await look();
+    const drillId = await drillOf(coach);
+    await look();
+    await startSession(database, coach, { studentId, drillId, startedAt: at });
+    await look();
+    expect(numbers[1]).toBeGreaterThan(numbers[0]!);
+    expect(numbers[2]).toBe(numbers[1]);
   });
 
   it('a student who is handed over goes with all that was putted', async () => {

@@ -137,6 +137,26 @@ export function trackChanges(models: Models): void {
   }
 }
 
+/** What a device keeps to work with no server is made of these; of putts it has enough that is a few minutes old. */
+const KEPT_TABLES = [
+  'coach',
+  'student',
+  'putter',
+  'drill',
+  'drillVersion',
+  'appointment',
+  'homework',
+  'share',
+];
+const NEWEST = `SELECT _rowid_ AS newest FROM event
+  WHERE tableName IN (${KEPT_TABLES.map((table) => `'${table}'`).join(', ')}) ORDER BY _rowid_ DESC LIMIT 1`;
+
+/** The number of the last change of students, drills, dates or homework; 0 before any. */
+export async function lastBookChange({ read }: Database): Promise<number> {
+  const [row] = await read.all<{ newest: number }>(NEWEST);
+  return row?.newest ?? 0;
+}
+
 /** What one change did to one row. */
 export interface Happened {
   id: string;

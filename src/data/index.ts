@@ -116,7 +116,7 @@ export {
   type Sender,
 } from './instruments';
 export { takeLines, takeWaiting, type LineTold } from './lines';
-export { listChanges, undoChange, type ChangeTold } from './events';
+export { lastBookChange, listChanges, undoChange, type ChangeTold } from './events';
 export { endLink, knownLink, makeLink, openLink, type Link, type Opened } from './links';
 export {
   addPasskey,
@@ -183,6 +183,15 @@ export {
   type Run,
   type Session,
 } from './sessions';
+export {
+  addPutter,
+  dropPutter,
+  lastCard,
+  listPutters,
+  savePutter,
+  takePutter,
+  type Putter,
+} from './putters';
 export {
   addStudent,
   addStudents,

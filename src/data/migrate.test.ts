@@ -11,6 +11,7 @@ import {
   getDrill,
   getSession,
   getStudent,
+  listPutters,
   listVersions,
   knownLink,
   openDatabase,
@@ -120,6 +121,10 @@ describe('a book of the first version', () => {
       putter: { headLength: 0.1, headDepth: 0.03 },
     });
     expect(student.putter.lieAngle).toBeCloseTo(STANDARD_FITTING.lieAngle, 9);
+
+    expect(await listPutters(database, principal, ID.student)).toMatchObject([
+      { name: 'Own putter', headLength: 0.1, headDepth: 0.03, loft: null, inUse: true },
+    ]);
 
     const drill = await getDrill(database, principal, ID.drill);
     expect(drill).toMatchObject({ name: 'Old gate', version: 1, origin: null });

@@ -48,6 +48,15 @@ export interface PutterRow extends Row<PutterRow> {
   headLength: number;
   headDepth: number;
   lieAngle: number;
+  name: CreationOptional<string>;
+  length: CreationOptional<number | null>;
+  loft: CreationOptional<number | null>;
+  shape: CreationOptional<string | null>;
+  mass: CreationOptional<number | null>;
+  inertia: CreationOptional<number | null>;
+  grip: CreationOptional<string>;
+  /** The one that layouts are fitted to; one of each student's. */
+  inUse: CreationOptional<boolean>;
 }
 
 export interface DrillRow extends Row<DrillRow> {
@@ -185,6 +194,8 @@ export interface Models extends PlanningModels, AcademyModels {
   reading: ModelStatic<ReadingRow>;
 }
 
+const optionalNumber = () => ({ type: DOUBLE, allowNull: true });
+
 /** A number that is one more each time. */
 const counted = () => ({ ...required(INTEGER), defaultValue: 0 });
 
@@ -228,6 +239,14 @@ export function defineModels(sequelize: Sequelize): Models {
         headLength: required(DOUBLE),
         headDepth: required(DOUBLE),
         lieAngle: required(DOUBLE),
+        name: { ...required(STRING), defaultValue: 'Own putter' },
+        length: optionalNumber(),
+        loft: optionalNumber(),
+        shape: optionalText(),
+        mass: optionalNumber(),
+        inertia: optionalNumber(),
+        grip: { ...required(STRING), defaultValue: '' },
+        inUse: { ...required(BOOLEAN), defaultValue: true },
       },
       TABLE,
     ),

@@ -39,7 +39,9 @@ export async function listStudents({ models }: Database, principal: Principal): 
     where: scoped(principal, 'student'),
     order: [['name', 'ASC']],
   });
-  const putters = await models.putter.findAll({ where: { studentId: rows.map(({ id }) => id) } });
+  const putters = await models.putter.findAll({
+    where: { studentId: rows.map(({ id }) => id), inUse: true },
+  });
   const byStudent = new Map(putters.map((putter) => [putter.studentId, putter]));
   return rows.flatMap((row) => {
     const putter = byStudent.get(row.id);
@@ -55,7 +57,7 @@ export async function getStudent(
   const row = await models.student.findOne({
     where: scoped(principal, 'student', { id }),
   });
-  const putter = row && (await models.putter.findOne({ where: { studentId: id } }));
+  const putter = row && (await models.putter.findOne({ where: { studentId: id, inUse: true } }));
   if (!row || !putter) throw notFound('student');
   return toStudent(principal, row, putter);
 }
@@ -117,7 +119,8 @@ export async function saveStudent(
       where: scoped(principal, 'student', { id }, 'change'),
       transaction,
     });
-    const kept = row && (await models.putter.findOne({ where: { studentId: id }, transaction }));
+    const kept =
+      row && (await models.putter.findOne({ where: { studentId: id, inUse: true }, transaction }));
     if (!row || !kept) throw notFound('student');
     if (row.version !== version) {
       const { coachId: _c, archivedAt: _a, id: _i, ...now } = toStudent(principal, row, kept);

@@ -12,6 +12,7 @@ import {
   Tooltip,
   type ChartData,
   type ChartOptions,
+  type Plugin,
 } from 'chart.js';
 import { format } from 'date-fns';
 import { useTheme } from 'next-themes';
@@ -35,6 +36,8 @@ export interface TrendChartProps {
   points: TrendPoint[];
   /** A level to compare with, and what it is. */
   level?: { value: number; label: string };
+  /** Days on which something was changed, and what. */
+  marks?: { at: Date; label: string }[];
   unit: string;
   /** Where the scale begins: at nothing, or where the numbers do. */
   from?: 'zero' | 'data';
@@ -62,8 +65,42 @@ function usePalette(): Palette | null {
   return palette;
 }
 
+/** Where something was changed: a line down the chart, with what it was beside its top. */
+const changesDrawn = (marks: { at: Date; label: string }[], ink: string): Plugin<'line'> => ({
+  id: 'changes',
+  afterDatasetsDraw({ ctx, chartArea, scales }) {
+    if (marks.length === 0) return;
+    ctx.save();
+    ctx.strokeStyle = ink;
+    ctx.fillStyle = ink;
+    ctx.lineWidth = 1.4;
+    ctx.setLineDash([2, 4]);
+    ctx.font = "13px 'Archivo Variable', sans-serif";
+    marks.forEach(({ at, label }, index) => {
+      const x = scales.x!.getPixelForValue(at.getTime());
+      if (x < chartArea.left - 1 || x > chartArea.right + 1) return;
+      ctx.beginPath();
+      ctx.moveTo(x, chartArea.top);
+      ctx.lineTo(x, chartArea.bottom);
+      ctx.stroke();
+      const { width } = ctx.measureText(label);
+      const fits = x + 6 + width <= chartArea.right;
+      ctx.textAlign = fits ? 'left' : 'right';
+      ctx.fillText(label, fits ? x + 6 : x - 6, chartArea.top + 42 + 17 * (index % 3));
+    });
+    ctx.restore();
+  },
+});
+
 /** A number over time with the band that holds it eight times in ten. */
-export function TrendChart({ points, level, unit, from = 'zero', description }: TrendChartProps) {
+export function TrendChart({
+  points,
+  level,
+  marks = [],
+  unit,
+  from = 'zero',
+  description,
+}: TrendChartProps) {
   const palette = usePalette();
   const chart = useRef<Chart<'line', { x: number; y: number }[]>>(null);
   if (!palette) return <div className="h-full" />;
@@ -165,12 +202,21 @@ export function TrendChart({ points, level, unit, from = 'zero', description }: 
   const draw = () =>
     saveText(
       `${description}.svg`,
-      svgString(<TrendDrawing {...{ points, level, unit, from, description }} />),
+      svgString(<TrendDrawing {...{ points, level, marks, unit, from, description }} />),
       'image/svg+xml',
     );
   return (
     <div className="relative h-full">
-      <Line ref={chart} data={data} options={options} role="img" aria-label={description} />
+      <Line
+        // What it draws with is given when it is made.
+        key={palette.ink}
+        ref={chart}
+        data={data}
+        options={options}
+        plugins={[changesDrawn(marks, palette.ink)]}
+        role="img"
+        aria-label={[description, ...marks.map(({ label }) => label)].join('; ')}
+      />
       <div className="absolute top-0 right-0 flex bg-sheet/80 print:hidden">
         <SaveAs name="PNG" onClick={keep} />
         <SaveAs name="SVG" onClick={draw} />

@@ -15,7 +15,14 @@ const LEVEL = '#8a5a00';
  * A trend as a drawing of its own, for files: what was found at each session, the band that holds it eight times in ten, and
  * the level it is compared with, each named.
  */
-export function TrendDrawing({ points, level, unit, from = 'zero', description }: TrendChartProps) {
+export function TrendDrawing({
+  points,
+  level,
+  marks = [],
+  unit,
+  from = 'zero',
+  description,
+}: TrendChartProps) {
   const values = [
     ...points.flatMap(({ low, high }) => [low, high]),
     ...(level ? [level.value] : []),
@@ -98,6 +105,35 @@ export function TrendDrawing({ points, level, unit, from = 'zero', description }
           >{`${level.label}: ${Number(level.value.toPrecision(3))}${unit}`}</text>
         </g>
       )}
+      {marks
+        .filter(
+          (mark) => mark.at.getTime() >= times[0]! && mark.at.getTime() <= times[times.length - 1]!,
+        )
+        .map((mark, index) => {
+          const across = at(mark.at.getTime());
+          const late = across > (WIDTH * 2) / 3;
+          return (
+            <g key={mark.at.getTime()}>
+              <line
+                x1={across}
+                x2={across}
+                y1={ROOM.top}
+                y2={HEIGHT - ROOM.bottom}
+                stroke={INK}
+                strokeWidth={1.4}
+                strokeDasharray="2 4"
+              />
+              <text
+                x={across + (late ? -6 : 6)}
+                y={ROOM.top + 14 + 17 * (index % 3)}
+                textAnchor={late ? 'end' : 'start'}
+                fill={INK}
+              >
+                {mark.label}
+              </text>
+            </g>
+          );
+        })}
       <polyline
         points={line(({ middle }) => middle).join(' ')}
         fill="none"

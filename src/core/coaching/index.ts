@@ -5,6 +5,16 @@ export { gateFit, gateFitWords, rateBelow, TEACHING, type GateFit } from './gate
 export { readMisses, type Finding, type Known, type MissCounts } from './misses';
 export { nextStep, type NextStep } from './next-step';
 export { whatIsNew, type DrillFacts } from './news';
+export {
+  changeName,
+  effectWords,
+  effectsOf,
+  setupChanges,
+  type DatedCard,
+  type SetupChange,
+  type SetupEffect,
+  type SkillEffect,
+} from './setup-effect';
 export { relationWords, relationsOf, type Relation } from './relations';
 export { standingsWords, type Standing } from './standings';
 export { ASSUMED_READ, gains, worthByDistance, type Gain, type Worth } from './worth';

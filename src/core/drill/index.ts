@@ -31,6 +31,7 @@ export { filledSchema, guessSchema, type Guess, type Putt, type TimedPutt } from
 export { replay, restSeen, type Course, type Made, type ReplayedPutt } from './replay';
 export { ruleGround, rulePutts, type RunPutts } from './rule-putts';
 export {
+  cardOf,
   paceOfPlay,
   runCourse,
   runMarkSchema,

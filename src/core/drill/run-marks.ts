@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { medianOf } from '@/core/numbers';
+import { cardSchema, type Card } from '@/core/setup';
 
 /** Things counted out and in, by kit. */
 const counts = z.record(z.string().max(20), z.number().int().min(0).max(200));
@@ -12,6 +13,8 @@ export const runMarkSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('resume') }),
   /** All was taken up again: what came in. */
   z.object({ type: z.literal('taken up'), in: counts }),
+  /** How the player stands and holds it: what was looked at. */
+  z.object({ type: z.literal('card'), card: cardSchema }),
 ]);
 
 export type RunMark = z.infer<typeof runMarkSchema>;
@@ -81,6 +84,16 @@ export function pausedWithin(pauses: readonly Pause[], from: number, until: numb
     const end = Math.min(until, pause.until?.getTime() ?? until);
     return sum + Math.max(0, end - start);
   }, 0);
+}
+
+/**
+ * The set-up card of some runs: the last one, which each time holds all that is known.
+ *
+ * @param marks in order
+ * @returns null where nobody looked at any
+ */
+export function cardOf(marks: readonly { mark: RunMark }[]): Card | null {
+  return marks.flatMap(({ mark }) => (mark.type === 'card' ? [mark.card] : [])).at(-1) ?? null;
 }
 
 /** Longer than this between two putts is no pace of play: somebody talked, s. */

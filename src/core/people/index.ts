@@ -15,5 +15,15 @@ export {
 } from './fitting';
 export { COMMON_KIT, KIT, KIT_IDS, kitSchema, kitWords, type KitId } from './kit';
 export { nameSchema } from './name';
+export {
+  HEAD_INERTIA,
+  HEAD_MASS,
+  PUTTER_LENGTH,
+  PUTTER_LOFT,
+  SHAPES,
+  putterValues,
+  type PutterShape,
+  type PutterValues,
+} from './putter';
 export { LEVELS, fittingOf, studentValues, type Level, type StudentValues } from './student';
 export { DEFAULT_ZONE, zoneSchema } from './zone';

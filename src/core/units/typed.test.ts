@@ -22,6 +22,15 @@ describe('a length with its side', () => {
     ['much left', '“much” is not a length.'],
   ])('refuses %p', (text, words) => expect(said(side.safeParse(text))).toContain(words));
 
+  it('takes other words for its sides', () => {
+    const ahead = sideSchema({ what: 'A ball', min: 0, max: 0.2, bare: 'mm' }, ['behind', 'ahead']);
+    expect(ahead.parse('30 ahead')).toBeCloseTo(0.03, 9);
+    expect(ahead.parse('1 in behind')).toBeCloseTo(-0.0254, 9);
+    expect(said(ahead.safeParse('30'))).toBe('Say which side: 30 behind, or 30 ahead.');
+    expect(said(ahead.safeParse('30 left'))).toContain('is not a length');
+    expect(showSide(-0.0254, 'across', DEFAULT_UNITS, ['behind', 'ahead'])).toBe('25 mm behind');
+  });
+
   it('is typed back as it is read', () => {
     fc.assert(
       fc.property(fc.integer({ min: -200, max: 200 }), (millimetres) => {

@@ -23,6 +23,7 @@ import { addStudent } from '../students';
 import type { CoachPrincipal } from '../principal';
 import { Problem } from '../problem';
 import { shareStudent } from '../sharing';
+import { addDemoCards } from './cards';
 import { DONE_AT_HOME, addDemoHomework, addDemoPlans } from './plans';
 import {
   BESIDE,
@@ -142,6 +143,7 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
     });
   }
   await addDemoPlans(plans);
+  await addDemoCards(database, principal, students, seed);
   for (const { name, role, shares, consent } of OTHER_COACHES) {
     const coachId = await addCoach(database, principal, { name, role }, id());
     for (const shared of shares) {

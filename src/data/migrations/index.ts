@@ -10,6 +10,7 @@ import { kept } from './008-kept';
 import { revisions } from './009-revisions';
 import { erasures } from './010-erasures';
 import { measured } from './011-measured';
+import { putters } from './012-putters';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -33,4 +34,5 @@ export const MIGRATIONS: Migration[] = [
   revisions,
   erasures,
   measured,
+  putters,
 ];

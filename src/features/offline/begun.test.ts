@@ -29,6 +29,8 @@ const kept: Kept = keptSchema.parse({
     fitting: { ...STANDARD_FITTING, hand: index === 0 ? 'right' : 'left' },
     belief: plainBelief(priorBelief()),
     seconds: 25,
+    card: null,
+    putters: [],
   })),
   drills: LIBRARY.map(({ key, name, layout, ...details }) => ({
     ...{ ref: `lib:${key}`, versionId: null, name, layout, details, homework: null },

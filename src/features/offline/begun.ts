@@ -1,4 +1,4 @@
-import { COLD_RULE, beginOn, blocksOf, moveOn, ruleTraits } from '@/core/drill';
+import { COLD_RULE, beginOn, blocksOf, cardOf, moveOn, ruleTraits } from '@/core/drill';
 import { checkLayout, findingWords, fitted, nearestRung, type Layout } from '@/core/layout';
 import { teachingRung } from '@/core/planning';
 import { beliefFrom } from '@/core/scoring';
@@ -186,6 +186,7 @@ export function playerOf(
     rung: run.rung,
     begunOn: block[0]!.rung,
     nearest: run.rung ?? nearestRung(run.layout, details.ladder),
+    card: cardHere(kept, session, logged),
     plan: null,
     earlier: block.slice(0, -1).map((one) => {
       const { putts, marks } = of(one);
@@ -200,6 +201,23 @@ export function playerOf(
         marks: marks.map(({ mark, at }) => ({ mark, at: new Date(at) })),
       };
     }),
+  };
+}
+
+/** The last set-up card of a session that was begun here, or else the one that was known when this was kept. */
+function cardHere(
+  kept: Kept,
+  { studentId, runs }: BegunHere,
+  logged: ReadonlyMap<string, WireRun>,
+): PlayerRun['card'] {
+  const { card, putters } = studentOf(kept, studentId);
+  const marks = runs.flatMap(({ id }) => logged.get(id)?.marks ?? []);
+  const last = marks.findLast(({ mark }) => mark.type === 'card');
+  const own = cardOf(marks);
+  return {
+    last: last && own ? { card: own, at: last.at } : card,
+    today: own !== null,
+    putters,
   };
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { usePathname } from 'next/navigation';
 import { useEffect } from 'react';
 import { deliverAll, refreshKept } from './sync';
 
@@ -8,6 +9,7 @@ const FIRST = 6000;
 
 /** Keeps this device ready for a green with no signal, and sends what was begun there; shows nothing. */
 export function KeepReady({ home = '' }: { home?: string }) {
+  const path = usePathname();
   useEffect(() => {
     const timer = setTimeout(() => {
       void deliverAll(home)
@@ -15,6 +17,6 @@ export function KeepReady({ home = '' }: { home?: string }) {
         .catch(() => undefined);
     }, FIRST);
     return () => clearTimeout(timer);
-  }, [home]);
+  }, [home, path]);
   return null;
 }

@@ -7,6 +7,7 @@ import {
   getCoach,
   getDrill,
   getStudent,
+  lastBookChange,
   listAppointments,
   listDrills,
   listHomework,
@@ -20,11 +21,13 @@ import { libraryRef } from '../programme/library-ref';
 import { beliefAt } from '../programme/needs-now';
 import { paceOf } from '../programme/players';
 import { studentHistory } from '../reckoning/history';
+import { knownCard } from '../setup/known-card';
 import type { Kept, KeptDrill } from './wire';
 
 /** What a coach's device keeps to work with no server: their students as they putt now, every drill, and who comes. */
 export async function keptFor(database: Database, principal: CoachPrincipal): Promise<Kept> {
   const at = new Date();
+  const changed = await lastBookChange(database);
   const [{ name, settings }, students, drills] = await Promise.all([
     getCoach(database, principal),
     listStudents(database, principal),
@@ -39,6 +42,7 @@ export async function keptFor(database: Database, principal: CoachPrincipal): Pr
       fitting: fittingOf(student),
       belief: plainBelief(beliefAt(scores, at)),
       seconds: paceOf(sessions) ?? USUAL_PACE,
+      ...(await knownCard(database, principal, student.id)),
     });
   }
   const today = dayIn(at, settings.zone);
@@ -51,6 +55,7 @@ export async function keptFor(database: Database, principal: CoachPrincipal): Pr
   const taken = new Set(own.map(({ origin }) => origin));
   return {
     at: at.toISOString(),
+    changed,
     owner: principal.coachId,
     coach: name,
     units: settings.units,
@@ -81,6 +86,7 @@ export async function keptFor(database: Database, principal: CoachPrincipal): Pr
 /** What a student's device keeps at home: what they were given to do, and nothing of anybody else's. */
 export async function keptAtHome(database: Database, principal: StudentPrincipal): Promise<Kept> {
   const at = new Date();
+  const changed = await lastBookChange(database);
   const [{ name, settings }, student, homework] = await Promise.all([
     getCoach(database, principal),
     getStudent(database, principal, principal.studentId),
@@ -99,6 +105,7 @@ export async function keptAtHome(database: Database, principal: StudentPrincipal
   }
   return {
     at: at.toISOString(),
+    changed,
     owner: principal.studentId,
     coach: name,
     units: settings.units,
@@ -110,6 +117,7 @@ export async function keptAtHome(database: Database, principal: StudentPrincipal
         fitting: fittingOf(student),
         belief: null,
         seconds: USUAL_PACE,
+        ...(await knownCard(database, principal, student.id)),
       },
     ],
     drills,

@@ -98,8 +98,10 @@ export async function refreshKept(home: string, now = false): Promise<void> {
   await keepShell(paths.shell);
   const known = await keptHere(home);
   const age = known ? Date.now() - Date.parse(known.at) : Infinity;
-  if (!now && age < FRESH) return;
-  const response = await fetch(paths.kept, { signal: AbortSignal.timeout(60_000) });
+  // What is fresh is made anew only where somebody has changed a student, a drill or a date since.
+  const unless = known && !now && age < FRESH ? `?unless=${known.changed}` : '';
+  const response = await fetch(`${paths.kept}${unless}`, { signal: AbortSignal.timeout(60_000) });
+  if (response.status === 204) return;
   if ([401, 404].includes(response.status)) return emptyDevice();
   if (!response.ok) return;
   const kept = keptSchema.safeParse(await response.json());

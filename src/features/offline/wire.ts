@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { drillDetails, ruleSchema } from '@/core/drill';
 import { layoutSchema } from '@/core/layout';
 import { fittingSchema } from '@/core/people';
+import { cardSchema } from '@/core/setup';
 import { unitPreferences } from '@/core/units';
 
 /** A drill, as it refers to one of the coach's own or to a built-in one. */
@@ -76,12 +77,17 @@ const keptStudent = z.object({
     .nullable(),
   /** From putt to putt, s. */
   seconds: z.number(),
+  /** The set-up card as it was last looked at, and the putters there are. */
+  card: z.object({ card: cardSchema, at: z.iso.datetime() }).nullable().default(null),
+  putters: z.array(z.object({ id: z.string(), name: z.string() })).default([]),
 });
 export type KeptStudent = z.infer<typeof keptStudent>;
 
 /** What a device keeps to work with no server: only what who is signed in may see. */
 export const keptSchema = z.object({
   at: z.iso.datetime(),
+  /** The number of the last change of students, drills, dates or homework that is in it. */
+  changed: z.number().int().default(0),
   /** Who may see it: for another it is emptied. */
   owner: z.string(),
   coach: z.string(),

@@ -64,6 +64,7 @@ beforeAll(async () => {
     compared: { skill: 'start', studentId },
     everything: { studentId },
     homework: { studentId: homework!.studentId },
+    setup: { studentId },
     kept: undefined,
     needs: students.map(({ id }) => id),
     standing: { studentId: programme!.studentId, skill: programme!.aim.skill },

@@ -6,6 +6,7 @@ import { needsNow, standingNow } from '../programme/needs-now';
 import { comparisonsOf } from '../students/comparisons';
 import { ownFile } from '../students/own-file';
 import { readHomework } from '../students/homework-effects';
+import { readSetup } from '../setup/read-setup';
 import { scoresNow } from '../students/now';
 import { readStudent } from '../students/read-student';
 import { studentHistory, told } from './history';
@@ -35,6 +36,7 @@ export const WORKS = {
   /** A student's own file of everything. */
   everything: ownFile,
   homework: readHomework,
+  setup: readSetup,
   /** What a device keeps to work with no server. */
   kept: keptFor,
   needs: needsNow,

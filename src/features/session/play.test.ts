@@ -26,6 +26,7 @@ const player = (more: Partial<PlayerRun> = {}): PlayerRun => ({
   begunOn: 2,
   nearest: nearestRung(drill.layout, drill.ladder),
   earlier: [],
+  card: { last: null, today: false, putters: [] },
   plan: null,
   ...more,
 });

@@ -18,6 +18,7 @@ import {
   type Tally,
   type TimedPutt,
 } from '@/core/drill';
+import type { Card } from '@/core/setup';
 import { judge, layoutKit, tapeList, type Layout } from '@/core/layout';
 import type { RunView } from './run-store';
 import type { WireRun } from './wire';
@@ -27,6 +28,14 @@ export interface EarlierRun {
   layout: Layout;
   putts: TimedPutt[];
   marks: { mark: RunMark; at: Date }[];
+}
+
+/** What is known of how a player stands and holds it, when a session's page is made. */
+export interface PlayerCard {
+  last: { card: Card; at: string } | null;
+  /** It was looked at in this session. */
+  today: boolean;
+  putters: { id: string; name: string }[];
 }
 
 /** A player of a session, on the run they have come to. */
@@ -52,6 +61,8 @@ export interface PlayerRun {
   /** The rung nearest to what stands; null without a ladder. */
   nearest: number | null;
   earlier: EarlierRun[];
+  /** The set-up card as it was last looked at, and whether in this session; what putters there are to choose from. */
+  card: PlayerCard;
   /** The plan that is followed: which drill of how many, from 0, and the name of the next; null outside of one. */
   plan: { index: number; count: number; next: string | null } | null;
 }

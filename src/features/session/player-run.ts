@@ -13,6 +13,7 @@ import {
   type Principal,
 } from '@/data';
 import { rungWords } from '../drills/rung-words';
+import { knownCard } from '../setup/known-card';
 import type { PlayerRun } from './play';
 import { toWire } from './to-wire';
 
@@ -26,6 +27,7 @@ export async function playerRun(
   const block = blocksOf(session.runs).at(-1)!;
   const run = block.at(-1)!;
   const { id, name } = await getStudent(database, principal, session.studentId);
+  const known = await knownCard(database, principal, id);
   return {
     sessionId: session.id,
     runId: run.id,
@@ -44,6 +46,11 @@ export async function playerRun(
     rung: run.rung,
     begunOn: block[0]!.rung,
     nearest: run.rung ?? nearestRung(run.layout, run.ladder),
+    card: {
+      last: known.card,
+      today: known.card !== null && new Date(known.card.at) >= session.startedAt,
+      putters: known.putters,
+    },
     plan: await planOf(database, principal, session),
     earlier: block.slice(0, -1).map(({ layout, putts, marks }) => ({
       layout,

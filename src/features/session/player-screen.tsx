@@ -5,7 +5,7 @@ import clsx from 'clsx';
 import { useMemo, useState, useTransition, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
-import { endedWords, restSeen } from '@/core/drill';
+import { cardOf, endedWords, restSeen } from '@/core/drill';
 import { judge, spotKey, type Outcome, type Spot } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
@@ -43,6 +43,7 @@ import { TouchBoard } from './touch-board';
 import { usePutt } from './use-putt';
 import { useOnward, useWays } from './ways';
 import { useBeside, useWide } from './use-wide';
+import { CardLine } from '../setup/card-line';
 
 /** A proposal that was refused is not made again for so many putts. */
 const PATIENCE = 10;
@@ -167,6 +168,15 @@ export function PlayerScreen({
     next: goOnInPlan,
   });
 
+  const card = (
+    <CardLine
+      known={player.card}
+      now={cardOf(view.marks)}
+      seated={layout.player.seated}
+      units={units}
+      onCard={(kept) => store.mark({ type: 'card', card: kept })}
+    />
+  );
   const last = view.putts.at(-1);
   const lie = beside ? 'along' : 'up';
   const rests = view.putts.flatMap((one) => {
@@ -358,6 +368,7 @@ export function PlayerScreen({
                 ready={view.saving.state !== 'opening'}
                 stands={stands}
                 onStands={(out) => store.mark({ type: 'set up', out })}
+                card={card}
               />
               <Button
                 className="min-h-12"

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { layoutCautions, layoutChecklist, layoutKit, type Layout } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
@@ -31,6 +31,7 @@ export function SetUp({
   ready,
   stands,
   onStands,
+  card,
 }: {
   runId: string;
   layout: Layout;
@@ -40,6 +41,8 @@ export function SetUp({
   /** Set up already. */
   stands: boolean;
   onStands: (out: Record<string, number>) => void;
+  /** How the player stands and holds it. */
+  card: ReactNode;
 }) {
   const [looked, setOpen] = useState<boolean | null>(null);
   const open = looked ?? (ready && !stands);
@@ -83,6 +86,7 @@ export function SetUp({
           </Button>
         </div>
       )}
+      <div className="mt-4 border-t border-rule pt-3">{card}</div>
       <ul className="mt-4 grid gap-1 text-sm text-ink2">
         {layoutCautions(layout).map((caution) => (
           <li key={caution}>{caution}</li>

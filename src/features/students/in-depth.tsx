@@ -1,5 +1,6 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
+import { changeName, setupChanges } from '@/core/coaching';
 import { makeWindow } from '@/core/green';
 import { quantityOf, shownUnit } from '@/core/quantity';
 import { elementOf, judge, type Layout, type Spot } from '@/core/layout';
@@ -9,6 +10,7 @@ import type { ScoreTold } from '../reckoning/history';
 import { FacePicture } from '../session/face-picture';
 import { FinishPicture } from '../session/finish-picture';
 import { TrendChart } from '@/ui/trend-chart';
+import { datedCards } from '../setup/read-setup';
 import { basisOfAll } from './reading';
 import { nameOf, ruledOf, saysOf, type Ruled } from './skill-words';
 import { SkillTable } from './skill-table';
@@ -39,6 +41,10 @@ export function InDepth({
   });
   const { si, symbol: unit } = shownUnit(quantityOf(skill).dimension);
   const times = (value: number) => value / si;
+  const changes = setupChanges(datedCards(sessions), units).map((one) => ({
+    at: one.at,
+    label: one.changes.map(changeName).join(', '),
+  }));
   const hole = makeWindow(layout.putt).right;
   const distance = showLength(layout.putt.distance, 'putt', units);
   return (
@@ -79,6 +85,7 @@ export function InDepth({
                 <div className="absolute inset-0">
                   <TrendChart
                     unit={unit}
+                    marks={changes}
                     description={`Eight-in-ten window over ${shown.length} sessions`}
                     {...(skill === 'start' && {
                       level: { value: toDegrees(hole), label: `the hole at ${distance}` },

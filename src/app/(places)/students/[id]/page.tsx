@@ -89,6 +89,9 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
             shares={shares.map(({ coachId, ...share }) => ({ ...share, name: nameOf(coachId) }))}
           />
         )}
+        <Button asChild>
+          <Link href={`/students/${student.id}/set-up`}>Set-up</Link>
+        </Button>
         {mayChange && (
           <>
             <Button asChild>

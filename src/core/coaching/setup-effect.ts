@@ -1,0 +1,121 @@
+import { SETTLED, changeBetween, type Change, type SessionScore } from '@/core/scoring';
+import { quantityOf } from '@/core/quantity';
+import type { UnitPreferences } from '@/core/units';
+import { cardChanges, filledOn, type Card, type CardChange } from '@/core/setup';
+
+/** The card of one session. */
+export interface DatedCard {
+  at: Date;
+  card: Card;
+}
+
+/** A day on which something of the set-up changed. */
+export interface SetupChange {
+  at: Date;
+  changes: CardChange[];
+}
+
+/**
+ * The days on which something changed, in order of time. What nobody looked at again is taken to be as it was.
+ *
+ * @param cards in any order
+ */
+export function setupChanges(cards: readonly DatedCard[], units: UnitPreferences): SetupChange[] {
+  const [first, ...rest] = [...cards].sort((a, b) => a.at.getTime() - b.at.getTime());
+  if (!first) return [];
+  let before = first.card;
+  return rest.flatMap(({ at, card }): SetupChange[] => {
+    const changes = cardChanges(before, card, units);
+    before = filledOn(before, card);
+    return changes.length > 0 ? [{ at, changes }] : [];
+  });
+}
+
+/** As many putts of a skill as are compared on either side at most: older ones are of another player. */
+const PUTTS = 150;
+/** Fewer putts than this on a side say nothing of a change. */
+const ENOUGH = 20;
+
+/** What a skill was before a change and is since. */
+export interface SkillEffect {
+  skill: string;
+  change: Change;
+}
+
+/** A change of the set-up with what went along with it. */
+export interface SetupEffect extends SetupChange {
+  /** Skills of which there are enough putts on either side. */
+  effects: SkillEffect[];
+}
+
+/** The sessions next to a day that hold enough putts of a skill, counted from that day. */
+function nearest(scores: readonly SessionScore[], skill: string): SessionScore[] {
+  let putts = 0;
+  return scores.filter(({ basis }) => {
+    const own = basis[skill] ?? 0;
+    if (own === 0 || putts >= PUTTS) return false;
+    putts += own;
+    return true;
+  });
+}
+
+const puttsOf = (scores: readonly SessionScore[], skill: string): number =>
+  scores.reduce((sum, { basis }) => sum + (basis[skill] ?? 0), 0);
+
+/**
+ * Before against after, for each change and skill: the putts between the change before it and itself, against those between
+ * itself and the next one, each reckoned by themselves. What else changed meanwhile (practice, a green, a day) is in it too.
+ *
+ * @param changes by {@link setupChanges}
+ * @param scores in order of time
+ * @param skills of which to tell
+ * @param faceShare how much of the start direction is the face's
+ */
+export const effectsOf = (
+  changes: readonly SetupChange[],
+  scores: readonly SessionScore[],
+  skills: readonly string[],
+  faceShare: number,
+): SetupEffect[] =>
+  changes.map((one, i) => {
+    const since = changes[i - 1]?.at.getTime() ?? -Infinity;
+    const until = changes[i + 1]?.at.getTime() ?? Infinity;
+    const at = one.at.getTime();
+    const within = (from: number, to: number) =>
+      scores.filter((score) => score.at.getTime() >= from && score.at.getTime() < to);
+    const [before, after] = [within(since, at).reverse(), within(at, until)];
+    const effects = skills.flatMap((skill): SkillEffect[] => {
+      const sides = [nearest(before, skill).reverse(), nearest(after, skill)] as const;
+      if (sides.some((side) => puttsOf(side, skill) < ENOUGH)) return [];
+      return [{ skill, change: changeBetween(...sides, skill, faceShare) }];
+    });
+    return { ...one, effects };
+  });
+
+/** What a change is called: "claw", "eyes 20 mm inside". */
+export const changeName = ({ id, name, to }: CardChange): string =>
+  id === 'grip' || id === 'putter' ? to : `${name.toLowerCase()} ${to}`;
+
+/** Never quite sure: "93 % sure", "over 99 % sure". */
+const sureWords = (probability: number): string =>
+  probability > 0.99 ? 'over 99 % sure' : `${Math.floor(100 * probability)} % sure`;
+
+/**
+ * Whether it worked, in words: "start line window ×0.82, 93 % sure".
+ *
+ * @param effects of one change
+ * @returns one line a skill that has clearly changed, and one for those that have not
+ */
+export function effectWords(effects: readonly SkillEffect[]): string[] {
+  const sure = ({ smaller }: Change) => Math.max(smaller, 1 - smaller);
+  const clear = effects.filter(({ change }) => sure(change) >= SETTLED.probability);
+  const unclear = effects.filter((one) => !clear.includes(one));
+  const name = (skill: string) => quantityOf(skill).name.toLowerCase();
+  const lines = clear.map(
+    ({ skill, change }) =>
+      `${name(skill)} window ×${change.ratio.middle.toFixed(2)}, ${change.smaller > 0.5 ? 'better' : 'worse'}, ${sureWords(sure(change))} (${change.then.putts} putts before, ${change.now.putts} since)`,
+  );
+  if (unclear.length === 0) return lines;
+  const names = unclear.map(({ skill }) => name(skill)).join(', ');
+  return [...lines, `${names}: no clear change`];
+}

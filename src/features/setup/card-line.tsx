@@ -1,0 +1,70 @@
+'use client';
+
+import { format } from 'date-fns';
+import { adviceOf, isLookedAt, type Card } from '@/core/setup';
+import type { UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import type { PlayerCard } from '../session/play';
+import { CardSheet } from './card-sheet';
+import { cardSummary } from './words';
+
+/** The set-up card of a session in a few lines: filled from the last time, confirmed with one touch, or changed. */
+export function CardLine({
+  known,
+  now,
+  seated,
+  units,
+  onCard,
+}: {
+  known: PlayerCard;
+  /** What was kept on this screen since it was opened. */
+  now: Card | null;
+  seated: boolean;
+  units: UnitPreferences;
+  onCard: (card: Card) => void;
+}) {
+  const card = now ?? known.last?.card ?? null;
+  const today = now !== null || known.today;
+  const looked = card !== null && isLookedAt(card);
+  const advice = looked ? adviceOf(card, seated, units) : [];
+  return (
+    <section aria-label="Set-up card" className="grid gap-2">
+      <p className="text-[16px]">
+        <strong>Set-up</strong>{' '}
+        {looked ? cardSummary(card, units) : 'Nobody has looked at grip, eyes and ball yet.'}{' '}
+        {looked && (
+          <span className="text-ink2">
+            {today
+              ? 'Looked at today.'
+              : known.last && `As on ${format(new Date(known.last.at), 'd MMMM')}.`}
+          </span>
+        )}
+      </p>
+      {advice.length > 0 && (
+        <ul className="grid gap-1 text-sm">
+          {advice.map(({ kind, words }) => (
+            <li key={words} className={kind === 'caution' ? 'font-[620]' : 'text-ink2'}>
+              {words}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="flex flex-wrap gap-2.5">
+        {looked && !today && (
+          <Button className="min-h-12" onClick={() => onCard(card)}>
+            As last time
+          </Button>
+        )}
+        <CardSheet
+          card={card}
+          putters={known.putters}
+          units={units}
+          onKeep={onCard}
+          trigger={
+            <Button className="min-h-12">{looked ? 'Change the card' : 'Fill in the card'}</Button>
+          }
+        />
+      </div>
+    </section>
+  );
+}
