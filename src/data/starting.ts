@@ -1,6 +1,14 @@
 import { v4 } from 'uuid';
 import type { Transaction } from 'sequelize';
-import { COLD_RULE, beginOn, drillDetails, moveOn, ruleTraits } from '@/core/drill';
+import {
+  COLD_RULE,
+  beginOn,
+  drillDetails,
+  lotOf,
+  moveOn,
+  ruleDrawn,
+  ruleTraits,
+} from '@/core/drill';
 import {
   asBuilt,
   checkLayout,
@@ -111,7 +119,7 @@ export async function startGroup(
             sessionId: id,
             position: 1,
             cold: cold || runs[index]!.cold,
-            rule: cold ? COLD_RULE : null,
+            rule: cold ? COLD_RULE : runs[index]!.rule,
             planBlock: plan?.block ?? null,
           },
           { transaction },
@@ -151,6 +159,7 @@ export async function plannedRun(
     rung: begun,
     // A test is putted cold, whoever asks for it.
     cold: !!ruleTraits(drill.details.rule).cold,
+    rule: ruleDrawn(drill.details.rule, lotOf(v4())),
   };
 }
 

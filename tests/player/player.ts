@@ -289,8 +289,19 @@ export function putt(
         if (holed) return 'holed';
         if (last.x < green.distance) return 'short';
         return cup.beside > 0 ? 'right' : 'left';
-      case 'rail':
+      case 'rail': {
+        const out = (params.end === 'toe') === (who.hand === 'right') ? 1 : -1;
+        const [reach, air] = [num(params, 'reach'), num(params, 'air')];
+        for (let i = 0; i <= 60; i++) {
+          const y = reach * (i / 30 - 1);
+          const towards = out * head(y, struck, who).across;
+          // Along the rail it is seen to leave by 5 mm; beside it, to touch.
+          if (air === 0 ? towards >= -0.005 : towards <= air) continue;
+          if (i === 0) return 'back';
+          return air > 0 && y < 0.6 * reach ? 'ball' : 'through';
+        }
         return 'clear';
+      }
       case 'followStop':
         return 'short';
       case 'strokeStops':

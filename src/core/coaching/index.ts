@@ -16,5 +16,7 @@ export {
   type SkillEffect,
 } from './setup-effect';
 export { relationWords, relationsOf, type Relation } from './relations';
+export { rollRows, tellRolls, type RollRow, type RollTable } from './roll-table';
 export { standingsWords, type Standing } from './standings';
+export { trialsOf, verdictWords, type Trial, type TrialRun, type TrialSkill } from './trial';
 export { ASSUMED_READ, gains, worthByDistance, type Gain, type Worth } from './worth';

@@ -332,6 +332,8 @@ export interface Element<Params> {
   evidence(outcome: string, params: Params, setting: Setting): Evidence[];
   /** What an outcome says of quantities that no gate tests, as a reading of them. */
   reads?(outcome: string, params: Params, setting: Setting): Read[];
+  /** How far back a stroke goes that does what it asks, m. */
+  backstroke?(params: Params): number;
   /** What can be pointed at for it. */
   pointing?: Pointing<Params>;
   /** Which outcome a putt really meets, or null when it has none. */

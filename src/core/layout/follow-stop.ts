@@ -30,6 +30,7 @@ export const followStop = defineElement({
   name: 'Follow stop',
   about: 'Two tees a ball apart just ahead: forces a short through-stroke.',
   trains: 'strike',
+  traits: { byEye: true },
   schema,
   fields: [
     {

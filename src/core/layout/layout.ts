@@ -147,6 +147,8 @@ export interface Standing {
   /** What an outcome says of quantities that no gate tests. */
   reads(outcome: string): ElementRead[];
   evidence(outcome: string): Evidence[];
+  /** How far back a stroke goes that does what it asks, m; null where it asks for no length. */
+  backstroke: number | null;
   /** The same, did it stand with other numbers. */
   evidenceAs(outcome: string, params: Piece['params']): Evidence[];
   /** What can be pointed at for it, spots on the green or on the face; null when nothing can. */
@@ -236,6 +238,7 @@ export function standing(layout: Layout): Standing[] {
           outcome.tee ? { ...outcome, detail: `tee ${letters.get(outcome.tee)}` } : outcome,
         ),
       evidence: (outcome) => element.evidence(outcome, params, setting),
+      backstroke: element.backstroke?.(params) ?? null,
       reads: (outcome) => element.reads?.(outcome, params, setting) ?? [],
       evidenceAs: (outcome, other) => element.evidence(outcome, other, setting),
       pointing: pointingOf(element.pointing, params, setting),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { sideOfEnd } from '@/core/people';
 import { CAUTIONS } from './cautions';
-import { defineElement, type Setting } from './element';
+import { defineElement, type Evidence, type Outcome, type Setting } from './element';
 
 const LIMITS = { air: { min: 0, max: 0.05 }, reach: { min: 0.05, max: 0.6 } } as const;
 
@@ -20,6 +20,36 @@ type Rail = z.infer<typeof schema>;
 function acrossOf({ end, air }: Rail, { player }: Setting): number {
   const away = player.headLength / 2 + air;
   return sideOfEnd(end, player.hand) === 'left' ? -away : away;
+}
+
+/** Where the rail was met first, or that it was not. */
+type Met = 'clear' | 'back' | 'ball' | 'through';
+
+/** A head that leaves the rail by less is not seen to, m. */
+const LEFT = 0.005;
+
+/**
+ * Where the head's middle was at a place, its arc taken off: not on the rail, or beyond it. A head that slides along the rail is
+ * held by it on one side, so only that it left it to the other is told.
+ */
+function bounded(
+  at: number,
+  within: boolean,
+  params: Rail,
+  setting: Setting,
+): Extract<Evidence, { quantity: 'head' }> {
+  const out = Math.sign(acrossOf(params, setting));
+  const slides = params.air === 0;
+  // Along the way out to the rail, m: the most it may be, or the least where it slides.
+  const edge = (slides ? -LEFT : params.air) - out * setting.arcAt(at);
+  const towards = slides ? !within : within;
+  const upper = towards === out > 0;
+  return {
+    quantity: 'head',
+    at,
+    lower: upper ? -Infinity : out * edge,
+    upper: upper ? out * edge : Infinity,
+  };
 }
 
 /** One rod for the head to travel along. */
@@ -72,32 +102,54 @@ export const rail = defineElement({
     const side = Math.atan2(Math.max(0, params.air + away), params.reach);
     return { quantity: 'path', left: side, right: side };
   },
-  outcomes: ({ air }) => [
-    {
-      id: 'clear',
-      label: 'Clear',
-      detail: air === 0 ? 'along the rail' : 'rail not touched',
+  outcomes: ({ air }) => {
+    const touched = air === 0 ? 'Left it' : 'Touched';
+    const one = (id: Met | 'off', label: string, detail: string): Outcome => ({
+      id,
+      label,
+      detail,
       side: 'middle',
-      passes: true,
+      passes: id === 'clear',
       at: null,
-    },
-    {
-      id: 'off',
-      label: air === 0 ? 'Left it' : 'Touched',
-      detail: 'the rail',
-      side: 'middle',
-      passes: false,
-      at: null,
-    },
-  ],
-  // Where along the rail it was touched is not seen, so it is no measure of the path.
-  evidence: () => [],
-  meets: ({ strike = 0, path = 0 }, params, setting) => {
-    const out = Math.sign(acrossOf(params, setting));
-    const most = [-params.reach, 0, params.reach].map(
-      (y) => out * (strike + y * Math.tan(path) + setting.arcAt(y)),
-    );
-    return Math.max(...most) > params.air ? 'off' : 'clear';
+    });
+    return [
+      one('clear', 'Clear', air === 0 ? 'along the rail' : 'rail not touched'),
+      one('back', `${touched} going back`, 'the rail'),
+      // A head that slides along the rail cannot leave it and touch the ball as it should.
+      ...(air === 0 ? [] : [one('ball', `${touched} at the ball`, 'the rail')]),
+      one('through', `${touched} going through`, 'the rail'),
+      one('off', touched, 'nobody saw where'),
+    ];
+  },
+  // What touched it first is told by one place of the head: what came after may have been turned by it.
+  evidence: (outcome, params, setting) => {
+    const within = (at: number): Evidence => bounded(at, true, params, setting);
+    const beyond = (at: number): Evidence => bounded(at, false, params, setting);
+    const { reach, air } = params;
+    switch (outcome as Met) {
+      case 'clear':
+        return [within(-reach), ...(air === 0 ? [] : [within(0)]), within(reach)];
+      case 'back':
+        return [beyond(-reach)];
+      case 'ball':
+        return [within(-reach), beyond(0)];
+      case 'through':
+        return [within(-reach), ...(air === 0 ? [] : [within(0)]), beyond(reach)];
+      default:
+        return [];
+    }
+  },
+  meets: ({ strike = 0, path = 0 }, params, setting): Met => {
+    const { reach, air } = params;
+    const lower = bounded(0, true, params, setting);
+    const holds = (at: number) => {
+      const said = at === 0 ? lower : bounded(at, true, params, setting);
+      const there = strike + at * Math.tan(path);
+      return there >= said.lower && there <= said.upper;
+    };
+    if (!holds(-reach)) return 'back';
+    if (air > 0 && !holds(0)) return 'ball';
+    return holds(reach) ? 'clear' : 'through';
   },
   draw: (params, setting) => {
     const across = acrossOf(params, setting);

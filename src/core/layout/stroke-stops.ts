@@ -28,7 +28,7 @@ export const strokeStops = defineElement({
   name: 'Stroke stops',
   about: 'A back stop and a through stop: length of stroke, pace.',
   trains: 'pace',
-  traits: { stopsHead: true },
+  traits: { stopsHead: true, byEye: true },
   schema,
   fields: [
     {
@@ -82,6 +82,7 @@ export const strokeStops = defineElement({
     },
   ],
   evidence: () => [],
+  backstroke: ({ back }) => back,
   // A simulated player's stroke has no length of its own.
   meets: () => 'within',
   draw: ({ back, ratio }, setting) =>

@@ -1,4 +1,5 @@
-import type { Findings } from './cells';
+import { basisOf } from './basis';
+import { findingsOf, type Findings, type LoggedRun } from './cells';
 import { marginal, priorBelief, rootOf, type Belief } from './gaussian';
 import { onMounts, type SessionScore } from './history';
 import { normals } from './normals';
@@ -63,21 +64,62 @@ export function changeBetween(
   const [before, after] = beliefs(sides);
   const loose = sides.some(({ stands }) => stands.some(({ measured }) => !measured));
   const chanceOf = loose ? usually : () => 1;
-  const found = compared(before!, after!, skill, faceShare, chanceOf);
+  const { ratio, smaller } = compared(before!, after!, skill, faceShare, chanceOf);
   const settled = (smaller: number) => Math.max(smaller, 1 - smaller) >= SETTLED.probability;
   const exact = () => {
     const [a, b] = beliefs(sides.map(withoutStands));
     return compared(a!, b!, skill, faceShare, chanceOf).smaller;
   };
   return {
-    ...found,
-    measure: loose && !settled(found.smaller) && settled(exact()),
+    ratio,
+    smaller,
+    measure: loose && !settled(smaller) && settled(exact()),
     then: {
       window: scoreOf(pointsOf(before!, skill, faceShare)).window,
       putts: puttsOf(then, skill),
     },
     now: { window: scoreOf(pointsOf(after!, skill, faceShare)).window, putts: puttsOf(now, skill) },
   };
+}
+
+/** Windows within this of each other are as good as alike: a fifth. */
+const ALIKE = 1.2;
+
+/** How one of two kinds of putts compares with the other. */
+export interface Difference extends Pick<Change, 'ratio' | 'smaller' | 'then' | 'now'> {
+  /** Probability that the windows lie within a fifth of each other. */
+  alike: number;
+}
+
+/**
+ * Two kinds of putts made in turn on the same layout: the second's window over the first's. The same tees stood for both, so
+ * how they really stood is no part of the difference. Mostly there is next to none: the claim is held against that.
+ *
+ * @param first putts of one kind
+ * @param second putts of the other
+ * @param skill which
+ * @param faceShare how much of the start direction is the face's
+ */
+export function differenceOf(
+  first: readonly LoggedRun[],
+  second: readonly LoggedRun[],
+  skill: string,
+  faceShare: number,
+): Difference {
+  const of = (runs: readonly LoggedRun[]) => {
+    const findings = findingsOf(runs);
+    const belief = observe(priorBelief(), withoutStands(findings), faceShare);
+    return {
+      belief,
+      told: {
+        window: scoreOf(pointsOf(belief, skill, faceShare)).window,
+        putts: basisOf(findings.cells)[skill] ?? 0,
+      },
+    };
+  };
+  const [one, other] = [of(first), of(second)];
+  const compare = compared(one.belief, other.belief, skill, faceShare, usually);
+  return { ...compare, then: one.told, now: other.told };
 }
 
 /** Fewer putts than this are too few to judge a change by, where there are more. */
@@ -135,7 +177,7 @@ function compared(
   skill: string,
   faceShare: number,
   chanceOf: (log: number) => number,
-): Pick<Change, 'ratio' | 'smaller'> {
+): Pick<Difference, 'ratio' | 'smaller' | 'alike'> {
   const indices = skillIndices(skill);
   const size = indices.length;
   const draws = normals(POINTS, 2 * size);
@@ -154,12 +196,13 @@ function compared(
   const [old, recent] = [windows(before, 0), windows(after, size)];
   const ratios = recent.map((window, i) => window / old[i]!);
   const weights = ratios.map((ratio) => chanceOf(Math.log(ratio)));
-  let [smaller, all] = [0, 0];
+  let [smaller, alike, all] = [0, 0, 0];
   ratios.forEach((ratio, i) => {
     all += weights[i]!;
     if (ratio < 1) smaller += weights[i]!;
+    if (ratio < ALIKE && ratio > 1 / ALIKE) alike += weights[i]!;
   });
-  return { ratio: estimateOf(ratios), smaller: smaller / all };
+  return { ratio: estimateOf(ratios), smaller: smaller / all, alike: alike / all };
 }
 
 /** More putts than this are no plan. */

@@ -6,9 +6,11 @@ export { beliefFrom, plainBelief, priorBelief, type Belief, type PlainBelief } f
 export {
   SETTLED,
   changeBetween,
+  differenceOf,
   endsOf,
   puttsToSettle,
   type Change,
+  type Difference,
   type ToSettle,
 } from './change';
 export {

@@ -1,7 +1,15 @@
 'use client';
 
 import { z } from 'zod';
-import { RULES, capSchema, ruleSchema, type Cap, type Rule, type RuleField } from '@/core/drill';
+import {
+  RULES,
+  capSchema,
+  ruleNote,
+  ruleSchema,
+  type Cap,
+  type Rule,
+  type RuleField,
+} from '@/core/drill';
 import { Choice } from '@/ui/choice';
 import { ParsedInput, type Wrong } from '@/ui/parsed-input';
 import { Pick } from '@/ui/pick';
@@ -35,6 +43,7 @@ export function RuleFields({
   };
   const values = rule as Record<string, unknown>;
   const fields: readonly RuleField[] = RULES[rule.type].fields;
+  const note = ruleNote(rule);
   return (
     <div className="grid gap-4">
       <div className="max-w-sm">
@@ -46,9 +55,27 @@ export function RuleFields({
           onChange={(type) => onRule(RULES[type as Rule['type']].first)}
         />
       </div>
+      {fields.some(({ text }) => text) && (
+        <div className="grid max-w-lg grid-cols-2 gap-x-6 gap-y-3">
+          {fields
+            .filter(({ text }) => text)
+            .map(({ field, label }) => (
+              <ParsedInput
+                key={`${rule.type} ${field}`}
+                name={`rule ${field}`}
+                label={label}
+                value={values[field] as string}
+                show={String}
+                schema={z.string()}
+                onValue={(words) => take(ruleSchema, { ...rule, [field]: words }, onRule)}
+                onWrong={onWrong}
+              />
+            ))}
+        </div>
+      )}
       <div className="grid grid-cols-3 gap-x-6 gap-y-3 sm:grid-cols-5">
         {fields
-          .filter(({ options }) => !options)
+          .filter(({ options, text }) => !options && !text)
           .map(({ field, label }) => (
             <ParsedInput
               key={`${rule.type} ${field}`}
@@ -80,6 +107,7 @@ export function RuleFields({
           onWrong={onWrong}
         />
       </div>
+      {note && <p className="max-w-prose text-sm text-ink2">{note}</p>}
       {fields.map(
         ({ field, label, options }) =>
           options && (

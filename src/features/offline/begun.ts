@@ -1,4 +1,13 @@
-import { COLD_RULE, beginOn, blocksOf, cardOf, moveOn, ruleTraits } from '@/core/drill';
+import {
+  COLD_RULE,
+  beginOn,
+  blocksOf,
+  cardOf,
+  lotOf,
+  moveOn,
+  ruleDrawn,
+  ruleTraits,
+} from '@/core/drill';
 import { checkLayout, findingWords, fitted, nearestRung, type Layout } from '@/core/layout';
 import { teachingRung } from '@/core/planning';
 import { beliefFrom } from '@/core/scoring';
@@ -83,7 +92,7 @@ function runOf(
   return {
     ...{ id: newId(), ref, versionId, drillName: name, layout, rung: begun, block },
     cold: cold || !!ruleTraits(details.rule).cold,
-    rule: cold ? COLD_RULE : null,
+    rule: cold ? COLD_RULE : ruleDrawn(details.rule, lotOf(newId())),
   };
 }
 

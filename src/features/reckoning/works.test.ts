@@ -65,6 +65,7 @@ beforeAll(async () => {
     everything: { studentId },
     homework: { studentId: homework!.studentId },
     setup: { studentId },
+    trials: { studentId },
     kept: undefined,
     needs: students.map(({ id }) => id),
     standing: { studentId: programme!.studentId, skill: programme!.aim.skill },

@@ -6,7 +6,7 @@ import { needsNow, standingNow } from '../programme/needs-now';
 import { comparisonsOf } from '../students/comparisons';
 import { ownFile } from '../students/own-file';
 import { readHomework } from '../students/homework-effects';
-import { readSetup } from '../setup/read-setup';
+import { readSetup, readTrials } from '../setup/read-setup';
 import { scoresNow } from '../students/now';
 import { readStudent } from '../students/read-student';
 import { studentHistory, told } from './history';
@@ -37,6 +37,7 @@ export const WORKS = {
   everything: ownFile,
   homework: readHomework,
   setup: readSetup,
+  trials: readTrials,
   /** What a device keeps to work with no server. */
   kept: keptFor,
   needs: needsNow,

@@ -7,6 +7,7 @@ import { Pick } from '@/ui/pick';
 import { Toggle } from '@/ui/toggle';
 import { SheetDialog } from '@/ui/sheet-dialog';
 import type { DrillOption } from './options';
+import { StrokeBeat } from './beat';
 import { KeyPanel } from './key-panel';
 import { useWays } from './ways';
 
@@ -123,6 +124,9 @@ export function MoreMenu({
             </Button>
           </Part>
         )}
+        <Part title="A beat for the stroke">
+          <StrokeBeat />
+        </Part>
         <Part title="Keys, and a clicker in the pocket">
           <KeyPanel />
         </Part>

@@ -126,8 +126,8 @@ export const standsAs = (layout: Layout): string =>
 
 /** Rules that are played through: nobody is moved in the middle of them. */
 function isSteady(rule: Rule): boolean {
-  const { climbs, cold, guesses, game } = ruleTraits(rule);
-  return !!(climbs || cold || guesses || game);
+  const { climbs, cold, guesses, game, compares } = ruleTraits(rule);
+  return !!(climbs || cold || guesses || game || compares);
 }
 
 /**

@@ -34,6 +34,7 @@ import { PlayerHead } from './player-head';
 import { PuttsSheet } from './putts-sheet';
 import type { RunStore, RunView } from './run-store';
 import { AsideNote } from './aside-note';
+import { BeatSign } from './beat';
 import { Refusal, SavingSign } from './saving-sign';
 import { pointAt, touchOutcome, touchParts } from './seen';
 import { SetUp } from './set-up';
@@ -298,6 +299,7 @@ export function PlayerScreen({
               onLook={() => setListed(true)}
             />
           )}
+          <BeatSign />
           {last && <LastRead layout={layout} putt={last} />}
           <div className="flex min-h-7 items-center justify-between gap-3">
             <button

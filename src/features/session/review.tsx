@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { differenceInHours, format } from 'date-fns';
-import { whatIsNew } from '@/core/coaching';
+import { whatIsNew, type Trial } from '@/core/coaching';
 import { endedWords, paceOfPlay, ruleTraits, ruleWords } from '@/core/drill';
 import {
   ballGateOf,
@@ -32,6 +32,7 @@ import { PlaceHead } from '../shared/place';
 import type { ScoreTold } from '../reckoning/history';
 import { ScoreRuler } from '../students/score-ruler';
 import { SkillTable } from '../students/skill-table';
+import { Trials } from '../setup/trials';
 import { FacePicture } from './face-picture';
 import { blockFacts, factsBefore, type BlockFacts } from './facts';
 import { FinishPicture } from './finish-picture';
@@ -57,6 +58,7 @@ export function Review({
   units,
   now,
   mayNote,
+  trials,
 }: {
   session: Session;
   /** Whether who looks may see and write what coaches note for themselves. */
@@ -70,6 +72,8 @@ export function Review({
   previous: ScoreTold | undefined;
   units: UnitPreferences;
   now: Date;
+  /** What was compared in this session, over all in which it was. */
+  trials: Trial[];
 }) {
   const blocks = blockFacts(session);
   const fresh =
@@ -129,6 +133,15 @@ export function Review({
           fresh={fresh}
         />
       ))}
+      {trials.length > 0 && (
+        <section
+          aria-label="The trial"
+          className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
+        >
+          <h2 className="mb-2 text-[20px] num">The trial, over all sessions</h2>
+          <Trials trials={trials} />
+        </section>
+      )}
       {mayNote && (
         <section
           aria-label="The coach’s note"

@@ -1,9 +1,9 @@
 import 'server-only';
-import { effectsOf, setupChanges, type SetupEffect } from '@/core/coaching';
-import { cardOf } from '@/core/drill';
+import { effectsOf, setupChanges, trialsOf, type SetupEffect, type Trial } from '@/core/coaching';
+import { asTrial, cardOf } from '@/core/drill';
 import type { Card } from '@/core/setup';
 import type { Estimate } from '@/core/scoring';
-import { getCoach, type CoachPrincipal, type Database, type Session } from '@/data';
+import { getCoach, toLoggedRuns, type CoachPrincipal, type Database, type Session } from '@/data';
 import { studentHistory } from '../reckoning/history';
 
 /** What is known of a student's set-up. */
@@ -12,6 +12,7 @@ export interface SetupRead {
   last: { card: Card; at: Date } | null;
   /** What changed when, and what went along with it; the newest first. */
   effects: SetupEffect[];
+  trials: Trial[];
   /** Loft at impact against 3°, where a sensor has read it. */
   loft: Estimate | null;
 }
@@ -27,6 +28,24 @@ export const datedCards = (sessions: readonly Session[]): { at: Date; card: Card
     const card = cardOf(runs.flatMap(({ marks }) => marks));
     return card ? [{ at: startedAt, card }] : [];
   });
+
+/** What was compared in trials, over all of a student's sessions. */
+export async function readTrials(
+  database: Database,
+  principal: CoachPrincipal,
+  { studentId }: { studentId: string },
+): Promise<Trial[]> {
+  const { sessions, faceShare } = await studentHistory(database, principal, studentId);
+  return trialsIn(sessions, faceShare);
+}
+
+function trialsIn(sessions: readonly Session[], faceShare: number): Trial[] {
+  const runs = sessions
+    .flatMap((session) => session.runs)
+    .filter(({ rule, cold }) => !cold && asTrial(rule))
+    .flatMap((run) => toLoggedRuns([run]).map((logged) => ({ ...logged, rule: run.rule })));
+  return trialsOf(runs, SKILLS, faceShare);
+}
 
 /** A student's set-up: the card, what changed, and whether it worked. */
 export async function readSetup(
@@ -45,6 +64,7 @@ export async function readSetup(
   return {
     last: newest ?? null,
     effects: effectsOf(changes, scores, SKILLS, faceShare).slice(skip).reverse(),
+    trials: trialsIn(sessions, faceShare),
     loft: scores.at(-1)?.carried.loft?.bias ?? null,
   };
 }

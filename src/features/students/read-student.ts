@@ -4,10 +4,12 @@ import {
   relationsOf,
   tellAim,
   tellReading,
+  tellRolls,
   type AimAndStroke,
   type Check,
   type Finding,
   type ReadingTold,
+  type RollTable,
   type Relation,
 } from '@/core/coaching';
 import { gateNowOf, type Layout } from '@/core/layout';
@@ -54,6 +56,8 @@ export interface Known {
   reading: ReadingTold | null;
   /** What was looked for by eye. */
   checks: Check[];
+  /** How far back for how far; null while too few strokes between stops were seen. */
+  rolls: RollTable | null;
   relations: Relation[];
   changes: Changes;
   /** What more would settle whether the start line has changed; null where it is settled, or measuring would. */
@@ -116,6 +120,7 @@ export async function readStudent(
       aim: tellAim(pointsNow(last, faceShare), basisOfAll(scores)),
       reading: tellReading(logged),
       checks: checksOf(logged),
+      rolls: tellRolls(logged),
       relations: relationsOf(logged, faceShare),
       changes,
       settle: start && !start.measure ? puttsToSettle(start) : null,

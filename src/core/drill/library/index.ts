@@ -8,6 +8,7 @@ import { PATH } from './stroke-path';
 import { READING } from './reading';
 import { START_LINE } from './start-line';
 import { STRIKE } from './strike';
+import { TRIAL } from './trial';
 
 export type { LibraryDrill } from './entry';
 
@@ -22,6 +23,7 @@ export const LIBRARY: LibraryDrill[] = [
   ...READING,
   ...COMBINED,
   ...ASSESSMENT,
+  ...TRIAL,
 ];
 
 /** The built-in drill of a key, or null. */

@@ -3,10 +3,14 @@ export { endedWords, playRule, type Ended, type Progress } from './play';
 export {
   RULES,
   machineOf,
+  lotOf,
+  ruleDrawn,
   ruleMinutes,
+  ruleNote,
   ruleSchema,
   ruleTraits,
   ruleWords,
   type Rule,
 } from './register';
+export { asTrial, tellsApart, trialArms, type Arm, type TrialRule } from './trial';
 export { count, type RuleField, type RuleTraits } from './rule-kind';

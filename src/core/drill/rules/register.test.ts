@@ -9,6 +9,7 @@ import {
   type Rule,
 } from './register';
 import type { RuleGround, RulePutt } from './machine';
+import type { RuleField } from './rule-kind';
 
 const TYPES = Object.keys(RULES) as Rule['type'][];
 const firstOf = (type: Rule['type']): Rule => RULES[type].first;
@@ -42,11 +43,14 @@ describe('the register of rules', () => {
       const first = firstOf(type) as Rule & Record<string, unknown>;
       expect(ruleWords(first).length).toBeGreaterThan(5);
       expect(ruleWords(first)).not.toMatch(/undefined|NaN|\[object/);
-      for (const { field, options } of RULES[type].fields) {
+      const fields: readonly RuleField[] = RULES[type].fields;
+      for (const { field, options, text } of fields) {
         expect(first).toHaveProperty(field);
-        const other = options
-          ? options.find(({ value }) => value !== first[field])!.value
-          : (first[field] as number) + 1;
+        const other = text
+          ? 'another name'
+          : options
+            ? options.find(({ value }) => value !== first[field])!.value
+            : (first[field] as number) + 1;
         const changed = { ...first, [field]: other } as Rule;
         // More may be needed than are played: then it is refused, at that number.
         const parsed = ruleSchema.safeParse(changed);
@@ -73,9 +77,9 @@ describe('the register of rules', () => {
       }),
       { numRuns: 60 },
     );
-    // Sixty that pass end every other rule.
+    // Eighty that pass end every other rule.
     let state = machine.start(rule, ground);
-    for (let i = 0; i < 60 && !machine.done(state, rule, ground); i++) {
+    for (let i = 0; i < 80 && !machine.done(state, rule, ground); i++) {
       const good = { passed: true, holed: true, rest: 'in' as const, guessed: true, minutes: 0 };
       state = machine.next(state, good, rule, ground);
     }

@@ -17,6 +17,7 @@ import { sets } from './sets';
 import { stations } from './stations';
 import { tiers } from './tiers';
 import { timed } from './timed';
+import { trial } from './trial';
 import { zone } from './zone';
 
 /** Every rule, in the order in which they are offered. A new one is its file and a line here. */
@@ -38,6 +39,7 @@ export const RULES = {
   guess,
   timed,
   assessment,
+  trial,
 } as const;
 
 /** When a drill is done, as data; the counting follows it. */
@@ -60,6 +62,21 @@ export const machineOf = (rule: Rule): Machine<Rule, unknown> => kindOf(rule).ma
 
 /** What the program goes by of a rule. */
 export const ruleTraits = (rule: Rule): RuleTraits => kindOf(rule).traits;
+
+/** What a coach should know of a rule's numbers; null for nothing. */
+export const ruleNote = (rule: Rule): string | null => kindOf(rule).note?.(rule) ?? null;
+
+/**
+ * A rule as it is begun: with an order of its own, where chance has a part in it.
+ *
+ * @param lot any whole number from 0, drawn anew each time
+ * @returns null where the rule is begun as it stands
+ */
+export const ruleDrawn = (rule: Rule, lot: number): Rule | null =>
+  kindOf(rule).draw?.(rule, lot) ?? null;
+
+/** A lot from what is new each time: a run's own id. */
+export const lotOf = (id: string): number => parseInt(id.replaceAll('-', '').slice(0, 8), 16);
 
 /** The clock of a rule that has one, minutes. */
 export const ruleMinutes = (rule: Rule): number | null => kindOf(rule).minutes?.(rule) ?? null;

@@ -24,11 +24,16 @@ export interface RuleTraits {
   climbs?: true;
   /** A test, cold: nothing is tried twice. */
   cold?: true;
+  /** Two things are compared: it is played through, and told at its end. */
+  compares?: true;
 }
 
-/** A number that a coach sets. */
+/** A number, a choice or a name that a coach sets. */
 export type RuleField = { field: string; label: string } & (
-  { options?: undefined } | { options: readonly { value: string; label: string }[] }
+  | { options?: undefined; text?: undefined }
+  | { options: readonly { value: string; label: string }[]; text?: undefined }
+  /** A few words of the coach's own. */
+  | { options?: undefined; text: true }
 );
 
 /** When a drill is done: one file that says everything the program needs to know of it. */
@@ -41,6 +46,10 @@ export interface RuleKind<R, S> {
   fields: readonly RuleField[];
   /** As a coach says it: "5 in a row, or start again". */
   words(rule: R): string;
+  /** What a coach should know before choosing these numbers. */
+  note?(rule: R): string;
+  /** The rule as it is begun, where chance has a part in it. */
+  draw?(rule: R, lot: number): R;
   traits: RuleTraits;
   /** Its own clock, minutes. */
   minutes?(rule: R): number;

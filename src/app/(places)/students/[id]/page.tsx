@@ -20,6 +20,7 @@ import { OtherStrokes } from '@/features/students/other-strokes';
 import { LastSessions } from '@/features/students/last-sessions';
 import { Findings } from '@/features/students/findings';
 import { Rights } from '@/features/students/rights';
+import { Rolls } from '@/features/students/rolls';
 import { WorthPart } from '@/features/students/worth-part';
 import { Button } from '@/ui/button';
 import { showLength } from '@/core/units';
@@ -155,6 +156,12 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
             units={units}
           />
           <Checks checks={known.checks} />
+          <Rolls
+            table={known.rolls}
+            given={given}
+            greenSpeed={known.layout.putt.greenSpeed}
+            units={units}
+          />
           <OtherStrokes student={student} told={known.strokes} />
           <WorthPart worth={known.worth} units={units} />
         </>

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
+import { asTrial } from '@/core/drill';
 import { getGroup, getSession, getStudent } from '@/data';
 import { History } from '@/features/academy/history';
 import { CoachWays } from '@/features/session/coach-ways';
@@ -24,6 +25,14 @@ export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/r
     })),
   );
   const { sessions, scores } = await reckon('history', principal, { studentId: student.id });
+  const compared = new Set(
+    session.runs.flatMap(({ rule }) => {
+      const trial = asTrial(rule);
+      return trial ? [`${trial.a}/${trial.b}`] : [];
+    }),
+  );
+  const trials =
+    compared.size > 0 ? await reckon('trials', principal, { studentId: student.id }) : [];
   const here = scores.findIndex(({ id }) => id === session.id);
   return (
     <CoachWays>
@@ -36,6 +45,7 @@ export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/r
         score={scores[here]}
         previous={scores[here - 1]}
         units={units}
+        trials={trials.filter(({ a, b }) => compared.has(`${a}/${b}`))}
         mayNote={principal.as !== 'assistant'}
       />
       <History

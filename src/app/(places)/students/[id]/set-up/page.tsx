@@ -6,6 +6,7 @@ import { adviceOf, emptyCard, fittingHints } from '@/core/setup';
 import { getStudent, listPutters } from '@/data';
 import { reckon } from '@/features/reckoning/pool';
 import { Putters } from '@/features/setup/putters';
+import { Trials } from '@/features/setup/trials';
 import { cardLines, sentence } from '@/features/setup/words';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound } from '@/features/shared/server';
@@ -17,7 +18,7 @@ export const metadata: Metadata = { title: 'Set-up' };
 export default async function SetUpPage({ params }: PageProps<'/students/[id]/set-up'>) {
   const { database, principal, units } = await coachContext();
   const student = await orNotFound(getStudent(database, principal, (await params).id));
-  const [{ last, effects, loft }, putters] = await Promise.all([
+  const [{ last, effects, trials, loft }, putters] = await Promise.all([
     reckon('setup', principal, { studentId: student.id }),
     listPutters(database, principal, student.id),
   ]);
@@ -110,6 +111,21 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
                 too. A trial in alternating sets tells them apart.
               </p>
             )}
+          </section>
+          <section aria-label="Trials">
+            <h2 className="mb-2 text-[20px] num">Trials</h2>
+            {trials.length > 0 && <Trials trials={trials} />}
+            <p className="mt-2 max-w-prose text-ink2">
+              {trials.length === 0 &&
+                'Two putters, grips, balls or stances in alternating sets, the order drawn by lot: '}
+              <Link href="/drills/trial-putters" className="underline underline-offset-4">
+                Putter against putter
+              </Link>
+              {' · '}
+              <Link href="/drills/trial-grips" className="underline underline-offset-4">
+                Grip against grip
+              </Link>
+            </p>
           </section>
         </div>
         <section aria-label="Putters" className="bg-sheet px-4 py-5 md:px-6">

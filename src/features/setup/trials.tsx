@@ -1,0 +1,31 @@
+import { verdictWords, type Trial } from '@/core/coaching';
+import { sentence } from './words';
+
+/** What trials came to, skill by skill. */
+export function Trials({ trials }: { trials: readonly Trial[] }) {
+  return (
+    <ul className="grid gap-4">
+      {trials.map((trial) => (
+        <li key={`${trial.a} ${trial.b}`} className="grid gap-1">
+          <p className="text-[17px]">
+            <strong>
+              {sentence(trial.a)} against {trial.b}
+            </strong>{' '}
+            <span className="text-ink2">
+              ({trial.putts.a} and {trial.putts.b} putts)
+            </span>
+          </p>
+          {trial.skills.length === 0 ? (
+            <p className="text-ink2">Too few putts: fifteen of a skill with each.</p>
+          ) : (
+            <ul className="grid gap-0.5">
+              {trial.skills.map((one) => (
+                <li key={one.skill}>{verdictWords(trial, one)}</li>
+              ))}
+            </ul>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
