@@ -178,6 +178,11 @@ function argsOf({ name }: BuiltAction): unknown[] {
     startAtHome: ['not-a-link', homework],
     finishAtHome: ['not-a-link', done],
     moveAtHome: ['not-a-link', { sessionId: done, rung: 0 }],
+    leaveWordAtHome: [
+      'not-a-link',
+      { homework, left: { feel: 3, text: 'as it was', photo: null } },
+    ],
+    answerHomework: [{ homework, text: 'well done' }],
     reopenAtHome: ['not-a-link', done],
     keepPlan: [{ id: plan, frame, items: [item] }],
     nextInPlan: [done],

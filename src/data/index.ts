@@ -192,6 +192,7 @@ export {
   takePutter,
   type Putter,
 } from './putters';
+export { answerWord, leaveWord, listWords, unanswered, type HomeworkWord } from './words';
 export {
   addStudent,
   addStudents,

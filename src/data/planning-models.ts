@@ -70,6 +70,16 @@ export interface HomeworkRow extends Row<HomeworkRow> {
   endedAt: CreationOptional<Date | null>;
 }
 
+export interface HomeworkWordRow extends Row<HomeworkWordRow> {
+  id: string;
+  homeworkId: string;
+  coachId: CreationOptional<string | null>;
+  feel: CreationOptional<number | null>;
+  text: string;
+  photo: CreationOptional<string | null>;
+  at: Date;
+}
+
 export interface LinkRow extends Row<LinkRow> {
   id: string;
   hash: string;
@@ -87,6 +97,7 @@ export interface PlanningModels {
   programmeChange: ModelStatic<ProgrammeChangeRow>;
   appointment: ModelStatic<AppointmentRow>;
   homework: ModelStatic<HomeworkRow>;
+  homeworkWord: ModelStatic<HomeworkWordRow>;
   link: ModelStatic<LinkRow>;
 }
 
@@ -162,6 +173,19 @@ export function definePlanning(sequelize: Sequelize): PlanningModels {
         note: required(TEXT),
         givenAt: required(DATE),
         endedAt: optionalDate(),
+      },
+      TABLE,
+    ),
+    homeworkWord: sequelize.define<HomeworkWordRow>(
+      'homeworkWord',
+      {
+        id: id(),
+        homeworkId: required(STRING),
+        coachId: optionalText(),
+        feel: { type: INTEGER, allowNull: true },
+        text: required(TEXT),
+        photo: { type: TEXT, allowNull: true },
+        at: required(DATE),
       },
       TABLE,
     ),

@@ -24,6 +24,7 @@ const HELD = [
   ['programmeChange', `programmeId IN ${PROGRAMMES}`],
   ['appointment', 'studentId = $id'],
   ['programme', 'studentId = $id'],
+  ['homeworkWord', 'homeworkId IN (SELECT id FROM homework WHERE studentId = $id)'],
   ['homework', 'studentId = $id'],
   ['share', 'studentId = $id'],
   ['link', 'studentId = $id'],

@@ -308,6 +308,8 @@ export function putt(
         return 'within';
       case 'watch':
         return 'yes';
+      case 'routine':
+        return 'kept';
       default:
         return null;
     }

@@ -2,7 +2,8 @@ import { format, formatDistance } from 'date-fns';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { tallyRuns } from '@/core/drill';
-import { copySettings, counted, listSessions, listStudents, ownView } from '@/data';
+import { FEELS } from '@/core/planning';
+import { copySettings, counted, listSessions, listStudents, ownView, unanswered } from '@/data';
 import { todayOf } from '@/features/programme/today';
 import { Coming, Reminders, tomorrowWords } from '@/features/programme/today-parts';
 import { startOptions } from '@/features/session/options';
@@ -15,10 +16,11 @@ export default async function TodayPage() {
   const { database, principal: asking, coach, units } = await coachContext();
   const principal = ownView(asking);
   const now = new Date();
-  const [options, students, sessions] = await Promise.all([
+  const [options, students, sessions, waiting] = await Promise.all([
     startOptions(database, principal, units),
     listStudents(database, principal),
     listSessions(database, principal, { limit: 10 }),
+    unanswered(database, principal),
   ]);
   const { zone } = coach.settings;
   const { failed } = await copySettings(database.path);
@@ -70,6 +72,29 @@ export default async function TodayPage() {
             {coming.length > 0 && (
               <Part title="Who comes">
                 <Coming dates={coming} nameOf={nameOf} />
+              </Part>
+            )}
+            {waiting.length > 0 && (
+              <Part title="Waiting for your answer">
+                {waiting.map(({ studentId, feel, text, at }) => (
+                  <p
+                    key={`${studentId} ${at.toISOString()}`}
+                    className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2 text-[16px] last:border-0"
+                  >
+                    <span className="min-w-0">
+                      <strong>{nameOf(studentId)}</strong>
+                      {feel !== null && (
+                        <span className="text-ink2"> · felt {FEELS[feel - 1]}</span>
+                      )}
+                      {text && ` · “${text}”`}
+                    </span>
+                    <Button asChild>
+                      <Link href={`/students/${studentId}/homework`}>
+                        Answer<span className="sr-only"> {nameOf(studentId)}</span>
+                      </Link>
+                    </Button>
+                  </p>
+                ))}
               </Part>
             )}
             {open.length > 0 && (

@@ -3,7 +3,7 @@ import { libraryDrill, type Putt } from '@/core/drill';
 import { standing } from '@/core/layout';
 import type { LoggedSession } from '@/core/scoring';
 import { dice } from 'tests/player/player';
-import { checkWords, checksOf, likelyLarger, rateOf } from '.';
+import { checkWords, checksOf, effectOfCheckWords, likelyLarger, rateOf } from '.';
 
 const { layout } = libraryDrill('overhead-rod')!;
 const watched = standing(layout).find(({ traits }) => traits.byEye)!;
@@ -23,6 +23,64 @@ const session = (week: number, right: number, of: number, unseen = 0): LoggedSes
       ],
     },
   ],
+});
+
+describe('what it does to the putt', () => {
+  const routine = libraryDrill('routine-kept')!.layout;
+  const [kept, hole] = standing(routine).filter((element) => element.outcomes().length > 0) as [
+    ReturnType<typeof standing>[number],
+    ReturnType<typeof standing>[number],
+  ];
+  /** Putts of which so many of so many went in with the routine kept, and broken. */
+  const putted = (so: [number, number], not: [number, number]): LoggedSession => ({
+    id: 'one',
+    at: new Date(0),
+    runs: [
+      {
+        layout: routine,
+        putts: (
+          [
+            ['kept', so],
+            ['hurried', not],
+          ] as const
+        ).flatMap(([id, [holed, of]]) =>
+          Array.from({ length: of }, (_, i): Putt => ({
+            outcomes: { [kept.id]: id, [hole.id]: i < holed ? 'holed' : 'short' },
+          })),
+        ),
+      },
+    ],
+  });
+  const effect = (so: [number, number], not: [number, number]) =>
+    checksOf([putted(so, not)])[0]!.effect;
+
+  it('lays putts with it against putts without it', () => {
+    const told = effect([24, 30], [4, 12])!;
+    expect(told).toMatchObject({ so: { right: 24, of: 30 }, not: { right: 4, of: 12 } });
+    // 0.80 against 0.33: by the normal of two Betas, z = (0.78 − 0.36) / sqrt(0.0053 + 0.0153) = 2.9.
+    expect(told.better).toBeGreaterThan(0.99);
+    expect(effectOfCheckWords(told)).toBe(
+      'When so, 24 of 30 putts passed, else 4 of 12: it helps, 99 % sure',
+    );
+    expect(effectOfCheckWords(effect([4, 12], [24, 30])!)).toMatch(/it does not help, 99 % sure$/);
+    expect(effectOfCheckWords(effect([10, 20], [10, 20])!)).toMatch(/: no clear difference$/);
+  });
+
+  it('says nothing of a few, or where nothing but the eye was logged', () => {
+    expect(effect([5, 7], [3, 12])).toBeNull();
+    const alone = putted([20, 20], [0, 20]);
+    const bare = {
+      ...alone,
+      runs: alone.runs.map((run) => ({
+        ...run,
+        layout: {
+          ...routine,
+          elements: routine.elements.filter(({ id }) => id !== hole.id),
+        },
+      })),
+    };
+    expect(checksOf([bare])[0]!.effect).toBeNull();
+  });
 });
 
 describe('a rate', () => {

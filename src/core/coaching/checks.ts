@@ -1,4 +1,4 @@
-import { standing, traitsOf, type Layout } from '@/core/layout';
+import { judge, standing, traitsOf, type Layout } from '@/core/layout';
 import type { LoggedSession } from '@/core/scoring';
 import { rateBelow } from './gate-fit';
 
@@ -25,6 +25,13 @@ export interface Check {
     then: Rate;
     now: Rate;
     /** How likely it is so more often now. */
+    better: number;
+  } | null;
+  /** How often the putt itself did what counts, when it was so and when not; null where too few were either. */
+  effect: {
+    so: Rate;
+    not: Rate;
+    /** How likely the putt does it more often when it is so. */
     better: number;
   } | null;
 }
@@ -75,6 +82,16 @@ export function likelyLarger(one: Rate, other: Rate): number {
   return sum;
 }
 
+/** Fewer putts than this on either side say nothing of what it does. */
+const ENOUGH = 8;
+
+/** Whether a putt did what counts, what an eye looks for left aside; null where nothing else was logged. */
+function otherwise(layout: Layout): ((outcomes: Record<string, string>) => boolean) | null {
+  const elements = layout.elements.filter(({ kind }) => !traitsOf(kind).byEye);
+  const rest = { ...layout, elements };
+  return standing(rest).some((element) => element.outcomes().length > 0) ? judge(rest) : null;
+}
+
 interface Looked {
   id: string;
   question: string;
@@ -112,17 +129,32 @@ const together = (rates: readonly Rate[]): Rate =>
 export function checksOf(sessions: readonly LoggedSession[]): Check[] {
   const found = new Map<
     string,
-    { good: string; counts: Map<string, { at: Date; right: number; of: number }> }
+    {
+      good: string;
+      counts: Map<string, { at: Date; right: number; of: number }>;
+      putts: Record<'so' | 'not', { right: number; of: number }>;
+    }
   >();
   for (const { id, at, runs } of sessions) {
     for (const { layout, putts } of runs) {
-      for (const { id: element, question, good, right } of lookedFor(layout)) {
-        const check = found.get(question) ?? { good, counts: new Map() };
+      const looked = lookedFor(layout);
+      const passes = looked.length > 0 ? otherwise(layout) : null;
+      for (const { id: element, question, good, right } of looked) {
+        const check = found.get(question) ?? {
+          good,
+          counts: new Map(),
+          putts: { so: { right: 0, of: 0 }, not: { right: 0, of: 0 } },
+        };
         const count = check.counts.get(id) ?? { at, right: 0, of: 0 };
         for (const { outcomes } of putts) {
           if (outcomes[element] === undefined) continue;
           count.of += 1;
-          count.right += Number(outcomes[element] === right);
+          const so = outcomes[element] === right;
+          count.right += Number(so);
+          if (!passes) continue;
+          const of = check.putts[so ? 'so' : 'not'];
+          of.of += 1;
+          of.right += Number(passes(outcomes));
         }
         if (count.of === 0) continue;
         check.counts.set(id, count);
@@ -131,12 +163,17 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
     }
   }
   return [...found]
-    .map(([question, { good, counts }]): Check => {
+    .map(([question, { good, counts, putts }]): Check => {
       const rates = [...counts].map(([id, { at, right, of }]) => ({
         id,
         at,
         ...rateOf(right, of),
       }));
+      const [so, not] = [
+        rateOf(putts.so.right, putts.so.of),
+        rateOf(putts.not.right, putts.not.of),
+      ];
+      const told = Math.min(so.of, not.of) >= ENOUGH;
       const half = Math.ceil(rates.length / 2);
       const [then, now] = [together(rates.slice(0, half)), together(rates.slice(half))];
       return {
@@ -145,6 +182,7 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
         sessions: rates,
         all: together(rates),
         change: rates.length > 1 ? { then, now, better: likelyLarger(now, then) } : null,
+        effect: told ? { so, not, better: likelyLarger(so, not) } : null,
       };
     })
     .sort((a, b) => b.sessions.at(-1)!.at.getTime() - a.sessions.at(-1)!.at.getTime());
@@ -169,4 +207,19 @@ export function checkWords({ all, change }: Check): string {
     : better < 1 - SURE
       ? `${now}; less often than before, ${sure} % sure`
       : `${now}; no clear change`;
+}
+
+/**
+ * What it does to the putt, in a sentence: "When so, 24 of 30 putts passed, else 5 of 12: they go together, 97 % sure".
+ *
+ * @param effect of a check
+ */
+export function effectOfCheckWords({ so, not, better }: NonNullable<Check['effect']>): string {
+  const sure = Math.min(99, Math.floor(100 * Math.max(better, 1 - better)));
+  const counts = `When so, ${so.right} of ${so.of} putts passed, else ${not.right} of ${not.of}`;
+  return better > SURE
+    ? `${counts}: it helps, ${sure} % sure`
+    : better < 1 - SURE
+      ? `${counts}: it does not help, ${sure} % sure`
+      : `${counts}: no clear difference`;
 }

@@ -1,6 +1,14 @@
 export { readingWords, tellReading, type ReadingTold } from './reading';
 export { aimWords, tellAim, type AimAndStroke } from './aim';
-export { checkWords, checksOf, likelyLarger, rateOf, type Check, type Rate } from './checks';
+export {
+  checkWords,
+  checksOf,
+  effectOfCheckWords,
+  likelyLarger,
+  rateOf,
+  type Check,
+  type Rate,
+} from './checks';
 export { gateFit, gateFitWords, rateBelow, TEACHING, type GateFit } from './gate-fit';
 export { readMisses, type Finding, type Known, type MissCounts } from './misses';
 export { nextStep, type NextStep } from './next-step';

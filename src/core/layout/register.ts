@@ -14,6 +14,7 @@ import { paceZone } from './pace-zone';
 import { putterGate } from './putter-gate';
 import { rail } from './rail';
 import { readFirst } from './read-first';
+import { routine } from './routine';
 import { stations } from './stations';
 import { strokeStops } from './stroke-stops';
 import { targetSpot } from './target-spot';
@@ -43,6 +44,7 @@ export const ELEMENTS = {
   hole,
   bodyAid,
   watch,
+  routine,
 } as const;
 
 export type ElementKind = keyof typeof ELEMENTS;

@@ -11,6 +11,7 @@ import { revisions } from './009-revisions';
 import { erasures } from './010-erasures';
 import { measured } from './011-measured';
 import { putters } from './012-putters';
+import { words } from './013-words';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -35,4 +36,5 @@ export const MIGRATIONS: Migration[] = [
   erasures,
   measured,
   putters,
+  words,
 ];

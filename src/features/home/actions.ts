@@ -1,7 +1,15 @@
 'use server';
 
 import { z } from 'zod';
-import { finishSession, homeSession, moveRung, reopenSession, startHomework } from '@/data';
+import { leftSchema } from '@/core/planning';
+import {
+  finishSession,
+  homeSession,
+  leaveWord,
+  moveRung,
+  reopenSession,
+  startHomework,
+} from '@/data';
 import { studentAction } from '../shared/action';
 
 /** Starts, or goes on with, a session at home; answers with its id. */
@@ -29,6 +37,15 @@ export const moveAtHome = studentAction(
   async (database, principal, { sessionId, rung }) => {
     await homeSession(database, principal, sessionId);
     await moveRung(database, principal, sessionId, rung);
+    return null;
+  },
+);
+
+/** Leaves a word with a piece of homework: how it felt, a line, a picture. */
+export const leaveWordAtHome = studentAction(
+  z.object({ homework: z.uuid(), left: leftSchema }),
+  async (database, principal, { homework, left }) => {
+    await leaveWord(database, principal, homework, left, new Date());
     return null;
   },
 );

@@ -14,7 +14,7 @@ const check = (rates: [right: number, of: number][]): Check => {
     rates.reduce((sum, [, of]) => sum + of, 0),
   );
   const change = sessions.length > 1 ? { then, now, better: likelyLarger(now, then) } : null;
-  return { question: 'Head still', good: 'Still', sessions, all, change };
+  return { question: 'Head still', good: 'Still', sessions, all, change, effect: null };
 };
 const shown = (checks: Check[]) => renderToStaticMarkup(<Checks checks={checks} />);
 
@@ -35,6 +35,14 @@ describe('what was looked for', () => {
     expect(dots[1]).toBeLessThan(dots[0]!);
     expect(html).toContain('Still: 10 of 20');
     expect(html).toContain('more often than before');
+  });
+
+  it('says what it does to the putt, where that is known', () => {
+    const one = check([[30, 42]]);
+    const [so, not] = [rateOf(24, 30), rateOf(4, 12)];
+    const html = shown([{ ...one, effect: { so, not, better: likelyLarger(so, not) } }]);
+    expect(html).toContain('When so, 24 of 30 putts passed, else 4 of 12: it helps, 99 % sure.');
+    expect(shown([one])).not.toContain('When so');
   });
 
   it('says one session as one, and keeps twenty of many', () => {

@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import { checkWords, type Check } from '@/core/coaching';
+import { checkWords, effectOfCheckWords, type Check } from '@/core/coaching';
 
 const WIDTH = 260;
 const HEIGHT = 64;
@@ -28,6 +28,7 @@ export function Checks({ checks }: { checks: Check[] }) {
               <p className="text-[17px] num">{check.question}</p>
               <p className="text-[15px]">
                 {check.good}: {checkWords(check)}.
+                {check.effect && ` ${effectOfCheckWords(check.effect)}.`}
               </p>
             </div>
           </li>

@@ -1,8 +1,8 @@
 'use server';
 
 import { z } from 'zod';
-import { dayAfter } from '@/core/planning';
-import { endHomework, endLink, giveHomework, makeLink } from '@/data';
+import { answerSchema, dayAfter } from '@/core/planning';
+import { answerWord, endHomework, endLink, giveHomework, makeLink } from '@/data';
 import { takeBuiltIn } from '../drills/take';
 import { keyOfRef } from '../programme/library-ref';
 import { coachAction } from '../shared/action';
@@ -23,6 +23,15 @@ export const endWork = coachAction(z.uuid(), async (database, principal, homewor
   await endHomework(database, principal, homework, new Date());
   return null;
 });
+
+/** Answers what a student left with a piece of homework. */
+export const answerHomework = coachAction(
+  z.object({ homework: z.uuid(), text: answerSchema }),
+  async (database, principal, { homework, text }) => {
+    await answerWord(database, principal, homework, text, new Date());
+    return null;
+  },
+);
 
 const linking = z.object({
   studentId: z.uuid(),

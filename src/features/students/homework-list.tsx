@@ -1,7 +1,16 @@
 import { adherenceOf, dayIn, dayWords } from '@/core/planning';
-import { getDrill, type Database, type Homework, type Session, type CoachPrincipal } from '@/data';
+import {
+  getDrill,
+  type CoachPrincipal,
+  type Database,
+  type Homework,
+  type HomeworkWord,
+  type Session,
+} from '@/data';
 import { daysDone } from '../home/server';
+import { WordList } from '../home/word-list';
 import { WeekMarks } from '../home/week-marks';
+import { AnswerWord } from './answer-word';
 import { EndWork } from './end-work';
 import type { Effect } from './homework-effects';
 import { nameOf, changeWords } from './skill-words';
@@ -11,6 +20,8 @@ export async function HomeworkList({
   database,
   principal,
   homework,
+  words,
+  given,
   sessions,
   effects,
   zone,
@@ -19,6 +30,9 @@ export async function HomeworkList({
   database: Database;
   principal: CoachPrincipal;
   homework: Homework[];
+  words: HomeworkWord[];
+  /** The student's first name. */
+  given: string;
   sessions: Session[];
   effects: Record<string, Effect>;
   zone: string;
@@ -60,6 +74,16 @@ export async function HomeworkList({
               {asked > 0 ? `${done} of ${asked} done in the weeks that are over. ` : ''}
               {effects[work.id] && effectWords(effects[work.id]!)}
             </p>
+            {words.some(({ homeworkId }) => homeworkId === work.id) && (
+              <div className="mt-3 grid gap-3">
+                <WordList
+                  words={words.filter(({ homeworkId }) => homeworkId === work.id)}
+                  student={given}
+                  coach="you"
+                />
+                <AnswerWord homework={work.id} given={given} />
+              </div>
+            )}
           </li>
         );
       })}

@@ -2,11 +2,13 @@ import { KeepReady } from '@/features/offline/keep-ready';
 import type { Metadata } from 'next';
 import { ruleWords } from '@/core/drill';
 import { adherenceOf, dayAfter, dayIn, dayWords } from '@/core/planning';
-import { getDrill, listAppointments, listHomework, listSessions } from '@/data';
+import { getDrill, listAppointments, listHomework, listSessions, listWords } from '@/data';
 import { KINDS, forWhat, timeWords } from '@/features/programme/date-words';
 import { rungWords } from '@/features/drills/rung-words';
 import { daysDone, openHome } from '@/features/home/server';
+import { LeaveWord } from '@/features/home/leave-word';
 import { StartAtHome } from '@/features/home/start-at-home';
+import { WordList } from '@/features/home/word-list';
 import { WeekMarks } from '@/features/home/week-marks';
 import { Button } from '@/ui/button';
 
@@ -19,8 +21,9 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
   const { token } = await params;
   const { database, principal, student, coach, units, zone } = await openHome(token);
   const today = dayIn(new Date(), zone);
-  const [homework, sessions, dates] = await Promise.all([
+  const [homework, words, sessions, dates] = await Promise.all([
     listHomework(database, principal, student.id),
+    listWords(database, principal, student.id),
     listSessions(database, principal, { studentId: student.id }),
     listAppointments(database, principal, {
       from: today,
@@ -87,6 +90,21 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
                 </a>
               </Button>
             </div>
+            <div className="mt-4 grid gap-3 empty:hidden">
+              <WordList
+                words={words.filter(({ homeworkId }) => homeworkId === work.id)}
+                student="You"
+                coach={coach.name || 'Your coach'}
+              />
+            </div>
+            <details className="mt-3">
+              <summary className="min-h-11 cursor-pointer py-2 text-[16px] font-[620] underline underline-offset-4">
+                Tell your coach how it went
+              </summary>
+              <div className="mt-3">
+                <LeaveWord token={token} homework={work.id} />
+              </div>
+            </details>
           </section>
         );
       })}

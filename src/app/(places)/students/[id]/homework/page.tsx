@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { dayAfter, dayIn } from '@/core/planning';
-import { getStudent, knownLink, listHomework } from '@/data';
+import { getStudent, knownLink, listHomework, listWords } from '@/data';
 import { studentsOrigin } from '@/features/shared/origin';
 import { PlaceHead } from '@/features/shared/place';
 import { reckon } from '@/features/reckoning/pool';
@@ -22,8 +22,9 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
   const student = await orNotFound(getStudent(database, principal, (await params).id));
   const at = new Date();
   const today = dayIn(at, zone);
-  const [homework, { sessions, effects, offers }, link] = await Promise.all([
+  const [homework, words, { sessions, effects, offers }, link] = await Promise.all([
     listHomework(database, principal, student.id),
+    listWords(database, principal, student.id),
     reckon('homework', principal, { studentId: student.id }),
     knownLink(database, principal, student.id, at),
   ]);
@@ -51,6 +52,8 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
               database={database}
               principal={principal}
               homework={homework}
+              words={words}
+              given={given}
               sessions={sessions}
               effects={effects}
               zone={zone}

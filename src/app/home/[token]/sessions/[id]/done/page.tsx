@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { endedWords } from '@/core/drill';
 import { homeSession } from '@/data';
+import { LeaveWord } from '@/features/home/leave-word';
 import { openHome } from '@/features/home/server';
 import { blockFacts } from '@/features/session/facts';
 import { passWord } from '@/features/session/outcome-words';
@@ -31,6 +32,7 @@ export default async function HomeDonePage({
         </section>
       ))}
       <p className="text-[16px] text-ink2">Your coach has it too.</p>
+      {session.homeworkId && <LeaveWord token={token} homework={session.homeworkId} />}
       <div>
         <Button asChild kind="primary">
           <Link href={`/home/${token}`}>Back to your page</Link>

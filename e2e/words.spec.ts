@@ -1,0 +1,98 @@
+import { addStudent, finish, makeHome, startBuiltIn, type } from './coach';
+import { expect, test, type Page } from './test';
+
+/** A picture of 40 by 30, drawn by the browser, as a phone would hand it over. */
+async function drawn(page: Page): Promise<Buffer> {
+  const url = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [40, 30];
+    const ink = canvas.getContext('2d')!;
+    ink.fillStyle = 'green';
+    ink.fillRect(0, 0, 40, 30);
+    return canvas.toDataURL('image/png');
+  });
+  return Buffer.from(url.split(',')[1]!, 'base64');
+}
+
+test('a student says how homework felt, with a picture; the coach sees it under Today and answers', async ({
+  page,
+  browser,
+}) => {
+  await addStudent(page, 'Fenna Sluis');
+  const student = new URL(page.url()).pathname;
+  await page.goto(`${student}/homework`);
+  await page.getByRole('combobox', { name: 'Drill' }).click();
+  await page
+    .getByRole('option', { name: /^Straight gate/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Give it', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Given' })).toContainText('Straight gate');
+  const home = await makeHome(page);
+
+  const phone = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 } })
+  ).newPage();
+  await phone.goto(new URL(home, page.url()).href);
+  await phone.getByText('Tell your coach how it went').click();
+  await phone.getByRole('button', { name: 'Send' }).click();
+  await expect(phone.getByText('Say how it felt, write a line, or add a picture.')).toBeVisible();
+  await phone.getByRole('button', { name: /hard work/ }).click();
+  await type(phone, 'A line to your coach', 'The carpet is faster than the green.');
+  await phone
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('x') });
+  await expect(phone.getByText('notes.txt is no picture that can be read here.')).toBeVisible();
+  await phone
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'set-up.png', mimeType: 'image/png', buffer: await drawn(phone) });
+  await expect(phone.getByAltText('The picture that will be sent')).toBeVisible();
+  await phone.getByRole('button', { name: 'Send' }).click();
+  await expect(phone.getByText('Your coach has it.')).toBeVisible();
+
+  await page.goto('/');
+  const waiting = page.getByText('“The carpet is faster than the green.”');
+  await expect(waiting).toBeVisible();
+  await page.getByRole('link', { name: 'Answer Fenna Sluis' }).click();
+  const said = page.getByRole('list', { name: 'What was said' });
+  await expect(said).toContainText(/Fenna, .* felt hard work \(2 of 5\)/);
+  const picture = said.getByRole('img');
+  await expect(picture).toHaveAttribute('src', /^data:image\/jpeg;base64,/);
+  expect(await picture.evaluate((one: HTMLImageElement) => one.naturalWidth)).toBe(40);
+  await type(page, 'Answer Fenna in a line', 'Roll two balls first, then lower the gate speed.');
+  await page.getByRole('button', { name: 'Answer', exact: true }).click();
+  await expect(said).toContainText('Roll two balls first');
+  await page.goto('/');
+  await expect(waiting).toHaveCount(0);
+  await phone.reload();
+  await expect(phone.getByRole('list', { name: 'What was said' })).toContainText(
+    'Roll two balls first',
+  );
+  await phone.context().close();
+});
+
+test('the routine is kept or broken putt by putt, and what that does is told', async ({ page }) => {
+  await addStudent(page, 'Gerrit Wherry');
+  const student = new URL(page.url()).pathname;
+  await startBuiltIn(page, 'routine-kept', 'Gerrit Wherry');
+  await expect(page.getByText(/Routine: from behind/).first()).toBeVisible();
+  for (let putt = 0; putt < 18; putt++) {
+    // Nine kept, of which eight go in; nine hurried, of which two do.
+    const kept = putt % 2 === 0;
+    await page.getByRole('button', { name: kept ? /^Kept/ : /^Hurried/ }).click();
+    const holed = kept ? putt > 0 : putt < 4;
+    await page
+      .getByRole('button', { name: holed ? /^Holed/ : /^Short/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: 'Next', exact: true }).click();
+    await expect(page.getByRole('status', { name: 'count' })).toContainText(`${putt + 1}`);
+  }
+  await finish(page);
+  await page.goto(student);
+  const looked = page.getByRole('region', { name: 'Looked for' });
+  await expect(looked).toContainText('Kept: 9 of 18');
+  await expect(looked).toContainText(
+    /When so, 8 of 9 putts passed, else 2 of 9: it helps, 9\d % sure/,
+  );
+});

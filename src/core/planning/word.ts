@@ -1,0 +1,29 @@
+import { z } from 'zod';
+
+/** Characters of a picture as it is sent and kept: about 450 kB. */
+export const PHOTO_MOST = 600_000;
+
+const text = z.string().trim().max(500, 'A line may have at most 500 letters.');
+
+/** What a student leaves with homework: how it felt, from 1 to 5, a line, and a picture of the set-up; one of them at least. */
+export const leftSchema = z
+  .object({
+    feel: z.number().int().min(1).max(5).nullable(),
+    text,
+    photo: z
+      .string()
+      .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, 'Only a picture can be sent.')
+      .max(PHOTO_MOST, 'The picture is too large to be sent.')
+      .nullable(),
+  })
+  .refine(({ feel, text: line, photo }) => feel !== null || line !== '' || photo !== null, {
+    path: ['text'],
+    error: 'Say how it felt, write a line, or add a picture.',
+  });
+export type Left = z.infer<typeof leftSchema>;
+
+/** What a coach answers. */
+export const answerSchema = text.min(1, 'An answer needs a word.');
+
+/** How it felt, from 1 to 5, in a word each. */
+export const FEELS = ['lost', 'hard work', 'getting there', 'good', 'easy'] as const;

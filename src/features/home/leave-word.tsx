@@ -1,0 +1,104 @@
+'use client';
+
+import { useId, useState, useTransition, type ChangeEvent } from 'react';
+import { useRouter } from 'next/navigation';
+import { toast } from 'sonner';
+import { FEELS, leftSchema } from '@/core/planning';
+import { Button } from '@/ui/button';
+import { NotesField } from '@/ui/field';
+import { showErrors } from '../shared/show-errors';
+import { leaveWordAtHome } from './actions';
+import { smallPicture } from './small-picture';
+
+/** How it felt, a line, a picture of the set-up: for the coach, with a piece of homework. */
+export function LeaveWord({ token, homework }: { token: string; homework: string }) {
+  const router = useRouter();
+  const [busy, run] = useTransition();
+  const [feel, setFeel] = useState<number | null>(null);
+  const [text, setText] = useState('');
+  const [photo, setPhoto] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<string>();
+  const id = useId();
+  const choose = (event: ChangeEvent<HTMLInputElement>) => {
+    const [file] = event.target.files ?? [];
+    event.target.value = '';
+    if (!file) return;
+    run(async () => {
+      try {
+        setPhoto(await smallPicture(file));
+        setWrong(undefined);
+      } catch (error) {
+        setWrong(error instanceof RangeError ? error.message : 'The picture cannot be read.');
+      }
+    });
+  };
+  const send = () =>
+    run(async () => {
+      const left = leftSchema.safeParse({ feel, text, photo });
+      if (!left.success) {
+        setWrong(left.error.issues[0]!.message);
+        return;
+      }
+      // With no signal everything stays in its field.
+      const result = await leaveWordAtHome(token, { homework, left: left.data }).catch(() => null);
+      if (!result) {
+        setWrong('The server does not answer. Nothing is lost here: send it again later.');
+        return;
+      }
+      if (!showErrors(result)) return;
+      setFeel(null);
+      setText('');
+      setPhoto(null);
+      setWrong(undefined);
+      toast.success('Your coach has it.');
+      router.refresh();
+    });
+  return (
+    <div className="grid gap-3">
+      <div role="group" aria-labelledby={id} className="grid gap-1.5">
+        <span id={id} className="cap">
+          How did it feel?
+        </span>
+        <div className="grid grid-cols-5 gap-1.5">
+          {FEELS.map((name, index) => (
+            <button
+              key={name}
+              type="button"
+              aria-pressed={feel === index + 1}
+              onClick={() => setFeel(feel === index + 1 ? null : index + 1)}
+              className="grid min-h-14 place-items-center rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-1 text-center leading-tight aria-pressed:bg-ink aria-pressed:text-sheet"
+            >
+              <span className="text-[19px] num">{index + 1}</span>
+              <span className="text-[12.5px] font-[560]">{name}</span>
+            </button>
+          ))}
+        </div>
+      </div>
+      <NotesField
+        label="A line to your coach"
+        rows={2}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        error={wrong}
+      />
+      {photo && (
+        // eslint-disable-next-line @next/next/no-img-element
+        <img src={photo} alt="The picture that will be sent" className="max-h-40 max-w-full" />
+      )}
+      <div className="flex flex-wrap gap-2.5">
+        <label className="inline-flex min-h-12 cursor-pointer items-center rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-4 text-[15px] font-[620] focus-within:outline-2">
+          {photo ? 'Another picture' : 'Add a picture of the set-up'}
+          <input type="file" accept="image/*" className="sr-only" onChange={choose} />
+        </label>
+        {photo && (
+          <Button className="min-h-12" onClick={() => setPhoto(null)}>
+            Without it
+          </Button>
+        )}
+        <Button kind="primary" className="min-h-12" disabled={busy} onClick={send}>
+          Send
+        </Button>
+      </div>
+    </div>
+  );
+}

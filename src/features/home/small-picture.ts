@@ -1,0 +1,29 @@
+'use client';
+
+import { PHOTO_MOST } from '@/core/planning';
+
+/** The longer side of a picture that is sent, px, and how well it is kept at first. */
+const SIDE = 1280;
+const QUALITIES = [0.75, 0.6, 0.45, 0.3];
+
+/**
+ * A picture made small enough to be sent, without where and with what it was taken.
+ *
+ * @returns as a JPEG in text
+ * @throws RangeError with a sentence where it is no picture, or none that can be made small
+ */
+export async function smallPicture(file: File): Promise<string> {
+  const picture = await createImageBitmap(file).catch(() => null);
+  if (!picture) throw new RangeError(`${file.name} is no picture that can be read here.`);
+  const share = Math.min(1, SIDE / Math.max(picture.width, picture.height));
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.max(1, Math.round(picture.width * share));
+  canvas.height = Math.max(1, Math.round(picture.height * share));
+  canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height);
+  picture.close();
+  for (const quality of QUALITIES) {
+    const text = canvas.toDataURL('image/jpeg', quality);
+    if (text.length <= PHOTO_MOST) return text;
+  }
+  throw new RangeError('The picture cannot be made small enough to be sent.');
+}

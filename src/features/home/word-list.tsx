@@ -1,0 +1,48 @@
+import { format } from 'date-fns';
+import { FEELS } from '@/core/planning';
+import type { HomeworkWord } from '@/data';
+
+/** What was said with a piece of homework, the oldest first. */
+export function WordList({
+  words,
+  student,
+  coach,
+}: {
+  words: HomeworkWord[];
+  /** As each is called by who reads. */
+  student: string;
+  coach: string;
+}) {
+  if (words.length === 0) return null;
+  return (
+    <ul aria-label="What was said" className="grid gap-2.5">
+      {words.map(({ id, coachId, feel, text, photo, at }) => (
+        <li
+          key={id}
+          className={
+            coachId === null ? 'border-l-4 border-rule pl-3' : 'border-l-4 border-line pl-3'
+          }
+        >
+          <p className="text-sm text-ink2">
+            {coachId === null ? student : coach}, {format(at, 'd MMMM')}
+            {feel !== null && (
+              <>
+                {' · '}felt <strong>{FEELS[feel - 1]}</strong> ({feel} of 5)
+              </>
+            )}
+          </p>
+          {text && <p className="text-[16px] whitespace-pre-wrap">{text}</p>}
+          {photo && (
+            // A picture of the student's own device, kept with the words.
+            // eslint-disable-next-line @next/next/no-img-element
+            <img
+              src={photo}
+              alt={`Picture that came with it, ${format(at, 'd MMMM')}`}
+              className="mt-1.5 max-h-64 max-w-full border border-rule"
+            />
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
