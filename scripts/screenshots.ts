@@ -120,23 +120,7 @@ async function main(): Promise<void> {
       },
     },
     { name: 'logging-glare', path: `/sessions/${open?.id}`, size: PHONE, theme: 'glare' },
-    {
-      name: 'logging-group',
-      path: '/drills/guess-and-look',
-      size: PHONE,
-      before: async (page) => {
-        await begin(page, ['Greta Solvang', 'Bram Quistle']);
-        for (const [across, down] of [
-          [0.5, 0.2],
-          [0.54, 0.3],
-          [0.5, 0.45],
-          [0.46, 0.56],
-          [0.5, 0.45],
-        ] as const) {
-          await point(page, across, down);
-        }
-      },
-    },
+    { name: 'set-up', path: `/students/${oona?.id}/set-up` },
     { name: 'review', path: `/sessions/${done?.id}/review` },
     {
       name: 'hour',

@@ -81,7 +81,7 @@ export default async function TodayPage() {
                     key={`${studentId} ${at.toISOString()}`}
                     className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2 text-[16px] last:border-0"
                   >
-                    <span className="min-w-0">
+                    <span className="min-w-0 flex-1 basis-64">
                       <strong>{nameOf(studentId)}</strong>
                       {feel !== null && (
                         <span className="text-ink2"> · felt {FEELS[feel - 1]}</span>

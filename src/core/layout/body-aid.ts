@@ -14,6 +14,15 @@ const AIDS = {
     ],
     cautions: CAUTIONS.chest,
   },
+  'grip rod': {
+    label: 'rod along the grip',
+    kit: [{ item: 'rod', count: 1 }],
+    checklist: [
+      'A rod held along the grip, reaching up past the lead side; nothing on the ground.',
+      'It stays off the ribs until the ball is gone.',
+    ],
+    cautions: CAUTIONS.chest,
+  },
   'arm rods': {
     label: 'rod under both arms',
     kit: [{ item: 'rod', count: 1 }],

@@ -7,9 +7,10 @@ export function drillWords({ elements }: Layout): string {
     .map(({ kind }) => elementOf(kind).name.toLowerCase());
   const counted = [...new Set(names)].map((name) => {
     const count = names.filter((one) => one === name).length;
-    return count === 1 ? name : `${count} × ${name}`;
+    return count === 1 ? name : `${count} ${name}s`;
   });
+  const single = names.length === 1 ? 'one ' : '';
   const last = counted.pop();
   if (!last) return 'nothing but the ball';
-  return counted.length === 0 ? `one ${last}` : `${counted.join(', ')} and ${last}`;
+  return counted.length === 0 ? `${single}${last}` : `${counted.join(', ')} and ${last}`;
 }

@@ -22,7 +22,9 @@ describe('what stands on the green, in words', () => {
   it.each([
     ['straight-gate', 'one ball gate'],
     ['three-in-one', 'putter gate, ball gate and pace zone'],
-    ['lane-with-gates', 'box gate and 2 × ball gate'],
+    ['lane-with-gates', 'box gate and 2 ball gates'],
+    ['gate-and-midpoint', '2 ball gates'],
+    ['straight-gate', 'one ball gate'],
     ['lag-and-farther', 'one hole'],
   ])('%s: %s', (key, words) => expect(drillWords(libraryDrill(key)!.layout)).toBe(words));
 

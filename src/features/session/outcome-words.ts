@@ -21,7 +21,7 @@ export function primaryOutcomes(layout: Layout, putts: Outcomes[]): Outcome[] {
 export function outcomeWords(layout: Layout, putts: Outcomes[]): string[] {
   const { primary, others } = loggedElements(layout);
   const gates = standing(layout).filter(({ traits }) => traits.twoTees);
-  return [...(primary ? [primary] : []), ...others].map((element) => {
+  const words = [...(primary ? [primary] : []), ...others].map((element) => {
     const count = (outcome: Outcome) =>
       putts.filter((putt) => putt[element.id] === outcome.id).length;
     if (element.traits.twoTees) {
@@ -42,6 +42,7 @@ export function outcomeWords(layout: Layout, putts: Outcomes[]): string[] {
       .map(({ outcome, times }) => `${times} ${outcome.label.toLowerCase()}`)
       .join(', ');
   });
+  return words.filter((said) => said !== '');
 }
 
 /** The word for a putt that did what counts. */

@@ -146,7 +146,8 @@ export const FACE: LibraryDrill[] = [
     rule: { type: 'putts', putts: 20 },
     putt: 5 * FOOT,
     parts: [
-      { kind: 'rail', params: { end: 'toe', air: 0.03, reach: 14 * INCH } },
+      aid('grip rod'),
+      watch('The rod stays off the ribs until the ball is gone', 'Stayed off', 'Touched'),
       ballGate(18 * INCH, 0.066),
     ],
     counts: 'gate',
