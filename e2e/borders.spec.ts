@@ -188,6 +188,7 @@ function argsOf({ name }: BuiltAction): unknown[] {
     nextInPlan: [done],
     propose: [{ frame, kept: [] }],
     runPlan: [plan],
+    startColdTest: [student],
     setPlanArchived: [{ id: plan, archived: true }],
     timeBlock: [{ frame, item }],
     closeProgramme: [programme],

@@ -312,3 +312,31 @@ test('the diary shows who comes, and is taken along as a calendar', async ({ pag
   await expect(page.getByText('It is out of the diary.')).toBeVisible();
   expect(event(await (await page.request.get(link)).text())).toBeUndefined();
 });
+
+test('the whole cold test is one button: five parts, the same for everyone, one after the other', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await addStudent(page, 'Maren Kade');
+  const student = new URL(page.url()).pathname;
+  await addDrill(page, 'Kade gate');
+  await page.goto(`/start?student=${student.split('/').at(-1)}`);
+  await page.getByRole('button', { name: 'Cold test: five parts, 20 minutes' }).click();
+  for (let part = 1; part <= 5; part++) {
+    await expect(page.getByText(`drill ${part} of 5`)).toBeVisible();
+    await page.getByRole('button', { name: 'It stands, begin' }).click();
+    await page.keyboard.press('Space');
+    await expect(
+      page.getByRole('button', { name: 'Look at the putts and correct one' }),
+    ).toBeEnabled();
+    if (part < 5) await page.getByRole('button', { name: /^Next: Cold test/ }).click();
+  }
+  await finish(page);
+  for (let part = 1; part <= 5; part++)
+    await expect(
+      page.getByRole('heading', { name: new RegExp(`^Cold test ${part}`) }),
+    ).toBeVisible();
+  // It is nobody's hour: no plan of it is left over.
+  await page.goto('/programme');
+  await expect(page.getByText('Cold test', { exact: true })).toHaveCount(0);
+});

@@ -17,7 +17,7 @@ export {
   type PlaceKind,
   type Skill,
 } from './drill';
-export { LIBRARY, libraryDrill, type LibraryDrill } from './library';
+export { COLD_TEST, LIBRARY, libraryDrill, type LibraryDrill } from './library';
 export {
   MANNERS,
   MANNER_IDS,

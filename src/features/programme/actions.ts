@@ -1,6 +1,8 @@
 'use server';
 
 import { z } from 'zod';
+import { v4 } from 'uuid';
+import { COLD_TEST } from '@/core/drill';
 import { planFrame, planSchema, type PlanBlock } from '@/core/planning';
 import { addPlan, archivePlan, goToNextBlock, savePlan, startPlan } from '@/data';
 import { takeBuiltIn } from '../drills/take';
@@ -60,6 +62,35 @@ export const keepPlan = coachAction(keeping, async (database, principal, { id, f
 export const runPlan = coachAction(z.uuid(), async (database, principal, plan) => {
   const [first] = await startPlan(database, principal, plan, { startedAt: new Date() });
   return first!;
+});
+
+/** What the parts of a cold test take together, minutes. */
+const COLD_MINUTES = 20;
+
+/**
+ * Starts the whole cold test for a student: the same five parts for everyone, one after the other; answers with the session. The
+ * plan that it follows is put away at once: it is no hour that somebody made.
+ */
+export const startColdTest = coachAction(z.uuid(), async (database, principal, studentId) => {
+  const blocks: PlanBlock[] = [];
+  for (const key of COLD_TEST) {
+    const drillId = await takeBuiltIn(database, principal, key);
+    blocks.push({ id: v4(), drillId, rungs: {}, locked: true, why: '' });
+  }
+  const at = new Date();
+  const values = planSchema.parse({
+    name: 'Cold test',
+    minutes: COLD_MINUTES,
+    place: 'green',
+    kit: [],
+    goals: [],
+    studentIds: [studentId],
+    blocks,
+  });
+  const plan = await addPlan(database, principal, values, at);
+  const [session] = await startPlan(database, principal, plan, { startedAt: at });
+  await archivePlan(database, principal, plan, at);
+  return session!;
 });
 
 /** Goes on with the next block of the plan that a session follows. */

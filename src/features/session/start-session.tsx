@@ -6,6 +6,8 @@ import { toast } from 'sonner';
 import { Button } from '@/ui/button';
 import { Pick, type PickOption } from '@/ui/pick';
 import { Toggle } from '@/ui/toggle';
+import { startColdTest } from '../programme/actions';
+import { showErrors } from '../shared/show-errors';
 import { begin } from './actions';
 import type { DrillOption, StudentOption } from './options';
 import { PlayersFields, type Player } from './players-fields';
@@ -52,6 +54,12 @@ export function StartSession({
       setErrors(result.fields);
       if (Object.keys(result.fields).length === 0) toast.error(result.message);
     });
+  /** The same five parts for everyone, whatever drill is chosen. */
+  const test = () =>
+    run(async () => {
+      const result = await startColdTest(first.studentId);
+      if (showErrors(result)) router.push(`/sessions/${result.value}`);
+    });
   const lastCold = students.find(({ value }) => value === first.studentId)?.lastCold;
   return (
     <div className="grid gap-5">
@@ -81,6 +89,11 @@ export function StartSession({
       <Button kind="primary" className="min-h-14 text-[18px]" onClick={start} disabled={busy}>
         Start session
       </Button>
+      {first.studentId !== '' && players.length === 1 && (
+        <Button className="min-h-12" onClick={test} disabled={busy}>
+          Cold test: five parts, 20 minutes
+        </Button>
+      )}
     </div>
   );
 }

@@ -26,6 +26,9 @@ export const LIBRARY: LibraryDrill[] = [
   ...TRIAL,
 ];
 
+/** The parts of the cold test in order, by their keys: the same for everyone. */
+export const COLD_TEST: readonly string[] = ASSESSMENT.map(({ key }) => key);
+
 /** The built-in drill of a key, or null. */
 export const libraryDrill = (key: string): LibraryDrill | null =>
   LIBRARY.find((drill) => drill.key === key) ?? null;
