@@ -18,6 +18,7 @@ import { format } from 'date-fns';
 import { useTheme } from 'next-themes';
 import { useEffect, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
+import { cutTo } from './cut-to';
 import { saveText, saveUrl } from './save-text';
 import { svgString } from './svg-string';
 import { TrendDrawing } from './trend-drawing';
@@ -83,10 +84,15 @@ const changesDrawn = (marks: { at: Date; label: string }[], ink: string): Plugin
       ctx.moveTo(x, chartArea.top);
       ctx.lineTo(x, chartArea.bottom);
       ctx.stroke();
-      const { width } = ctx.measureText(label);
-      const fits = x + 6 + width <= chartArea.right;
-      ctx.textAlign = fits ? 'left' : 'right';
-      ctx.fillText(label, fits ? x + 6 : x - 6, chartArea.top + 42 + 17 * (index % 3));
+      const room = { right: chartArea.right - x - 6, left: x - 6 - chartArea.left };
+      const after = ctx.measureText(label).width <= room.right || room.right >= room.left;
+      const words = cutTo(
+        label,
+        after ? room.right : room.left,
+        (text) => ctx.measureText(text).width,
+      );
+      ctx.textAlign = after ? 'left' : 'right';
+      ctx.fillText(words, after ? x + 6 : x - 6, chartArea.top + 42 + 17 * (index % 3));
     });
     ctx.restore();
   },

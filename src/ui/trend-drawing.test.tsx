@@ -58,4 +58,23 @@ describe('a trend as a file', () => {
       expect(x! >= 0 && x! <= 900 && y! >= 0 && y! <= 420).toBe(true);
     }
   });
+
+  it('marks the days on which something was changed, beside the line and within the picture', () => {
+    const marks = [
+      { at: points[1]!.at, label: 'claw' },
+      { at: points[3]!.at, label: 'short blade' },
+      { at: new Date(Date.UTC(2025, 0, 1)), label: 'long ago' },
+    ];
+    const svg = drawn({ marks });
+    expect(svg).not.toContain('long ago');
+    const at = (label: string) =>
+      new RegExp(`<text x="([\\d.]+)" y="[\\d.]+" text-anchor="(start|end)"[^>]*>${label}<`).exec(
+        svg,
+      )!;
+    // The last day is at the right: its words stand before it.
+    expect(at('claw')[2]).toBe('start');
+    expect(at('short blade')[2]).toBe('end');
+    const [, second] = numbers(svg, 'polyline');
+    expect(Number(at('claw')[1])).toBeCloseTo(second![0]! + 6, 0);
+  });
 });

@@ -59,6 +59,16 @@ describe('the verdict of a trial', () => {
     expect(claimed).toBeLessThanOrEqual(3);
   });
 
+  it('is as sure that they are alike whichever is called first, and unsure where one is twice as wide', () => {
+    const apart = [
+      { a: 1.6, b: 0.8 },
+      { a: 0.8, b: 1.6 },
+    ].map((spread) => of(toldOf(putted(spread, 77, { sets: 16 }))).difference.alike);
+    for (const alike of apart) expect(alike).toBeLessThan(0.2);
+    const same = of(toldOf(putted({ a: 1, b: 1 }, 78, { sets: 40, set: 10 }))).difference.alike;
+    expect(same).toBeGreaterThan(0.8);
+  });
+
   it('takes all sessions of a pair together, and no other pair', () => {
     const other = { ...putted({ a: 1, b: 1 }, 9), rule: { ...BASE, a: 'claw', b: 'usual' } };
     const free: TrialRun = { ...putted({ a: 1, b: 1 }, 9), rule: { type: 'open' } };

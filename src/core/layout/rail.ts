@@ -114,10 +114,10 @@ export const rail = defineElement({
     });
     return [
       one('clear', 'Clear', air === 0 ? 'along the rail' : 'rail not touched'),
-      one('back', `${touched} going back`, 'the rail'),
+      one('back', `${touched} back`, 'the rail'),
       // A head that slides along the rail cannot leave it and touch the ball as it should.
-      ...(air === 0 ? [] : [one('ball', `${touched} at the ball`, 'the rail')]),
-      one('through', `${touched} going through`, 'the rail'),
+      ...(air === 0 ? [] : [one('ball', `${touched} at ball`, 'the rail')]),
+      one('through', `${touched} through`, 'the rail'),
       one('off', touched, 'nobody saw where'),
     ];
   },

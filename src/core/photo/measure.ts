@@ -81,6 +81,17 @@ export const MEASURES = {
     },
     sides: ['right of the line', 'left of the line'],
   },
+  eyes: {
+    label: 'Eyes against the ball line',
+    unit: 'length',
+    touches: [
+      'the ball line, behind the ball',
+      'the ball line, farther on',
+      'where a ball dropped from under the eyes lies',
+    ],
+    of: ([near, far, dropped]) => right(minus(dropped!, near!), minus(far!, near!)),
+    sides: ['right of the line', 'left of the line'],
+  },
   past: {
     label: 'Ball at rest: short or past',
     unit: 'length',

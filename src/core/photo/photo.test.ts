@@ -72,6 +72,14 @@ const PLACES: Record<MeasureName, { at: (readonly [number, number])[]; truth: nu
     ],
     truth: TURN,
   },
+  eyes: {
+    at: [
+      [0, -0.05],
+      [0, 0.5],
+      [-0.025, 0.02],
+    ],
+    truth: -0.025,
+  },
   past: {
     at: [
       [0, 0],

@@ -124,7 +124,7 @@ const BESIDE = [
   [
     'A photo as a tape measure',
     'More, while logging; As it stands',
-    'gap as built, face, where the ball stopped',
+    'gap as built, face, eyes on the card, where the ball stopped',
     '`photo.spec.ts`',
   ],
   [

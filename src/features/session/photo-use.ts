@@ -1,4 +1,6 @@
 import { standing, type Layout } from '@/core/layout';
+import { sideOfEnd } from '@/core/people';
+import { CARD_FIELDS } from '@/core/setup';
 import type { PhotoUse } from '../photo/photo-tape';
 import { pointAt, touchOutcome, touchParts, type Seen } from './seen';
 
@@ -9,9 +11,15 @@ import { pointAt, touchOutcome, touchParts, type Seen } from './seen';
  * @param layout where the putt is made
  * @param seen of the putt so far
  * @param take what is seen with it
+ * @param keepEyes keeps on the set-up card how far inside the line the eyes were, m
  */
 export const photoUse =
-  (layout: Layout, seen: Seen, take: (seen: Seen) => void): PhotoUse =>
+  (
+    layout: Layout,
+    seen: Seen,
+    take: (seen: Seen) => void,
+    keepEyes: (inside: number) => void,
+  ): PhotoUse =>
   (name, { value }, other) => {
     if (name === 'face') {
       const look = standing(layout).find(
@@ -24,6 +32,13 @@ export const photoUse =
         label: `Log “${outcome.label}”`,
         use: () => take(touchOutcome(layout, seen, look, outcome.id)),
       };
+    }
+    if (name === 'eyes') {
+      // The heel is on the player's side of the line: inside is there.
+      const inside = sideOfEnd('heel', layout.player.hand) === 'right' ? value : -value;
+      const { min, max } = CARD_FIELDS.eyes;
+      if (inside < min || inside > max) return null;
+      return { label: 'Keep on the set-up card', use: () => keepEyes(inside) };
     }
     if (name !== 'past' && name !== 'aside') return null;
     const [rest] = touchParts(layout).rest;

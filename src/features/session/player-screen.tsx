@@ -7,6 +7,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { cardOf, endedWords, restSeen } from '@/core/drill';
 import { judge, spotKey, type Outcome, type Spot } from '@/core/layout';
+import { emptyCard } from '@/core/setup';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { PhotoTape } from '../photo/photo-tape';
@@ -169,6 +170,10 @@ export function PlayerScreen({
     next: goOnInPlan,
   });
 
+  const keepEyes = (inside: number) => {
+    const before = cardOf(view.marks) ?? player.card.last?.card ?? emptyCard();
+    store.mark({ type: 'card', card: { ...before, eyes: inside } });
+  };
   const card = (
     <CardLine
       known={player.card}
@@ -357,8 +362,8 @@ export function PlayerScreen({
                   <PhotoTape
                     layout={there}
                     units={units}
-                    names={['face', 'past', 'aside', 'ball', 'gap', 'distance']}
-                    use={photoUse(there, putt.seen, putt.take)}
+                    names={['face', 'eyes', 'past', 'aside', 'ball', 'gap', 'distance']}
+                    use={photoUse(there, putt.seen, putt.take, keepEyes)}
                     onUsed={done}
                   />
                 )}
