@@ -9,7 +9,7 @@ export const putters: Migration = {
       studentId TEXT NOT NULL REFERENCES student (id) ON DELETE CASCADE,
       headLength REAL NOT NULL CHECK (headLength > 0),
       headDepth REAL NOT NULL CHECK (headDepth > 0),
-      lieAngle REAL NOT NULL,
+      lieAngle REAL NOT NULL DEFAULT 1.2217304763960306,
       name TEXT NOT NULL DEFAULT 'Own putter',
       length REAL,
       loft REAL,
