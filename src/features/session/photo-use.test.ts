@@ -17,13 +17,13 @@ const layoutOf = (key: string, hand: Hand = 'right'): Layout =>
 /** What a number is good for, and what it does when it is used. */
 function used(layout: Layout, name: Parameters<ReturnType<typeof photoUse>>[0], value: number) {
   const done: { seen: Seen[]; eyes: number[] } = { seen: [], eyes: [] };
-  const use = photoUse(
+  const offer = photoUse(
     layout,
     {},
     (seen) => done.seen.push(seen),
     (inside) => done.eyes.push(inside),
   );
-  const offered = use(name, read(value), (other) =>
+  const offered = offer(name, read(value), (other) =>
     other === 'past' ? read(0.3) : other === 'aside' ? read(-0.1) : null,
   );
   offered?.use();
