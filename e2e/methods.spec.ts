@@ -10,13 +10,11 @@ async function logOne(page: Page): Promise<void> {
   if (await read.isVisible()) await read.click();
   if (await all.isVisible()) await all.click();
   else await page.keyboard.press('Space');
-  if (await next.isVisible()) {
-    if (await next.isEnabled()) await next.click();
-  }
+  if ((await next.isVisible()) && (await next.isEnabled())) await next.click();
   // A guess comes first: then the putt itself.
-  const undo = page.getByRole('button', { name: 'Look at the putts and correct one' });
-  if (!(await undo.isEnabled())) await page.keyboard.press('Space');
-  await expect(undo).toBeEnabled();
+  const logged = page.getByRole('button', { name: 'Look at the putts and correct one' });
+  if (!(await logged.isEnabled())) await page.keyboard.press('Space');
+  await expect(logged).toBeEnabled();
 }
 
 for (const half of [0, 1]) {

@@ -183,15 +183,8 @@ export {
   type Run,
   type Session,
 } from './sessions';
-export {
-  addPutter,
-  dropPutter,
-  lastCard,
-  listPutters,
-  savePutter,
-  takePutter,
-  type Putter,
-} from './putters';
+export { lastCard } from './cards';
+export { addPutter, dropPutter, listPutters, savePutter, takePutter, type Putter } from './putters';
 export { answerWord, leaveWord, listWords, unanswered, type HomeworkWord } from './words';
 export {
   addStudent,

@@ -1,9 +1,6 @@
 import type { Transaction } from 'sequelize';
 import { v4 } from 'uuid';
-import { cardOf, runMarkSchema } from '@/core/drill';
 import { putterValues, type PutterValues } from '@/core/people';
-import type { Card } from '@/core/setup';
-import { fromStored } from './columns';
 import type { Database } from './database';
 import type { PutterRow } from './models';
 import { scoped, type CoachPrincipal, type Principal } from './principal';
@@ -16,18 +13,8 @@ export interface Putter extends PutterValues {
 }
 
 const toPutter = (row: PutterRow): Putter => ({
-  ...putterValues.parse({
-    name: row.name,
-    headLength: row.headLength,
-    headDepth: row.headDepth,
-    lieAngle: row.lieAngle,
-    length: row.length,
-    loft: row.loft,
-    shape: row.shape,
-    mass: row.mass,
-    inertia: row.inertia,
-    grip: row.grip,
-  }),
+  // What is no measure of it is left out by the schema.
+  ...putterValues.parse(row.get({ plain: true })),
   id: row.id,
   inUse: row.inUse,
 });
@@ -143,25 +130,4 @@ export async function dropPutter(
       throw new Problem('invalid', `${putter.name} is in use: take another into use first.`);
     await putter.destroy({ transaction });
   });
-}
-
-/** The last set-up card of a student before a session, or of all; null where none was looked at. */
-export async function lastCard(
-  { models, read }: Database,
-  principal: Principal,
-  studentId: string,
-): Promise<{ card: Card; at: Date } | null> {
-  const where = scoped(principal, 'student', { id: studentId });
-  if ((await models.student.count({ where })) === 0) throw notFound('student');
-  const [row] = await read.all<{ mark: string; at: string }>(
-    `SELECT runMark.mark AS mark, runMark.at AS at FROM runMark
-       JOIN run ON run.id = runMark.runId
-       JOIN session ON session.id = run.sessionId
-      WHERE session.studentId = $studentId AND json_extract(runMark.mark, '$.type') = 'card'
-      ORDER BY runMark.at DESC, runMark.position DESC LIMIT 1`,
-    { $studentId: studentId },
-  );
-  if (!row) return null;
-  const card = cardOf([{ mark: runMarkSchema.parse(fromStored(row.mark)) }]);
-  return card && { card, at: new Date(row.at) };
 }

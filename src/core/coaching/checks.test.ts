@@ -60,9 +60,9 @@ describe('what it does to the putt', () => {
     // 0.80 against 0.33: by the normal of two Betas, z = (0.78 − 0.36) / sqrt(0.0053 + 0.0153) = 2.9.
     expect(told.better).toBeGreaterThan(0.99);
     expect(effectOfCheckWords(told)).toBe(
-      'When so, 24 of 30 putts passed, else 4 of 12: it helps, 99 % sure',
+      'When so, 24 of 30 putts passed, else 4 of 12: it helps, over 99 % sure',
     );
-    expect(effectOfCheckWords(effect([4, 12], [24, 30])!)).toMatch(/it does not help, 99 % sure$/);
+    expect(effectOfCheckWords(effect([4, 12], [24, 30])!)).toMatch(/it does not help, over 99 % sure$/);
     expect(effectOfCheckWords(effect([10, 20], [10, 20])!)).toMatch(/: no clear difference$/);
   });
 
@@ -148,7 +148,7 @@ describe('checks over the weeks', () => {
     ]);
     expect(check!.change!.better).toBeGreaterThan(0.99);
     expect(checkWords(check!)).toMatch(
-      /^11 of 20, 55 % \(80 % interval \d\d to \d\d %\); more often than before, 99 % sure$/,
+      /^11 of 20, 55 % \(80 % interval \d\d to \d\d %\); more often than before, over 99 % sure$/,
     );
   });
 

@@ -1,6 +1,7 @@
 import { judge, standing, traitsOf, type Layout } from '@/core/layout';
 import type { LoggedSession } from '@/core/scoring';
 import { rateBelow } from './gate-fit';
+import { sureWords } from './sure';
 
 /** How often something a coach looks for was so, with its 80 % interval; shares. */
 export interface Rate {
@@ -201,25 +202,25 @@ export function checkWords({ all, change }: Check): string {
   const now = `${all.right} of ${all.of}, ${percent(all.middle)} % (80 % interval ${percent(all.low)} to ${percent(all.high)} %)`;
   if (!change) return now;
   const { better } = change;
-  const sure = Math.min(99, Math.floor(100 * Math.max(better, 1 - better)));
+  const sure = sureWords(Math.max(better, 1 - better));
   return better > SURE
-    ? `${now}; more often than before, ${sure} % sure`
+    ? `${now}; more often than before, ${sure} sure`
     : better < 1 - SURE
-      ? `${now}; less often than before, ${sure} % sure`
+      ? `${now}; less often than before, ${sure} sure`
       : `${now}; no clear change`;
 }
 
 /**
- * What it does to the putt, in a sentence: "When so, 24 of 30 putts passed, else 5 of 12: they go together, 97 % sure".
+ * What it does to the putt, in a sentence: "When so, 24 of 30 putts passed, else 5 of 12: it helps, 97 % sure".
  *
  * @param effect of a check
  */
 export function effectOfCheckWords({ so, not, better }: NonNullable<Check['effect']>): string {
-  const sure = Math.min(99, Math.floor(100 * Math.max(better, 1 - better)));
+  const sure = sureWords(Math.max(better, 1 - better));
   const counts = `When so, ${so.right} of ${so.of} putts passed, else ${not.right} of ${not.of}`;
   return better > SURE
-    ? `${counts}: it helps, ${sure} % sure`
+    ? `${counts}: it helps, ${sure} sure`
     : better < 1 - SURE
-      ? `${counts}: it does not help, ${sure} % sure`
+      ? `${counts}: it does not help, ${sure} sure`
       : `${counts}: no clear difference`;
 }

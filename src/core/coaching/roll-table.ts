@@ -1,6 +1,7 @@
 import { restSeen } from '@/core/drill';
 import { isLevel } from '@/core/green';
 import { layoutAt, standing } from '@/core/layout';
+import { normalQuantile } from '@/core/numbers';
 import type { LoggedSession } from '@/core/scoring';
 import { backstrokeFor, strokeConstant, type StrokeRoll } from '@/core/stroke';
 import { FOOT } from '@/core/units';
@@ -10,7 +11,7 @@ const REFERENCE = 10 * FOOT;
 /** Fewer rolls than this make no table. */
 const ENOUGH = 6;
 /** Half of eight in ten of a normal, in standard deviations. */
-const EIGHT_IN_TEN = 1.2816;
+const EIGHT_IN_TEN = normalQuantile(0.9);
 
 /** A row of the table: for a distance, how far back, and where eight in ten such strokes end; m. */
 export interface RollRow {

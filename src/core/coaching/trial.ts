@@ -7,6 +7,7 @@ import {
   type Difference,
   type LoggedRun,
 } from '@/core/scoring';
+import { sureWords } from './sure';
 
 /** A run that a trial was putted on. */
 export interface TrialRun extends LoggedRun {
@@ -78,10 +79,6 @@ export function trialsOf(
   });
 }
 
-/** Never quite sure. */
-const percent = (probability: number): string =>
-  probability > 0.99 ? 'over 99 %' : `${Math.floor(100 * probability)} %`;
-
 /**
  * The verdict of a trial on one skill.
  *
@@ -100,10 +97,10 @@ export function verdictWords(
   const sure = Math.max(smaller, 1 - smaller);
   const times = (second ? ratio.middle : 1 / ratio.middle).toFixed(2);
   if (sure >= SETTLED.probability && alike < SURE_ALIKE)
-    return `${name}: ${better} is better, its window ×${times} of ${other}’s, ${percent(sure)} sure.`;
+    return `${name}: ${better} is better, its window ×${times} of ${other}’s, ${sureWords(sure)} sure.`;
   if (alike >= SURE_ALIKE)
-    return `${name}: no difference that matters, ${percent(alike)} sure that the windows are within a fifth of each other.`;
+    return `${name}: no difference that matters, ${sureWords(alike)} sure that the windows are within a fifth of each other.`;
   const more = puttsToSettle({ ...difference, measure: false });
   const about = more && more.putts > 0 ? ` About ${more.putts} more putts would settle it.` : '';
-  return `${name}: not settled, ${percent(sure)} that ${better} is better (window ×${times}).${about}`;
+  return `${name}: not settled, ${sureWords(sure)} that ${better} is better (window ×${times}).${about}`;
 }

@@ -141,9 +141,8 @@ export const rail = defineElement({
   },
   meets: ({ strike = 0, path = 0 }, params, setting): Met => {
     const { reach, air } = params;
-    const lower = bounded(0, true, params, setting);
     const holds = (at: number) => {
-      const said = at === 0 ? lower : bounded(at, true, params, setting);
+      const said = bounded(at, true, params, setting);
       const there = strike + at * Math.tan(path);
       return there >= said.lower && there <= said.upper;
     };

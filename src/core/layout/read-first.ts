@@ -50,7 +50,7 @@ export const trueReadOf = ({ putt, player }: { putt: Putt; player: Fitting }): n
  * @param id as logged
  * @returns hole widths right of the middle of the hole; null where nothing of the kind can be said
  */
-export function readMeant(id: string): { from: number; to: number } | null {
+function readMeant(id: string): { from: number; to: number } | null {
   const sorted = READS.toSorted((a, b) => a.cups - b.cups);
   const at = sorted.findIndex((one) => one.id === id);
   const { [at - 1]: below, [at]: here, [at + 1]: above } = sorted;

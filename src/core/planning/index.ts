@@ -1,4 +1,4 @@
-export { FEELS, PHOTO_MOST, answerSchema, leftSchema, type Left } from './word';
+export { FEELS, PHOTO_MOST, PHOTO_SIDE, answerSchema, leftSchema, type Left } from './word';
 export { candidatesOf, type Offered, type Planned } from './candidates';
 export { coldTestDue } from './cold';
 export { chainOf, expectedPutts, goingOn, type Chain, type Kind, type Shares } from './chain';

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 
+/** The longer side of a picture as it is sent, px. */
+export const PHOTO_SIDE = 1280;
 /** Characters of a picture as it is sent and kept: about 450 kB. */
 export const PHOTO_MOST = 600_000;
 

@@ -150,7 +150,7 @@ function measuredOf(ground: Ground, putt: Putt): Measured[] {
 
 /** What one putt says; none when nothing. What is independent of each other is told apart, and so counted together. */
 function cellsOf(ground: Ground, putt: Putt): Term[][] {
-  const terms = termsOf(ground, putt);
+  const { terms, others: said } = termsOf(ground, putt);
   const measured = measuredOf(ground, putt);
   const started = measured.find(({ latent }) => latent === 'start');
   const latents = measured.filter((one) => one !== started);
@@ -170,28 +170,23 @@ function cellsOf(ground: Ground, putt: Putt): Term[][] {
   const apart = latents
     .filter(({ latent }) => !tied(latent))
     .map((one): Term[] => [{ heads: [], direct: {}, measured: [one] }]);
-  const others = othersOf(ground, putt).map((one): Term[] => [
+  const others = othersOf(ground, said).map((one): Term[] => [
     { heads: [], direct: {}, others: [one] },
   ]);
   return [...(whole.length === terms.length ? [whole] : []), ...apart, ...others];
 }
 
 /** What outcomes say of quantities that neither the ball nor the head tells of, each by itself. */
-const othersOf = (ground: Ground, putt: Putt): NonNullable<Term['others']> =>
-  ground.elements.flatMap((element) => {
-    const outcome = putt.outcomes[element.id];
-    if (outcome === undefined || putt.filled?.includes(element.id)) return [];
-    const { evidence, by } = ground.said(element, outcome);
-    const stand = ground.standOf(element);
-    return evidence.flatMap((one, i) => {
-      if (one.quantity !== 'other' || !isQuantity(one.id)) return [];
-      const against = quantityOf(one.id).middle?.(ground.putt) ?? 0;
-      const bounds = boundsOf(
-        { lower: one.lower - against, upper: one.upper - against },
-        { by: by[i]!, stand },
-      );
-      return open(bounds) ? [{ latent: one.id, bounds }] : [];
-    });
+const othersOf = ({ putt }: Ground, said: readonly Said[]): NonNullable<Term['others']> =>
+  said.flatMap((one) => {
+    const { evidence } = one;
+    if (evidence.quantity !== 'other' || !isQuantity(evidence.id)) return [];
+    const against = quantityOf(evidence.id).middle?.(putt) ?? 0;
+    const [lower, upper] = [evidence.lower, evidence.upper].map(
+      (edge) => finite(evidence.id, edge) - against,
+    ) as [number, number];
+    const bounds = boundsOf({ lower, upper }, one);
+    return open(bounds) ? [{ latent: evidence.id, bounds }] : [];
   });
 
 /** What a ball's start and the head's place are made of: readings of it belong to what a gate says. */
@@ -201,10 +196,11 @@ const TIED = ['face', 'path', 'strike'];
  * What was seen of one putt. Gates on one putt are true at once; a ball that a tee has turned can meet what its start would
  * not have, and then only the first thing it met counts.
  */
-function termsOf(ground: Ground, putt: Putt): Term[] {
+function termsOf(ground: Ground, putt: Putt): { terms: Term[]; others: Said[] } {
   const term: Term = { heads: [], direct: {} };
   const rolls: Said[] = [];
   const marks: Mark[] = [];
+  const others: Said[] = [];
   const readings = readingsOf(ground, putt);
   let turned = false;
   for (const element of ground.elements) {
@@ -217,6 +213,7 @@ function termsOf(ground: Ground, putt: Putt): Term[] {
       const said: Said = { evidence: one, by: by[i]!, stand };
       if (one.quantity === 'roll') rolls.push(said);
       else if (one.quantity === 'mark') marks.push(one);
+      else if (one.quantity === 'other') others.push(said);
       else add(term, said, readings);
     });
   }
@@ -227,7 +224,7 @@ function termsOf(ground: Ground, putt: Putt): Term[] {
   }
   // A mark that was read off says more than where it lay roughly.
   const rough = marks.filter(() => !isRead('strike', readings));
-  return withMarks(withRolls(term, rolls), rough);
+  return { terms: withMarks(withRolls(term, rolls), rough), others };
 }
 
 /** Whether an outcome only says roughly what was read off. */

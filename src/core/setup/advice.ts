@@ -12,6 +12,10 @@ const EYES_INSIDE = 0.05;
 const BALL_AHEAD = [0.02, 0.05] as const;
 const LEAD_FOOT = [50, 62] as const;
 const LIGHT = 5;
+/** Nearer to the line than this eyes are over it, m. */
+const OVER = 0.005;
+const areOutside = ({ eyes }: Card): boolean => eyes !== null && eyes < -OVER;
+const areFarInside = ({ eyes }: Card): boolean => eyes !== null && eyes > EYES_INSIDE;
 
 /**
  * What fits this player and what does not, from what was looked at; cautions first. Only what lies clearly outside of what is
@@ -39,15 +43,15 @@ export function adviceOf(card: Card, seated: boolean, units: UnitPreferences): A
       'caution',
       'Seated: brakes on, on level ground, the club clear of seat and knees; move the ball, not the chair.',
     );
-  if (card.eyes !== null && card.eyes < -0.005)
+  if (areOutside(card))
     add(
       'fit',
-      `Eyes ${across(card.eyes)} outside the line see it turned: stand a little farther from the ball, or taller.`,
+      `Eyes ${across(card.eyes!)} outside the line see it turned: stand a little farther from the ball, or taller.`,
     );
-  if (card.eyes !== null && card.eyes > EYES_INSIDE)
+  if (areFarInside(card))
     add(
       'fit',
-      `Eyes ${across(card.eyes)} inside are far inside: stand closer, or check the length of the putter.`,
+      `Eyes ${across(card.eyes!)} inside are far inside: stand closer, or check the length of the putter.`,
     );
   if (card.ball !== null && card.ball < BALL_AHEAD[0])
     add(
@@ -112,8 +116,7 @@ export function fittingHints(
   const step = showLength(LENGTH_STEP, 'across', units);
   const now = length === null ? '' : ` than its ${showLength(length, 'across', units)}`;
   const bent = card.posture === 'bent';
-  const outside = card.eyes !== null && card.eyes < -0.005;
-  const far = card.eyes !== null && card.eyes > EYES_INSIDE;
+  const [outside, far] = [areOutside(card), areFarInside(card)];
   if (bent && !far)
     hints.push({
       part: 'length',

@@ -1,10 +1,10 @@
-import { v4 } from 'uuid';
 import { emptyCard, type Card } from '@/core/setup';
 import { chance } from '@/core/simulate';
 import { DEGREE, INCH } from '@/core/units';
 import type { Database } from '../database';
 import type { CoachPrincipal } from '../principal';
 import { addPutter, listPutters } from '../putters';
+import { idsOf } from './ids';
 
 /** What the coach saw of her students, from which visit on, from 0; and how Ivo came to a second putter. */
 const SEEN: Record<string, [visit: number, card: Partial<Card>][]> = {
@@ -53,9 +53,8 @@ export async function addDemoCards(
   seed: number,
 ): Promise<void> {
   const { models } = database;
-  const random = chance(seed + 1);
-  const id = () =>
-    v4({ random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)) });
+  // Chance of its own: what was there before keeps its numbers.
+  const id = idsOf(chance(seed + 1));
   for (const [name, seen] of Object.entries(SEEN)) {
     const studentId = students.get(name)!;
     const [own] = await listPutters(database, principal, studentId);

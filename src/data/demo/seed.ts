@@ -1,6 +1,5 @@
 import type { CreationAttributes } from 'sequelize';
 import { addDays, addSeconds, set } from 'date-fns';
-import { v4 } from 'uuid';
 import { DEFAULT_PUTT, readRolls, rollingDeceleration, slopePull, type Rolls } from '@/core/green';
 import {
   DEFAULT_SHANK,
@@ -24,6 +23,7 @@ import type { CoachPrincipal } from '../principal';
 import { Problem } from '../problem';
 import { shareStudent } from '../sharing';
 import { addDemoCards } from './cards';
+import { idsOf } from './ids';
 import { DONE_AT_HOME, addDemoHomework, addDemoPlans } from './plans';
 import {
   BESIDE,
@@ -62,8 +62,7 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
     );
   }
   const random = chance(seed);
-  const id = () =>
-    v4({ random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)) });
+  const id = idsOf(random);
   await saveCoach(database, principal, { name: COACH, settings: coachSettings.parse({}) });
 
   const greens: string[] = [];

@@ -8,6 +8,7 @@ import { Button } from '@/ui/button';
 import { NotesField } from '@/ui/field';
 import { showErrors } from '../shared/show-errors';
 import { leaveWordAtHome } from './actions';
+import { SentPicture } from './sent-picture';
 import { smallPicture } from './small-picture';
 
 /** How it felt, a line, a picture of the set-up: for the coach, with a piece of homework. */
@@ -81,10 +82,7 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
         onChange={(event) => setText(event.target.value)}
         error={wrong}
       />
-      {photo && (
-        // eslint-disable-next-line @next/next/no-img-element
-        <img src={photo} alt="The picture that will be sent" className="max-h-40 max-w-full" />
-      )}
+      {photo && <SentPicture src={photo} alt="The picture that will be sent" />}
       <div className="flex flex-wrap gap-2.5">
         <label className="inline-flex min-h-12 cursor-pointer items-center rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-4 text-[15px] font-[620] focus-within:outline-2">
           {photo ? 'Another picture' : 'Add a picture of the set-up'}

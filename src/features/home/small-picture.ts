@@ -1,9 +1,8 @@
 'use client';
 
-import { PHOTO_MOST } from '@/core/planning';
+import { PHOTO_MOST, PHOTO_SIDE } from '@/core/planning';
 
-/** The longer side of a picture that is sent, px, and how well it is kept at first. */
-const SIDE = 1280;
+/** How well a picture is kept, the best first. */
 const QUALITIES = [0.75, 0.6, 0.45, 0.3];
 
 /**
@@ -15,7 +14,7 @@ const QUALITIES = [0.75, 0.6, 0.45, 0.3];
 export async function smallPicture(file: File): Promise<string> {
   const picture = await createImageBitmap(file).catch(() => null);
   if (!picture) throw new RangeError(`${file.name} is no picture that can be read here.`);
-  const share = Math.min(1, SIDE / Math.max(picture.width, picture.height));
+  const share = Math.min(1, PHOTO_SIDE / Math.max(picture.width, picture.height));
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(picture.width * share));
   canvas.height = Math.max(1, Math.round(picture.height * share));

@@ -1,6 +1,7 @@
 import { format } from 'date-fns';
 import { FEELS } from '@/core/planning';
 import type { HomeworkWord } from '@/data';
+import { SentPicture } from './sent-picture';
 
 /** What was said with a piece of homework, the oldest first. */
 export function WordList({
@@ -33,13 +34,7 @@ export function WordList({
           </p>
           {text && <p className="text-[16px] whitespace-pre-wrap">{text}</p>}
           {photo && (
-            // A picture of the student's own device, kept with the words.
-            // eslint-disable-next-line @next/next/no-img-element
-            <img
-              src={photo}
-              alt={`Picture that came with it, ${format(at, 'd MMMM')}`}
-              className="mt-1.5 max-h-64 max-w-full border border-rule"
-            />
+            <SentPicture src={photo} alt={`Picture that came with it, ${format(at, 'd MMMM')}`} />
           )}
         </li>
       ))}

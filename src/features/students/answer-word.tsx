@@ -3,7 +3,6 @@
 import { useState, useTransition } from 'react';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
-import { showErrors } from '../shared/show-errors';
 import { answerHomework } from './homework-actions';
 
 /** The coach's answer, in a line. */
@@ -18,7 +17,6 @@ export function AnswerWord({ homework, given }: { homework: string; given: strin
         setWrong(Object.values(result.fields)[0] ?? result.message);
         return;
       }
-      if (!showErrors(result)) return;
       setText('');
       setWrong(undefined);
     });

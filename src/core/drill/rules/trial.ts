@@ -1,6 +1,7 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { z } from 'zod';
+import { normalQuantile } from '@/core/numbers';
 import { machine } from './machine';
 import { count, defineRule } from './rule-kind';
 
@@ -59,7 +60,7 @@ export function trialArms({ set, sets, lot }: Pick<TrialRule, 'set' | 'sets' | '
  */
 export function tellsApart(putts: number): number {
   const informationAPutt = 1.08;
-  const sureAndFound = 1.2816 + 0.8416;
+  const sureAndFound = normalQuantile(0.9) + normalQuantile(0.8);
   return Math.exp(sureAndFound * Math.sqrt(2 / (putts * informationAPutt)));
 }
 
