@@ -62,7 +62,9 @@ describe('what it does to the putt', () => {
     expect(effectOfCheckWords(told)).toBe(
       'When so, 24 of 30 putts passed, else 4 of 12: it helps, over 99 % sure',
     );
-    expect(effectOfCheckWords(effect([4, 12], [24, 30])!)).toMatch(/it does not help, over 99 % sure$/);
+    expect(effectOfCheckWords(effect([4, 12], [24, 30])!)).toMatch(
+      /it does not help, over 99 % sure$/,
+    );
     expect(effectOfCheckWords(effect([10, 20], [10, 20])!)).toMatch(/: no clear difference$/);
   });
 

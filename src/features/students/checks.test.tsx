@@ -41,7 +41,9 @@ describe('what was looked for', () => {
     const one = check([[30, 42]]);
     const [so, not] = [rateOf(24, 30), rateOf(4, 12)];
     const html = shown([{ ...one, effect: { so, not, better: likelyLarger(so, not) } }]);
-    expect(html).toContain('When so, 24 of 30 putts passed, else 4 of 12: it helps, over 99 % sure.');
+    expect(html).toContain(
+      'When so, 24 of 30 putts passed, else 4 of 12: it helps, over 99 % sure.',
+    );
     expect(shown([one])).not.toContain('When so');
   });
 
