@@ -34,7 +34,7 @@ export function SheetDialog({
           onCloseAutoFocus={(event) => {
             if (!returnsFocus) event.preventDefault();
           }}
-          className="fixed inset-x-0 bottom-0 z-50 mx-auto max-h-[88dvh] max-w-2xl overflow-auto border-2 border-ink bg-sheet px-5 pt-4 pb-6"
+          className="fixed inset-x-0 bottom-0 z-50 mx-auto max-h-[88dvh] max-w-2xl overflow-auto border-2 border-ink bg-sheet px-5 pt-4"
         >
           <div className="flex items-start justify-between gap-3">
             <div>
@@ -48,6 +48,8 @@ export function SheetDialog({
             </Dialog.Close>
           </div>
           {children}
+          {/* Room below that scrolls: padding would leave words in sight under what sticks to the edge. */}
+          <div className="h-6" />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

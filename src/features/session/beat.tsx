@@ -6,7 +6,7 @@ import { Choice } from '@/ui/choice';
 import { setBeat, useBeat } from './beat-store';
 
 const STEP = 5;
-const RATIOS = ['1', '1.5', '2', '2.5', '3'];
+const RATIOS = ['1', '1.5', '2', '3'];
 const TONES: readonly BeatTone[] = ['begin', 'turn', 'strike'];
 const SAID: Record<BeatTone, string> = { begin: 'back', turn: 'through', strike: 'strike' };
 
@@ -47,7 +47,7 @@ export function StrokeBeat() {
   const { min, max } = BEATS_A_MINUTE;
   return (
     <div className="grid gap-3">
-      <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
+      <div className="flex flex-wrap items-start gap-x-5 gap-y-3">
         <div className="grid gap-1.5">
           <span className="cap">Strokes a minute</span>
           <div className="flex items-center gap-2">

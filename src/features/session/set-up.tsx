@@ -66,7 +66,7 @@ export function SetUp({
         </ul>
       )}
       {!stands && (
-        <div className="sticky bottom-0 mt-4 grid gap-2 border-t-[length:var(--stroke)] border-ink bg-sheet pt-3">
+        <div className="sticky bottom-0 mt-4 grid gap-2 border-t-[length:var(--stroke)] border-ink bg-sheet py-3">
           {kit.length > 0 && (
             <p className="text-[16px]">
               Out on the green: <strong>{kitList(kit)}</strong>. Count them out; they are counted in

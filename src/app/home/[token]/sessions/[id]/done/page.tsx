@@ -34,7 +34,7 @@ export default async function HomeDonePage({
       <p className="text-[16px] text-ink2">Your coach has it too.</p>
       {session.homeworkId && <LeaveWord token={token} homework={session.homeworkId} />}
       <div>
-        <Button asChild kind="primary">
+        <Button asChild kind={session.homeworkId ? 'plain' : 'primary'}>
           <Link href={`/home/${token}`}>Back to your page</Link>
         </Button>
       </div>
