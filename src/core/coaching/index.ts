@@ -1,4 +1,4 @@
-export { readingWords, tellReading, type ReadingTold } from './reading';
+export { READS_ENOUGH, readingWords, tellReading, type ReadingTold } from './reading';
 export { aimWords, tellAim, type AimAndStroke } from './aim';
 export {
   checkWords,
@@ -27,4 +27,4 @@ export { relationWords, relationsOf, type Relation } from './relations';
 export { rollRows, tellRolls, type RollRow, type RollTable } from './roll-table';
 export { standingsWords, type Standing } from './standings';
 export { trialsOf, verdictWords, type Trial, type TrialRun, type TrialSkill } from './trial';
-export { ASSUMED_READ, gains, worthByDistance, type Gain, type Worth } from './worth';
+export { USUAL_SLOPE, gains, worthByDistance, type Gain, type Worth } from './worth';

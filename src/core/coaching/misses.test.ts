@@ -1,4 +1,4 @@
-import { DEFAULT_PUTT } from '@/core/green';
+import { DEFAULT_PUTT, makeProbability } from '@/core/green';
 import { libraryDrill } from '@/core/drill';
 import { fitted } from '@/core/layout';
 import { STANDARD_FITTING, type Hand } from '@/core/people';
@@ -13,6 +13,7 @@ import {
 } from '@/core/scoring';
 import { chance, simulatePutts, type Truth } from '@/core/simulate';
 import { DEGREE } from '@/core/units';
+import { shoot } from 'tests/player/green';
 import { gains, readMisses, worthByDistance, type Known, type MissCounts } from '.';
 
 const W = DEFAULT_FACE_SHARE;
@@ -167,6 +168,35 @@ describe('what it is worth', () => {
     const { made } = worthByDistance(DEFAULT_PUTT, start, pace, [2])[0]!;
     expect(made.middle).toBeGreaterThan(0.6);
     expect(made.middle).toBeLessThan(0.95);
+  });
+
+  it('takes the player’s own reads in place of an assumed error of them', () => {
+    const start = points(0.002, 0.012);
+    const made = (reading: SkillPoints | null) =>
+      worthByDistance(DEFAULT_PUTT, start, pace, [2.4], reading)[0]!.made.middle;
+    const [assumed, exact, poor] = [null, points(0, 0), points(-0.4, 0.3)].map(made);
+    expect(exact).toBeGreaterThan(assumed!);
+    expect(poor).toBeLessThan(assumed!);
+    // By hand: a side slope of 1.5 % on this green breaks so far; two fifths too little and three tenths of spread are half of it.
+    const { direction } = shoot({
+      ...DEFAULT_PUTT,
+      distance: 2.4,
+      grade: 0.015,
+      falls: Math.PI / 2,
+    });
+    const read = 0.5 * Math.abs(direction);
+    const byHand = makeProbability(
+      { ...DEFAULT_PUTT, distance: 2.4 },
+      {
+        direction: { bias: 0.002, spread: 0.012 },
+        speed: { bias: 0, spread: 0.05 },
+        read,
+      },
+    );
+    expect(poor).toBeCloseTo(byHand, 1);
+    const paid = gains({ ...DEFAULT_PUTT, distance: 2.4 }, start, pace, points(-0.4, 0.3));
+    expect(paid).toHaveLength(3);
+    expect(paid[0]!.skill).toBe('reading');
   });
 
   it('says which skill pays most: the poorer one', () => {

@@ -3,6 +3,7 @@ import { libraryDrill } from '@/core/drill';
 import { breakWords } from '@/core/green';
 import { currentScores, DEFAULT_FACE_SHARE, type LoggedSession } from '@/core/scoring';
 import { chance } from '@/core/simulate';
+import { shoot } from 'tests/player/green';
 import { readingWords, tellReading } from '.';
 
 const { layout } = libraryDrill('read-first')!;
@@ -18,15 +19,27 @@ const keys = standing(layout)
   });
 
 /** A player who sees a share of each break, and says the nearest that can be said. */
-function sessionOf(putts: number, share: (cups: number) => number): LoggedSession {
+function sessionOf(
+  putts: number,
+  share: (cups: number) => number,
+  touched?: () => number,
+): LoggedSession {
   const made = Array.from({ length: putts }, (_, i) => {
     const place = stationPlace(layout, i % 4);
-    const cups = trueReadOf(layoutAt(layout, place)!);
+    const there = layoutAt(layout, place)!;
+    const cups = trueReadOf(there);
     const seen = share(cups) * cups;
     const said = keys.reduce((best, one) =>
       Math.abs(one.cups - seen) < Math.abs(best.cups - seen) ? one : best,
     );
-    return { outcomes: { [id]: said.id }, place, manner: 'usual' as const };
+    const spot = { along: there.putt.distance, across: (seen + (touched?.() ?? 0)) * 0.108 };
+    const shown = standing(there).find((element) => element.id === id)!.pointing!;
+    return {
+      outcomes: { [id]: touched ? shown.outcome(spot) : said.id },
+      ...(touched && { points: { [id]: spot } }),
+      place,
+      manner: 'usual' as const,
+    };
   });
   return { id: 's', at: new Date(0), runs: [{ layout, putts: made }] as never };
 }
@@ -73,6 +86,58 @@ describe('reading', () => {
     );
     const right = readingWords(tellReading([sessionOf(24, () => 1)])!);
     expect(right.sentence).toBe('reads the break right, so far as can be told');
+  });
+
+  it('takes a read that was touched on the picture for what it is, finer than its key', () => {
+    const { normal } = chance(11);
+    let [held, all, keyed, touched] = [0, 0, 0, 0];
+    for (let player = 0; player < 60; player += 1) {
+      const share = 1 + 0.3 * normal();
+      const sees = () => share + 0.04 * normal();
+      // A finger is off by 15 mm of a hole of 108.
+      const told = tellReading([sessionOf(24, sees, () => (0.015 / 0.108) * normal())])!.all;
+      const said = tellReading([sessionOf(24, sees)])!.all;
+      held += Number(told.low <= share && share <= told.high);
+      all += 1;
+      touched += told.high - told.low;
+      keyed += said.high - said.low;
+    }
+    expect(held / all).toBeGreaterThan(0.67);
+    expect(held / all).toBeLessThan(0.93);
+    expect(touched).toBeLessThan(0.9 * keyed);
+  });
+
+  it('reads a spot on the way by the line that goes over it, and a flat putt not at all', () => {
+    const { pointing } = standing(layout).find((element) => element.id === id)!;
+    const { distance } = layout.putt;
+    const [far, near] = [1, 0.75].map((share) =>
+      pointing!.reads({ along: share * distance, across: share * 0.2 }),
+    );
+    expect(far![0]!.value).toBeCloseTo(near![0]!.value, 9);
+    expect(near![0]!.error / far![0]!.error).toBeCloseTo(4 / 3, 9);
+    const flat = { ...layout, putt: { ...layout.putt, slope: { grade: 0, falls: 0 } } };
+    const level = standing(flat).find((element) => element.id === id)!.pointing!;
+    expect(level.reads({ along: distance, across: 0.2 })).toEqual([]);
+    expect(level.outcome({ along: distance, across: 0.02 })).toBe('right 0.25');
+  });
+
+  it('tells what the breaks are at the player’s own pace, as a general solver finds them', () => {
+    const told = tellReading([sessionOf(24, () => 0.6)], 0.25)!;
+    const { putt } = layout;
+    const green = (past: number) => ({
+      distance: putt.distance,
+      greenSpeed: putt.greenSpeed,
+      grade: putt.slope.grade,
+      falls: putt.slope.falls,
+      past,
+    });
+    const own = Math.tan(shoot(green(putt.past + 0.25 * (putt.distance + putt.past))).direction);
+    const meant = Math.tan(shoot(green(putt.past)).direction);
+    expect(told.ownPace).toBeCloseTo(own / meant, 2);
+    expect(readingWords(told).sentence).toMatch(
+      /^sees \d\d % of the break.*; at the player’s own pace putts break \d+ % less, of which that is \d\d %$/,
+    );
+    expect(tellReading([sessionOf(24, () => 0.6)], 0.01)!.ownPace).toBeNull();
   });
 
   it('says nothing of a few reads, or of none', () => {

@@ -1,5 +1,5 @@
 import type { Putt } from '@/core/drill';
-import { layoutAt, traitsOf, trueReadOf, type Layout } from '@/core/layout';
+import { layoutAt, traitsOf, trueReadAtPace, trueReadOf, type Layout } from '@/core/layout';
 import {
   DEFAULT_FACE_SHARE,
   beliefOfRuns,
@@ -19,6 +19,8 @@ export interface ReadShare {
 /** What is seen of breaks: of all, and by the side to which the ball has to start, and by up and down. */
 export interface ReadingTold {
   all: ReadShare;
+  /** What of the break a putt at the player's own pace leaves, over that at the pace meant; null where they are the same. */
+  ownPace: number | null;
   /** Only those of which there are enough; the largest difference first. */
   parts: { name: string; share: ReadShare }[];
 }
@@ -28,22 +30,25 @@ interface ReadMade {
   putt: Putt;
   /** Where the putt has to start, hole widths right of the middle of the hole. */
   cups: number;
+  /** The same at the player's own pace. */
+  ownCups: number;
   /** Rise over run along the putt, uphill positive. */
   climb: number;
 }
 
 /** Fewer reads than this tell nothing, of all and of a part. */
 const ENOUGH = { all: 8, part: 6 };
+export const READS_ENOUGH = ENOUGH.all;
 /** Flatter than this along the putt is neither up nor down. */
 const LEVEL = 0.004;
 
 /** Every read that was said, without what became of the ball. */
-function readsOf(sessions: readonly LoggedSession[]): ReadMade[] {
+function readsOf(sessions: readonly LoggedSession[], pace: number): ReadMade[] {
   return sessions.flatMap(({ runs }) =>
     runs.flatMap(({ layout, putts }) => {
       const asked = layout.elements.find(({ kind }) => traitsOf(kind).asksRead);
       if (!asked) return [];
-      return putts.flatMap(({ outcomes, place, manner }): ReadMade[] => {
+      return putts.flatMap(({ outcomes, points = {}, place, manner }): ReadMade[] => {
         const said = outcomes[asked.id];
         const there = place ? layoutAt(layout, place) : layout;
         if (said === undefined || !there) return [];
@@ -53,10 +58,12 @@ function readsOf(sessions: readonly LoggedSession[]): ReadMade[] {
             layout,
             putt: {
               outcomes: { [asked.id]: said },
+              ...(points[asked.id] && { points: { [asked.id]: points[asked.id]! } }),
               ...(place && { place }),
               ...(manner && { manner }),
             },
             cups: trueReadOf(there),
+            ownCups: trueReadAtPace(there, pace),
             climb: -grade * Math.cos(falls),
           },
         ];
@@ -82,11 +89,15 @@ function shareOf(reads: readonly ReadMade[]): ReadShare {
  * the prior by those reads alone. A putt that hardly breaks says nothing of it.
  *
  * @param sessions what was logged
+ * @param pace how far the player's putts run beyond the way meant, as a share of it, short negative
  * @returns null with fewer than 8 reads that say something
  * @example tellReading(sessions)?.all.middle // 0.62
  */
-export function tellReading(sessions: readonly LoggedSession[]): ReadingTold | null {
-  const reads = readsOf(sessions);
+export function tellReading(
+  sessions: readonly LoggedSession[],
+  pace = 0,
+): ReadingTold | null {
+  const reads = readsOf(sessions, pace);
   const all = shareOf(reads);
   if (all.reads < ENOUGH.all) return null;
   const parts = [
@@ -98,7 +109,20 @@ export function tellReading(sessions: readonly LoggedSession[]): ReadingTold | n
     .map(({ name, of }) => ({ name, share: shareOf(of) }))
     .filter(({ share }) => share.reads >= ENOUGH.part)
     .sort((a, b) => Math.abs(b.share.middle - all.middle) - Math.abs(a.share.middle - all.middle));
-  return { all, parts };
+  return { all, parts, ownPace: ownPaceOf(reads) };
+}
+
+/** Own pace that changes the break by less than this share is as good as the pace meant. */
+const SAME_BREAK = 0.05;
+
+/** How much of the break is left at the player's own pace, over all the breaks that were read. */
+function ownPaceOf(reads: readonly ReadMade[]): number | null {
+  const sum = (of: (read: ReadMade) => number) =>
+    reads.reduce((total, read) => total + Math.abs(of(read)), 0);
+  const meant = sum(({ cups }) => cups);
+  if (meant === 0) return null;
+  const left = sum(({ ownCups }) => ownCups) / meant;
+  return Math.abs(left - 1) < SAME_BREAK ? null : left;
 }
 
 const percent = (share: number): number => Math.round(100 * share);
@@ -112,12 +136,20 @@ const off = ({ low, high }: ReadShare): boolean => high < 1 || low > 1;
  * @param told by {@link tellReading}
  * @returns what follows a player's name, and what it rests on
  */
-export function readingWords({ all, parts }: ReadingTold): { sentence: string; basis: string } {
+export function readingWords({ all, parts, ownPace }: ReadingTold): {
+  sentence: string;
+  basis: string;
+} {
   const sees = off(all)
     ? `sees ${percent(all.middle)} % of the break`
     : 'reads the break right, so far as can be told';
   const apart = parts.find(({ share }) => share.low > all.high || share.high < all.low);
-  const sentence = apart ? `${sees}; ${apart.name} it is ${percent(apart.share.middle)} %` : sees;
+  const told = apart ? `${sees}; ${apart.name} it is ${percent(apart.share.middle)} %` : sees;
+  const own =
+    ownPace === null
+      ? ''
+      : `; at the player’s own pace putts break ${percent(Math.abs(ownPace - 1))} % ${ownPace < 1 ? 'less' : 'more'}, of which that is ${percent(all.middle / ownPace)} %`;
+  const sentence = `${told}${own}`;
   const each = parts.map(
     ({ name, share }) =>
       `${name} ${percent(share.middle)} % (${percent(share.low)} to ${percent(share.high)} %, ${share.reads} reads)`,

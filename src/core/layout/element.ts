@@ -125,9 +125,10 @@ export interface Read {
 /** What can be pointed at on a picture, instead of touching a key. */
 export interface Pointing<Params> {
   /**
-   * On the green a spot as the layout has it. On the face, seen from behind: across right of its middle, along above it.
+   * On the green, where the ball came to rest: a spot as the layout has it. On the face, seen from behind: across right of its
+   * middle, along above it. For a read, where the ball is to start over: along and beside the line from the ball to the hole.
    */
-  on: 'green' | 'face';
+  on: 'green' | 'face' | 'read';
   /** Half of what counts as the middle of the face, m. */
   middle?(params: Params): Spot;
   /** The outcome that a spot is. */
@@ -136,6 +137,8 @@ export interface Pointing<Params> {
   also?: readonly string[];
   /** What it says of the player; the first is what a coach reads off. */
   says(spot: Spot, params: Params, setting: Setting): Direct[];
+  /** What it says of quantities that no gate tests, in place of the outcome's evidence of them. */
+  reads?(spot: Spot, params: Params, setting: Setting): Read[];
   /** Half of the picture's width and height beyond which nothing can be pointed at, m. */
   within(params: Params, setting: Setting): Spot;
   /** The spot that a putt really makes, for simulated players. */

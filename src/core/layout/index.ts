@@ -16,7 +16,7 @@ export {
   holeLayout,
   type GateNow,
 } from './ball-gate-layout';
-export { trueReadOf } from './read-first';
+export { READ_PICTURE, readAside, readShown, trueReadAtPace, trueReadOf } from './read-first';
 export { boxRegion, type BoxGate } from './box-gate';
 export type {
   Check,

@@ -159,6 +159,8 @@ export interface Standing {
     /** Whether a spot can have been pointed at when this happened. */
     allows(outcome: string, spot: Spot): boolean;
     says(spot: Spot): Direct[];
+    /** What it says of quantities that no gate tests. */
+    reads(spot: Spot): ElementRead[];
     within: Spot;
     spotOf(launch: Launch): Spot;
   } | null;
@@ -320,6 +322,7 @@ function pointingOf<Params>(
       pointing.also?.includes(outcome) || pointing.outcome(own(spot), params, setting) === outcome,
     within: pointing.within(params, setting),
     says: (spot) => pointing.says(own(spot), params, setting),
+    reads: (spot) => pointing.reads?.(own(spot), params, setting) ?? [],
     spotOf: (launch) => {
       const spot = pointing.spotOf(launch, setting);
       return on === 'green' ? turned(spot, setting.aim.direction) : spot;

@@ -134,17 +134,26 @@ const seenValues = ({ elements }: Ground, { outcomes, filled }: Putt): MeasuredV
     }),
   );
 
+/** What was pointed at that says something of quantities no gate tests: no instrument stands there that could stand off. */
+const pointedValues = ({ elements }: Ground, { outcomes, points = {} }: Putt): Measured[] =>
+  elements.flatMap(({ id, pointing }) => {
+    const spot = points[id];
+    if (!spot || !pointing || outcomes[id] === undefined) return [];
+    return pointing.reads(spot).map(({ quantity, value, error }) => ({ latent: quantity, value, error }));
+  });
+
 /** What instruments read, and what was seen as they would, in the units of the latents, against what the putt asks for. */
 function measuredOf(ground: Ground, putt: Putt): Measured[] {
   const { putt: on, mountOf } = ground;
   const values = { ...seenValues(ground, putt), ...(putt.measured && completed(putt.measured)) };
-  return Object.entries(values).flatMap(([latent, { value, error, by }]) => {
+  const stood = Object.entries(values).map(([latent, { by, ...value }]) => ({ latent, by, ...value }));
+  return [...stood, ...pointedValues(ground, putt)].flatMap(({ latent, value, error, ...from }) => {
     if (!isQuantity(latent)) return [];
     const { middle, instrument, sane } = quantityOf(latent);
     const against = finite(latent, value) - (middle?.(on) ?? 0);
     if (Math.abs(against) > sane) return [];
     const read = settled({ value: against, error: error ?? instrument.error });
-    return [{ latent, ...read, mount: mountOf(by, latent) }];
+    return [{ latent, ...read, ...('by' in from && { mount: mountOf(from.by, latent) }) }];
   });
 }
 
@@ -170,9 +179,10 @@ function cellsOf(ground: Ground, putt: Putt): Term[][] {
   const apart = latents
     .filter(({ latent }) => !tied(latent))
     .map((one): Term[] => [{ heads: [], direct: {}, measured: [one] }]);
-  const others = othersOf(ground, said).map((one): Term[] => [
-    { heads: [], direct: {}, others: [one] },
-  ]);
+  const pointed = pointedValues(ground, putt).map(({ latent }) => latent);
+  const others = othersOf(ground, said)
+    .filter(({ latent }) => !pointed.includes(latent))
+    .map((one): Term[] => [{ heads: [], direct: {}, others: [one] }]);
   return [...(whole.length === terms.length ? [whole] : []), ...apart, ...others];
 }
 

@@ -448,6 +448,7 @@ export function slopesGiven(
     const [byMiddle, byWidth] = [slopes[place]!, slopes[place + 1]!];
     slopes[place] = (1 - share) * byMiddle;
     slopes[place + 1] = 2 * share * (1 - share) * off * byMiddle + (1 - share) * byWidth;
+    if (!one.mount) continue;
     mountSlopes(
       one.mount,
       share * byMiddle,

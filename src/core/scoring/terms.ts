@@ -38,7 +38,6 @@ export interface Reading {
 /** What an instrument read of a latent. */
 export interface Measured extends Reading {
   latent: string;
-  mount: Mount;
 }
 
 /** What is said of one putt, all of it true at once. */

@@ -123,7 +123,9 @@ export function simulatePutt(
     const spot = pointed && element.pointing && element.pointing.spotOf(launch);
     // A ball in the hole lies nowhere.
     if (!spot || !element.pointing || !element.pointing.allows(met, spot)) continue;
-    const { error } = element.pointing.says(spot)[0]!;
+    const says = element.pointing.says(spot)[0];
+    if (!says) continue;
+    const { error } = says;
     const read: Spot = (element.pointing.on === 'green' && seen) || {
       along: spot.along + error * chance.normal(),
       across: spot.across + error * chance.normal(),

@@ -1,5 +1,5 @@
 import { breakWords } from '@/core/green';
-import { layoutAt, standing, traitsOf, trueReadOf, type Layout } from '@/core/layout';
+import { layoutAt, readShown, standing, traitsOf, trueReadOf, type Layout } from '@/core/layout';
 import type { WirePutt } from './wire';
 
 /** Whether a player is asked for the read: then no drawing tells it. */
@@ -13,14 +13,16 @@ export const asksRead = (layout: Layout): boolean =>
  */
 export function readAndTrue(
   layout: Layout,
-  { outcomes, place }: Pick<WirePutt, 'outcomes' | 'place'>,
+  { outcomes, points, place }: Pick<WirePutt, 'outcomes' | 'points' | 'place'>,
 ): string | null {
   const there = layoutAt(layout, place);
   if (!there) return null;
   const element = standing(there).find(({ traits }) => traits.asksRead);
   const said = element?.outcomes().find(({ id }) => id === outcomes[element.id]);
   if (!said) return null;
-  return `Read: ${said.label.toLowerCase()}. It ${said.passes ? 'is' : 'was'} ${breakWords(trueReadOf(there))}.`;
+  const spot = element && points[element.id];
+  const read = spot ? breakWords(readShown(there, spot)) : said.label.toLowerCase();
+  return `Read: ${read}. It ${said.passes ? 'is' : 'was'} ${breakWords(trueReadOf(there))}.`;
 }
 
 /** After the putt: what it was. */

@@ -1,12 +1,16 @@
 'use client';
 
 import clsx from 'clsx';
+import { useState } from 'react';
 import type { Layout, Spot, Standing } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
 import { releaseFocus } from '@/ui/release-focus';
+import { SheetDialog } from '@/ui/sheet-dialog';
 import { FacePicture } from './face-picture';
 import { FinishPicture } from './finish-picture';
 import { bySides } from './keys';
+import { ReadPicture } from './read-picture';
 import { pointAt, touchOutcome, type Seen } from './seen';
 
 /** The picture of an element that can be pointed at. */
@@ -15,12 +19,14 @@ export function PointPicture({
   layout,
   units,
   chosen,
+  className,
   onPoint,
 }: {
   element: Standing;
   layout: Layout;
   units: UnitPreferences;
   chosen?: Spot;
+  className?: string;
   onPoint: (spot: Spot, at: number) => void;
 }) {
   switch (element.pointing?.on) {
@@ -31,10 +37,23 @@ export function PointPicture({
           middle={element.pointing.middle}
           chosen={chosen}
           onPoint={onPoint}
+          className={className}
         />
       );
     case 'green':
-      return <FinishPicture layout={layout} units={units} chosen={chosen} onPoint={onPoint} />;
+      return (
+        <FinishPicture
+          layout={layout}
+          units={units}
+          chosen={chosen}
+          onPoint={onPoint}
+          className={className}
+        />
+      );
+    case 'read':
+      return (
+        <ReadPicture layout={layout} chosen={chosen} onPoint={onPoint} className={className} />
+      );
     default:
       return null;
   }
@@ -104,7 +123,14 @@ export function MoreTouch({
                 ))}
               </span>
             </div>
-            {pictures && element.pointing && (
+            {element.pointing?.on === 'read' && (
+              <ShowRead
+                layout={layout}
+                chosen={now?.spot}
+                onPoint={(spot) => onSeen(pointAt(layout, seen, element, spot))}
+              />
+            )}
+            {pictures && element.pointing && element.pointing.on !== 'read' && (
               <PointPicture
                 element={element}
                 layout={layout}
@@ -117,5 +143,42 @@ export function MoreTouch({
         );
       })}
     </div>
+  );
+}
+
+/** The read shown on a picture instead of said in cups: it comes up over the keys, which have the room. */
+function ShowRead({
+  layout,
+  chosen,
+  onPoint,
+}: {
+  layout: Layout;
+  chosen?: Spot;
+  onPoint: (spot: Spot) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <SheetDialog
+      title="Where does the ball start?"
+      sub="Touch the spot it has to roll over: beside the hole, or on the way to it."
+      open={open}
+      onOpen={setOpen}
+      returnsFocus={false}
+      trigger={
+        <Button className="min-h-11" onClick={releaseFocus}>
+          {chosen ? 'Shown on the picture' : 'Show it on a picture'}
+        </Button>
+      }
+    >
+      <ReadPicture
+        layout={layout}
+        chosen={chosen}
+        className="mt-3 h-[46dvh]"
+        onPoint={(spot) => {
+          onPoint(spot);
+          setOpen(false);
+        }}
+      />
+    </SheetDialog>
   );
 }

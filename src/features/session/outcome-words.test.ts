@@ -1,5 +1,5 @@
 import { libraryDrill } from '@/core/drill';
-import { fitted, loggedElements, standing, stationPlace, type Outcomes } from '@/core/layout';
+import { fitted, layoutAt, loggedElements, standing, stationPlace, type Outcomes } from '@/core/layout';
 import { STANDARD_FITTING } from '@/core/people';
 import { DEFAULT_UNITS } from '@/core/units';
 import { fileName } from '../shared/file-name';
@@ -63,15 +63,21 @@ describe('a read that is asked for', () => {
   const place = stationPlace(layout, 0);
 
   it('is told beside the true one, after the putt', () => {
-    expect(readAndTrue(layout, { outcomes: { [id]: 'right 0.5' }, place })).toBe(
+    expect(readAndTrue(layout, { points: {}, outcomes: { [id]: 'right 0.5' }, place })).toBe(
       'Read: edge right. It was 1.4 cups outside the edge, right to left.',
     );
-    expect(readAndTrue(layout, { outcomes: { [id]: 'right 2' }, place })).toMatch(
+    expect(readAndTrue(layout, { points: {}, outcomes: { [id]: 'right 2' }, place })).toMatch(
       /^Read: 1½ cups right\. It is 1\.4 cups/,
     );
-    expect(readAndTrue(layout, { outcomes: {}, place })).toBeNull();
+    expect(readAndTrue(layout, { points: {}, outcomes: {}, place })).toBeNull();
+    const distance = layoutAt(layout, place)!.putt.distance;
+    const points = { [id]: { along: distance, across: 0.16 } };
+    // 160 mm beside the middle of a hole of 108 mm: 1.48 holes, one of them within its edge by half.
+    expect(readAndTrue(layout, { points, outcomes: { [id]: 'right 1.5' }, place })).toMatch(
+      /^Read: a cup outside the edge, right to left\. It was 1\.4 cups/,
+    );
     const unknown = { ...place, spot: null };
-    expect(readAndTrue(layout, { outcomes: { [id]: 'right 2' }, place: unknown })).toBeNull();
+    expect(readAndTrue(layout, { points: {}, outcomes: { [id]: 'right 2' }, place: unknown })).toBeNull();
   });
 
   it('is told by nothing on the screen before', () => {

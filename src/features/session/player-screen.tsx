@@ -36,6 +36,7 @@ import { PuttsSheet } from './putts-sheet';
 import type { RunStore, RunView } from './run-store';
 import { AsideNote } from './aside-note';
 import { BeatSign } from './beat';
+import { ReadPicture } from './read-picture';
 import { Refusal, SavingSign } from './saving-sign';
 import { pointAt, touchOutcome, touchParts } from './seen';
 import { SetUp } from './set-up';
@@ -259,6 +260,12 @@ export function PlayerScreen({
                     putt.take(pointAt(there, {}, primary, spot), at),
                 })}
                 className="h-full"
+              />
+            ) : primary?.pointing?.on === 'read' && !shut ? (
+              <ReadPicture
+                layout={there}
+                className="h-full"
+                onPoint={(spot, at) => putt.take(pointAt(there, {}, primary, spot), at)}
               />
             ) : (
               <LayoutDrawing

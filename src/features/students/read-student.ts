@@ -19,6 +19,7 @@ import {
   feelOf,
   nextGate,
   puttsToSettle,
+  scoreOf,
   type Change,
   type Feel,
   type NextGate,
@@ -88,6 +89,13 @@ function changesOf(scores: SessionScore[], faceShare: number): Changes {
   return Object.fromEntries(ruledOf(basisOfAll(scores)).map((skill) => [skill, of(skill)]));
 }
 
+/** How far a player's putts run beyond the way meant, as a share of it; none while it may as well be either way. */
+function paceNow(last: SessionScore, faceShare: number): number {
+  const { pace } = pointsNow(last, faceShare);
+  const bias = pace && scoreOf(pace).bias;
+  return bias && bias.low * bias.high > 0 ? bias.middle : 0;
+}
+
 /**
  * All that a student's page and report tell.
  *
@@ -118,7 +126,7 @@ export async function readStudent(
       layout,
       findings: readPlayer(student, sessions, logged, scores, faceShare),
       aim: tellAim(pointsNow(last, faceShare), basisOfAll(scores)),
-      reading: tellReading(logged),
+      reading: tellReading(logged, paceNow(last, faceShare)),
       checks: checksOf(logged),
       rolls: tellRolls(logged),
       relations: relationsOf(logged, faceShare),

@@ -1,9 +1,16 @@
-import type { Gain, Worth } from '@/core/coaching';
+import { USUAL_SLOPE, type Gain, type Worth } from '@/core/coaching';
 import { showLength, type UnitPreferences } from '@/core/units';
 
 /** Nothing is certain: no more than 99 % is said, and no less than 1. */
 const percent = (share: number): string =>
   `${Math.min(99, Math.max(1, Math.round(share * 100)))} %`;
+
+/** What the gain is of, as the sentence has it. */
+const SPREAD: Record<Gain['skill'], string> = {
+  start: 'the start line',
+  pace: 'pace',
+  reading: 'the reads',
+};
 
 /** How often putts go in by distance, now and at the first session, with their bands. */
 export function WorthTable({
@@ -11,6 +18,7 @@ export function WorthTable({
   first,
   gains,
   reference,
+  ownReads,
   units,
 }: {
   now: Worth[];
@@ -19,6 +27,8 @@ export function WorthTable({
   gains: Gain[] | null;
   /** The distance that the gains are of, m. */
   reference: number;
+  /** Whether the reads are this player's own, or assumed. */
+  ownReads: boolean;
   units: UnitPreferences;
 }) {
   const [best] = gains ?? [];
@@ -69,17 +79,19 @@ export function WorthTable({
       <div className="grid content-start gap-2">
         {best && (
           <p className="max-w-prose text-[17px]">
-            A fifth less spread of {best.skill === 'start' ? 'the start line' : 'pace'} pays most:
-            it would make {best.gain.toFixed(0)} more of a hundred from{' '}
-            {showLength(reference, 'putt', units)}
-            {gains![1] &&
-              `; of ${best.skill === 'start' ? 'pace' : 'the start line'}, ${gains![1].gain.toFixed(0)} more`}
+            A fifth less spread of {SPREAD[best.skill]} pays most: it would make{' '}
+            {best.gain.toFixed(0)} more of a hundred from {showLength(reference, 'putt', units)}
+            {gains!
+              .slice(1)
+              .map(({ skill, gain }) => `; of ${SPREAD[skill]}, ${gain.toFixed(0)} more`)
+              .join('')}
             .
           </p>
         )}
         <p className="max-w-prose text-sm text-ink2">
-          On this green, level and with this pace; a read that is off by about 0.3° is taken for
-          granted, since no gate tells it.
+          {ownReads
+            ? `On this green at this pace, on a level putt, read as well as this player reads ${(100 * USUAL_SLOPE).toFixed(1)} % of side slope.`
+            : 'On this green at this pace, on a level putt. No reads have been asked for yet, so a read that is off by about 0.3° is assumed.'}
         </p>
       </div>
     </div>

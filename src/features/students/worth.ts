@@ -1,5 +1,5 @@
 import 'server-only';
-import { gains, worthByDistance, type Gain, type Worth } from '@/core/coaching';
+import { READS_ENOUGH, gains, worthByDistance, type Gain, type Worth } from '@/core/coaching';
 import { FLAT } from '@/core/green';
 import type { Layout } from '@/core/layout';
 import { pointsOf, type SessionScore } from '@/core/scoring';
@@ -20,6 +20,8 @@ export interface WorthTold {
   gains: Gain[] | null;
   /** The distance that the gains are of, m. */
   reference: number;
+  /** Whether the reads are this player's own, or assumed. */
+  ownReads: boolean;
 }
 
 /**
@@ -39,16 +41,23 @@ export function worthOf(
   // Where putts are worth most to make: short ones go in, long ones seldom.
   const reference = distances[4]!;
   const putt = { ...layout.putt, slope: FLAT, tiers: [], distance: reference };
+  const reads = scores.reduce((sum, { basis }) => sum + (basis.reading ?? 0), 0);
+  const ownReads = reads >= READS_ENOUGH;
   const at = ({ belief }: SessionScore) => ({
     start: pointsOf(belief.smoothed, 'start', faceShare),
     pace: pointsOf(belief.smoothed, 'pace', faceShare),
+    reading: ownReads ? pointsOf(belief.smoothed, 'reading', faceShare) : null,
   });
   const [now, then] = [at(last), at(first)];
   const paceKnown = scores.some(({ basis }) => basis.pace > 0);
   return {
-    now: worthByDistance(putt, now.start, now.pace, distances),
-    first: first === last ? null : worthByDistance(putt, then.start, then.pace, distances),
-    gains: paceKnown ? gains(putt, now.start, now.pace) : null,
+    now: worthByDistance(putt, now.start, now.pace, distances, now.reading),
+    first:
+      first === last
+        ? null
+        : worthByDistance(putt, then.start, then.pace, distances, then.reading),
+    gains: paceKnown ? gains(putt, now.start, now.pace, now.reading) : null,
     reference,
+    ownReads,
   };
 }
