@@ -8,6 +8,19 @@ export interface PickOption {
   value: string;
   label: string;
   detail?: string;
+  /** Heading that those of one kind stand below; they come in a row. */
+  group?: string;
+}
+
+/** Options in their order, in runs of one heading. */
+function grouped(options: readonly PickOption[]): { heading?: string; options: PickOption[] }[] {
+  const groups: { heading?: string; options: PickOption[] }[] = [];
+  for (const option of options) {
+    const last = groups.at(-1);
+    if (last && last.heading === option.group) last.options.push(option);
+    else groups.push({ heading: option.group, options: [option] });
+  }
+  return groups;
 }
 
 /** One of many, from a list. */
@@ -55,22 +68,31 @@ export function Pick({
             className="z-50 max-h-[min(60vh,var(--radix-select-content-available-height))] w-[var(--radix-select-trigger-width)] overflow-auto rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet"
           >
             <Select.Viewport>
-              {options.map((option) => (
-                <Select.Item
-                  key={option.value}
-                  value={option.value}
-                  className="flex min-h-12 items-center justify-between gap-3 border-b border-hair px-3 py-2 text-[16px] outline-none last:border-b-0 data-[highlighted]:bg-ink data-[highlighted]:text-sheet"
-                >
-                  <span>
-                    <Select.ItemText>{option.label}</Select.ItemText>
-                    {option.detail && (
-                      <span className="ml-2 text-sm opacity-75">{option.detail}</span>
-                    )}
-                  </span>
-                  <Select.ItemIndicator>
-                    <Check size={17} aria-hidden />
-                  </Select.ItemIndicator>
-                </Select.Item>
+              {grouped(options).map((group) => (
+                <Select.Group key={group.heading ?? ''}>
+                  {group.heading && (
+                    <Select.Label className="border-b border-rule bg-paper px-3 pt-3 pb-1 cap">
+                      {group.heading}
+                    </Select.Label>
+                  )}
+                  {group.options.map((option) => (
+                    <Select.Item
+                      key={option.value}
+                      value={option.value}
+                      className="flex min-h-12 items-center justify-between gap-3 border-b border-hair px-3 py-2 text-[16px] outline-none last:border-b-0 data-[highlighted]:bg-ink data-[highlighted]:text-sheet"
+                    >
+                      <span>
+                        <Select.ItemText>{option.label}</Select.ItemText>
+                        {option.detail && (
+                          <span className="ml-2 text-sm opacity-75">{option.detail}</span>
+                        )}
+                      </span>
+                      <Select.ItemIndicator>
+                        <Check size={17} aria-hidden />
+                      </Select.ItemIndicator>
+                    </Select.Item>
+                  ))}
+                </Select.Group>
               ))}
             </Select.Viewport>
           </Select.Content>

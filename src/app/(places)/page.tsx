@@ -124,18 +124,7 @@ export default async function TodayPage() {
             className="border-rule bg-sheet px-4 py-6 md:px-7 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
           >
             <h2 className="mb-5 text-[20px] num">Start a session</h2>
-            {options.drills.length === 0 ? (
-              <div className="grid justify-items-start gap-4 text-[16px] text-ink2">
-                <p>
-                  Now set a gate: a putt, a gate and its gap, and you see at once how strict it is.
-                </p>
-                <Button asChild kind="primary">
-                  <Link href="/drills/new">Make a drill</Link>
-                </Button>
-              </div>
-            ) : (
-              <StartSession {...options} />
-            )}
+            <StartSession {...options} />
           </section>
           <div className="lg:col-start-1">
             {overdue.length > 0 && (

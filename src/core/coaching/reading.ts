@@ -93,10 +93,7 @@ function shareOf(reads: readonly ReadMade[]): ReadShare {
  * @returns null with fewer than 8 reads that say something
  * @example tellReading(sessions)?.all.middle // 0.62
  */
-export function tellReading(
-  sessions: readonly LoggedSession[],
-  pace = 0,
-): ReadingTold | null {
+export function tellReading(sessions: readonly LoggedSession[], pace = 0): ReadingTold | null {
   const reads = readsOf(sessions, pace);
   const all = shareOf(reads);
   if (all.reads < ENOUGH.all) return null;

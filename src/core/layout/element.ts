@@ -127,8 +127,11 @@ export interface Pointing<Params> {
   /**
    * On the green, where the ball came to rest: a spot as the layout has it. On the face, seen from behind: across right of its
    * middle, along above it. For a read, where the ball is to start over: along and beside the line from the ball to the hole.
+   * On a clock, along is a time in s.
    */
-  on: 'green' | 'face' | 'read';
+  on: 'green' | 'face' | 'read' | 'clock';
+  /** Whether there is such a picture with these numbers; always where it is left out. */
+  shown?(params: Params): boolean;
   /** Half of what counts as the middle of the face, m. */
   middle?(params: Params): Spot;
   /** The outcome that a spot is. */

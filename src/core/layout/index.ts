@@ -97,6 +97,7 @@ export {
   spotKey,
   stationCount,
   stationInTurn,
+  stationNamed,
   stationPlace,
   type PuttPlace,
 } from './place';

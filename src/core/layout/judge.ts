@@ -68,6 +68,9 @@ export function pointsProblem(
     if (element.pointing.on === 'green' && !placeKnown) continue;
     const { within, allows, outcome } = element.pointing;
     const far = (['along', 'across'] as const).find((way) => Math.abs(spot[way]) > within[way]);
+    if (far && element.pointing.on === 'clock') {
+      return `${spot[far].toFixed(0)} s at the ${named(element)}: at most ${within[far]} s is allowed.`;
+    }
     // On the green the reach is counted from the hole, which lies no farther from the ball than it.
     if (far) {
       return `${(1000 * Math.abs(spot[far])).toFixed(0)} mm ${far === 'along' ? 'along' : 'across'} is off the picture of the ${named(element)}: at most ${(1000 * within[far]).toFixed(0)} mm is allowed.`;

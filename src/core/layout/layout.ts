@@ -311,7 +311,7 @@ function pointingOf<Params>(
   params: Params,
   setting: Setting,
 ): Standing['pointing'] {
-  if (!pointing) return null;
+  if (!pointing || pointing.shown?.(params) === false) return null;
   const { on } = pointing;
   const own = (spot: Spot) => (on === 'green' ? turned(spot, -setting.aim.direction) : spot);
   return {

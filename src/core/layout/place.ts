@@ -2,7 +2,14 @@ import { z } from 'zod';
 import { PUTT_RANGE } from '@/core/green';
 import { elementOf, type Layout } from './layout';
 import type { Spot } from './spot';
-import { canBeAimed, halfTurn, puttFrom, stationSpot, type Stations } from './stations';
+import {
+  canBeAimed,
+  halfTurn,
+  puttFrom,
+  stationName,
+  stationSpot,
+  type Stations,
+} from './stations';
 
 /** Where one putt was made from: which station, how often that ball had been missed, and where it lay. */
 export const placeSchema = z.object({
@@ -36,6 +43,12 @@ const stationsOf = ({ elements }: Layout): Stations | null => {
     if (stations) return stations;
   }
   return null;
+};
+
+/** What a station of a layout is called; null where nobody named it. */
+export const stationNamed = (layout: Layout, station: number): string | null => {
+  const stations = stationsOf(layout);
+  return stations && stationName(stations, station);
 };
 
 /** Spots that a layout is putted from. */

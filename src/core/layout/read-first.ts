@@ -157,9 +157,7 @@ export const readFirst = defineElement({
       const cups = trueCups(setting);
       if (Math.abs(cups) < TOLD) return [];
       const said = readAt(spot, setting);
-      return [
-        { quantity: 'reading', value: said.cups / cups, error: said.error / Math.abs(cups) },
-      ];
+      return [{ quantity: 'reading', value: said.cups / cups, error: said.error / Math.abs(cups) }];
     },
     within: (_params, { putt }) => ({
       along: putt.distance + READ_PICTURE.past,

@@ -8,7 +8,13 @@ const schema = z.object({
     .trim()
     .min(1, 'The steps are needed.')
     .max(120, 'Steps may have at most 120 letters.'),
+  /** Only whether it was kept, or how long it took too. */
+  told: z.enum(['kept', 'timed']).default('kept'),
 });
+
+/** What a thumb on a clock is off by, s, and the longest that is timed. */
+const THUMB = 0.3;
+const LONGEST = 60;
 
 type Routine = z.infer<typeof schema>;
 
@@ -21,8 +27,22 @@ export const routine = defineElement({
   traits: { byEye: true },
   asks: ({ steps }) => `Routine: ${steps}`,
   schema,
-  fields: [{ type: 'text', name: 'steps', label: 'Steps and looks, in order', max: 120 }],
-  defaults: (): Routine => ({ steps: 'from behind, one stroke beside, in, two looks, go' }),
+  fields: [
+    { type: 'text', name: 'steps', label: 'Steps and looks, in order', max: 120 },
+    {
+      type: 'choice',
+      name: 'told',
+      label: 'Logged',
+      options: [
+        { value: 'kept', label: 'kept or not' },
+        { value: 'timed', label: 'kept or not, and timed' },
+      ],
+    },
+  ],
+  defaults: (): Routine => ({
+    steps: 'from behind, one stroke beside, in, two looks, go',
+    told: 'kept',
+  }),
   check: () => [],
   places: () => [],
   tolerance: () => null,
@@ -46,6 +66,16 @@ export const routine = defineElement({
     },
   ],
   evidence: () => [],
+  pointing: {
+    on: 'clock',
+    shown: ({ told }) => told === 'timed',
+    outcome: () => 'kept',
+    also: ['short', 'hurried'],
+    says: () => [],
+    reads: ({ along }) => [{ quantity: 'routineTime', value: along, error: THUMB }],
+    within: () => ({ along: LONGEST, across: 0 }),
+    spotOf: () => ({ along: 0, across: 0 }),
+  },
   meets: () => 'kept',
   draw: () => [],
   checklist: ({ steps }) => [`Routine before every putt: ${steps}.`],

@@ -17,9 +17,21 @@ const schema = z.object({
   step: z.number().min(LIMITS.step.min).max(LIMITS.step.max),
   /** Putts from one before the next, where the drill's rule does not send the player on. */
   balls: z.number().int().min(LIMITS.balls.min).max(LIMITS.balls.max).default(1),
+  /** What each lies near, in order, between commas: "rope rack, bollard"; those without a name go by their number. */
+  names: z.string().trim().max(200, 'Names may have at most 200 letters.').default(''),
 });
 
 export type Stations = z.infer<typeof schema>;
+
+/**
+ * What a station is called.
+ *
+ * @param station from 0
+ * @returns as the coach named it; null where it has no name
+ * @example stationName({ ...stations, names: 'rope rack, bollard' }, 1) // 'bollard'
+ */
+export const stationName = ({ names, count }: Stations, station: number): string | null =>
+  names.split(',')[station % count]?.trim() || null;
 
 /** Scattered spots: no two alike in side or distance, however many there are; the first is the ball mark. */
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
@@ -156,8 +168,15 @@ export const stations = defineElement({
       ...LIMITS.balls,
       step: 1,
     },
+    {
+      type: 'text',
+      name: 'names',
+      label: 'Named after what is near, in order',
+      hint: 'between commas: rope rack, bollard, gate',
+      max: 200,
+    },
   ],
-  defaults: (): Stations => ({ shape: 'round', count: 4, step: 0.3048, balls: 1 }),
+  defaults: (): Stations => ({ shape: 'round', count: 4, step: 0.3048, balls: 1, names: '' }),
   check: (params, { putt }) => {
     const last = stationSpot(params, putt.distance, params.count - 1);
     const held = Array.from({ length: params.count }, (_, at) =>
@@ -192,7 +211,7 @@ export const stations = defineElement({
       .slice(1)
       .map((at, index) => ({
         id: `station ${index + 2}`,
-        name: `station ${index + 2}`,
+        name: [`station ${index + 2}`, stationName(params, index + 1)].filter(Boolean).join(', '),
         at: turned(at, -setting.aim.direction),
       })),
   tolerance: () => null,

@@ -9,6 +9,7 @@ import { path } from './putter-path';
 import type { Quantity } from './quantity';
 import { reading } from './reading';
 import { rise } from './rise';
+import { routineTime } from './routine-time';
 import { start } from './start';
 import { strike } from './strike';
 import { tempo } from './tempo';
@@ -44,6 +45,7 @@ const REGISTER: Quantity[] = [
   leadFoot,
   aim,
   reading,
+  routineTime,
 ];
 
 /** Those with a prior: asked for too often to be looked for each time. */

@@ -139,14 +139,20 @@ const pointedValues = ({ elements }: Ground, { outcomes, points = {} }: Putt): M
   elements.flatMap(({ id, pointing }) => {
     const spot = points[id];
     if (!spot || !pointing || outcomes[id] === undefined) return [];
-    return pointing.reads(spot).map(({ quantity, value, error }) => ({ latent: quantity, value, error }));
+    return pointing
+      .reads(spot)
+      .map(({ quantity, value, error }) => ({ latent: quantity, value, error }));
   });
 
 /** What instruments read, and what was seen as they would, in the units of the latents, against what the putt asks for. */
 function measuredOf(ground: Ground, putt: Putt): Measured[] {
   const { putt: on, mountOf } = ground;
   const values = { ...seenValues(ground, putt), ...(putt.measured && completed(putt.measured)) };
-  const stood = Object.entries(values).map(([latent, { by, ...value }]) => ({ latent, by, ...value }));
+  const stood = Object.entries(values).map(([latent, { by, ...value }]) => ({
+    latent,
+    by,
+    ...value,
+  }));
   return [...stood, ...pointedValues(ground, putt)].flatMap(({ latent, value, error, ...from }) => {
     if (!isQuantity(latent)) return [];
     const { middle, instrument, sane } = quantityOf(latent);

@@ -127,7 +127,9 @@ export function model(faceShare: number, stands: number) {
       const moving = new Set([
         ...questions.flatMap(boundsIn).flatMap(standsOf),
         ...questions.flatMap(readStands),
-        ...asked.flatMap(({ given }) => given.flatMap(({ mount }) => (mount ? mountStands(mount) : []))),
+        ...asked.flatMap(({ given }) =>
+          given.flatMap(({ mount }) => (mount ? mountStands(mount) : [])),
+        ),
       ]);
       return {
         terms: asked,

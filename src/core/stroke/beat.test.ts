@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { between } from 'tests/arbitraries';
-import { BEAT_RATIO, BEATS_A_MINUTE, beatRound, beatsWithin } from '.';
+import { BEAT_RATIO, BEATS_A_MINUTE, againstBeat, beatRound, beatsWithin } from '.';
 
 const round = fc
   .tuple(between(BEATS_A_MINUTE.min, BEATS_A_MINUTE.max), between(BEAT_RATIO.min, BEAT_RATIO.max))
@@ -22,6 +22,18 @@ describe('a beat', () => {
         expect((turn!.at - begin!.at) / (strike!.at - turn!.at)).toBeCloseTo(ratio, 6);
         expect(strike!.at - begin!.at).toBeCloseTo(60 / perMinute, 9);
       }),
+    );
+  });
+
+  it('is what a timed stroke is held against: by hand, 0.6 s back and 0.25 s through at 75 and two to one', () => {
+    const { back, through } = againstBeat(
+      { perMinute: 75, ratio: 2 },
+      { back: 0.6, through: 0.25 },
+    );
+    expect(back).toBeCloseTo(0.6 - 0.8 * (2 / 3), 9);
+    expect(through).toBeCloseTo(0.25 - 0.8 / 3, 9);
+    expect(() => againstBeat({ perMinute: 40, ratio: 2 }, { back: 1, through: 1 })).toThrow(
+      'A beat of 40 a minute: 60 to 100 is allowed.',
     );
   });
 

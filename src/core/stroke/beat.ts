@@ -43,6 +43,27 @@ export function beatRound(perMinute: number, ratio: number): { tones: Beat[]; la
 }
 
 /**
+ * A stroke that was timed, against a beat.
+ *
+ * @param beat strokes a minute and the ratio back to through, within what {@link beatRound} allows
+ * @param stroke time back and time from the top to the strike, s
+ * @returns how much longer each took than the beat has it, s; shorter is negative
+ * @throws RangeError for a beat outside of what is allowed
+ * @example againstBeat({ perMinute: 75, ratio: 2 }, { back: 0.6, through: 0.25 }) // { back: 0.067, through: -0.017 }
+ */
+export function againstBeat(
+  { perMinute, ratio }: { perMinute: number; ratio: number },
+  { back, through }: { back: number; through: number },
+): { back: number; through: number } {
+  const [begin, turn, strike] = beatRound(perMinute, ratio).tones.map(({ at }) => at) as [
+    number,
+    number,
+    number,
+  ];
+  return { back: back - (turn - begin), through: through - (strike - turn) };
+}
+
+/**
  * The tones that fall within a stretch of time, rounds following each other without a gap.
  *
  * @param round by {@link beatRound}

@@ -1,6 +1,7 @@
 export {
   BEATS_A_MINUTE,
   BEAT_RATIO,
+  againstBeat,
   beatRound,
   beatsWithin,
   type Beat,

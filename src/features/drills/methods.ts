@@ -9,7 +9,8 @@ import { showLength } from '@/core/units';
 const logged = (element: Standing): string => {
   const labels = [...new Set(element.outcomes().map(({ label }) => label))];
   const shown = labels.slice(0, 5).join(', ');
-  const pointed = element.pointing ? ', or touched on the picture' : '';
+  const { on } = element.pointing ?? {};
+  const pointed = on === 'clock' ? ', and timed' : on ? ', or touched on the picture' : '';
   return `${element.asks}: ${shown}${labels.length > 5 ? ' …' : ''}${pointed}`;
 };
 

@@ -8,6 +8,7 @@ import {
   type DrillKept,
   type CoachPrincipal,
 } from '@/data';
+import { keyOfRef } from '../programme/library-ref';
 
 /** Name and layout apart from all else a drill says. */
 export const apart = ({ name, layout, ...details }: DrillValues): DrillKept => ({
@@ -48,4 +49,26 @@ export async function takeBuiltIn(
   if (before && !fresh) return before.id;
   const name = freeName(values.name, own);
   return addDrill(database, principal, { ...apart({ ...values, name }), origin }, new Date());
+}
+
+/** The coach's own drill that a reference means: a built-in one is taken into their own. */
+export async function ownDrillOf(
+  database: Database,
+  principal: CoachPrincipal,
+  ref: string,
+): Promise<string> {
+  const key = keyOfRef(ref);
+  return key ? takeBuiltIn(database, principal, key) : ref;
+}
+
+/** How a start form refers to a drill: by the coach's own where a built-in one was taken before. */
+export async function ownRef(
+  database: Database,
+  principal: CoachPrincipal,
+  ref: string,
+): Promise<string> {
+  const key = keyOfRef(ref);
+  if (!key) return ref;
+  const own = await listDrills(database, principal);
+  return own.find(({ origin, archivedAt }) => origin === key && !archivedAt)?.id ?? ref;
 }

@@ -1,6 +1,7 @@
 import { showLength } from '@/core/units';
 import { drillWords } from '../drills/drill-words';
 import { rungWords } from '../drills/rung-words';
+import { keyOfRef } from '../programme/library-ref';
 import type { DrillOption } from '../session/options';
 import type { Kept } from './wire';
 
@@ -9,6 +10,7 @@ export const drillOptions = ({ drills, units }: Kept): DrillOption[] =>
   drills.map(({ ref, name, layout, details }) => ({
     value: ref,
     label: name,
+    group: keyOfRef(ref) ? 'From the library' : 'Your drills',
     green: null,
     detail: `${showLength(layout.putt.distance, 'putt', units)}, ${drillWords(layout)}`,
     rungs: details.ladder.map((rung) => rungWords(rung, units)),

@@ -13,7 +13,9 @@ import {
   startGroup,
   swapDrill,
 } from '@/data';
+import { ownDrillOf } from '../drills/take';
 import { greenOf } from '../greens/value';
+import { keyOfRef } from '../programme/library-ref';
 import { coachAction } from '../shared/action';
 
 /** An assistant logs too. */
@@ -21,12 +23,18 @@ const LOGGING = { least: 'assistant' } as const;
 
 const rungSchema = z.number().int().min(0).max(20).nullable();
 
+/** One of the coach's own drills by its id, or a built-in one by its reference. */
+const drillRef = z
+  .string()
+  .max(80)
+  .refine((ref) => z.uuid().safeParse(ref).success || keyOfRef(ref) !== null, 'Choose a drill.');
+
 const starting = z.object({
   players: z
     .array(
       z.object({
         studentId: z.uuid('Choose a student.'),
-        drillId: z.uuid('Choose a drill.'),
+        drillId: drillRef,
         /** Rung of the drill's ladder, from 0; null as the drill is drawn. */
         rung: rungSchema,
       }),
@@ -43,12 +51,16 @@ const starting = z.object({
 export const begin = coachAction(
   starting,
   async (database, principal, { players, green, cold }) => {
-    const [id] = await startGroup(
-      database,
-      principal,
-      players.map(({ rung, ...player }) => ({ ...player, ...(rung !== null && { rung }) })),
-      { startedAt: new Date(), cold, ...(green && { green: greenOf(green) }) },
-    );
+    const chosen = [];
+    for (const { rung, drillId, ...player } of players) {
+      const own = await ownDrillOf(database, principal, drillId);
+      chosen.push({ ...player, drillId: own, ...(rung !== null && { rung }) });
+    }
+    const [id] = await startGroup(database, principal, chosen, {
+      startedAt: new Date(),
+      cold,
+      ...(green && { green: greenOf(green) }),
+    });
     return id!;
   },
   LOGGING,
@@ -56,15 +68,16 @@ export const begin = coachAction(
 
 const swapping = z.object({
   sessionId: z.uuid(),
-  drillId: z.uuid('Choose a drill.'),
+  drillId: drillRef,
   rung: rungSchema,
 });
 
 /** Goes on with a session on another drill, or anew on the same. */
 export const swap = coachAction(
   swapping,
-  async (database, principal, { sessionId, ...to }) => {
-    await swapDrill(database, principal, sessionId, to);
+  async (database, principal, { sessionId, drillId, rung }) => {
+    const own = await ownDrillOf(database, principal, drillId);
+    await swapDrill(database, principal, sessionId, { drillId: own, rung });
     return null;
   },
   LOGGING,

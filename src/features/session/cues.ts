@@ -1,5 +1,6 @@
 'use client';
 
+import { useEffect } from 'react';
 import { useKeptSwitch } from './kept';
 
 let context: AudioContext | undefined;
@@ -21,14 +22,26 @@ function tone(passed: boolean) {
 export function useCues() {
   const [sound, setSound] = useKeptSwitch('sound', false);
   const [buzz, setBuzz] = useKeptSwitch('buzz', true);
+  const [voice, setVoice] = useKeptSwitch('voice', false);
   return {
     sound,
     setSound,
     buzz,
     setBuzz,
+    voice,
+    setVoice,
     cue: (passed: boolean) => {
       if (sound) tone(passed);
       if (buzz && 'vibrate' in navigator) navigator.vibrate(passed ? 25 : [25, 50, 25]);
     },
   };
+}
+
+/** Says some words aloud whenever they change, with what comes after in place of what is being said. */
+export function useSpoken(words: string, on: boolean) {
+  useEffect(() => {
+    if (!on || !('speechSynthesis' in window)) return;
+    window.speechSynthesis.cancel();
+    window.speechSynthesis.speak(new SpeechSynthesisUtterance(words));
+  }, [words, on]);
 }

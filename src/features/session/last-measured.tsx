@@ -1,8 +1,10 @@
 'use client';
 
 import { judge, type Layout } from '@/core/layout';
+import { againstBeat } from '@/core/stroke';
 import type { UnitPreferences } from '@/core/units';
-import { isRuled, readBy, valuesTold } from './measured-words';
+import { useBeat } from './beat-store';
+import { beatWords, isRuled, readBy, valuesTold } from './measured-words';
 import { puttWords } from './outcome-words';
 import type { WirePutt } from './wire';
 
@@ -24,6 +26,8 @@ export function LastMeasured({
   const told = valuesTold(putt.measured, layout.player.hand);
   const ruled = told.filter(({ id }) => isRuled(id));
   const shown = (ruled.length > 0 ? ruled : told).slice(0, MOST);
+  const beat = useBeat();
+  const { timeBack, timeThrough } = putt.measured;
   const happened = puttWords(layout, putt, units);
   return (
     <section
@@ -59,6 +63,12 @@ export function LastMeasured({
           </div>
         ))}
       </dl>
+      {beat.runs && timeBack && timeThrough && (
+        <p className="text-[16px]">
+          Against the beat:{' '}
+          {beatWords(againstBeat(beat, { back: timeBack.value, through: timeThrough.value }))}.
+        </p>
+      )}
       <p className="flex flex-wrap justify-between gap-x-4 text-sm text-ink2">
         {putt.filled.length > 0 && <span>Touch a key within 15 s if it was otherwise.</span>}
         {told.length > shown.length && (

@@ -1,5 +1,7 @@
+import { restSeen } from '@/core/drill';
 import { breakWords } from '@/core/green';
 import { layoutAt, readShown, standing, traitsOf, trueReadOf, type Layout } from '@/core/layout';
+import { roughLength, type UnitPreferences } from '@/core/units';
 import type { WirePutt } from './wire';
 
 /** Whether a player is asked for the read: then no drawing tells it. */
@@ -25,12 +27,39 @@ export function readAndTrue(
   return `Read: ${read}. It ${said.passes ? 'is' : 'was'} ${breakWords(trueReadOf(there))}.`;
 }
 
-/** After the putt: what it was. */
-export function LastRead({ layout, putt }: { layout: Layout; putt: WirePutt }) {
-  if (!asksRead(layout)) return null;
-  const words = readAndTrue(layout, putt);
+/**
+ * How far from the hole the ball lies, as it was pointed at: "62 cm left, past the hole".
+ *
+ * @returns null where it was not pointed at, or lies in the hole
+ */
+export function leftWords(
+  layout: Layout,
+  putt: Pick<WirePutt, 'outcomes' | 'points' | 'place'>,
+  units: UnitPreferences,
+): string | null {
+  const there = layoutAt(layout, putt.place);
+  const rest = there && restSeen(there, putt);
+  if (!there || !rest) return null;
+  const past = rest.along - there.putt.distance;
+  const left = Math.hypot(past, rest.across);
+  return `${roughLength(left, units)} left, ${past < 0 ? 'short of' : 'past'} the hole`;
+}
+
+/** After the putt: what the read was, and how far from the hole it came to rest. */
+export function LastRead({
+  layout,
+  putt,
+  units,
+}: {
+  layout: Layout;
+  putt: WirePutt;
+  units: UnitPreferences;
+}) {
+  const read = asksRead(layout) ? readAndTrue(layout, putt) : null;
+  const left = leftWords(layout, putt, units);
+  const words = [read, left && `${left}.`].filter(Boolean).join(' ');
   return (
-    words && (
+    words !== '' && (
       <p aria-live="polite" className="border-b border-rule pb-1.5 text-[17px]">
         {words}
       </p>

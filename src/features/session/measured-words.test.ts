@@ -1,5 +1,5 @@
 import { DEGREE } from '@/core/units';
-import { isRuled, measuredWords, readBy, valuesTold } from './measured-words';
+import { beatWords, isRuled, measuredWords, readBy, valuesTold } from './measured-words';
 
 const by = 'Rail';
 const MEASURED = {
@@ -35,4 +35,9 @@ test('the ball’s line and the strike come first', () => {
     ...[true, true, true, true],
     ...[false, false],
   ]);
+});
+
+test('a stroke is held against the beat in words', () => {
+  expect(beatWords({ back: 0.067, through: -0.017 })).toBe('back 0.07 s slow, through on it');
+  expect(beatWords({ back: -0.1, through: 0.2 })).toBe('back 0.10 s quick, through 0.20 s slow');
 });

@@ -35,3 +35,15 @@ export const readBy = (measured: MeasuredValues): string =>
 
 /** What a ball's line and strike are read by: shown first, and large. */
 export const isRuled = (id: string): boolean => !!quantityOf(id).ruled;
+
+/** Nearer to the beat than this nobody hears, s. */
+const ON_BEAT = 0.03;
+
+const beside = (seconds: number, what: string): string =>
+  Math.abs(seconds) < ON_BEAT
+    ? `${what} on it`
+    : `${what} ${Math.abs(seconds).toFixed(2)} s ${seconds > 0 ? 'slow' : 'quick'}`;
+
+/** A stroke against the beat: "back 0.07 s slow, through on it". */
+export const beatWords = ({ back, through }: { back: number; through: number }): string =>
+  `${beside(back, 'back')}, ${beside(through, 'through')}`;

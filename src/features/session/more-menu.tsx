@@ -41,6 +41,8 @@ export function MoreMenu({
     setSound: (on: boolean) => void;
     buzz: boolean;
     setBuzz: (on: boolean) => void;
+    voice: boolean;
+    setVoice: (on: boolean) => void;
   };
   busy: boolean;
   /** Several putt in rotation, at stations of their own. */
@@ -133,6 +135,11 @@ export function MoreMenu({
         <Part title="Each putt is told by">
           <Toggle label="a tone" on={cues.sound} onChange={cues.setSound} />
           <Toggle label="vibration" on={cues.buzz} onChange={cues.setBuzz} />
+          <Toggle
+            label="a voice, which says where the next putt is made"
+            on={cues.voice}
+            onChange={cues.setVoice}
+          />
         </Part>
       </div>
     </SheetDialog>

@@ -11,6 +11,7 @@ import { FacePicture } from './face-picture';
 import { FinishPicture } from './finish-picture';
 import { bySides } from './keys';
 import { ReadPicture } from './read-picture';
+import { RoutineClock } from './routine-clock';
 import { pointAt, touchOutcome, type Seen } from './seen';
 
 /** The picture of an element that can be pointed at. */
@@ -130,7 +131,14 @@ export function MoreTouch({
                 onPoint={(spot) => onSeen(pointAt(layout, seen, element, spot))}
               />
             )}
-            {pictures && element.pointing && element.pointing.on !== 'read' && (
+            {element.pointing?.on === 'clock' && (
+              <RoutineClock
+                seconds={now?.spot?.along}
+                most={element.pointing.within.along}
+                onStop={(along) => onSeen(pointAt(layout, seen, element, { along, across: 0 }))}
+              />
+            )}
+            {pictures && (element.pointing?.on === 'face' || element.pointing?.on === 'green') && (
               <PointPicture
                 element={element}
                 layout={layout}

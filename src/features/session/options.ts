@@ -1,4 +1,6 @@
 import 'server-only';
+import { LIBRARY } from '@/core/drill';
+import type { Layout, Rung } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { format } from 'date-fns';
 import {
@@ -14,6 +16,7 @@ import { drillWords } from '../drills/drill-words';
 import { rungWords } from '../drills/rung-words';
 import { greenOptions } from '../greens/options';
 import { greenValue } from '../greens/value';
+import { libraryRef } from '../programme/library-ref';
 
 /** A student to start a session with. */
 export interface StudentOption extends PickOption {
@@ -29,7 +32,13 @@ export interface DrillOption extends PickOption {
   rungs: string[];
 }
 
-/** Who and what a session can be started with: everyone and everything not put away. */
+/** A drill by its putt, what stands on it, and its rungs. */
+const inWords = (layout: Layout, ladder: readonly Rung[], units: UnitPreferences) => ({
+  detail: `${showLength(layout.putt.distance, 'putt', units)}, ${drillWords(layout)}`,
+  rungs: ladder.map((rung) => rungWords(rung, units)),
+});
+
+/** Who and what a session can be started with: everyone and everything not put away, and the whole library. */
 export async function startOptions(
   database: Database,
   principal: CoachPrincipal,
@@ -41,6 +50,8 @@ export async function startOptions(
     listGreens(database, principal),
     lastColdTests(database, principal),
   ]);
+  const own = drills.filter(({ archivedAt }) => !archivedAt);
+  const taken = new Set(own.map(({ origin }) => origin));
   return {
     students: students
       .filter(({ archivedAt }) => !archivedAt)
@@ -53,19 +64,24 @@ export async function startOptions(
           lastCold: last ? `Last cold test ${format(last, 'd MMMM')}` : 'No cold test yet',
         };
       }),
-    drills: drills
-      .filter(({ archivedAt }) => !archivedAt)
-      .map(({ id, name, layout, details }): DrillOption => {
-        const { read } = layout;
-        const putt = showLength(layout.putt.distance, 'putt', units);
-        return {
-          value: id,
+    drills: [
+      ...own.map(({ id, name, layout, details }): DrillOption => ({
+        value: id,
+        label: name,
+        group: 'Your drills',
+        green: layout.read ? greenValue(layout.read.greenId, layout.read.spotId) : null,
+        ...inWords(layout, details.ladder, units),
+      })),
+      ...LIBRARY.filter(({ key }) => !taken.has(key)).map(
+        ({ key, name, layout, ladder }): DrillOption => ({
+          value: libraryRef(key),
           label: name,
-          green: read ? greenValue(read.greenId, read.spotId) : null,
-          detail: `${putt}, ${drillWords(layout)}`,
-          rungs: details.ladder.map((rung) => rungWords(rung, units)),
-        };
-      }),
+          group: 'From the library',
+          green: null,
+          ...inWords(layout, ladder, units),
+        }),
+      ),
+    ],
     greens: greenOptions(greens, units).map(({ value, label, detail }) => ({
       value,
       label,

@@ -1,13 +1,22 @@
 import { libraryDrill } from '@/core/drill';
-import { fitted, layoutAt, loggedElements, standing, stationPlace, type Outcomes } from '@/core/layout';
+import {
+  fitted,
+  layoutAt,
+  loggedElements,
+  ownPlace,
+  standing,
+  stationPlace,
+  type Outcomes,
+} from '@/core/layout';
 import { STANDARD_FITTING } from '@/core/people';
 import { DEFAULT_UNITS } from '@/core/units';
 import { fileName } from '../shared/file-name';
 import { bySides } from './keys';
-import { asksRead, readAndTrue } from './last-read';
+import { asksRead, leftWords, readAndTrue } from './last-read';
 import { placeWords } from './place-words';
 import { outcomeWords, passWord, primaryOutcomes } from './outcome-words';
 
+const METRIC = { ...DEFAULT_UNITS, long: 'metric' as const };
 const layoutOf = (key: string) => libraryDrill(key)!.layout;
 const three = layoutOf('three-in-one');
 const happened = (ball: string, putter: string, zone: string): Outcomes => ({
@@ -77,7 +86,24 @@ describe('a read that is asked for', () => {
       /^Read: a cup outside the edge, right to left\. It was 1\.4 cups/,
     );
     const unknown = { ...place, spot: null };
-    expect(readAndTrue(layout, { points: {}, outcomes: { [id]: 'right 2' }, place: unknown })).toBeNull();
+    expect(
+      readAndTrue(layout, { points: {}, outcomes: { [id]: 'right 2' }, place: unknown }),
+    ).toBeNull();
+  });
+
+  it('is followed by how far from the hole the ball lies, from wherever it was putted', () => {
+    const zoned = libraryDrill('just-past')!;
+    const zone = standing(zoned.layout).find(({ pointing }) => pointing?.on === 'green')!;
+    const { distance } = zoned.layout.putt;
+    const putt = (past: number, across: number) => ({
+      outcomes: { [zone.id]: 'in' },
+      points: { [zone.id]: { along: distance + past, across } },
+      place: ownPlace(zoned.layout),
+    });
+    // 3, 4, 5.
+    expect(leftWords(zoned.layout, putt(0.3, 0.4), METRIC)).toBe('50 cm left, past the hole');
+    expect(leftWords(zoned.layout, putt(-0.3, 0.4), METRIC)).toBe('50 cm left, short of the hole');
+    expect(leftWords(zoned.layout, { ...putt(0, 0), points: {} }, METRIC)).toBeNull();
   });
 
   it('is told by nothing on the screen before', () => {

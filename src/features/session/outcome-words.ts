@@ -77,6 +77,8 @@ export function puttWords(
         ? outcome.label
         : `${outcome.label}, ${off.toFixed(0)} mm to the ${(layout.player.hand === 'right') === read.value < 0 ? 'toe' : 'heel'}`;
     }
+    if (spot && element.pointing?.on === 'clock')
+      return `${outcome.label}, ${spot.along.toFixed(1)} s`;
     const where = outcome.passes || !outcome.tee ? '' : `, ${outcome.detail}`;
     return `${outcome.label}${where}`;
   });

@@ -3,12 +3,19 @@
 import { useState } from 'react';
 import { MANNERS, mannerWords, type Made, type Manner } from '@/core/drill';
 import { FALLS, PUTT_RANGE, isLevel } from '@/core/green';
-import { stationCount, stationPlace, type Layout, type PuttPlace } from '@/core/layout';
+import {
+  stationCount,
+  stationNamed,
+  stationPlace,
+  type Layout,
+  type PuttPlace,
+} from '@/core/layout';
 import { DEGREE, showLength, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { LengthInput, useWrong } from '@/ui/parsed-input';
 import { Pick } from '@/ui/pick';
 import { SheetDialog } from '@/ui/sheet-dialog';
+import { useSpoken } from './cues';
 import { asksRead } from './last-read';
 import { ordinal, placeWords } from './place-words';
 
@@ -18,6 +25,7 @@ export function PlaceLine({
   next,
   manners,
   units,
+  spoken,
   onPlace,
   onManner,
 }: {
@@ -26,6 +34,8 @@ export function PlaceLine({
   /** As the drill has them. */
   manners: readonly Manner[];
   units: UnitPreferences;
+  /** Said aloud whenever it changes. */
+  spoken: boolean;
   onPlace: (place: PuttPlace) => void;
   onManner: (manner: Manner) => void;
 }) {
@@ -37,6 +47,7 @@ export function PlaceLine({
   const words = [where ?? showLength(layout.putt.distance, 'putt', units), how]
     .filter(Boolean)
     .join(' · ');
+  useSpoken(words, spoken);
   return (
     <SheetDialog
       returnsFocus={false}
@@ -105,6 +116,7 @@ export function PlaceFields({
           options={Array.from({ length: count }, (_, index) => ({
             value: String(index),
             label: `${ordinal(index + 1)} of ${count}`,
+            detail: stationNamed(layout, index) ?? undefined,
           }))}
           value={place.again > 0 ? '' : String(place.station % count)}
           onChange={(value) => onPlace(stationPlace(layout, Number(value)))}

@@ -1,5 +1,5 @@
 import { aimFor, breakWords, isLevel } from '@/core/green';
-import { layoutAt, stationCount, type Layout, type PuttPlace } from '@/core/layout';
+import { layoutAt, stationCount, stationNamed, type Layout, type PuttPlace } from '@/core/layout';
 import { roughLength, showLength, type UnitPreferences } from '@/core/units';
 
 const plural = new Intl.PluralRules('en', { type: 'ordinal' });
@@ -40,7 +40,9 @@ export function placeWords(
   const there = layoutAt(layout, place);
   const moved = place.again > 0 || count > 1;
   if (there && !moved && there === layout) return null;
-  const spot = count > 1 ? `${ordinal((place.station % count) + 1)} of ${count} spots` : null;
+  const name = count > 1 && place.again === 0 ? stationNamed(layout, place.station) : null;
+  const numbered = count > 1 ? `${ordinal((place.station % count) + 1)} of ${count} spots` : null;
+  const spot = name ? `from the ${name}, ${numbered}` : numbered;
   const again = place.again > 0 ? `${ordinal(place.again + 1)} putt` : null;
   const far =
     there === null

@@ -233,6 +233,7 @@ export function PlayerScreen({
               next={putt.made}
               manners={player.manners}
               units={units}
+              spoken={cues.voice}
               onPlace={(place) => putt.tell({ place })}
               onManner={(manner) => putt.tell({ manner })}
             />
@@ -312,7 +313,7 @@ export function PlayerScreen({
             />
           )}
           <BeatSign />
-          {last && <LastRead layout={layout} putt={last} />}
+          {last && <LastRead layout={layout} putt={last} units={units} />}
           <div className="flex min-h-7 items-center justify-between gap-3">
             <button
               type="button"

@@ -72,7 +72,12 @@ function Read({
         [-count, count].map((cups) => {
           const { x } = pixel({ along: distance, across: 2 * HOLE_RADIUS * cups });
           return x > 4 && x < size.width - 4 ? (
-            <path key={cups} d={`M${x} ${hole.y - 7}v14`} className="stroke-ink2" strokeWidth={1.6} />
+            <path
+              key={cups}
+              d={`M${x} ${hole.y - 7}v14`}
+              className="stroke-ink2"
+              strokeWidth={1.6}
+            />
           ) : null;
         }),
       )}

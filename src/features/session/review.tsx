@@ -349,7 +349,7 @@ function RunPicture({
       </div>
       <div className="grid gap-2 px-4 md:px-7">
         {standing(layout).map((element) => {
-          if (!element.pointing || element.pointing.on === 'read') return null;
+          if (element.pointing?.on !== 'face' && element.pointing?.on !== 'green') return null;
           const marks = pointed(element.id, element.pointing.on);
           if (marks.length === 0) return null;
           return element.pointing.on === 'face' ? (

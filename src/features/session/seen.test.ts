@@ -1,6 +1,6 @@
 import { libraryDrill } from '@/core/drill';
 import { LIBRARY } from '@/core/drill';
-import { allAsIntended, outcomesProblem, standing } from '@/core/layout';
+import { allAsIntended, outcomesProblem, pointsProblem, standing } from '@/core/layout';
 import {
   asksSeveral,
   pointAt,
@@ -137,5 +137,35 @@ describe('all as it should be', () => {
     const all = allAsIntended(limit, { [zone.id]: 'short' });
     expect(outcomesProblem(limit, all)).toBeNull();
     expect(all[element(limit, 'hole').id]).not.toBe('holed');
+  });
+});
+
+describe('a routine that is timed', () => {
+  const { layout } = libraryDrill('routine-kept')!;
+  const element = standing(layout).find(({ pointing }) => pointing?.on === 'clock')!;
+
+  it('keeps its time whatever is said of it, and loses it only with what was said', () => {
+    const timed = pointAt(layout, {}, element, { along: 14.2, across: 0 });
+    expect(timed[element.id]).toEqual({ outcome: 'kept', spot: { along: 14.2, across: 0 } });
+    const hurried = touchOutcome(layout, timed, element, 'hurried');
+    expect(hurried[element.id]).toEqual({ outcome: 'hurried', spot: { along: 14.2, across: 0 } });
+    const { outcomes, points } = puttOf(hurried);
+    expect(pointsProblem(layout, outcomes, points)).toBeNull();
+    expect(pointsProblem(layout, outcomes, { [element.id]: { along: 61, across: 0 } })).toMatch(
+      /^61 s at the .*outine: at most 60 s is allowed\.$/,
+    );
+    expect(element.pointing!.reads({ along: 14.2, across: 0 })).toEqual([
+      { quantity: 'routineTime', value: 14.2, error: 0.3 },
+    ]);
+  });
+
+  it('is only asked where the drill asks for it', () => {
+    const ticked = {
+      ...layout,
+      elements: layout.elements.map((piece) =>
+        piece.id === element.id ? { ...piece, params: { ...piece.params, told: 'kept' } } : piece,
+      ),
+    } as typeof layout;
+    expect(standing(ticked).find(({ id }) => id === element.id)!.pointing).toBeNull();
   });
 });

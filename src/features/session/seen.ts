@@ -110,7 +110,10 @@ export function touchOutcome(
 ): Seen {
   const now = seen[id];
   if (now?.outcome === outcome && !now.spot) return without(seen, id);
-  return settled(layout, { ...seen, [id]: { outcome } }, id);
+  // How long it took is true of whatever happened.
+  const timed =
+    now?.spot && standing(layout).find((one) => one.id === id)?.pointing?.on === 'clock';
+  return settled(layout, { ...seen, [id]: { outcome, ...(timed && { spot: now.spot }) } }, id);
 }
 
 /** How near to the middle of the hole a touch means that it went in, m. */

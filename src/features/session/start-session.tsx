@@ -23,6 +23,7 @@ export function StartSession({
   student = '',
   drill = '',
   rung = null,
+  green: on = null,
   cold: asked = false,
 }: {
   students: StudentOption[];
@@ -31,13 +32,15 @@ export function StartSession({
   student?: string;
   drill?: string;
   rung?: number | null;
+  /** A green or a spot of it that is asked for. */
+  green?: string | null;
   /** A cold test is asked for. */
   cold?: boolean;
 }) {
   const router = useRouter();
   const [busy, run] = useTransition();
   const [players, setPlayers] = useState<Player[]>([{ studentId: student, drillId: drill, rung }]);
-  const [chosenGreen, setGreen] = useState<string | null>(null);
+  const [chosenGreen, setGreen] = useState(on);
   const [cold, setCold] = useState(asked);
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [first] = players as [Player, ...Player[]];

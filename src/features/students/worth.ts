@@ -53,9 +53,7 @@ export function worthOf(
   return {
     now: worthByDistance(putt, now.start, now.pace, distances, now.reading),
     first:
-      first === last
-        ? null
-        : worthByDistance(putt, then.start, then.pace, distances, then.reading),
+      first === last ? null : worthByDistance(putt, then.start, then.pace, distances, then.reading),
     gains: paceKnown ? gains(putt, now.start, now.pace, now.reading) : null,
     reference,
     ownReads,

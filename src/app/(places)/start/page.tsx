@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
+import { ownRef } from '@/features/drills/take';
 import { startOptions } from '@/features/session/options';
 import { StartSession } from '@/features/session/start-session';
 import { PlaceHead } from '@/features/shared/place';
@@ -10,7 +11,8 @@ export const metadata: Metadata = { title: 'Start a session' };
 
 const query = z.object({
   student: z.uuid().optional().catch(undefined),
-  drill: z.uuid().optional().catch(undefined),
+  drill: z.string().max(80).optional().catch(undefined),
+  green: z.string().max(80).optional().catch(undefined),
   cold: z.literal('1').optional().catch(undefined),
   rung: z.coerce.number().int().min(0).max(20).optional().catch(undefined),
 });
@@ -18,8 +20,10 @@ const query = z.object({
 export default async function StartPage({ searchParams }: PageProps<'/start'>) {
   const { database, principal, units } = await coachContext();
   const options = await startOptions(database, principal, units);
-  if (options.students.length === 0 || options.drills.length === 0) redirect('/');
-  const { student, drill, rung, cold } = query.parse(await searchParams);
+  if (options.students.length === 0) redirect('/');
+  const { student, drill: asked, rung, cold, green } = query.parse(await searchParams);
+  // A built-in drill that was taken before is among the coach's own.
+  const drill = asked && (await ownRef(database, principal, asked));
   return (
     <>
       <PlaceHead title="Start a session" sub="who putts, and through which gate" />
@@ -28,6 +32,7 @@ export default async function StartPage({ searchParams }: PageProps<'/start'>) {
           {...options}
           student={student}
           drill={drill}
+          green={options.greens.some(({ value }) => value === green) ? green : undefined}
           rung={rung}
           cold={cold === '1'}
         />

@@ -9,7 +9,9 @@ import { setGreenArchived, setGreenShared } from '@/features/greens/actions';
 import { DropButton } from '@/features/greens/drop-button';
 import { ReadingForm } from '@/features/greens/reading-form';
 import { SpeedTrend } from '@/features/greens/speed-trend';
+import { greenValue } from '@/features/greens/value';
 import { WrongSpeed } from '@/features/greens/wrong-speed';
+import { libraryRef } from '@/features/programme/library-ref';
 import { ArchiveButton } from '@/features/shared/archive-button';
 import { ShareButton } from '@/features/shared/share-button';
 import { PlaceHead } from '@/features/shared/place';
@@ -145,6 +147,10 @@ function WrongSpeedOrNot({
   return <WrongSpeed putt={putt} units={units} />;
 }
 
+/** The start of ten reads with no ball, from all sides of a spot whose slope is known. */
+const quizAt = (greenId: string, spotId: string): string =>
+  `/start?${new URLSearchParams({ drill: libraryRef('read-only'), green: greenValue(greenId, spotId) })}`;
+
 function SpotTable({
   green,
   greenSpeed,
@@ -162,7 +168,7 @@ function SpotTable({
             spot
           </th>
           <th className="py-1.5 pr-4 font-[inherit]">falls</th>
-          <th className="py-1.5 font-[inherit]">
+          <th className="py-1.5 font-[inherit]" colSpan={2}>
             {showLength(TOLD, 'putt', units)} breaks, {roughLength(DEFAULT_PUTT.past, units)} past
           </th>
         </tr>
@@ -181,6 +187,15 @@ function SpotTable({
                 {slope && (slope.grade === 0 ? 'level' : <SlopeWords slope={slope} />)}
               </td>
               <td className="py-2">{slope && greenSpeed ? breakOf(slope, greenSpeed) : ''}</td>
+              <td className="py-2 text-right">
+                {slope && slope.grade > 0 && greenSpeed && (
+                  <Button asChild>
+                    <Link href={quizAt(green.id, spot.id)}>
+                      Read it, no ball<span className="sr-only">, at {spot.name}</span>
+                    </Link>
+                  </Button>
+                )}
+              </td>
             </tr>
           );
         })}

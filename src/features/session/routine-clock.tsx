@@ -1,0 +1,53 @@
+'use client';
+
+import { Timer } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { Button } from '@/ui/button';
+import { releaseFocus } from '@/ui/release-focus';
+
+/** How often the seconds are shown anew, ms. */
+const TICK = 100;
+
+/** Times a routine: touched when the player steps in, and again at the strike. */
+export function RoutineClock({
+  seconds,
+  most,
+  onStop,
+}: {
+  /** As it was stopped; undefined until then. */
+  seconds?: number;
+  /** Longer than this is not timed, s. */
+  most: number;
+  onStop: (seconds: number) => void;
+}) {
+  const [from, setFrom] = useState<number | null>(null);
+  const [now, setNow] = useState(0);
+  useEffect(() => {
+    if (from === null) return;
+    const timer = setInterval(() => setNow(performance.now()), TICK);
+    return () => clearInterval(timer);
+  }, [from]);
+  const passed = from === null ? 0 : Math.min(most, Math.max(0, now - from) / 1000);
+  return (
+    <Button
+      className="min-h-11"
+      onClick={(event) => {
+        releaseFocus(event);
+        if (from === null) {
+          setNow(event.timeStamp);
+          setFrom(event.timeStamp);
+          return;
+        }
+        setFrom(null);
+        onStop(Math.round(10 * Math.min(most, (event.timeStamp - from) / 1000)) / 10);
+      }}
+    >
+      <Timer size={18} aria-hidden />
+      {from !== null
+        ? `Stop at the strike: ${passed.toFixed(1)} s`
+        : seconds === undefined
+          ? 'Time it: the player steps in'
+          : `Took ${seconds.toFixed(1)} s. Time it again`}
+    </Button>
+  );
+}
