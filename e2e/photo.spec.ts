@@ -1,4 +1,4 @@
-import { addStudent, startBuiltIn } from './coach';
+import { addStudent, finish, startBuiltIn } from './coach';
 import { expect, test, type Page } from './test';
 
 const SIZE = { width: 1200, height: 1600 };
@@ -118,10 +118,18 @@ test('a photo is measured: the aim is logged and the gap is kept, with how far o
   await dialog.locator('input[type=file]').setInputFiles(file);
   await touch(page, [...PAPER, ...GATE]);
   await expect(dialog.getByText(/Gap of a gate: 6[0-2]\.\d mm/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Keep the photo with this run' }).click();
+  await expect(dialog.getByRole('button', { name: 'Kept on this device' })).toBeDisabled();
   await dialog.getByRole('button', { name: /Take 6[0-2]\.\d mm as the gap/ }).click();
   await expect(stands).toContainText(/Gap from a photo: 6[0-2]\.\d mm, give or take [01]\.\d mm/);
   await stands.getByRole('button', { name: 'Score on this' }).first().click();
   await expect(page.getByText('Scored as it stands.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await finish(page);
+  const photos = page.getByRole('region', { name: 'Photos' });
+  await expect(photos.getByRole('img', { name: /Photo: Gap of a gate: 6[0-2]\.\d mm/ })).toBeVisible();
+  await photos.getByRole('button', { name: /Remove the photo/ }).click();
+  await expect(photos).toBeHidden();
 });
 
 test('by keys alone a point is set, and a picture from the side is refused with what mends it', async ({

@@ -9,7 +9,7 @@ import { NotesField } from '@/ui/field';
 import { showErrors } from '../shared/show-errors';
 import { leaveWordAtHome } from './actions';
 import { SentPicture } from './sent-picture';
-import { smallPicture } from './small-picture';
+import { smallPicture } from '../shared/small-picture';
 
 /** How it felt, a line, a picture of the set-up: for the coach, with a piece of homework. */
 export function LeaveWord({ token, homework }: { token: string; homework: string }) {

@@ -1,5 +1,6 @@
 import type { DBSchema } from 'idb';
 import { z } from 'zod';
+import { emptyPhotos } from '../photo/kept-photos';
 import { emptyTold, lastTold, pendingEvents } from '../session/queue';
 import { merge } from '../session/merge';
 import type { WireRun } from '../session/wire';
@@ -79,12 +80,13 @@ export async function loggedOf(runId: string): Promise<WireRun> {
 }
 
 /**
- * Empties this device of all that it keeps of people: what it worked from with no server, what the server told, the pages. What
+ * Empties this device of all that it keeps of people: what it worked from with no server, what the server told, photos, pages. What
  * was logged and is not on the server yet stays until it is.
  */
 export async function emptyDevice(): Promise<void> {
   await (await open()).clear('kept').catch(() => undefined);
   await emptyTold().catch(() => undefined);
+  await emptyPhotos().catch(() => undefined);
   if (!('caches' in globalThis)) return;
   for (const name of await caches.keys()) {
     if (name.startsWith('dirigo-pages-')) await caches.delete(name);

@@ -2,6 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { Button } from '@/ui/button';
+import { photoCount } from '../photo/kept-photos';
 import { waitingHere } from '../session/queue';
 import { emptyDevice } from './device';
 import { ShellHead } from './shell-head';
@@ -12,10 +13,14 @@ import { timeOf } from './stamps';
 /** What this device keeps: what, how much, since when; and a way to be rid of it. */
 export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
   const [waiting, setWaiting] = useState<number | null>(null);
+  const [photos, setPhotos] = useState<number | null>(null);
   const [bytes, setBytes] = useState<number | null>(null);
   const [sure, setSure] = useState(false);
   useEffect(() => {
     void waitingHere().then(setWaiting);
+    photoCount()
+      .then(setPhotos)
+      .catch(() => undefined);
     void navigator.storage
       ?.estimate?.()
       .then(({ usage }) => setBytes(usage ?? null))
@@ -33,6 +38,7 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
     ...(home === ''
       ? ([['Dates, today and tomorrow', String(kept.coming.length)]] as [string, string][])
       : []),
+    ['Photos that were measured, never sent', photos === null ? '…' : String(photos)],
     ['Sessions begun here, not all on the server', String(begun.length)],
     ['What was logged and waits to be sent', waiting === null ? '…' : String(waiting)],
     [
@@ -67,6 +73,7 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
         {sure && (
           <p role="alert" className="text-[16px]">
             Without it nothing can be begun here until there is a signal again.
+            {!!photos && ' The photos are nowhere else.'}
             {waits && ' What was logged and is not on the server yet stays until it is.'}
           </p>
         )}

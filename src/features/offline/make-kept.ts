@@ -61,6 +61,7 @@ export async function keptFor(database: Database, principal: CoachPrincipal): Pr
     units: settings.units,
     faceShare: Number(settings.faceShare),
     students: kept,
+    everyone: students.map(({ id }) => id),
     drills: [
       ...own.map(({ id, versionId, name: called, layout, details }): KeptDrill => ({
         ...{ ref: id, versionId, name: called, layout, details, homework: null },
@@ -120,6 +121,7 @@ export async function keptAtHome(database: Database, principal: StudentPrincipal
         ...(await knownCard(database, principal, student.id)),
       },
     ],
+    everyone: [student.id],
     drills,
     coming: [],
   };

@@ -2,6 +2,7 @@ import { drain, pendingEvents } from '../session/queue';
 import { sendEvents } from '../session/send';
 import type { BegunHere } from './begun';
 import { deliver, deliverBegun, type DeliverPorts } from './deliver';
+import { dropPhotosBut } from '../photo/kept-photos';
 import { begunOf, changeBegun, emptyDevice, keepHere, keptHere } from './device';
 import { begunAnswer, keptSchema, type BegunAnswer, type BegunSession } from './wire';
 
@@ -109,4 +110,7 @@ export async function refreshKept(home: string, now = false): Promise<void> {
   // Another is signed in on this device: nothing of the one before stays.
   if (known && known.owner !== kept.data.owner) await emptyDevice();
   await keepHere(home, kept.data);
+  // Who was erased goes from here too; a server of an earlier version does not say.
+  const { everyone } = kept.data;
+  if (everyone.length > 0) await dropPhotosBut(everyone).catch(() => undefined);
 }

@@ -94,6 +94,8 @@ export const keptSchema = z.object({
   units: unitPreferences,
   faceShare: z.number(),
   students: z.array(keptStudent),
+  /** Ids of all students in the book, put away or not: what is kept of anybody else is let go. */
+  everyone: z.array(z.uuid()).default([]),
   drills: z.array(keptDrill),
   /** Who comes today and tomorrow, in order. */
   coming: z.array(

@@ -2,6 +2,7 @@
 
 import { Camera } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import { toast } from 'sonner';
 import { standing, type Layout } from '@/core/layout';
 import {
   MEASURES,
@@ -19,6 +20,8 @@ import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { Pick } from '@/ui/pick';
 import { SheetDialog } from '@/ui/sheet-dialog';
+import { smallPicture } from '../shared/small-picture';
+import { keepPhoto } from './kept-photos';
 import { PhotoPicture, type Touched } from './photo-picture';
 import { certaintyWords, readingWords } from './words';
 
@@ -31,6 +34,7 @@ const LEAST_TOUCH = 0.7;
 type Reference = SheetName | 'stands';
 
 interface Photo {
+  file: File;
   url: string;
   natural: { width: number; height: number };
 }
@@ -71,6 +75,7 @@ export function PhotoTape({
   names,
   use,
   measured,
+  keeps,
   onUsed,
 }: {
   layout: Layout;
@@ -80,6 +85,8 @@ export function PhotoTape({
   use: PhotoUse;
   /** The element that is measured: where its tees are planned is no measure of where they stand. */
   measured?: string;
+  /** What a photo can be kept with, on this device. */
+  keeps: { runId: string; studentId: string };
   /** What lies below it may go too. */
   onUsed?: () => void;
 }) {
@@ -94,7 +101,7 @@ export function PhotoTape({
     image.src = url;
     try {
       await image.decode();
-      setPhoto({ url, natural: { width: image.naturalWidth, height: image.naturalHeight } });
+      setPhoto({ file, url, natural: { width: image.naturalWidth, height: image.naturalHeight } });
       setProblem(null);
     } catch {
       URL.revokeObjectURL(url);
@@ -140,6 +147,7 @@ export function PhotoTape({
             names={names}
             use={use}
             measured={measured}
+            keeps={keeps}
             onUsed={() => {
               setOpen(false);
               onUsed?.();
@@ -158,11 +166,13 @@ function Measuring({
   names,
   use,
   measured,
+  keeps,
   onUsed,
 }: {
   photo: Photo;
   layout: Layout;
   measured?: string;
+  keeps: { runId: string; studentId: string };
   units: UnitPreferences;
   names: readonly MeasureName[];
   use: PhotoUse;
@@ -204,6 +214,29 @@ function Measuring({
     return read?.ok ? read : null;
   };
   const using = told?.ok ? use(name, told, other) : null;
+  const [kept, setKept] = useState('');
+  const words = told?.ok
+    ? `${readingWords(name, told, units)}. ${certaintyWords(name, told, units)}`
+    : '';
+  const keep = async () => {
+    try {
+      await keepPhoto({
+        ...keeps,
+        id: crypto.randomUUID(),
+        at: new Date().toISOString(),
+        words,
+        picture: await smallPicture(photo.file),
+        touched: points.map(({ at, label }) => ({
+          x: at.x / photo.natural.width,
+          y: at.y / photo.natural.height,
+          label,
+        })),
+      });
+      setKept(words);
+    } catch {
+      toast.error('This device has no room for the photo, or the browser keeps nothing.');
+    }
+  };
   const again = () => {
     setKnownAt([]);
     setAskedAt([]);
@@ -281,6 +314,11 @@ function Measuring({
               }}
             >
               {using.label}
+            </Button>
+          )}
+          {told?.ok && (
+            <Button className="min-h-12" disabled={kept === words} onClick={() => void keep()}>
+              {kept === words ? 'Kept on this device' : 'Keep the photo with this run'}
             </Button>
           )}
           {stands && next && knownAt.length < knownLabels.length && (

@@ -33,10 +33,12 @@ const toleranceWords = ({ quantity, left, right }: Tolerance, units: UnitPrefere
 /** What the tape says once it stands: typed here, it is what the putts are scored on. */
 export function AsBuilt({
   runId,
+  studentId,
   layout,
   units,
 }: {
   runId: string;
+  studentId: string;
   layout: Layout;
   units: UnitPreferences;
 }) {
@@ -53,7 +55,14 @@ export function AsBuilt({
         </p>
       </div>
       {measured.map((element) => (
-        <Measured key={element.id} runId={runId} layout={layout} element={element} units={units} />
+        <Measured
+          key={element.id}
+          runId={runId}
+          studentId={studentId}
+          layout={layout}
+          element={element}
+          units={units}
+        />
       ))}
     </section>
   );
@@ -61,11 +70,13 @@ export function AsBuilt({
 
 function Measured({
   runId,
+  studentId,
   layout,
   element,
   units,
 }: {
   runId: string;
+  studentId: string;
   layout: Layout;
   element: Standing;
   units: UnitPreferences;
@@ -154,6 +165,7 @@ function Measured({
             units={units}
             names={['gap', 'ball', 'distance']}
             measured={element.id}
+            keeps={{ runId, studentId }}
             use={(name, { value, error }) =>
               name === 'gap'
                 ? {

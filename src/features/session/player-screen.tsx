@@ -372,12 +372,14 @@ export function PlayerScreen({
                     units={units}
                     names={['face', 'eyes', 'past', 'aside', 'ball', 'gap', 'distance']}
                     use={photoUse(there, putt.seen, putt.take, keepEyes)}
+                    keeps={{ runId: player.runId, studentId: player.student.id }}
                     onUsed={done}
                   />
                 )}
               />
               <SetUp
                 runId={player.runId}
+                studentId={player.student.id}
                 layout={layout}
                 units={units}
                 ready={view.saving.state !== 'opening'}

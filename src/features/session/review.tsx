@@ -28,6 +28,7 @@ import { Button } from '@/ui/button';
 import { greenWords } from '../drills/ground-words';
 import { LayoutDrawing } from '../drills/layout-drawing';
 import { rungWords } from '../drills/rung-words';
+import { RunPhotos } from '../photo/run-photos';
 import { PlaceHead } from '../shared/place';
 import type { ScoreTold } from '../reckoning/history';
 import { ScoreRuler } from '../students/score-ruler';
@@ -133,6 +134,7 @@ export function Review({
           fresh={fresh}
         />
       ))}
+      <RunPhotos runIds={session.runs.map(({ id }) => id)} />
       {trials.length > 0 && (
         <section
           aria-label="The trial"

@@ -26,6 +26,7 @@ export const kitList = (kit: { name: string; count: number }[]): string =>
  */
 export function SetUp({
   runId,
+  studentId,
   layout,
   units,
   ready,
@@ -34,6 +35,7 @@ export function SetUp({
   card,
 }: {
   runId: string;
+  studentId: string;
   layout: Layout;
   units: UnitPreferences;
   /** What the device has kept is known. */
@@ -92,7 +94,7 @@ export function SetUp({
           <li key={caution}>{caution}</li>
         ))}
       </ul>
-      {stands && <AsBuilt runId={runId} layout={layout} units={units} />}
+      {stands && <AsBuilt runId={runId} studentId={studentId} layout={layout} units={units} />}
     </SheetDialog>
   );
 }
