@@ -157,7 +157,17 @@ function named(score: SessionScore): boolean {
   const points = Object.fromEntries(
     SKILLS.map((skill) => [skill, pointsOf(score.belief.carried, skill, W)]),
   ) as Parameters<typeof readMisses>[0]['points'];
-  const counts = { both: 0, clearMissed: 0, hitHoled: 0, cold: null, pressure: null, strike: null };
+  const counts = {
+    both: 0,
+    clearMissed: 0,
+    hitHoled: 0,
+    cold: null,
+    pressure: null,
+    strike: null,
+    early: { seen: 0, of: 0 },
+    away: { passed: 0, of: 0 },
+    towards: { passed: 0, of: 0 },
+  };
   return readMisses({ hand: 'right', school: 'arc', points, basis: score.basis, counts }).some(
     ({ id }) => id === 'push' || id === 'pull',
   );

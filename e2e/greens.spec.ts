@@ -32,6 +32,11 @@ test('a reading in steps sets the drill, the gate moves to the start line, and t
   );
 
   await addStudent(page, 'Ida Capstan');
+  await page.goto('/greens');
+  await page.getByRole('link', { name: 'Quay green' }).first().click();
+  await page.getByRole('link', { name: 'Read it, no ball: Long end' }).click();
+  await expect(page.getByRole('combobox', { name: 'Drill' })).toContainText('Read it, no ball');
+  await expect(page.getByRole('combobox', { name: 'On' })).toContainText('Quay green, Long end');
   await page.goto('/drills/new');
   await type(page, 'Name', 'Bollard gate');
   await expect(page.getByLabel('Green speed', { exact: true })).toHaveValue('10.1 ft');

@@ -127,7 +127,9 @@ test('a photo is measured: the aim is logged and the gap is kept, with how far o
   await page.keyboard.press('Escape');
   await finish(page);
   const photos = page.getByRole('region', { name: 'Photos' });
-  await expect(photos.getByRole('img', { name: /Photo: Gap of a gate: 6[0-2]\.\d mm/ })).toBeVisible();
+  await expect(
+    photos.getByRole('img', { name: /Photo: Gap of a gate: 6[0-2]\.\d mm/ }),
+  ).toBeVisible();
   await photos.getByRole('button', { name: /Remove the photo/ }).click();
   await expect(photos).toBeHidden();
 });

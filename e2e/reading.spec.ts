@@ -20,6 +20,9 @@ test('the read is said before the putt, told against the true one, and learnt', 
   await expect(page.getByText(/cups? outside the edge/)).toHaveCount(0);
   // Three putts from each of four sides: across the fall, along it, across, along.
   const first = page.getByText(/Read: edge (left|right)\. It was 1\.4 cups outside the edge/);
+  await page.getByRole('button', { name: 'Show it on a picture' }).click();
+  await page.getByRole('img', { name: /^The hole from behind the ball/ }).click();
+  await page.getByRole('button', { name: 'Shown on the picture' }).waitFor();
   for (let number = 1; number <= 12; number++) {
     const station = Math.floor((number - 1) / 3);
     const said = station % 2 === 1 ? 'Straight' : station === 0 ? 'Edge right' : 'Edge left';
@@ -33,7 +36,15 @@ test('the read is said before the putt, told against the true one, and learnt', 
   await expect(words.getByRole('heading', { name: 'Reading' })).toHaveCount(0);
   await startBuiltIn(page, 'read-only', 'Orla Sluice');
   for (let number = 1; number <= 4; number++) {
-    await page.getByRole('button', { name: 'Edge right', exact: true }).click();
+    // The first is touched on the picture: beside the hole, to its right.
+    const picture = page.getByRole('img', { name: /^The hole from behind the ball/ });
+    if (number === 1) {
+      const box = (await picture.boundingBox())!;
+      await picture.click({ position: { x: 0.6 * box.width, y: 0.3 * box.height } });
+      await expect(
+        page.getByText(/Read: .*outside the edge, right to left\. It was/),
+      ).toBeVisible();
+    } else await page.getByRole('button', { name: 'Edge right', exact: true }).click();
     await expect(page.getByRole('status', { name: 'count' })).toHaveText(`${number}of 10 putts`);
     await untilNextTouch(page);
   }

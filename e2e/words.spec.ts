@@ -79,6 +79,17 @@ test('the routine is kept or broken putt by putt, and what that does is told', a
   for (let putt = 0; putt < 18; putt++) {
     // Nine kept, of which eight go in; nine hurried, of which two do.
     const kept = putt % 2 === 0;
+    if (putt === 0) {
+      // Timed from stepping in to the strike, and the time stays with whatever is said of it.
+      await page.getByRole('button', { name: 'Time it: the player steps in' }).click();
+      await expect(
+        page.getByRole('button', { name: /Stop at the strike: 0\.[3-9] s/ }),
+      ).toBeVisible();
+      await page.getByRole('button', { name: /^Stop at the strike/ }).click();
+      await expect(page.getByRole('status', { name: 'seen so far' })).toContainText(
+        /Kept, 0\.\d s/,
+      );
+    }
     await page.getByRole('button', { name: kept ? /^Kept/ : /^Hurried/ }).click();
     const holed = kept ? putt > 0 : putt < 4;
     await page
@@ -95,4 +106,41 @@ test('the routine is kept or broken putt by putt, and what that does is told', a
   await expect(looked).toContainText(
     /When so, 8 of 9 putts passed, else 2 of 9: it helps, (over )?9\d % sure/,
   );
+});
+
+test('a carpet is measured with a ball off a book, and what is putted at home is reckoned for its speed', async ({
+  page,
+  browser,
+}) => {
+  await addStudent(page, 'Hanne Kolk');
+  await page.goto(`${new URL(page.url()).pathname}/homework`);
+  await page.getByRole('combobox', { name: 'Drill' }).click();
+  await page
+    .getByRole('option', { name: /^Straight gate/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Give it', exact: true }).click();
+  const home = await makeHome(page);
+  const phone = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 } })
+  ).newPage();
+  await phone.goto(new URL(home, page.url()).href);
+  const carpet = phone.getByRole('region', { name: 'Your carpet' });
+  await expect(carpet).toContainText('not measured yet');
+  await carpet.getByText('Your carpet').click();
+  await type(phone, 'The book’s upper edge, from the floor', '2 cm');
+  await type(phone, 'From the foot of the book to the ball', '3 m');
+  await type(phone, 'The same, rolled back the other way', '3 m');
+  await expect(carpet.getByRole('alert')).toContainText('1.2 m to 5 m is believed');
+  await expect(carpet.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  await type(phone, 'The book’s upper edge, from the floor', '6 cm');
+  await type(phone, 'From the foot of the book to the ball', '75 cm');
+  await type(phone, 'The same, rolled back the other way', '75 cm');
+  // By hand: 1.83² / (10/7 · 9.80665 · 0.06) · 0.75 m = 2.99 m, 9.8 ft.
+  await expect(carpet).toContainText('A speed of 9.8 ft.');
+  await carpet.getByRole('button', { name: 'Keep it' }).click();
+  await expect(carpet).toContainText('rolls as a green of 9.8 ft');
+  await phone.getByRole('button', { name: 'Begin Straight gate' }).click();
+  await expect(phone.getByRole('dialog')).toContainText('9.8 ft');
+  await phone.context().close();
 });

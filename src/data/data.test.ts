@@ -35,7 +35,14 @@ import {
 } from '.';
 import { TEST_STUDENT, stranger, refusal } from './test-book';
 
-const gate: BallGate = { distance: 0.4572, gap: 0.06, shank: 0.005, offset: 0, on: 'line' };
+const gate: BallGate = {
+  distance: 0.4572,
+  gap: 0.06,
+  shank: 0.005,
+  offset: 0,
+  made: 'tees',
+  on: 'line',
+};
 const layout = ballGateLayout(DEFAULT_PUTT, gate);
 const values = TEST_STUDENT;
 const now = new Date('2026-03-01T10:00:00Z');

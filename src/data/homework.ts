@@ -1,5 +1,6 @@
 import { v4 } from 'uuid';
 import { homeworkSchema, type HomeworkValues } from '@/core/planning';
+import { homeCarpet } from './carpets';
 import type { Database } from './database';
 import { getDrill } from './drills';
 import type { HomeworkRow } from './planning-models';
@@ -86,8 +87,10 @@ export async function startHomework(
   principal: StudentPrincipal,
   homeworkId: string,
   startedAt: Date,
+  onCarpet = false,
 ): Promise<string> {
   const { studentId } = principal;
+  const carpet = onCarpet ? await homeCarpet(database, principal, studentId) : null;
   const row = await database.models.homework.findOne({
     where: scoped(principal, 'homework', { id: homeworkId }),
   });
@@ -100,6 +103,7 @@ export async function startHomework(
     homeworkId,
     startedAt,
     ...(rung !== null && { rung }),
+    ...(carpet && { carpet: carpet.greenSpeed }),
   });
 }
 

@@ -1,6 +1,7 @@
 import type { CreationOptional, ModelStatic, Sequelize } from 'sequelize';
 import {
   DATE,
+  DOUBLE,
   INTEGER,
   JSON,
   STRING,
@@ -91,6 +92,15 @@ export interface LinkRow extends Row<LinkRow> {
   endedAt: CreationOptional<Date | null>;
 }
 
+export interface HomeCarpetRow extends Row<HomeCarpetRow> {
+  studentId: string;
+  greenSpeed: number;
+  height: number;
+  there: number;
+  back: number;
+  at: Date;
+}
+
 export interface PlanningModels {
   plan: ModelStatic<PlanRow>;
   programme: ModelStatic<ProgrammeRow>;
@@ -98,6 +108,7 @@ export interface PlanningModels {
   appointment: ModelStatic<AppointmentRow>;
   homework: ModelStatic<HomeworkRow>;
   homeworkWord: ModelStatic<HomeworkWordRow>;
+  homeCarpet: ModelStatic<HomeCarpetRow>;
   link: ModelStatic<LinkRow>;
 }
 
@@ -185,6 +196,18 @@ export function definePlanning(sequelize: Sequelize): PlanningModels {
         feel: { type: INTEGER, allowNull: true },
         text: required(TEXT),
         photo: { type: TEXT, allowNull: true },
+        at: required(DATE),
+      },
+      TABLE,
+    ),
+    homeCarpet: sequelize.define<HomeCarpetRow>(
+      'homeCarpet',
+      {
+        studentId: id(),
+        greenSpeed: required(DOUBLE),
+        height: required(DOUBLE),
+        there: required(DOUBLE),
+        back: required(DOUBLE),
         at: required(DATE),
       },
       TABLE,

@@ -26,6 +26,7 @@ const HELD = [
   ['programme', 'studentId = $id'],
   ['homeworkWord', 'homeworkId IN (SELECT id FROM homework WHERE studentId = $id)'],
   ['homework', 'studentId = $id'],
+  ['homeCarpet', 'studentId = $id'],
   ['share', 'studentId = $id'],
   ['link', 'studentId = $id'],
   ['putter', 'studentId = $id'],

@@ -14,6 +14,7 @@ import {
   checkLayout,
   findingWords,
   layoutSchema,
+  onCarpet,
   onReading,
   type Layout,
 } from '@/core/layout';
@@ -44,6 +45,8 @@ interface Ground {
   /** The plan that is followed, and the block of it that comes first. */
   plan?: { id: string; block: string };
   homeworkId?: string;
+  /** The speed of the carpet that it is putted on, m; on the drill's own green when left out. */
+  carpet?: number;
 }
 
 /**
@@ -75,14 +78,16 @@ export async function startGroup(
   database: Database,
   principal: Principal,
   players: Starting[],
-  { startedAt, green, cold = false, plan, homeworkId }: Ground,
+  { startedAt, green, cold = false, plan, homeworkId, carpet }: Ground,
   ids = players.map(() => v4()),
 ): Promise<string[]> {
   if (new Set(players.map(({ studentId }) => studentId)).size < players.length) {
     throw new Problem('invalid', 'A student is named twice: each putts once in a rotation.');
   }
   const runs: Awaited<ReturnType<typeof plannedRun>>[] = [];
-  for (const player of players) runs.push(await plannedRun(database, principal, player, green));
+  for (const player of players) {
+    runs.push(await plannedRun(database, principal, player, green, carpet));
+  }
   const groupId = players.length > 1 ? ids[0]! : null;
   const { coachId } = principal;
   return database.change(
@@ -137,13 +142,15 @@ export async function plannedRun(
   principal: Principal,
   { studentId, drillId, rung }: Starting,
   green: GreenSpot | undefined,
+  carpet?: number,
 ) {
   const student = await getStudent(database, principal, studentId);
   const drill = await getDrill(database, principal, drillId);
   const { layout: own, rung: begun } = onRungs(drill.name, () =>
     beginOn({ ...drill.details, layout: drill.layout }, fittingOf(student), rung),
   );
-  const layout = green ? await readLayout(database, principal, own, green) : own;
+  const read = green ? await readLayout(database, principal, own, green) : own;
+  const layout = carpet === undefined ? read : onCarpet(read, carpet);
   const wrong = checkLayout(layout).find(({ severity }) => severity === 'error');
   if (wrong) {
     const { units } = (await getCoach(database, principal)).settings;

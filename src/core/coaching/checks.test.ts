@@ -165,3 +165,16 @@ describe('checks over the weeks', () => {
     expect(checksOf([session(0, 0, 0, 4)])).toEqual([]);
   });
 });
+
+test('a rate is larger by a share as often as it is, drawn: a general sampler', () => {
+  const { uniform } = dice(3);
+  /** A draw from Beta(a, b) of whole numbers: the a-th smallest of a + b - 1 even draws. */
+  const beta = (a: number, b: number) =>
+    Array.from({ length: a + b - 1 }, uniform).sort((one, other) => one - other)[a - 1]!;
+  let larger = 0;
+  const draws = 20_000;
+  for (let i = 0; i < draws; i++) larger += Number(beta(19, 13) > beta(11, 21) + 0.1);
+  expect(Math.abs(likelyLarger(rateOf(18, 30), rateOf(10, 30), 0.1) - larger / draws)).toBeLessThan(
+    0.02,
+  );
+});

@@ -72,13 +72,14 @@ export const rateOf = (right: number, of: number): Rate => ({
 /**
  * How likely one rate is larger than another, each with a uniform prior.
  *
+ * @param by larger by more than this share, 0 to 1
  * @returns 0 to 1
  */
-export function likelyLarger(one: Rate, other: Rate): number {
+export function likelyLarger(one: Rate, other: Rate, by = 0): number {
   let sum = 0;
   for (let i = 0; i < POINTS; i++) {
     const value = quantile((i + 0.5) / POINTS, one.right, one.of);
-    sum += rateBelow(value, other.right, other.of) / POINTS;
+    sum += rateBelow(value - by, other.right, other.of) / POINTS;
   }
   return sum;
 }

@@ -24,6 +24,9 @@ const QUIET: MissCounts = {
   cold: null,
   pressure: null,
   strike: null,
+  early: { seen: 0, of: 0 },
+  away: { passed: 0, of: 0 },
+  towards: { passed: 0, of: 0 },
 };
 const GOOD: Truth = {
   face: { bias: 0, spread: 0.8 * DEGREE },
@@ -56,6 +59,36 @@ const found = (what: Known) => readMisses(what).map(({ id }) => id);
 const with_ = (changes: Partial<Truth>): Truth => ({ ...GOOD, ...changes });
 
 describe('reading the misses', () => {
+  it('tells an early look, and putts that break away, from counts: by hand', () => {
+    const early = (seen: number, of: number) =>
+      found(known(GOOD, 'right', { early: { seen, of } }));
+    // 14 of 20: below a quarter with a probability of under one in ten thousand; 3 of 20 is no habit, 5 of 6 too few.
+    expect(early(14, 20)).toContain('early look');
+    expect(early(3, 20)).not.toContain('early look');
+    expect(early(5, 6)).not.toContain('early look');
+    const sides = (away: number, towards: number) =>
+      readMisses(
+        known(GOOD, 'right', {
+          away: { passed: away, of: 30 },
+          towards: { passed: towards, of: 30 },
+        }),
+      ).find(({ id }) => id === 'breaks away');
+    expect(sides(10, 24)!.seen).toBe(
+      'Putts that break away from the player pass 10 of 30, those that break towards them 24 of 30.',
+    );
+    expect(sides(10, 24)!.probability).toBeGreaterThan(0.98);
+    expect(sides(20, 20)).toBeUndefined();
+    expect(sides(24, 10)).toBeUndefined();
+  });
+
+  it('tells thin and short together, and neither alone', () => {
+    const low = { bias: -0.004, spread: 0.002 };
+    const short = { bias: -0.12, spread: 0.06 };
+    expect(found(known(with_({ height: low, pace: short })))).toContain('thin and short');
+    expect(found(known(with_({ height: low })))).not.toContain('thin and short');
+    expect(found(known(with_({ pace: short })))).not.toContain('thin and short');
+  });
+
   it('is silent of a player without a fault, and of one of whom nothing is known', () => {
     // Eight such players: a verdict that is 85 % sure may be wrong of one or two.
     const verdicts = [1, 2, 3, 4, 5, 6, 7, 8].flatMap((seed) =>

@@ -2,6 +2,7 @@ import { LIBRARY, ruleTraits, type LibraryDrill, type Miss } from '@/core/drill'
 import type { Hand, PathSchool } from '@/core/people';
 import { quantities, type BiasMiss } from '@/core/quantity';
 import type { Basis, ByQuantity, SkillPoints } from '@/core/scoring';
+import { likelyLarger, rateOf } from './checks';
 import { rateBelow } from './gate-fit';
 import { less } from './less';
 
@@ -27,6 +28,11 @@ export interface MissCounts {
   pressure: { ratio: number; larger: number } | null;
   /** Strike window now over that at the first session, and how likely it has shrunk; null while too few putts say it. */
   strike: { ratio: number; smaller: number } | null;
+  /** How often the eyes came up early, of the putts on which somebody looked for it. */
+  early: { seen: number; of: number };
+  /** Putts that did what counted, of those that broke away from the player, and of those that broke towards them. */
+  away: { passed: number; of: number };
+  towards: { passed: number; of: number };
 }
 
 /** A pattern found in a player's misses. */
@@ -59,6 +65,16 @@ interface Pattern {
   cause: string;
   misses: Miss[];
 }
+
+/** Fewer looks, or putts of a kind, than this are not told. */
+const LOOKED = 12;
+/** What happens more often than this is a habit. */
+const OFTEN = 0.25;
+/** A difference of shares between two sides that is worth a word. */
+const ASIDE = 0.1;
+/** Lower on the face than this, m, and shorter than this share of the way. */
+const THIN = 0.0015;
+const SHORT = 0.03;
 
 /** Share of the points that are so. */
 function share(count: number, test: (i: number) => boolean): number {
@@ -178,6 +194,58 @@ const OTHERS: Pattern[] = [
         putts: basis.start,
         seen: `When a miss costs something, the start line is ${pressure.ratio.toFixed(1)} times as wide.`,
       },
+  },
+  {
+    id: 'early look',
+    putts: 0,
+    misses: ['early look'],
+    cause:
+      'The eyes follow the ball before it is struck, and the shoulders go with them: listen for it to drop.',
+    match: ({ counts: { early } }) =>
+      early.of >= LOOKED
+        ? {
+            probability: 1 - rateBelow(OFTEN, early.seen, early.of),
+            putts: early.of,
+            seen: `Looks up early: ${early.seen} of ${early.of}.`,
+          }
+        : null,
+  },
+  {
+    id: 'thin and short',
+    putts: 20,
+    misses: ['low on the face', 'short'],
+    cause:
+      'A ball met low on the face comes off slower: first the height of the strike, then the pace.',
+    match: ({ points: { height, pace }, basis }) => {
+      if (!height || !pace || (basis.height ?? 0) < 20) return null;
+      return {
+        probability: share(
+          height.bias.length,
+          (i) => height.bias[i]! < -THIN && pace.bias[i]! < -SHORT,
+        ),
+        putts: Math.min(basis.height ?? 0, basis.pace),
+        seen: `Struck low on the face, and ${percent(-middleOf(pace.bias))} short with it.`,
+      };
+    },
+  },
+  {
+    id: 'breaks away',
+    putts: 0,
+    misses: ['aim'],
+    cause:
+      'Putts that break away are often aimed too low and pushed after the break: read them from behind the hole, and aim higher.',
+    match: ({ counts: { away, towards } }) =>
+      Math.min(away.of, towards.of) >= LOOKED
+        ? {
+            probability: likelyLarger(
+              rateOf(towards.passed, towards.of),
+              rateOf(away.passed, away.of),
+              ASIDE,
+            ),
+            putts: away.of + towards.of,
+            seen: `Putts that break away from the player pass ${away.passed} of ${away.of}, those that break towards them ${towards.passed} of ${towards.of}.`,
+          }
+        : null,
   },
   {
     id: 'pace again',

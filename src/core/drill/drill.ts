@@ -96,6 +96,10 @@ export const drillDetails = z.object({
 
 export type DrillDetails = z.infer<typeof drillDetails>;
 
+/** Whether a drill can be done on a floor at home: then the carpet's speed holds. */
+export const onFloor = ({ places }: Pick<DrillDetails, 'places'>): boolean =>
+  places.includes('home') || places.includes('carpet');
+
 /** A whole drill: what it is for, what stands on the green, when it is done, and its ladder. */
 export const drillSchema = drillDetails.extend({
   name: nameSchema(),

@@ -16,6 +16,7 @@ export {
   type Miss,
   type PlaceKind,
   type Skill,
+  onFloor,
 } from './drill';
 export { COLD_TEST, LIBRARY, libraryDrill, type LibraryDrill } from './library';
 export {

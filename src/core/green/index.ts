@@ -49,4 +49,5 @@ export {
   type ReadingValues,
   type Rolls,
 } from './readings';
+export { BOOK_LIMITS, bookRollsSchema, carpetSpeed, type BookRolls } from './carpet';
 export { readTwoWay, type TwoWayReading } from './two-way';

@@ -7,6 +7,7 @@ import {
   type Evidence,
   type Finding,
   type Launch,
+  type Mark,
   type Outcome,
   type Tolerance,
 } from './element';
@@ -34,6 +35,8 @@ const schema = z.object({
   shank: z.number().min(LIMITS.shank.min).max(LIMITS.shank.max),
   /** How far right of the gate's centre line the ball lies, m. */
   offset: z.number().min(-0.2).max(0.2).default(0),
+  /** What it is set with: tees, or at home books laid down and the sleeves that balls come in. */
+  made: z.enum(['tees', 'books', 'sleeves']).default('tees'),
   /** On the start line, or on the curve of a breaking putt and square to it. */
   on: z.enum(['line', 'curve']).default('line'),
 });
@@ -42,14 +45,28 @@ export type BallGate = z.infer<typeof schema>;
 /** A ball gate whose offset and place may be left to their defaults. */
 export type BallGateInput = z.input<typeof schema>;
 
-type OnLine = Omit<BallGate, 'on'>;
+type OnLine = Omit<BallGate, 'on' | 'made'> & Partial<Pick<BallGate, 'made'>>;
+
+/** What stands for a tee: how wide it lies across the line, m, and as what it counts. */
+const THINGS = {
+  tees: { one: 'tee', edge: '', kit: 'tee', wide: 0 },
+  books: { one: 'book', edge: ', front inner corner', kit: 'book', wide: 0.15 },
+  sleeves: { one: 'sleeve', edge: ', front inner corner', kit: 'sleeve', wide: 0.045 },
+} as const;
+
+/** A book's corner is sharp: it counts as the thinnest of tees. */
+const CORNER = 0;
+
+/** The thickness that a ball meets, m. */
+const thickOf = ({ made = 'tees', shank }: Pick<OnLine, 'made' | 'shank'>): number =>
+  made === 'tees' ? shank : CORNER;
 
 /** What is measured of a standing gate, and how far off it is easily set, m. */
 const ERRORS = { gap: 0.002, distance: 0.01, ball: 0.003 };
 
 /** Where the two tees stand on the start line, seen from the ball. */
-function teesOnLine({ distance, gap, shank, offset }: OnLine): { left: Spot; right: Spot } {
-  const half = (gap + shank) / 2;
+function teesOnLine({ distance, gap, offset, ...gate }: OnLine): { left: Spot; right: Spot } {
+  const half = (gap + thickOf(gate)) / 2;
   return {
     left: { along: distance, across: -half - offset },
     right: { along: distance, across: half - offset },
@@ -87,7 +104,7 @@ function tees(gate: BallGate, setting: Setting): { left: Spot; right: Spot } {
  * @returns radians, left and right of the line
  */
 export function gateTolerance(gate: OnLine): Tolerance {
-  const reach = (BALL_DIAMETER + gate.shank) / 2;
+  const reach = (BALL_DIAMETER + thickOf(gate)) / 2;
   const side = (across: number) =>
     Math.atan2(across, gate.distance) -
     Math.asin(Math.min(1, reach / Math.hypot(across, gate.distance)));
@@ -97,7 +114,7 @@ export function gateTolerance(gate: OnLine): Tolerance {
 
 /** A standing gate as an opening: the ball's middle stays half a ball and half a shank from a tee's. */
 function opening(gate: BallGate, setting: Setting): Opening {
-  const reach = (BALL_DIAMETER + gate.shank) / 2;
+  const reach = (BALL_DIAMETER + thickOf(gate)) / 2;
   const { left, right } = tees(gate, setting);
   return { left: { at: left, beside: reach }, right: { at: right, beside: -reach } };
 }
@@ -176,7 +193,7 @@ function standsInHole(gate: BallGate, setting: Setting): boolean {
   const { hole } = setting;
   return Object.values(tees(gate, setting)).some(
     ({ along, across }) =>
-      Math.hypot(along - hole.along, across - hole.across) < HOLE_RADIUS + gate.shank / 2,
+      Math.hypot(along - hole.along, across - hole.across) < HOLE_RADIUS + thickOf(gate) / 2,
   );
 }
 
@@ -184,6 +201,23 @@ export const midway = (a: Spot, b: Spot): Spot => ({
   along: (a.along + b.along) / 2,
   across: (a.across + b.across) / 2,
 });
+
+/** The front edges of what lies there instead of tees, from the corner outwards. */
+const thingsDrawn = ({ made }: BallGate, corners: { left: Spot; right: Spot }): Mark[] => {
+  const { wide } = THINGS[made];
+  if (wide === 0) return [];
+  const { left, right } = corners;
+  const across = Math.hypot(right.along - left.along, right.across - left.across);
+  return [[left, right] as const, [right, left] as const].map(([from, other]) => ({
+    type: 'rod',
+    role: 'stop',
+    from,
+    to: {
+      along: from.along + (wide * (from.along - other.along)) / across,
+      across: from.across + (wide * (from.across - other.across)) / across,
+    },
+  }));
+};
 
 /** What can happen at two tees that the ball should pass between. */
 export const gateOutcomes = (left: Spot, right: Spot): Outcome[] => [
@@ -217,7 +251,7 @@ export const ballGate = defineElement({
   gate: (gate) => ({
     gap: gate.gap,
     distance: gate.distance,
-    shank: gate.shank,
+    shank: thickOf(gate),
     toleranceOf: (gap, distance, setting) =>
       standingTolerance({ ...gate, gap, distance, offset: 0 }, setting),
   }),
@@ -242,11 +276,22 @@ export const ballGate = defineElement({
       max: LIMITS.gap.max,
     },
     {
+      type: 'choice',
+      name: 'made',
+      label: 'Set with',
+      options: [
+        { value: 'tees', label: 'tees' },
+        { value: 'books', label: 'books laid down' },
+        { value: 'sleeves', label: 'ball sleeves' },
+      ],
+    },
+    {
       type: 'length',
       name: 'shank',
       label: 'Tee shank',
       what: 'A tee shank',
       hint: 'thickness of the tee',
+      when: { field: 'made', is: ['tees'] },
       kind: 'across',
       ...LIMITS.shank,
     },
@@ -275,18 +320,22 @@ export const ballGate = defineElement({
     gap: 0.067,
     shank: DEFAULT_SHANK,
     offset: 0,
+    made: 'tees',
     on: 'line',
   }),
   check,
   places: (gate, setting) => {
     const { left, right } = tees(gate, setting);
-    const tee = { radius: gate.shank / 2 };
+    const tee = { radius: thickOf(gate) / 2 };
+    const { one, edge } = THINGS[gate.made];
     return [
-      { id: 'left', name: 'left tee', tee, at: left },
-      { id: 'right', name: 'right tee', tee, at: right },
+      { id: 'left', name: `left ${one}${edge}`, tee, at: left },
+      { id: 'right', name: `right ${one}${edge}`, tee, at: right },
     ];
   },
-  checks: ({ gap }) => [{ name: 'between the tees', between: ['left', 'right'], metres: gap }],
+  checks: ({ gap, made }) => [
+    { name: `between the ${made}`, between: ['left', 'right'], metres: gap },
+  ],
   tolerance: standingTolerance,
   outcomes: (gate, setting) => {
     const { left, right } = tees(gate, setting);
@@ -300,6 +349,7 @@ export const ballGate = defineElement({
       gateWedge(standingTolerance(gate, setting), setting),
       { type: 'tee', id: 'left', label: '', side: 'left', at: left },
       { type: 'tee', id: 'right', label: '', side: 'right', at: right },
+      ...thingsDrawn(gate, { left, right }),
     ];
   },
   grips: (gate, setting) => {
@@ -367,8 +417,8 @@ export const ballGate = defineElement({
       { by: 'distance', field: 'distance', roomy: 0.3, strict: 1.2 },
     ];
   },
-  kit: () => [{ item: 'tee', count: 2 }],
-  cautions: () => [...CAUTIONS.tees],
+  kit: ({ made }) => [{ item: THINGS[made].kit, count: 2 }],
+  cautions: ({ made }) => (made === 'tees' ? [...CAUTIONS.tees] : []),
 });
 
 /** A start tolerance as a wedge from the ball to the hole. */

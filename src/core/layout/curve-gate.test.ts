@@ -29,7 +29,14 @@ const breaking: Putt = {
   distance: 4,
   slope: { grade: 0.025, falls: -Math.PI / 2 },
 };
-const half: BallGate = { distance: 2, gap: 0.09, shank: 0.005, offset: 0, on: 'curve' };
+const half: BallGate = {
+  distance: 2,
+  gap: 0.09,
+  shank: 0.005,
+  offset: 0,
+  made: 'tees',
+  on: 'curve',
+};
 const aim = aimFor(breaking);
 const layout = ballGateLayout(breaking, half);
 

@@ -340,6 +340,8 @@ export interface Element<Params> {
   reads?(outcome: string, params: Params, setting: Setting): Read[];
   /** How far back a stroke goes that does what it asks, m. */
   backstroke?(params: Params): number;
+  /** The miss that it looks for; null where it looks for none. */
+  looksFor?(params: Params): string | null;
   /** What can be pointed at for it. */
   pointing?: Pointing<Params>;
   /** Which outcome a putt really meets, or null when it has none. */

@@ -33,6 +33,7 @@ const asBallGate = (params: HoleGate, { hole }: Setting): BallGate => ({
   ...params,
   distance: Math.max(0.1, hole.along - HOLE_RADIUS - BEFORE),
   offset: 0,
+  made: 'tees',
   on: 'curve',
 });
 

@@ -68,6 +68,7 @@ export {
   layoutKit,
   layoutSchema,
   measuredOff,
+  onCarpet,
   onReading,
   outcomesSchema,
   pointsSchema,

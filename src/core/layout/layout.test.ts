@@ -31,13 +31,21 @@ const putt: Putt = {
   tiers: [],
 };
 const setting = settingOf(putt);
-const gate: BallGate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0, on: 'line' };
+const gate: BallGate = {
+  distance: 18 * INCH,
+  gap: 0.06,
+  shank: 0.005,
+  offset: 0,
+  made: 'tees',
+  on: 'line',
+};
 
 const anyGate = fc.record({
   distance: between(0.2, 3),
   gap: between(0.045, 0.12),
   shank: between(0.002, 0.008),
   offset: between(-0.005, 0.005),
+  made: fc.constant('tees' as const),
   on: fc.constant('line' as const),
 });
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { puttSchema, refuseTooFirm, type Slope } from '@/core/green';
+import { FLAT, puttSchema, refuseTooFirm, type Slope } from '@/core/green';
 import type {
   Check,
   Direct,
@@ -115,6 +115,19 @@ export function onReading(
   return moved;
 }
 
+/**
+ * A layout on a level floor of another speed: a carpet at home.
+ *
+ * @param greenSpeed m
+ * @throws RangeError when nothing rolls as the drill asks there
+ */
+export function onCarpet(layout: Layout, greenSpeed: number): Layout {
+  const { read: _elsewhere, ...rest } = layout;
+  const putt = { ...layout.putt, greenSpeed, slope: FLAT, tiers: [] };
+  refuseTooFirm(putt);
+  return { ...rest, putt };
+}
+
 /** What happened at each element on one putt: element id → outcome id. */
 export const outcomesSchema = z.record(z.string().max(40), z.string().max(40));
 export type Outcomes = z.infer<typeof outcomesSchema>;
@@ -149,6 +162,8 @@ export interface Standing {
   evidence(outcome: string): Evidence[];
   /** How far back a stroke goes that does what it asks, m; null where it asks for no length. */
   backstroke: number | null;
+  /** The miss that it looks for: all of its outcomes that do not pass are one; null where it looks for none. */
+  looksFor: string | null;
   /** The same, did it stand with other numbers. */
   evidenceAs(outcome: string, params: Piece['params']): Evidence[];
   /** What can be pointed at for it, spots on the green or on the face; null when nothing can. */
@@ -241,6 +256,7 @@ export function standing(layout: Layout): Standing[] {
         ),
       evidence: (outcome) => element.evidence(outcome, params, setting),
       backstroke: element.backstroke?.(params) ?? null,
+      looksFor: element.looksFor?.(params) ?? null,
       reads: (outcome) => element.reads?.(outcome, params, setting) ?? [],
       evidenceAs: (outcome, other) => element.evidence(outcome, other, setting),
       pointing: pointingOf(element.pointing, params, setting),

@@ -30,7 +30,14 @@ import {
 } from '.';
 
 const putt: Putt = { ...DEFAULT_PUTT, past: 0.45 };
-const gate: BallGate = { distance: 18 * INCH, gap: 0.06, shank: 0.005, offset: 0, on: 'line' };
+const gate: BallGate = {
+  distance: 18 * INCH,
+  gap: 0.06,
+  shank: 0.005,
+  offset: 0,
+  made: 'tees',
+  on: 'line',
+};
 const layout = ballGateLayout(putt, gate);
 const box = layoutSchema.parse({
   putt,

@@ -8,6 +8,8 @@ const schema = z.object({
   question: text(80),
   good: text(24),
   bad: text(24),
+  /** The miss that it is when it is not so, where it is one. */
+  miss: z.enum(['none', 'early look']).default('none'),
 });
 
 type Watch = z.infer<typeof schema>;
@@ -25,11 +27,21 @@ export const watch = defineElement({
     { type: 'text', name: 'question', label: 'What you look for', max: 80 },
     { type: 'text', name: 'good', label: 'When it is so', max: 24 },
     { type: 'text', name: 'bad', label: 'When it is not', max: 24 },
+    {
+      type: 'choice',
+      name: 'miss',
+      label: 'And that is',
+      options: [
+        { value: 'none', label: 'no miss by itself' },
+        { value: 'early look', label: 'an early look' },
+      ],
+    },
   ],
   defaults: (): Watch => ({
     question: 'Head still until the ball is gone',
     good: 'Still',
     bad: 'Moved',
+    miss: 'none',
   }),
   check: () => [],
   places: () => [],
@@ -40,6 +52,7 @@ export const watch = defineElement({
   ],
   evidence: () => [],
   meets: () => 'yes',
+  looksFor: ({ miss }) => (miss === 'none' ? null : miss),
   draw: () => [],
   kit: () => [],
   cautions: () => [],

@@ -18,6 +18,7 @@ export const KIT = {
   string: { one: 'string on two skewers', many: 'strings on skewers', instead: 'a chalk line' },
   chalk: { one: 'chalk line', many: 'chalk lines', instead: 'a string laid on the ground' },
   book: { one: 'book', many: 'books', instead: 'a folded towel' },
+  sleeve: { one: 'ball sleeve', many: 'ball sleeves', instead: 'a book' },
   mirror: { one: 'putting mirror', many: 'putting mirrors', instead: 'a straight club shaft' },
   board: { one: 'tilted board', many: 'tilted boards' },
   cushion: { one: 'balance cushion', many: 'balance cushions' },

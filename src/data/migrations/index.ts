@@ -12,6 +12,7 @@ import { erasures } from './010-erasures';
 import { measured } from './011-measured';
 import { putters } from './012-putters';
 import { words } from './013-words';
+import { carpets } from './014-carpets';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -37,4 +38,5 @@ export const MIGRATIONS: Migration[] = [
   measured,
   putters,
   words,
+  carpets,
 ];

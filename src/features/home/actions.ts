@@ -1,10 +1,12 @@
 'use server';
 
 import { z } from 'zod';
+import { bookRollsSchema } from '@/core/green';
 import { leftSchema } from '@/core/planning';
 import {
   finishSession,
   homeSession,
+  keepCarpet,
   leaveWord,
   moveRung,
   reopenSession,
@@ -13,8 +15,15 @@ import {
 import { studentAction } from '../shared/action';
 
 /** Starts, or goes on with, a session at home; answers with its id. */
-export const startAtHome = studentAction(z.uuid(), (database, principal, id) =>
-  startHomework(database, principal, id, new Date()),
+export const startAtHome = studentAction(
+  z.object({ id: z.uuid(), carpet: z.boolean() }),
+  (database, principal, { id, carpet }) =>
+    startHomework(database, principal, id, new Date(), carpet),
+);
+
+/** Keeps how fast the carpet is at home; answers with its speed, m. */
+export const keepCarpetAtHome = studentAction(bookRollsSchema, (database, principal, rolls) =>
+  keepCarpet(database, principal, rolls, new Date()),
 );
 
 /** Finishes a session at home; answers with its id, or with nothing when nothing was logged. */

@@ -12,12 +12,15 @@ export function StartAtHome({
   id,
   name,
   open,
+  carpet,
 }: {
   token: string;
   id: string;
   name: string;
   /** Begun and not finished. */
   open: boolean;
+  /** On the carpet at home, as it was measured. */
+  carpet: boolean;
 }) {
   const router = useRouter();
   const [busy, begin] = useTransition();
@@ -29,7 +32,7 @@ export function StartAtHome({
       disabled={busy}
       onClick={() =>
         begin(async () => {
-          const result = await startAtHome(token, id);
+          const result = await startAtHome(token, { id, carpet });
           if (showErrors(result)) router.push(`/home/${token}/sessions/${result.value}`);
         })
       }

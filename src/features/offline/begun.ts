@@ -2,13 +2,21 @@ import {
   COLD_RULE,
   beginOn,
   blocksOf,
+  onFloor,
   cardOf,
   lotOf,
   moveOn,
   ruleDrawn,
   ruleTraits,
 } from '@/core/drill';
-import { checkLayout, findingWords, fitted, nearestRung, type Layout } from '@/core/layout';
+import {
+  checkLayout,
+  findingWords,
+  fitted,
+  nearestRung,
+  onCarpet,
+  type Layout,
+} from '@/core/layout';
 import { teachingRung } from '@/core/planning';
 import { beliefFrom } from '@/core/scoring';
 import { rungWords } from '../drills/rung-words';
@@ -82,7 +90,8 @@ function runOf(
   const student = studentOf(kept, studentId);
   const { name, versionId, layout: drawn, details } = drillOf(kept, ref);
   const asked = { ...details, layout: drawn };
-  const { layout, rung: begun } = beginOn(asked, student.fitting, rung ?? undefined);
+  const { layout: own, rung: begun } = beginOn(asked, student.fitting, rung ?? undefined);
+  const layout = kept.carpet !== null && onFloor(details) ? onCarpet(own, kept.carpet) : own;
   const wrong = checkLayout(layout).find(({ severity }) => severity === 'error');
   if (wrong) {
     throw new RangeError(

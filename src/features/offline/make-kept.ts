@@ -7,6 +7,7 @@ import {
   getCoach,
   getDrill,
   getStudent,
+  homeCarpet,
   lastBookChange,
   listAppointments,
   listDrills,
@@ -62,6 +63,7 @@ export async function keptFor(database: Database, principal: CoachPrincipal): Pr
     faceShare: Number(settings.faceShare),
     students: kept,
     everyone: students.map(({ id }) => id),
+    carpet: null,
     drills: [
       ...own.map(({ id, versionId, name: called, layout, details }): KeptDrill => ({
         ...{ ref: id, versionId, name: called, layout, details, homework: null },
@@ -88,10 +90,11 @@ export async function keptFor(database: Database, principal: CoachPrincipal): Pr
 export async function keptAtHome(database: Database, principal: StudentPrincipal): Promise<Kept> {
   const at = new Date();
   const changed = await lastBookChange(database);
-  const [{ name, settings }, student, homework] = await Promise.all([
+  const [{ name, settings }, student, homework, carpet] = await Promise.all([
     getCoach(database, principal),
     getStudent(database, principal, principal.studentId),
     listHomework(database, principal, principal.studentId),
+    homeCarpet(database, principal, principal.studentId),
   ]);
   const today = dayIn(at, settings.zone);
   const drills: KeptDrill[] = [];
@@ -122,6 +125,7 @@ export async function keptAtHome(database: Database, principal: StudentPrincipal
       },
     ],
     everyone: [student.id],
+    carpet: carpet?.greenSpeed ?? null,
     drills,
     coming: [],
   };

@@ -97,6 +97,8 @@ export const keptSchema = z.object({
   /** Ids of all students in the book, put away or not: what is kept of anybody else is let go. */
   everyone: z.array(z.uuid()).default([]),
   drills: z.array(keptDrill),
+  /** The speed of the carpet at home, m; null where it was not measured, and on a coach's device. */
+  carpet: z.number().positive().nullable().default(null),
   /** Who comes today and tomorrow, in order. */
   coming: z.array(
     z.object({ id: z.string(), day: z.string(), studentId: z.uuid(), words: z.string() }),

@@ -82,8 +82,8 @@ function Read({
         }),
       )}
       <circle cx={hole.x} cy={hole.y} r={Math.max(9, scale * HOLE_RADIUS)} className="fill-ink" />
-      <text x={8} y={hole.y - 14} fontSize={14} className="fill-ink2 font-[600]">
-        marks are one cup apart
+      <text x={12} y={22} fontSize={15} className="fill-ink2 font-[600]">
+        Touch where the ball starts. One cup from mark to mark.
       </text>
       {start && (
         <>

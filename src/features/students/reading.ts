@@ -1,6 +1,16 @@
 import 'server-only';
 import { readMisses, type Finding, type MissCounts } from '@/core/coaching';
-import { counting, judge, loggedElements } from '@/core/layout';
+import { isLevel } from '@/core/green';
+import {
+  counting,
+  judge,
+  layoutAt,
+  loggedElements,
+  ownPlace,
+  standing,
+  trueReadOf,
+} from '@/core/layout';
+import type { Hand } from '@/core/people';
 import {
   addBasis,
   noBasis,
@@ -52,6 +62,41 @@ function gateAndHole(
     }
   }
   return counts;
+}
+
+/** A putt that starts nearer to the middle of the hole than this breaks neither way, in hole widths. */
+const BREAKS = 0.4;
+
+/** What was seen of the eyes, and which putts passed by the way they broke: away from the player's feet, or towards them. */
+function eyesAndSides(
+  logged: LoggedSession[],
+  hand: Hand,
+): Pick<MissCounts, 'early' | 'away' | 'towards'> {
+  const early = { seen: 0, of: 0 };
+  const sides = { away: { passed: 0, of: 0 }, towards: { passed: 0, of: 0 } };
+  for (const { layout, putts } of logged.flatMap(({ runs }) => runs)) {
+    const eyes = standing(layout).find(({ looksFor }) => looksFor === 'early look');
+    const down = eyes?.outcomes().find(({ passes }) => passes)?.id;
+    const rolled = standing(layout).some(
+      ({ traits, outcomes }) => !traits.byEye && outcomes().length > 0,
+    );
+    for (const { outcomes, place } of putts) {
+      const seen = eyes && outcomes[eyes.id];
+      if (seen !== undefined) {
+        early.of += 1;
+        early.seen += Number(seen !== down);
+      }
+      const there = layoutAt(layout, place ?? ownPlace(layout));
+      if (!rolled || !there || isLevel(there.putt)) continue;
+      const cups = trueReadOf(there);
+      if (Math.abs(cups) < BREAKS) continue;
+      // Who stands left of the ball sees it break away when it starts left of the hole.
+      const side = sides[(hand === 'right') === cups < 0 ? 'away' : 'towards'];
+      side.of += 1;
+      side.passed += Number(judge(there)(outcomes));
+    }
+  }
+  return { early, ...sides };
 }
 
 /** How a window of some runs compares with that of others. */
@@ -123,6 +168,10 @@ export function readPlayer(
     basis,
     counts: {
       ...gateAndHole(logged.filter(({ id }) => lately.has(id))),
+      ...eyesAndSides(
+        logged.filter(({ id }) => lately.has(id)),
+        student.hand,
+      ),
       cold: coldAgainstWarm(sessions, faceShare),
       pressure: pressureAgainstPractice(sessions, faceShare),
       strike: changed && { ratio: changed.ratio.middle, smaller: changed.smaller },

@@ -1,9 +1,18 @@
 import { KeepReady } from '@/features/offline/keep-ready';
 import type { Metadata } from 'next';
-import { ruleWords } from '@/core/drill';
+import { onFloor, ruleWords } from '@/core/drill';
 import { adherenceOf, dayAfter, dayIn, dayWords } from '@/core/planning';
-import { getDrill, listAppointments, listHomework, listSessions, listWords } from '@/data';
+import {
+  getDrill,
+  homeCarpet,
+  listAppointments,
+  listHomework,
+  listSessions,
+  listWords,
+} from '@/data';
 import { KINDS, forWhat, timeWords } from '@/features/programme/date-words';
+import { showLength } from '@/core/units';
+import { CarpetForm } from '@/features/home/carpet';
 import { rungWords } from '@/features/drills/rung-words';
 import { daysDone, openHome } from '@/features/home/server';
 import { LeaveWord } from '@/features/home/leave-word';
@@ -21,7 +30,7 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
   const { token } = await params;
   const { database, principal, student, coach, units, zone } = await openHome(token);
   const today = dayIn(new Date(), zone);
-  const [homework, words, sessions, dates] = await Promise.all([
+  const [homework, words, sessions, dates, carpet] = await Promise.all([
     listHomework(database, principal, student.id),
     listWords(database, principal, student.id),
     listSessions(database, principal, { studentId: student.id }),
@@ -30,6 +39,7 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
       until: dayAfter(today, AHEAD),
       studentId: student.id,
     }),
+    homeCarpet(database, principal, student.id),
   ]);
   const going = homework.filter(({ endedAt, until }) => !endedAt && until >= today);
   const rows = await Promise.all(
@@ -83,7 +93,13 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
               <span className="text-ink2">until {dayWords(work.until)}</span>
             </p>
             <div className="grid grid-cols-[1fr_auto] gap-2.5">
-              <StartAtHome token={token} id={work.id} name={name} open={open} />
+              <StartAtHome
+                token={token}
+                id={work.id}
+                name={name}
+                open={open}
+                carpet={carpet !== null && onFloor(details)}
+              />
               <Button asChild className="min-h-14">
                 <a href={`/home/${token}/sheet/${work.id}`} aria-label={`How to set up ${name}`}>
                   How to set it up
@@ -108,6 +124,21 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
           </section>
         );
       })}
+      <section aria-label="Your carpet" className="border-b border-rule px-5 py-3">
+        <details>
+          <summary className="min-h-11 cursor-pointer py-2 text-[17px]">
+            <strong>Your carpet</strong>{' '}
+            <span className="text-ink2">
+              {carpet
+                ? `rolls as a green of ${showLength(carpet.greenSpeed, 'speed', units)}, measured ${dayWords(dayIn(carpet.at, zone))}`
+                : 'not measured yet'}
+            </span>
+          </summary>
+          <div className="mt-2 mb-3">
+            <CarpetForm token={token} units={units} before={carpet?.rolls ?? null} />
+          </div>
+        </details>
+      </section>
       {planned.length > 0 && (
         <section aria-label="Coming" className="px-5 py-5">
           <h2 className="mb-2 text-[20px] num">Coming</h2>

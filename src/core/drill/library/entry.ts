@@ -110,9 +110,14 @@ export const putterGate = (
   by = 0,
 ): Part => ({ kind: 'putterGate', params: { place, by, clearance } });
 export const aid = (name: string): Part => ({ kind: 'bodyAid', params: { aid: name } });
-export const watch = (question: string, good: string, bad: string): Part => ({
+export const watch = (
+  question: string,
+  good: string,
+  bad: string,
+  miss: 'none' | 'early look' = 'none',
+): Part => ({
   kind: 'watch',
-  params: { question, good, bad },
+  params: { question, good, bad, miss },
 });
 export const zone = (shape: 'band' | 'limit' | 'half circle' | 'edge', depth: number): Part => ({
   kind: 'paceZone',

@@ -192,7 +192,7 @@ export const STRIKE: LibraryDrill[] = [
     putt: 6 * FOOT,
     parts: [
       aid('ball on the coin'),
-      watch('Eyes still down when the ball was gone', 'Still', 'Looked up'),
+      watch('Eyes still down when the ball was gone', 'Still', 'Looked up', 'early look'),
       putterGate(0.012),
     ],
     counts: 'gate',

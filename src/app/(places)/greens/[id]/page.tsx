@@ -190,8 +190,11 @@ function SpotTable({
               <td className="py-2 text-right">
                 {slope && slope.grade > 0 && greenSpeed && (
                   <Button asChild>
-                    <Link href={quizAt(green.id, spot.id)}>
-                      Read it, no ball<span className="sr-only">, at {spot.name}</span>
+                    <Link
+                      href={quizAt(green.id, spot.id)}
+                      aria-label={`Read it, no ball: ${spot.name}`}
+                    >
+                      Read it, no ball
                     </Link>
                   </Button>
                 )}

@@ -1,0 +1,101 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { toast } from 'sonner';
+import { BOOK_LIMITS, carpetSpeed, type BookRolls } from '@/core/green';
+import { showLength, type UnitPreferences } from '@/core/units';
+import { Button } from '@/ui/button';
+import { LengthInput, useWrong } from '@/ui/parsed-input';
+import { showErrors } from '../shared/show-errors';
+import { keepCarpetAtHome } from './actions';
+
+/** A thick book, and a first roll off it. */
+const FIRST: BookRolls = { height: 0.05, there: 0.7, back: 0.7 };
+
+/** How fast the carpet is: a ball off a book, both ways. The student is on the floor with a book and a tape. */
+export function CarpetForm({
+  token,
+  units,
+  before,
+}: {
+  token: string;
+  units: UnitPreferences;
+  before: BookRolls | null;
+}) {
+  const router = useRouter();
+  const [busy, run] = useTransition();
+  const [rolls, setRolls] = useState(before ?? FIRST);
+  const [wrong, onWrong] = useWrong();
+  const speed = speedOf(rolls);
+  const set = (name: keyof BookRolls) => (metres: number) => {
+    setRolls({ ...rolls, [name]: metres });
+    return null;
+  };
+  const fields = [
+    ['height', 'The book’s upper edge, from the floor', 'A book', BOOK_LIMITS.height],
+    ['there', 'From the foot of the book to the ball', 'A roll', BOOK_LIMITS.roll],
+    ['back', 'The same, rolled back the other way', 'A roll', BOOK_LIMITS.roll],
+  ] as const;
+  return (
+    <div className="grid gap-3">
+      <p className="text-[16px]">
+        Lean a book against something so that it slopes to the floor. Let a ball go at its upper
+        edge, and measure how far it rolls from the foot. Then once more the other way.
+      </p>
+      {fields.map(([name, label, what, limits]) => (
+        <LengthInput
+          key={name}
+          name={name}
+          label={label}
+          what={what}
+          kind="along"
+          units={units}
+          value={rolls[name]}
+          onValue={set(name)}
+          onWrong={onWrong}
+          {...limits}
+        />
+      ))}
+      <p aria-live="polite" className="text-[17px]">
+        {typeof speed === 'string' ? (
+          <span role="alert" className="font-[560] text-line">
+            ▲ {speed}
+          </span>
+        ) : (
+          <>
+            A speed of <strong>{showLength(speed, 'speed', units)}</strong>.
+          </>
+        )}
+      </p>
+      <Button
+        className="min-h-12"
+        disabled={busy || typeof speed === 'string' || Object.keys(wrong).length > 0}
+        onClick={() =>
+          run(async () => {
+            const result = await keepCarpetAtHome(token, rolls).catch(() => null);
+            if (!result) {
+              toast.error('The server does not answer. Nothing is lost here: keep it again later.');
+              return;
+            }
+            if (!showErrors(result)) return;
+            toast.success('Kept. What you putt on it is reckoned for its speed.');
+            router.refresh();
+          })
+        }
+      >
+        Keep it
+      </Button>
+    </div>
+  );
+}
+
+/** The speed that rolls mean, m, or why they cannot be. */
+function speedOf(rolls: BookRolls): number | string {
+  try {
+    return carpetSpeed(rolls);
+  } catch (error) {
+    if (error instanceof RangeError) return error.message;
+    throw error;
+  }
+}
