@@ -1,4 +1,4 @@
-import { ONE_TOUCH } from '../src/features/session/seen';
+import { SAME_KEY } from '../src/features/session/seen';
 import { expect, type Page } from './test';
 
 /** Types into a field; again when the page was still waking up and put its own value back. */
@@ -71,7 +71,7 @@ export async function untilNextTouch(page: Page) {
   const now = await page.evaluate(() => performance.now());
   await page.waitForFunction(([since, apart]) => performance.now() - since > apart, [
     now,
-    ONE_TOUCH,
+    SAME_KEY,
   ] as const);
 }
 

@@ -104,7 +104,11 @@ test('is needed, belongs to a phase, is aimed at, and its bias is read as a miss
   expect(skillWords('shaftLean')).toBe('lean of the shaft');
   expect(programmeForm.shape.skill.safeParse('shaftLean').success).toBe(true);
   const points = { shaftLean: pointsOf(last.belief.carried, 'shaftLean', 0.92) };
-  const counts = { both: 0, clearMissed: 0, hitHoled: 0, cold: null, pressure: null, strike: null };
+  const none = { passed: 0, of: 0 };
+  const counts = {
+    ...{ both: 0, clearMissed: 0, hitHoled: 0, cold: null, pressure: null, strike: null },
+    ...{ early: { seen: 0, of: 0 }, away: none, towards: none },
+  };
   const known = { hand: 'right', school: 'arc', basis: { shaftLean: 80 }, points, counts } as const;
   const [found] = readMisses(known as never);
   expect(found).toMatchObject({ id: 'forward lean', cause: 'The hands lead the head.', putts: 80 });

@@ -14,7 +14,7 @@ export default function ErrorPage({ error, reset }: { error: Error; reset: () =>
   return (
     <main className="mx-auto grid max-w-xl gap-4 px-5 py-20">
       <h1>{old ? 'Dirigo was renewed' : 'This page could not be made'}</h1>
-      <p className="text-[17px] text-ink2">
+      <p className="text-[1.0625rem] text-ink2">
         {old
           ? 'This page was of the version before, and is loaded anew. What was logged is kept.'
           : 'Nothing that was saved is lost. Try again; if it stays so, look at what Dirigo said where it was started: a database file that cannot be read is named there.'}

@@ -3,6 +3,7 @@ import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { BUILD } from '@/features/shared/build';
 import { FreshPage } from '@/features/shared/fresh-page';
+import { zoneOfBook } from '@/features/shared/server';
 import { Providers } from '@/features/shared/providers';
 import './globals.css';
 
@@ -21,9 +22,10 @@ export const viewport: Viewport = {
 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
+  const zone = await zoneOfBook();
   const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
-    <html lang="en" data-build={BUILD} suppressHydrationWarning>
+    <html lang="en" data-build={BUILD} data-zone={zone} suppressHydrationWarning>
       <body>
         <Providers nonce={nonce}>
           <FreshPage build={BUILD} />

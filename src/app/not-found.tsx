@@ -5,7 +5,7 @@ export default function NotFound() {
   return (
     <main className="mx-auto grid max-w-xl gap-4 px-5 py-20">
       <h1>Nothing stands here</h1>
-      <p className="text-[17px] text-ink2">
+      <p className="text-[1.0625rem] text-ink2">
         There is no such page, student, drill or session. It may have been removed, or the address
         mistyped.
       </p>

@@ -1,6 +1,7 @@
 import { literal, type Transaction } from 'sequelize';
 import { v4 } from 'uuid';
 import { coachSettings, type CoachSettings } from '@/core/people';
+import { bookZone } from './clock';
 import type { Database } from './database';
 import type { CoachRow } from './models';
 import { Problem, notFound } from './problem';
@@ -52,24 +53,28 @@ export async function coachPrincipal({ models }: Database, id: string): Promise<
 }
 
 /** The coach who asks, or whose student asks. */
-export async function getCoach({ models }: Database, principal: Principal): Promise<Coach> {
-  const row = await models.coach.findByPk(principal.coachId);
+export async function getCoach(database: Database, principal: Principal): Promise<Coach> {
+  const row = await database.models.coach.findByPk(principal.coachId);
   if (!row) throw notFound('coach');
-  return toCoach(row);
+  const coach = toCoach(row);
+  const zone = await bookZone(database);
+  return zone === null ? coach : { ...coach, settings: { ...coach.settings, zone } };
 }
 
 /** Saves the asking coach's own name and settings. */
 export async function saveCoach(
-  { models, change }: Database,
+  database: Database,
   principal: CoachPrincipal,
   values: { name: string; settings: CoachSettings },
 ): Promise<void> {
+  const { models, change } = database;
   await change(principal, 'settings changed', async (transaction) => {
     const row = await models.coach.findByPk(principal.coachId, { transaction });
     if (!row) throw notFound('coach');
     if (values.name !== row.name) await refuseTaken(models, values.name, transaction);
     await row.update(values, { transaction });
   });
+  await bookZone(database, true);
 }
 
 /** A name that a coach of the academy has already: one signs in by it. */

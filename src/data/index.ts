@@ -185,6 +185,7 @@ export {
 } from './sessions';
 export { lastCard } from './cards';
 export { addPutter, dropPutter, listPutters, savePutter, takePutter, type Putter } from './putters';
+export { bookZone } from './clock';
 export { homeCarpet, keepCarpet, type HomeCarpet } from './carpets';
 export { answerWord, leaveWord, listWords, unanswered, type HomeworkWord } from './words';
 export {

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import { addHours, addSeconds, format } from 'date-fns';
+import { addHours, addSeconds } from 'date-fns';
+import { localTime } from './clock';
 import { v5 } from 'uuid';
 import { filledOutcomes, layoutAt, layoutSchema, placeSchema } from '@/core/layout';
 import { coachSettings } from '@/core/people';
@@ -68,7 +69,7 @@ async function sessionAt(
   const beside = rows.find(({ id }) => id === sessionId);
   if (beside) return beside.id;
   if (rows.length === 1) return rows[0]!.id;
-  const time = format(at, 'd MMM, HH:mm:ss');
+  const time = localTime(at, 'd MMM, HH:mm:ss');
   return {
     message:
       rows.length === 0

@@ -1,4 +1,5 @@
-import { addHours, addSeconds, format } from 'date-fns';
+import { addHours, addSeconds } from 'date-fns';
+import { localTime } from './clock';
 import {
   layoutAt,
   outcomesProblem,
@@ -64,7 +65,7 @@ function refuseFinished({ finishedAt }: Recording, knowing = false): void {
   if (!finishedAt || !knowing) return;
   throw new Problem(
     'finished',
-    `This session was finished at ${format(finishedAt, 'HH:mm')}. Open it again to add to it.`,
+    `This session was finished at ${localTime(finishedAt, 'HH:mm')}. Open it again to add to it.`,
   );
 }
 
@@ -241,7 +242,7 @@ async function recordChange(
   if (finishedAt && addHours(finishedAt, CORRECTABLE) < at) {
     throw new Problem(
       'invalid',
-      `This session was finished on ${format(finishedAt, 'd MMMM')}: its putts stay as they are.`,
+      `This session was finished on ${localTime(finishedAt, 'd MMMM')}: its putts stay as they are.`,
     );
   }
   const putt = await ownPutt(recording, puttId);

@@ -16,7 +16,7 @@ export function Button({ kind = 'plain', asChild = false, className, ...rest }: 
       {...(!asChild && { type: rest.type ?? 'button' })}
       {...rest}
       className={clsx(
-        'inline-flex min-h-11 items-center justify-center gap-2 rounded-[3px] py-2 text-[15px] font-[620] whitespace-nowrap [font-stretch:92%] disabled:opacity-50',
+        'inline-flex min-h-11 items-center justify-center gap-2 rounded-[3px] py-2 text-[0.9375rem] font-[620] whitespace-nowrap [font-stretch:92%] disabled:opacity-50',
         kind === 'plain' && 'border-[length:var(--stroke)] border-ink bg-sheet px-4 text-ink',
         kind === 'primary' && 'border-[length:var(--stroke)] border-ink bg-ink px-4 text-sheet',
         kind === 'quiet' && 'px-2 text-ink underline underline-offset-4',

@@ -44,7 +44,7 @@ export function Choice<Value extends string>({
           <RadioGroup.Item
             key={option.value}
             value={option.value}
-            className="min-h-11 px-4 text-[15px] font-[600] [font-stretch:92%] data-[state=checked]:bg-ink data-[state=checked]:text-sheet"
+            className="min-h-11 px-4 text-[0.9375rem] font-[600] [font-stretch:92%] data-[state=checked]:bg-ink data-[state=checked]:text-sheet"
           >
             {option.label}
           </RadioGroup.Item>

@@ -52,7 +52,7 @@ export function Field({
 }
 
 const LINE =
-  'border-ink w-full min-w-0 border-b-[length:var(--stroke)] bg-transparent px-0.5 py-1.5 text-[17px] num placeholder:text-ink2 placeholder:font-normal aria-invalid:border-line';
+  'border-ink w-full min-w-0 border-b-[length:var(--stroke)] bg-transparent px-0.5 py-1.5 text-[1.0625rem] num placeholder:text-ink2 placeholder:font-normal aria-invalid:border-line';
 
 /** A line to write on. */
 export function TextField({
@@ -86,7 +86,7 @@ export function NotesField({
           {...rest}
           {...ids}
           className={clsx(
-            'w-full border-[length:var(--stroke)] border-ink bg-sheet px-3 py-2 text-[16px]',
+            'w-full border-[length:var(--stroke)] border-ink bg-sheet px-3 py-2 text-[1rem]',
             className,
           )}
         />

@@ -52,7 +52,7 @@ export function Pick({
         <Select.Trigger
           aria-labelledby={id}
           aria-invalid={!!error}
-          className="flex min-h-12 w-full items-center justify-between gap-3 rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-3 text-left text-[17px] font-[600] data-[placeholder]:text-ink2"
+          className="flex min-h-12 w-full items-center justify-between gap-3 rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-3 text-left text-[1.0625rem] font-[600] data-[placeholder]:text-ink2"
         >
           <span className="truncate">
             <Select.Value placeholder={placeholder} />
@@ -79,7 +79,7 @@ export function Pick({
                     <Select.Item
                       key={option.value}
                       value={option.value}
-                      className="flex min-h-12 items-center justify-between gap-3 border-b border-hair px-3 py-2 text-[16px] outline-none last:border-b-0 data-[highlighted]:bg-ink data-[highlighted]:text-sheet"
+                      className="flex min-h-12 items-center justify-between gap-3 border-b border-hair px-3 py-2 text-[1rem] outline-none last:border-b-0 data-[highlighted]:bg-ink data-[highlighted]:text-sheet"
                     >
                       <span>
                         <Select.ItemText>{option.label}</Select.ItemText>

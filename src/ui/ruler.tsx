@@ -34,7 +34,7 @@ export function Ruler(props: RulerProps) {
   return (
     <section className="grid items-center gap-x-6 bg-sheet px-5 py-3 md:grid-cols-[130px_1fr_250px] md:px-7">
       <div>
-        <h2 className="text-[20px] leading-tight num">
+        <h2 className="text-[1.25rem] leading-tight num">
           {props.href ? (
             <Link href={props.href} className="underline decoration-1 underline-offset-4">
               {props.name}
@@ -49,10 +49,11 @@ export function Ruler(props: RulerProps) {
         {size && <Bar {...props} width={size.width} />}
       </div>
       <div>
-        <p className="text-[27px] leading-tight num">
-          {props.value} <span className="text-[15px] font-normal text-ink2">{props.interval}</span>
+        <p className="text-[1.6875rem] leading-tight num">
+          {props.value}{' '}
+          <span className="text-[0.9375rem] font-normal text-ink2">{props.interval}</span>
         </p>
-        <p className="text-[15px] text-ink2">{props.words}</p>
+        <p className="text-[0.9375rem] text-ink2">{props.words}</p>
       </div>
     </section>
   );
@@ -88,7 +89,12 @@ function Bar({
       role="img"
       aria-label={`${name}: eight in ten within ${value}, ${interval}; ${words}`}
     >
-      <text x={width / 2} y={14} textAnchor="middle" className="fill-line text-[13px] font-[650]">
+      <text
+        x={width / 2}
+        y={14}
+        textAnchor="middle"
+        className="fill-line text-[0.8125rem] font-[650]"
+      >
         {centre}
       </text>
       <line x1={0} x2={width} y1={MIDDLE + 20} y2={MIDDLE + 20} className="stroke-rule" />
@@ -133,7 +139,7 @@ function Bar({
           x={x(allowed.right)}
           y={MIDDLE - 27}
           textAnchor="middle"
-          className="fill-hole text-[13px] font-[620]"
+          className="fill-hole text-[0.8125rem] font-[620]"
         >
           {allowed.label}
         </text>
@@ -154,14 +160,14 @@ function Bar({
         className="fill-sheet stroke-ink"
         strokeWidth={2.4}
       />
-      <text x={0} y={HEIGHT - 18} className="fill-leftward text-[14px] font-[600]">
+      <text x={0} y={HEIGHT - 18} className="fill-leftward text-[0.875rem] font-[600]">
         ◀ {ends.left}
       </text>
       <text
         x={width}
         y={HEIGHT - 18}
         textAnchor="end"
-        className="fill-rightward text-[14px] font-[600]"
+        className="fill-rightward text-[0.875rem] font-[600]"
       >
         {ends.right} ▶
       </text>

@@ -33,7 +33,7 @@ export function Several<Value extends string>({
           <ToggleGroup.Item
             key={option.value}
             value={option.value}
-            className="group inline-flex min-h-10 items-center gap-1.5 rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-3 text-[15px] font-[560] [font-stretch:92%] data-[state=on]:bg-ink data-[state=on]:text-sheet"
+            className="group inline-flex min-h-11 items-center gap-1.5 rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-3 text-[0.9375rem] font-[560] [font-stretch:92%] data-[state=on]:bg-ink data-[state=on]:text-sheet"
           >
             <Check size={15} aria-hidden className="hidden group-data-[state=on]:block" />
             {option.label}

@@ -38,7 +38,7 @@ export function SheetDialog({
         >
           <div className="flex items-start justify-between gap-3">
             <div>
-              <Dialog.Title className="text-[20px] num">{title}</Dialog.Title>
+              <Dialog.Title className="text-[1.25rem] num">{title}</Dialog.Title>
               {sub && <p className="text-ink2">{sub}</p>}
             </div>
             <Dialog.Close asChild>

@@ -14,7 +14,7 @@ import {
   type ChartOptions,
   type Plugin,
 } from 'chart.js';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { useTheme } from 'next-themes';
 import { useEffect, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
@@ -235,7 +235,7 @@ const SaveAs = ({ name, onClick }: { name: string; onClick: () => void }) => (
   <button
     type="button"
     onClick={onClick}
-    className="min-h-8 px-2 text-sm underline underline-offset-4"
+    className="min-h-11 px-2 text-sm underline underline-offset-4"
   >
     {name}
   </button>

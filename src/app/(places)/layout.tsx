@@ -4,6 +4,8 @@ import { PLACES } from '@/features/shared/places';
 import { OpenOnPhone } from '@/features/sign-in/open-on-phone';
 import { coachContext } from '@/features/shared/server';
 import { KeepReady } from '@/features/offline/keep-ready';
+import { UnsavedGuard } from '@/features/shared/unsaved-guard';
+import { ZoneNote } from '@/features/shared/zone-note';
 import { Palette } from '@/features/palette/palette';
 import { listDrills, listGreens, listStudents } from '@/data';
 
@@ -14,7 +16,7 @@ const COACH_DOES = [
 ];
 
 export default async function PlacesLayout({ children }: { children: ReactNode }) {
-  const { database, principal } = await coachContext();
+  const { database, principal, coach } = await coachContext();
   const [students, drills, greens] = await Promise.all([
     listStudents(database, principal),
     listDrills(database, principal),
@@ -26,11 +28,21 @@ export default async function PlacesLayout({ children }: { children: ReactNode }
     all.filter(({ archivedAt }) => !archivedAt);
   return (
     <div className="md:flex">
+      <a
+        href="#main"
+        className="sr-only z-50 bg-ink px-4 py-3 text-sheet focus:not-sr-only focus:fixed focus:top-2 focus:left-2"
+      >
+        To the page itself
+      </a>
       <Nav places={places}>
         <OpenOnPhone stands="in the foot" />
       </Nav>
-      <main className="min-w-0 flex-1 pb-20 md:pb-0">{children}</main>
+      <main id="main" className="min-w-0 flex-1 pb-20 md:pb-0">
+        <ZoneNote zone={coach.settings.zone} />
+        {children}
+      </main>
       <KeepReady />
+      <UnsavedGuard />
       <Palette
         entries={[
           { group: 'Do', name: 'Start a session', href: '/start' },

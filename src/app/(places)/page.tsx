@@ -1,4 +1,5 @@
-import { format, formatDistance } from 'date-fns';
+import { formatDistance } from 'date-fns';
+import { format } from '@/ui/when';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { tallyRuns } from '@/core/drill';
@@ -64,7 +65,7 @@ export default async function TodayPage() {
             {failed && asking.as === 'head' && (
               <Link
                 href="/records/copies"
-                className="mx-4 mt-4 block border-2 border-warn bg-sheet px-3 py-2 text-[16px] underline underline-offset-4 md:mx-7"
+                className="mx-4 mt-4 block border-2 border-warn bg-sheet px-3 py-2 text-[1rem] underline underline-offset-4 md:mx-7"
               >
                 {failed.message}
               </Link>
@@ -79,7 +80,7 @@ export default async function TodayPage() {
                 {waiting.map(({ studentId, feel, text, at }) => (
                   <p
                     key={`${studentId} ${at.toISOString()}`}
-                    className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2 text-[16px] last:border-0"
+                    className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2 text-[1rem] last:border-0"
                   >
                     <span className="min-w-0 flex-1 basis-64">
                       <strong>{nameOf(studentId)}</strong>
@@ -104,7 +105,7 @@ export default async function TodayPage() {
                     key={id}
                     className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2 last:border-0"
                   >
-                    <p className="text-[16px]">
+                    <p className="text-[1rem]">
                       <strong>{name}</strong> · {drill}, {counts.clear} of {counts.putts} clear
                       <span className="text-ink2">
                         {' '}
@@ -123,7 +124,7 @@ export default async function TodayPage() {
             aria-label="Start a session"
             className="border-rule bg-sheet px-4 py-6 md:px-7 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
           >
-            <h2 className="mb-5 text-[20px] num">Start a session</h2>
+            <h2 className="mb-5 text-[1.25rem] num">Start a session</h2>
             <StartSession {...options} />
           </section>
           <div className="lg:col-start-1">
@@ -139,14 +140,14 @@ export default async function TodayPage() {
             )}
             {tomorrow.length > 0 && (
               <Part title="Tomorrow">
-                <p className="text-[16px]">{tomorrowWords(tomorrow, nameOf)}</p>
+                <p className="text-[1rem]">{tomorrowWords(tomorrow, nameOf)}</p>
               </Part>
             )}
             <Part title="Lately">
               {done.length === 0 ? (
                 <p className="text-ink2">Finished sessions are listed here.</p>
               ) : (
-                <table className="w-full text-[16px]">
+                <table className="w-full text-[1rem]">
                   <thead>
                     <tr className="border-b text-left cap">
                       <th className="py-1.5 pr-3 font-[inherit]">when</th>
@@ -193,7 +194,7 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
       className="border-b border-rule px-4 py-4 max-lg:last:border-0 md:px-7"
       aria-label={title}
     >
-      <h2 className="mb-1.5 text-[20px] num">{title}</h2>
+      <h2 className="mb-1.5 text-[1.25rem] num">{title}</h2>
       {children}
     </section>
   );

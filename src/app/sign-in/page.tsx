@@ -12,12 +12,12 @@ export default async function SignInPage({ searchParams }: PageProps<'/sign-in'>
   return (
     <main className="mx-auto grid min-h-dvh max-w-md content-start gap-6 bg-sheet px-6 py-10">
       <div>
-        <p className="text-[22px] font-[800] tracking-tight [font-stretch:112%]">Dirigo</p>
+        <p className="text-[1.375rem] font-[800] tracking-tight [font-stretch:112%]">Dirigo</p>
         <h1 className="mt-6">Sign in</h1>
       </div>
       <SignInForm to={to} />
-      <section className="border-t border-rule pt-4 text-[15.5px]" aria-label="Another way">
-        <h2 className="text-[17px] num">No passphrase yet, or forgotten?</h2>
+      <section className="border-t border-rule pt-4 text-[0.96875rem]" aria-label="Another way">
+        <h2 className="text-[1.0625rem] num">No passphrase yet, or forgotten?</h2>
         <p className="mt-1">
           From a device that is signed in, touch <strong>Open on a phone</strong>. On the machine
           that Dirigo runs on, this prints a link:

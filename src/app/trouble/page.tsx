@@ -21,14 +21,14 @@ export default async function TroublePage() {
     <main className="mx-auto grid max-w-xl gap-4 px-5 py-20">
       <h1>The records cannot be read</h1>
       {here && problem instanceof Problem && (
-        <p className="text-[17px] break-words">{problem.message}</p>
+        <p className="text-[1.0625rem] break-words">{problem.message}</p>
       )}
-      <p className="text-[17px] text-ink2">
+      <p className="text-[1.0625rem] text-ink2">
         Nothing is changed until you say so. On the machine that Dirigo runs on, stop it; this lists
         the copies, and goes back to one:
       </p>
       <p className="border border-rule bg-sheet px-3 py-2 font-[600]">npm run restore</p>
-      <p className="text-[17px] text-ink2">
+      <p className="text-[1.0625rem] text-ink2">
         What phones have logged meanwhile is kept on them, and saved once Dirigo runs again.
       </p>
     </main>

@@ -68,3 +68,4 @@ export {
   type RuleState,
 } from './rules';
 export { tally, tallyRuns, type Tally } from './tally';
+export { tradeWords } from './trade-words';

@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import type { ChangeTold } from '@/data';
 
 /** What the columns of a thing are called on the screen; one that is not here is the program's own. */

@@ -46,11 +46,11 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
             className="grid gap-3 border-b border-rule py-4 last:border-0 md:grid-cols-[1fr_180px_226px] md:items-center"
           >
             <div>
-              <p className="text-[18px] font-[640]">
+              <p className="text-[1.125rem] font-[640]">
                 {name || 'No name yet'}
                 {id === here && <span className="font-[450] text-ink2"> · you</span>}
               </p>
-              <p className="text-[15px] text-ink2">
+              <p className="text-[0.9375rem] text-ink2">
                 {left
                   ? 'has left; what they logged stays'
                   : `${countWords(students, shared)} · ${ROLE_WORDS[role].may}`}

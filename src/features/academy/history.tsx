@@ -19,7 +19,7 @@ export async function History({
   if (changes.length === 0) return null;
   return (
     <details className="border-t border-rule px-4 py-4 md:px-7">
-      <summary className="min-h-11 cursor-pointer py-2 text-[16px] font-[620]">
+      <summary className="min-h-11 cursor-pointer py-2 text-[1rem] font-[620]">
         Who changed what
         <span className="font-[450] text-ink2"> · last {byWords(changes[0]!)}</span>
       </summary>
@@ -31,10 +31,10 @@ export async function History({
               key={change.id}
               className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b border-hair py-2 last:border-0"
             >
-              <p className="max-w-prose text-[15.5px]">
+              <p className="max-w-prose text-[0.96875rem]">
                 <strong className="font-[620]">{change.what}</strong>
                 {parts && <span> ({parts})</span>}
-                <span className="block text-[14.5px] text-ink2">
+                <span className="block text-[0.90625rem] text-ink2">
                   {byWords(change)}
                   {change.undone && ' · taken back since'}
                 </span>

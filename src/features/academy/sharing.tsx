@@ -1,6 +1,6 @@
 'use client';
 
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import { Button } from '@/ui/button';
@@ -64,7 +64,7 @@ export function Sharing({
               >
                 <p>
                   <strong className="font-[640]">{name}</strong>, since {format(madeAt, 'd MMMM')}
-                  <span className="block text-[15px] text-ink2">{agreed}</span>
+                  <span className="block text-[0.9375rem] text-ink2">{agreed}</span>
                 </p>
                 <Button
                   disabled={busy}
@@ -111,7 +111,7 @@ export function Sharing({
             Hand {given} over
           </Button>
         </div>
-        <p className="max-w-prose text-[15px] text-ink2">
+        <p className="max-w-prose text-[0.9375rem] text-ink2">
           Shared, both see everything of {given} and log; an assistant sees no notes. Handed over,{' '}
           {given} goes to the other coach with all that was putted and the dates to come, and leaves
           you.

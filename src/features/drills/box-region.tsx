@@ -46,7 +46,7 @@ export function BoxRegion({ corners, hand }: { corners: StrokePoint[]; hand: Han
         className="stroke-ink2"
         strokeWidth={1}
       />
-      <g className="fill-ink2 text-[12px]">
+      <g className="fill-ink2 text-[0.75rem]">
         <text x={x(0) + 4} y={PAD.top - 4}>
           {outward} {up.toFixed(0)}°
         </text>

@@ -36,8 +36,8 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
         <LayoutDrawing layout={layout} units={units} lie="along" />
       </div>
       <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] lg:divide-x lg:divide-rule">
-        <div className="grid content-start gap-4 px-4 py-5 text-[16px] md:px-7">
-          <p className="text-[19px] font-[560]">{drill.purpose}</p>
+        <div className="grid content-start gap-4 px-4 py-5 text-[1rem] md:px-7">
+          <p className="text-[1.1875rem] font-[560]">{drill.purpose}</p>
           <ol className="grid list-decimal gap-1 pl-5">
             {drill.steps.map((step) => (
               <li key={step}>{step}</li>
@@ -56,7 +56,7 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
           {drill.avoid.length > 0 && <Said name="Harmful for">{drill.avoid.join(', ')}</Said>}
           <Said name="Where">{drill.places.map((place) => PLACE_WORDS[place]).join(', ')}</Said>
           {cautions.length > 0 && (
-            <div className="border-l-4 border-warn pl-3 text-[15px]">
+            <div className="border-l-4 border-warn pl-3 text-[0.9375rem]">
               {cautions.map((caution) => (
                 <p key={caution}>{caution}</p>
               ))}
@@ -70,13 +70,13 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
           </section>
           <section aria-label="Kit">
             <h2 className="mb-1 cap">Kit</h2>
-            <p className="text-[16px]">
+            <p className="text-[1rem]">
               {kit.map(({ name, count }) => `${count} ${name}`).join(', ') || 'nothing but a ball'}
             </p>
           </section>
           <section aria-label="Ladder">
             <h2 className="mb-1 cap">Ladder</h2>
-            <table className="w-full text-[15px]">
+            <table className="w-full text-[0.9375rem]">
               <tbody>
                 {drill.ladder.map((rung, index) => (
                   <tr key={index} className="border-b border-hair">

@@ -29,6 +29,7 @@ import type { GreenOption } from '../greens/options';
 import { ArchiveButton } from '../shared/archive-button';
 import { ShareButton } from '../shared/share-button';
 import { PlaceHead } from '../shared/place';
+import { useUnsaved } from '../shared/unsaved';
 import { showErrors } from '../shared/show-errors';
 import {
   keepDrill,
@@ -102,6 +103,7 @@ export function Designer({
   const draft = history.value;
   const [kept, setKept] = useState(id === null ? null : first);
   const dirty = kept !== draft;
+  useUnsaved(kept === null ? draft !== first : dirty, 'this drill');
   const [chosen, setChosen] = useState(
     () => ladderElement(first.layout) ?? first.layout.elements.at(-1)!.id,
   );
@@ -305,7 +307,7 @@ export function Designer({
                 <Tabs.Trigger
                   key={value}
                   value={value}
-                  className="min-h-12 border-b-4 border-transparent text-[16px] font-[560] whitespace-nowrap text-ink2 focus-visible:outline-offset-[-3px] data-[state=active]:border-line data-[state=active]:font-[700] data-[state=active]:text-ink"
+                  className="min-h-12 border-b-4 border-transparent text-[1rem] font-[560] whitespace-nowrap text-ink2 focus-visible:outline-offset-[-3px] data-[state=active]:border-line data-[state=active]:font-[700] data-[state=active]:text-ink"
                 >
                   {name}
                 </Tabs.Trigger>
@@ -324,7 +326,7 @@ export function Designer({
             )}
           </div>
           {student && (
-            <p className="border-b border-hair px-4 py-2 text-[15px] md:px-7">
+            <p className="border-b border-hair px-4 py-2 text-[0.9375rem] md:px-7">
               {fittingWords(student, units)}
               {missing.length > 0 && (
                 <span className="text-warn">

@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import Link from 'next/link';
 import { CopyButton } from './take-buttons';
 
@@ -15,7 +15,7 @@ export function DrillFoot({
   return (
     <nav
       aria-label="Copies and versions"
-      className="flex flex-wrap items-baseline gap-x-5 gap-y-1 border-t border-rule px-4 py-2 text-[15px] md:px-7"
+      className="flex flex-wrap items-baseline gap-x-5 gap-y-1 border-t border-rule px-4 py-2 text-[0.9375rem] md:px-7"
     >
       <CopyButton id={id} />
       <a href={`/drills/${id}/file`} download className="underline underline-offset-4">

@@ -1,12 +1,17 @@
 'use client';
 
-import { Search } from 'lucide-react';
+import clsx from 'clsx';
+import { LayoutGrid, Rows3, Search, SlidersHorizontal } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { PLACES, PLACE_WORDS, missNames, skillWords, skills } from '@/core/drill';
 import { LEVELS, type KitId, type Level, type PathSchool } from '@/core/people';
 import { Button } from '@/ui/button';
 import { Pick, type PickOption } from '@/ui/pick';
+import { SheetDialog } from '@/ui/sheet-dialog';
+import { SmallLine } from '@/ui/measured-line/small-line';
+import type { UnitPreferences } from '@/core/units';
+import { useKeptSwitch } from '../session/kept';
 import { NO_FILTER, fits, type DrillFilter, type DrillSummary } from './summary';
 
 /** Stands for asking nothing of this kind. */
@@ -24,10 +29,14 @@ interface ForStudent extends PickOption {
 export function DrillList({
   drills,
   students,
+  units,
 }: {
   drills: DrillSummary[];
   students: ForStudent[];
+  units: UnitPreferences;
 }) {
+  const [asRows, setAsRows] = useKeptSwitch('drills-as-rows', false);
+  const [narrowing, setNarrowing] = useState(false);
   const [filter, setFilter] = useState<DrillFilter>(NO_FILTER);
   const [who, setWho] = useState(ANY);
   const found = useMemo(() => drills.filter((drill) => fits(drill, filter)), [drills, filter]);
@@ -66,13 +75,55 @@ export function DrillList({
   );
   const own = found.filter((drill) => drill.own);
   const builtIn = found.filter((drill) => !drill.own);
+  const asked = Object.values({ ...filter, words: '' }).filter((one) => one).length;
+  const fields = (
+    <>
+      {ask('Trains', filter.skill, skills(), (skill) => change({ skill }), skillWords)}
+      {ask('For a miss', filter.miss, missNames(), (miss) => change({ miss }))}
+      {ask(
+        'Where',
+        filter.place,
+        PLACES,
+        (place) => change({ place }),
+        (one) => PLACE_WORDS[one],
+      )}
+      {ask(
+        'Takes at most',
+        filter.minutes === null ? null : String(filter.minutes),
+        MINUTES.map(String),
+        (minutes) => change({ minutes: minutes === null ? null : Number(minutes) }),
+        (one) => `${one} minutes`,
+      )}
+      {ask('Level', filter.level, LEVELS, (level) => change({ level }))}
+      {ask('School', filter.school, ['arc', 'straight'] as const, (school) => change({ school }))}
+      {students.length > 0 && (
+        <Pick
+          label="Suits, with the kit of"
+          placeholder={ANY}
+          options={[{ value: ANY, label: 'anyone' }, ...students]}
+          value={who}
+          onChange={forStudent}
+        />
+      )}
+      <label className="flex min-h-11 items-center gap-2.5 text-[1rem]">
+        <input
+          type="checkbox"
+          className="size-5 accent-[var(--ink)]"
+          checked={filter.seated}
+          onChange={({ target }) => change({ seated: target.checked })}
+        />
+        From a chair
+      </label>
+      {asks && <Button onClick={clear}>Show all</Button>}
+    </>
+  );
   return (
     <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_280px]">
       <aside
         aria-label="Look for"
-        className="grid content-start gap-3.5 border-rule px-4 py-5 max-lg:grid-cols-2 max-lg:border-b md:px-7 lg:order-2 lg:border-l lg:px-6"
+        className="grid content-start gap-3.5 border-rule px-4 py-4 max-lg:border-b md:px-7 lg:order-2 lg:border-l lg:px-6 lg:py-5"
       >
-        <label className="col-span-full grid gap-1.5">
+        <label className="grid gap-1.5">
           <span className="cap">Words</span>
           <span className="flex items-center gap-2 border-b-[length:var(--stroke)] border-ink">
             <Search size={17} aria-hidden />
@@ -80,101 +131,125 @@ export function DrillList({
               type="search"
               value={filter.words}
               onChange={({ target }) => change({ words: target.value })}
-              placeholder="coin, half circle, push"
-              className="w-full bg-transparent py-2 text-[17px] num placeholder:font-normal placeholder:text-ink2"
+              placeholder="lag, clock, coin, push"
+              className="min-h-11 w-full bg-transparent py-2 text-[1.0625rem] num placeholder:font-normal placeholder:text-ink2"
             />
           </span>
         </label>
-        {ask('Trains', filter.skill, skills(), (skill) => change({ skill }), skillWords)}
-        {ask('For a miss', filter.miss, missNames(), (miss) => change({ miss }))}
-        {ask(
-          'Where',
-          filter.place,
-          PLACES,
-          (place) => change({ place }),
-          (one) => PLACE_WORDS[one],
-        )}
-        {ask(
-          'Takes at most',
-          filter.minutes === null ? null : String(filter.minutes),
-          MINUTES.map(String),
-          (minutes) => change({ minutes: minutes === null ? null : Number(minutes) }),
-          (one) => `${one} minutes`,
-        )}
-        {ask('Level', filter.level, LEVELS, (level) => change({ level }))}
-        {ask('School', filter.school, ['arc', 'straight'] as const, (school) => change({ school }))}
-        {students.length > 0 && (
-          <Pick
-            label="Suits, with the kit of"
-            placeholder={ANY}
-            options={[{ value: ANY, label: 'anyone' }, ...students]}
-            value={who}
-            onChange={forStudent}
-          />
-        )}
-        <label className="flex min-h-11 items-center gap-2.5 text-[16px]">
-          <input
-            type="checkbox"
-            className="size-5 accent-[var(--ink)]"
-            checked={filter.seated}
-            onChange={({ target }) => change({ seated: target.checked })}
-          />
-          From a chair
-        </label>
-        {asks && <Button onClick={clear}>Show all</Button>}
+        <div className="flex flex-wrap gap-2.5">
+          <div className="lg:hidden">
+            <SheetDialog
+              title="Narrow it down"
+              sub={`${found.length} of ${drills.length} drills`}
+              open={narrowing}
+              onOpen={setNarrowing}
+              trigger={
+                <Button>
+                  <SlidersHorizontal size={17} aria-hidden />
+                  Narrow it down{asked > 0 && ` (${asked})`}
+                </Button>
+              }
+            >
+              <div className="mt-4 grid gap-3.5 sm:grid-cols-2">
+                {fields}
+                <Button
+                  kind="primary"
+                  className="col-span-full min-h-12"
+                  onClick={() => setNarrowing(false)}
+                >
+                  Show {found.length === 1 ? '1 drill' : `${found.length} drills`}
+                </Button>
+              </div>
+            </SheetDialog>
+          </div>
+          <Button aria-pressed={asRows} onClick={() => setAsRows(!asRows)}>
+            {asRows ? <LayoutGrid size={17} aria-hidden /> : <Rows3 size={17} aria-hidden />}
+            {asRows ? 'As pictures' : 'As a list'}
+          </Button>
+        </div>
+        <div className="hidden gap-3.5 lg:grid">{fields}</div>
       </aside>
       <div className="min-w-0 px-4 py-5 md:px-7" aria-live="polite">
         {found.length === 0 && (
-          <p className="text-[17px]">
+          <p className="text-[1.0625rem]">
             No drill is all of that.{' '}
-            <button type="button" className="underline underline-offset-4" onClick={clear}>
+            <button type="button" className="min-h-11 underline underline-offset-4" onClick={clear}>
               Show all
             </button>
           </p>
         )}
-        <Section name={`Your own, ${own.length}`} drills={own} />
-        <Section name={`Built in, ${builtIn.length}`} drills={builtIn} />
+        <Section name={`Your drills, ${own.length}`} drills={own} units={units} asRows={asRows} />
+        <Section
+          name={`The library, ${builtIn.length}`}
+          drills={builtIn}
+          units={units}
+          asRows={asRows}
+        />
       </div>
     </div>
   );
 }
 
-function Section({ name, drills }: { name: string; drills: DrillSummary[] }) {
+/** What it trains and for whom, in one line. */
+const forWhom = ({ skills: trains, misses, school, levels, minutes }: DrillSummary): string =>
+  [
+    trains.map(skillWords).join(', '),
+    misses.length > 0 && `for ${misses.slice(0, 3).join(', ')}`,
+    levels.length <= 2 && `${levels.join(' and ')} players`,
+    school !== 'any' && `${school} strokes`,
+    `${minutes} min`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+
+function Section({
+  name,
+  drills,
+  units,
+  asRows,
+}: {
+  name: string;
+  drills: DrillSummary[];
+  units: UnitPreferences;
+  asRows: boolean;
+}) {
   if (drills.length === 0) return null;
   return (
-    <section aria-label={name} className="mb-7">
-      <h2 className="border-b border-rule pb-1.5 cap">{name}</h2>
-      <ul>
+    <section aria-label={name} className="mb-8">
+      <h2 className="mb-3 border-b border-rule pb-1.5 text-[1.25rem] num">{name}</h2>
+      <ul className={asRows ? 'grid' : 'grid gap-4 sm:grid-cols-2 xl:grid-cols-3'}>
         {drills.map((drill) => (
           <li
             key={drill.id}
-            className="grid gap-x-6 gap-y-0.5 border-b border-hair py-2.5 sm:grid-cols-[1fr_170px]"
+            className={clsx(
+              'relative min-w-0 [contain-intrinsic-size:auto_260px] [content-visibility:auto]',
+              asRows
+                ? 'grid grid-cols-[104px_minmax(0,1fr)] items-center gap-x-4 border-b border-hair py-2.5'
+                : 'grid content-start gap-2 rounded-[3px] border border-rule bg-sheet p-3',
+            )}
           >
+            <SmallLine
+              id={drill.id}
+              marks={drill.marks}
+              units={units}
+              className={asRows ? 'w-[104px]' : 'h-[104px] w-full'}
+            />
             <div className="min-w-0">
               <Link
                 href={`/drills/${drill.id}`}
-                className="text-[17px] font-[650] underline decoration-1 underline-offset-4"
+                className="text-[1.125rem] leading-tight font-[680] underline decoration-1 underline-offset-4 after:absolute after:inset-0"
               >
                 {drill.name}
               </Link>
-              <p className="text-[15px]">{drill.purpose || drill.stands}</p>
+              <p className="text-[0.9375rem]">{drill.purpose || drill.stands}</p>
               <p className="text-sm text-ink2">
-                {[
-                  drill.purpose && drill.stands,
-                  drill.school !== 'any' && `${drill.school} school`,
-                  drill.avoid.length > 0 && `not for ${drill.avoid.join(', ')}`,
-                ]
-                  .filter(Boolean)
-                  .join(' · ')}
+                {[drill.purpose && drill.stands, drill.lets].filter(Boolean).join(' · ')}
               </p>
+              <p className="text-sm">{forWhom(drill)}</p>
+              {drill.avoid.length > 0 && (
+                <p className="text-sm text-warn">Not for {drill.avoid.join(', ')}</p>
+              )}
             </div>
-            <p className="text-[15px] sm:text-right">
-              <span className="num">{drill.lets}</span>
-              <span className="text-sm text-ink2 max-sm:ml-3 sm:block">
-                {drill.skills.map(skillWords).join(', ')}
-              </span>
-              <span className="text-sm text-ink2 max-sm:ml-3 sm:block">{drill.minutes} min</span>
-            </p>
           </li>
         ))}
       </ul>

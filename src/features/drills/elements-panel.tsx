@@ -51,18 +51,20 @@ export function ElementsPanel({
                 aria-expanded={piece.id === chosen}
                 onClick={() => onChoose(piece.id)}
                 className={clsx(
-                  'min-h-11 flex-1 py-1 text-left text-[16px]',
+                  'min-h-11 flex-1 py-1 text-left text-[1rem]',
                   piece.id === chosen ? 'font-[700] text-line' : 'font-[560]',
                 )}
               >
                 {elementOf(piece.kind).name}{' '}
-                <span className="text-[14px] font-normal text-ink2">{inShort(piece, editing)}</span>
+                <span className="text-[0.875rem] font-normal text-ink2">
+                  {inShort(piece, editing)}
+                </span>
               </button>
               {!traitsOf(piece.kind).fixed && (
                 <Button
                   kind="quiet"
                   aria-label={`Remove the ${elementOf(piece.kind).name.toLowerCase()}`}
-                  className="px-2"
+                  className="min-w-11 px-2"
                   onClick={() => onRemove(piece.id)}
                 >
                   <Trash2 size={16} aria-hidden />
@@ -102,7 +104,7 @@ function AddMenu({ onAdd }: { onAdd: (kind: ElementKind) => void }) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
-        <Button className="min-h-9 px-3">
+        <Button className="min-h-11 px-3">
           <Plus size={16} aria-hidden /> Add
         </Button>
       </DropdownMenu.Trigger>
@@ -118,8 +120,8 @@ function AddMenu({ onAdd }: { onAdd: (kind: ElementKind) => void }) {
               onSelect={() => onAdd(kind)}
               className="group border-b border-hair px-3 py-1.5 outline-none last:border-b-0 data-[highlighted]:bg-ink data-[highlighted]:text-sheet"
             >
-              <span className="block text-[16px] font-[620]">{ELEMENTS[kind].name}</span>
-              <span className="block text-[13.5px] text-ink2 group-data-[highlighted]:text-sheet">
+              <span className="block text-[1rem] font-[620]">{ELEMENTS[kind].name}</span>
+              <span className="block text-[0.84375rem] text-ink2 group-data-[highlighted]:text-sheet">
                 {ELEMENTS[kind].about}
               </span>
             </DropdownMenu.Item>

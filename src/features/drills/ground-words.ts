@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { fallsWords } from '@/core/green';
 import type { Layout } from '@/core/layout';
 import { showGrade, showLength, type UnitPreferences } from '@/core/units';

@@ -43,7 +43,7 @@ export function ImportButton() {
         }}
       />
       {error && (
-        <p role="alert" className="basis-full text-[15px] font-[560] text-line">
+        <p role="alert" className="basis-full text-[0.9375rem] font-[560] text-line">
           ▲ {error}
         </p>
       )}

@@ -125,7 +125,7 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
         </Button>
       </div>
       {rungs.length === 0 ? (
-        <p className="max-w-prose text-[16px] text-ink2">
+        <p className="max-w-prose text-[1rem] text-ink2">
           No rungs yet. The program makes six, from roomy to strict
           {who?.score
             ? `, so that ${who.name.split(' ')[0]} clears the first nine times in ten`
@@ -133,7 +133,7 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
           ; every one can be changed.
         </p>
       ) : (
-        <table className="w-full max-w-3xl text-[16px]">
+        <table className="w-full max-w-3xl text-[1rem]">
           <thead>
             <tr className="border-b text-left cap">
               <th className="w-10 py-1.5 font-[inherit]">rung</th>

@@ -47,7 +47,7 @@ export function MakeMapView({
     <section className="grid gap-x-8 gap-y-4 px-4 py-5 md:px-7" aria-label="Make map">
       <Picture layout={layout} found={found} skill={skill} window={window} />
       <div className="grid content-start gap-x-8 gap-y-4 md:grid-cols-2">
-        <p className="text-[16px]">
+        <p className="text-[1rem]">
           <strong className="text-hole">Blue goes in.</strong> Across: where it starts. Up: how
           hard. The cross is the intended putt; the red band is what the gate lets through.
         </p>
@@ -59,11 +59,11 @@ export function MakeMapView({
           <p className="text-ink2">{who.name} has no putts yet: there is nothing to lay over it.</p>
         )}
         {who?.score && (
-          <p className="text-[16px]" aria-live="polite">
+          <p className="text-[1rem]" aria-live="polite">
             {chances?.key === chanceKey && chances ? (
               <>
                 {who.name} would hole{' '}
-                <strong className="text-[24px] num">{Math.round(chances.putts.one * 100)}</strong>{' '}
+                <strong className="text-[1.5rem] num">{Math.round(chances.putts.one * 100)}</strong>{' '}
                 of 100 ({Math.round(chances.low * 100)} to {Math.round(chances.high * 100)}) and
                 need <strong className="num">{chances.putts.mean.toFixed(2)}</strong> putts.
               </>
@@ -205,7 +205,7 @@ function Picture({
               x={x(aim.direction + toRadians(tick))}
               y={high + 18}
               textAnchor="middle"
-              className="fill-ink2 text-[13px]"
+              className="fill-ink2 text-[0.8125rem]"
             >
               {tick === 0 ? 'aim' : `${Math.abs(tick)}° ${tick < 0 ? 'left' : 'right'}`}
             </text>
@@ -220,7 +220,7 @@ function Picture({
               x={LEFT - 8}
               y={Math.max(12, y(aim.startSpeed * (1 + tick / 100)) + 4)}
               textAnchor="end"
-              className="fill-ink2 text-[13px]"
+              className="fill-ink2 text-[0.8125rem]"
             >
               {tick === 0 ? 'pace' : `${tick > 0 ? '+' : '−'}${Math.abs(tick)} %`}
             </text>
@@ -229,7 +229,7 @@ function Picture({
             x={LEFT + width / 2}
             y={HEIGHT - 4}
             textAnchor="middle"
-            className="fill-ink2 text-[13px]"
+            className="fill-ink2 text-[0.8125rem]"
           >
             start direction, against the start line
           </text>

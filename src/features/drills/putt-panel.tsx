@@ -182,7 +182,7 @@ export function PuttPanel({ editing, greens }: { editing: Editing; greens: Green
             onWrong={onWrong}
           />
         ) : (
-          <p className="pb-3 text-[15px] text-ink2">{roughLength(putt.past, units)} past</p>
+          <p className="pb-3 text-[0.9375rem] text-ink2">{roughLength(putt.past, units)} past</p>
         )}
       </div>
     </>
@@ -257,7 +257,7 @@ function Tiers({
       {tiers.length < MOST_TIERS && (
         <button
           type="button"
-          className="justify-self-start text-[15px] underline underline-offset-4"
+          className="justify-self-start text-[0.9375rem] underline underline-offset-4"
           onClick={() =>
             onTiers([
               ...tiers,

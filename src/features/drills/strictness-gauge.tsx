@@ -47,7 +47,7 @@ export function StrictnessGauge({ gate, hole }: Pick<Strictness, 'gate' | 'hole'
         x={width / 2}
         y={y - 6}
         textAnchor="middle"
-        className={`text-[14.5px] font-[650] ${text}`}
+        className={`text-[0.90625rem] font-[650] ${text}`}
       >
         {name} {range(limits)}
       </text>
@@ -68,7 +68,7 @@ export function StrictnessGauge({ gate, hole }: Pick<Strictness, 'gate' | 'hole'
           {ticks.map((tick) => (
             <g key={tick}>
               <line x1={x(tick)} x2={x(tick)} y1={105} y2={115} className="stroke-ink" />
-              <text x={x(tick)} y={132} textAnchor="middle" className="fill-ink2 text-[13px]">
+              <text x={x(tick)} y={132} textAnchor="middle" className="fill-ink2 text-[0.8125rem]">
                 {tickWords(tick, 2 * step)}
               </text>
             </g>

@@ -1,8 +1,25 @@
-import { LIBRARY, type DrillDetails, type Miss, type PlaceKind, type Skill } from '@/core/drill';
-import { ladderElement, layoutKit, standing, type Layout } from '@/core/layout';
+import {
+  LIBRARY,
+  skillWords,
+  tradeWords,
+  type DrillDetails,
+  type Miss,
+  type PlaceKind,
+  type Skill,
+} from '@/core/drill';
+import {
+  drawLayout,
+  ladderElement,
+  layoutKit,
+  standing,
+  type Layout,
+  type Mark,
+} from '@/core/layout';
 import type { KitId, Level } from '@/core/people';
 import { roughLength, showDegrees, showLength, type UnitPreferences } from '@/core/units';
 import type { Drill } from '@/data';
+import { smallMarks } from '@/ui/measured-line/small-line';
+import { asksRead } from '../session/last-read';
 import { drillWords } from './drill-words';
 
 /** A drill in a list: what it is looked for by. */
@@ -24,8 +41,10 @@ export interface DrillSummary {
   seated: DrillDetails['seated'];
   minutes: number;
   kit: KitId[];
-  /** All its words in small letters, to search. */
+  /** All its words in small letters, and what the trade calls it, to search. */
   text: string;
+  /** Its small drawing. */
+  marks: Mark[];
 }
 
 /** What the element that a ladder would change lets through. */
@@ -52,6 +71,14 @@ function summary(
 ): DrillSummary {
   const { purpose, skills, misses, avoid, school, places, levels, seated, minutes } = details;
   const stands = `${showLength(drill.layout.putt.distance, 'putt', units)}, ${drillWords(drill.layout)}`;
+  const text = [
+    ...[drill.name, purpose, stands, details.when, ...details.steps],
+    ...skills.map(skillWords),
+    ...misses,
+    ...standing(drill.layout).map(({ name }) => name),
+  ]
+    .join(' ')
+    .toLowerCase();
   return {
     id: drill.id,
     own: drill.own,
@@ -68,9 +95,14 @@ function summary(
     seated,
     minutes,
     kit: layoutKit(drill.layout).map(({ item }) => item),
-    text: [drill.name, purpose, stands, details.when, ...details.steps, ...skills, ...misses]
-      .join(' ')
-      .toLowerCase(),
+    text: [text, ...tradeWords(text)].join(' '),
+    // What asks for the read does not show it.
+    marks: smallMarks(
+      drawLayout(drill.layout).filter(
+        (mark) =>
+          !asksRead(drill.layout) || ['ball', 'hole', 'tee', 'coin', 'rod'].includes(mark.type),
+      ),
+    ),
   };
 }
 

@@ -24,7 +24,7 @@ export function alongWords({ at, what }: TapeRow, units: UnitPreferences): strin
 /** Where everything goes, measured from the ball mark, in the order of placing. */
 export function TapeList({ layout, units }: { layout: Layout; units: UnitPreferences }) {
   return (
-    <table className="w-full text-[15px]">
+    <table className="w-full text-[0.9375rem]">
       <thead>
         <tr className="border-b text-left cap">
           <th className="py-1.5 font-[inherit]">place</th>

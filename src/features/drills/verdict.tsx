@@ -67,10 +67,10 @@ export function Verdict({
           onWorth={onWorth}
         />
       ) : (
-        <p className="text-[16px]">{elementOf(element.kind).about}</p>
+        <p className="text-[1rem]">{elementOf(element.kind).about}</p>
       )}
       {element.checklist().length > 0 && (
-        <ul className="mt-3 grid gap-1 text-[15px]">
+        <ul className="mt-3 grid gap-1 text-[0.9375rem]">
           {element.checklist().map((line) => (
             <li key={line} className="border-l-2 border-rule pl-2.5">
               {line}
@@ -146,7 +146,7 @@ function Told({
       return (
         <>
           <StrictnessGauge gate={result.gate} hole={result.hole} />
-          <p className="mt-2 text-[16px]">
+          <p className="mt-2 text-[1rem]">
             <strong>{words.verdict}.</strong> <span className="text-ink2">{words.meaning}</span>
           </p>
           {onWorth && worth !== null && (
@@ -166,13 +166,13 @@ function Told({
       const { player } = layout;
       return (
         <>
-          <p className="text-[16px]">
-            <strong className="text-[22px] num">±{showLength(air, 'across', units)}</strong> of
+          <p className="text-[1rem]">
+            <strong className="text-[1.375rem] num">±{showLength(air, 'across', units)}</strong> of
             strike. A ball met at the edge of it runs{' '}
             <strong className="num">{(edgeLoss(air) * 100).toFixed(1)} %</strong> shorter with a
             common blade.
           </p>
-          <p className="mt-2 text-[15px] text-ink2">
+          <p className="mt-2 text-[0.9375rem] text-ink2">
             This head, {showLength(player.headLength, 'across', units)} by{' '}
             {showLength(player.headDepth, 'across', units)}: turned 2° it has{' '}
             {airWords(air, 2, layout)} of air a side, turned 5° {airWords(air, 5, layout)}.
@@ -183,8 +183,8 @@ function Told({
     case 'path':
       return (
         <>
-          <p className="text-[16px]">
-            <strong className="text-[22px] num">
+          <p className="text-[1rem]">
+            <strong className="text-[1.375rem] num">
               {tolerance.left.toFixed(4) === tolerance.right.toFixed(4)
                 ? `±${showDegrees(tolerance.right, 1)}`
                 : `−${showDegrees(tolerance.left, 1)} +${showDegrees(tolerance.right, 1)}`}
@@ -196,9 +196,9 @@ function Told({
       );
     case 'face':
       return (
-        <p className="text-[16px]">
-          <strong className="text-[22px] num">±{showDegrees(tolerance.right, 1)}</strong> of face at
-          the held finish. The hole’s window on this putt is −
+        <p className="text-[1rem]">
+          <strong className="text-[1.375rem] num">±{showDegrees(tolerance.right, 1)}</strong> of
+          face at the held finish. The hole’s window on this putt is −
           {showDegrees(makeWindow(layout.putt).left)} +{showDegrees(makeWindow(layout.putt).right)}{' '}
           of start line, most of which is the face.
         </p>
@@ -208,7 +208,7 @@ function Told({
       const percent = (speed: number) =>
         `${Math.abs((speed / aim.startSpeed - 1) * 100).toFixed(0)} %`;
       return (
-        <p className="text-[16px]">
+        <p className="text-[1rem]">
           Holds putts that run from{' '}
           <strong className="num">{roughLength(tolerance.left, units)} shorter</strong> to{' '}
           <strong className="num">{roughLength(tolerance.right, units)} longer</strong> than

@@ -94,7 +94,7 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
         </div>
         {there && other ? (
           <>
-            <p className="text-[18px]">{difference(here, there)}</p>
+            <p className="text-[1.125rem]">{difference(here, there)}</p>
             <div className="grid gap-x-6 gap-y-3 md:grid-cols-2">
               {[
                 { name: 'As designed', layout },
@@ -200,7 +200,7 @@ function Comparison({
     ['share of the hole left', ({ window }) => `${Math.round(window.shareOfHole * 100)} %`],
   ];
   return (
-    <table className="w-full text-[15px]">
+    <table className="w-full text-[0.9375rem]">
       <thead>
         <tr className="border-b text-left cap">
           <th className="py-1.5 font-[inherit]" />
@@ -230,7 +230,7 @@ const RUNS = [0.08, 0.15, 0.3, 0.45, 0.6, 0.9, 1.2, 1.8];
 function ShareTable({ putt, units }: { putt: Putt; units: UnitPreferences }) {
   const deceleration = rollingDeceleration(putt.greenSpeed);
   return (
-    <table className="w-full text-[15px]">
+    <table className="w-full text-[0.9375rem]">
       <thead>
         <tr className="border-b text-left cap">
           <th className="py-1.5 font-[inherit]">past the hole</th>

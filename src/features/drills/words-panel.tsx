@@ -73,7 +73,7 @@ export function WordsPanel({ editing }: { editing: Editing }) {
           onChange={(counts) => tryLayout({ ...layout, counts }, 'counts')}
           options={words(COUNTS, (one) => COUNT_WORDS[one])}
         />
-        <p className="text-[16px]">
+        <p className="text-[1rem]">
           <strong>Done:</strong> {ruleWords(details.rule)}. At most {details.cap.putts} putts or{' '}
           {details.cap.minutes} minutes.
         </p>

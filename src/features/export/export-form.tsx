@@ -32,7 +32,7 @@ export function ExportForm({
   const backwards = from !== '' && until !== '' && until < from;
   return (
     <div className="grid gap-4">
-      <p className="text-[16px]">
+      <p className="text-[1rem]">
         One zip file of tables, for a spreadsheet or another program: students, sessions, drills as
         they stood, every putt, every score, and a description of each column.
         {whole && !narrowed && ' With it the whole book, for an empty Dirigo elsewhere.'}
@@ -68,7 +68,7 @@ export function ExportForm({
         value={writing}
         onChange={setWriting}
       />
-      <p className="text-[15px] text-ink2">
+      <p className="text-[0.9375rem] text-ink2">
         One session, or what a group putted together, is taken out from its own page.
       </p>
       <div>

@@ -1,3 +1,5 @@
+import { instantOf } from '@/core/planning';
+import { zoneNow } from '@/ui/when';
 import { z } from 'zod';
 import {
   GRADE_RANGE,
@@ -25,12 +27,23 @@ export type GreenInput = z.input<typeof greenForm>;
 /** Rolls are believed up to this, m: the longest green speed there is, downhill. */
 const ROLL_RANGE = { min: 0.3, max: 25 };
 
+/** A day and a time of day, on the coach's clock. */
+const momentSchema = z
+  .string()
+  .regex(/^\d{4}-\d\d-\d\dT\d\d:\d\d/, 'Type a date.')
+  .transform((typed, context) => {
+    const at = instantOf(typed.slice(0, 10), typed.slice(11, 16), zoneNow());
+    if (!Number.isNaN(at.getTime())) return at;
+    context.addIssue({ code: 'custom', message: 'Type a date.' });
+    return z.NEVER;
+  });
+
 /** What a coach types of a reading, and what it means. Only the way it was taken is looked at. */
 export function readingForm(units: UnitPreferences): z.ZodType<ReadingValues, ReadingInput> {
   const bare = bareUnit('putt', units);
   const roll = (what: string) => lengthSchema({ what, bare, own: units.own, ...ROLL_RANGE });
   const common = {
-    at: z.coerce.date('Type a date.'),
+    at: momentSchema,
     spotId: z.union([z.uuid(), z.literal('')]),
     note: z.string().trim().max(400, 'A note may have at most 400 letters.'),
   };

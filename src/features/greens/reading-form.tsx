@@ -1,7 +1,7 @@
 'use client';
 
 import { zodResolver } from '@hookform/resolvers/zod';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
@@ -59,7 +59,7 @@ export function ReadingForm({
   });
   return (
     <form onSubmit={save} noValidate className="grid gap-5">
-      <h2 className="text-[20px] num">Take a reading</h2>
+      <h2 className="text-[1.25rem] num">Take a reading</h2>
       <ChoiceField
         control={control}
         name="how"
@@ -139,7 +139,7 @@ export function ReadingForm({
           )}
         </div>
       )}
-      <p className="min-h-12 border-l-4 border-line pl-3 text-[17px]" aria-live="polite">
+      <p className="min-h-12 border-l-4 border-line pl-3 text-[1.0625rem]" aria-live="polite">
         {found.success ? (
           <ReadingWords reading={found.data} units={units} />
         ) : (
@@ -162,7 +162,12 @@ export function ReadingForm({
           error={errors.note?.message}
         />
       </div>
-      <Button kind="primary" type="submit" disabled={isSubmitting} className="min-h-14 text-[18px]">
+      <Button
+        kind="primary"
+        type="submit"
+        disabled={isSubmitting}
+        className="min-h-14 text-[1.125rem]"
+      >
         Keep reading
       </Button>
     </form>

@@ -23,7 +23,7 @@ export function WrongSpeed({ putt, units }: { putt: Putt; units: UnitPreferences
     .filter((speed) => speed >= 1.2 && speed <= 5)
     .map((speed) => onOtherGreen(putt, speed));
   return (
-    <table className="w-full text-[15px]">
+    <table className="w-full text-[0.9375rem]">
       <thead>
         <tr className="border-b text-left cap">
           <th className="py-1.5 pr-4 font-[inherit]">if the green were</th>

@@ -39,7 +39,7 @@ export function CarpetForm({
   ] as const;
   return (
     <div className="grid gap-3">
-      <p className="text-[16px]">
+      <p className="text-[1rem]">
         Lean a book against something so that it slopes to the floor. Let a ball go at its upper
         edge, and measure how far it rolls from the foot. Then once more the other way.
       </p>
@@ -57,7 +57,7 @@ export function CarpetForm({
           {...limits}
         />
       ))}
-      <p aria-live="polite" className="text-[17px]">
+      <p aria-live="polite" className="text-[1.0625rem]">
         {typeof speed === 'string' ? (
           <span role="alert" className="font-[560] text-line">
             ▲ {speed}

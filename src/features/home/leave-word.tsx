@@ -69,8 +69,8 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
               onClick={() => setFeel(feel === index + 1 ? null : index + 1)}
               className="grid min-h-14 place-items-center rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-1 text-center leading-tight aria-pressed:bg-ink aria-pressed:text-sheet"
             >
-              <span className="text-[19px] num">{index + 1}</span>
-              <span className="text-[12.5px] font-[560]">{name}</span>
+              <span className="text-[1.1875rem] num">{index + 1}</span>
+              <span className="text-[0.78125rem] font-[560]">{name}</span>
             </button>
           ))}
         </div>
@@ -84,7 +84,7 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
       />
       {photo && <SentPicture src={photo} alt="The picture that will be sent" />}
       <div className="flex flex-wrap gap-2.5">
-        <label className="inline-flex min-h-12 cursor-pointer items-center rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-4 text-[15px] font-[620] focus-within:outline-2">
+        <label className="inline-flex min-h-12 cursor-pointer items-center rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-4 text-[0.9375rem] font-[620] focus-within:outline-2">
           {photo ? 'Another picture' : 'Add a picture of the set-up'}
           <input type="file" accept="image/*" className="sr-only" onChange={choose} />
         </label>

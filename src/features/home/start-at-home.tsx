@@ -27,7 +27,7 @@ export function StartAtHome({
   return (
     <Button
       kind="primary"
-      className="min-h-14 w-full text-[18px]"
+      className="min-h-14 w-full text-[1.125rem]"
       aria-label={`${open ? 'Go on with' : 'Begin'} ${name}`}
       disabled={busy}
       onClick={() =>

@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { FEELS } from '@/core/planning';
 import type { HomeworkWord } from '@/data';
 import { SentPicture } from './sent-picture';
@@ -32,7 +32,7 @@ export function WordList({
               </>
             )}
           </p>
-          {text && <p className="text-[16px] whitespace-pre-wrap">{text}</p>}
+          {text && <p className="text-[1rem] whitespace-pre-wrap">{text}</p>}
           {photo && (
             <SentPicture src={photo} alt={`Picture that came with it, ${format(at, 'd MMMM')}`} />
           )}

@@ -41,8 +41,8 @@ export function ColumnFields({
             className="grid items-center gap-x-4 gap-y-1 border-b border-rule py-2 sm:grid-cols-[minmax(0,1fr)_204px_112px_150px]"
           >
             <div className="min-w-0">
-              <p className="truncate text-[17px] font-[620]">{heading}</p>
-              <p className="truncate text-[15px] text-ink2">
+              <p className="truncate text-[1.0625rem] font-[620]">{heading}</p>
+              <p className="truncate text-[0.9375rem] text-ink2">
                 {samples
                   .map((row) => row[index] ?? '')
                   .filter(Boolean)

@@ -123,7 +123,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
             over ? 'border-line bg-sheet' : 'border-ink2',
           )}
         >
-          <p className="max-w-prose text-[17px]">
+          <p className="max-w-prose text-[1.0625rem]">
             Drop a file here: a table of putts (CSV, TSV or JSON, any columns), a list of students,
             or a calendar (ICS). You see what would come in before anything does.
           </p>
@@ -167,16 +167,16 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
       {file && looked && !job && (
         <>
           <div className="flex flex-wrap items-baseline justify-between gap-3">
-            <h2 className="text-[20px] num">{file.name}</h2>
+            <h2 className="text-[1.25rem] num">{file.name}</h2>
             <Button onClick={fresh}>Another file</Button>
           </div>
           {looked.remembered && (
-            <p className="text-[16px] text-ink2">
+            <p className="text-[1rem] text-ink2">
               The columns are taken as they were for the last file like this.
             </p>
           )}
           {looked.doubts.length > 0 && (
-            <ul className="grid gap-1 border-l-[3px] border-line pl-3 text-[16px]">
+            <ul className="grid gap-1 border-l-[3px] border-line pl-3 text-[1rem]">
               {looked.doubts.map((words) => (
                 <li key={words}>{words}</li>
               ))}
@@ -249,7 +249,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
           </section>
           <section aria-label="The first rows as putts" className="grid gap-1">
             <h3 className="cap">The first rows, as putts of a right-hander</h3>
-            <ol className="grid gap-1 text-[16px]">
+            <ol className="grid gap-1 text-[1rem]">
               {looked.rows
                 .slice(looked.mapping.skip)
                 .slice(0, 6)

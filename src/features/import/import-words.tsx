@@ -30,17 +30,17 @@ export function ListWords({
   return (
     <section aria-label="What would come in" className="grid gap-3">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h2 className="text-[20px] num">{name}</h2>
+        <h2 className="text-[1.25rem] num">{name}</h2>
         <Button onClick={onFresh}>Another file</Button>
       </div>
       {taken ? (
-        <p role="status" className="text-[19px] font-[640]">
+        <p role="status" className="text-[1.1875rem] font-[640]">
           {taken}
         </p>
       ) : (
         <>
-          <p className="text-[19px] font-[640]">{count(fresh.length, `new ${one}`)}</p>
-          <ul className="max-h-[50vh] overflow-y-auto border-y border-rule text-[16px]">
+          <p className="text-[1.1875rem] font-[640]">{count(fresh.length, `new ${one}`)}</p>
+          <ul className="max-h-[50vh] overflow-y-auto border-y border-rule text-[1rem]">
             {fresh.map((words) => (
               <li key={words} className="border-b border-hair py-1.5 last:border-0">
                 {words}
@@ -65,10 +65,10 @@ function Refused({ refused, reasons }: { refused: number; reasons: Checked['reas
   if (refused === 0) return null;
   return (
     <details>
-      <summary className="min-h-8 cursor-pointer font-[560] text-line">
+      <summary className="min-h-11 cursor-pointer font-[560] text-line">
         ▲ {count(refused, 'row')} cannot come in, and would be left out
       </summary>
-      <ul className="mt-1 grid gap-1 text-[15px]">
+      <ul className="mt-1 grid gap-1 text-[0.9375rem]">
         {reasons.map(({ row, reason }) => (
           <li key={row}>
             <span className="num text-ink2">Row {row}:</span> {reason}
@@ -88,7 +88,7 @@ export function CheckedWords({ checked }: { checked: Checked }) {
       aria-label="What would come in"
       className="grid gap-2 border-2 border-ink bg-sheet px-4 py-3"
     >
-      <p className="text-[19px] font-[640]">
+      <p className="text-[1.1875rem] font-[640]">
         {count(fresh, 'new putt')} of {count(rows, 'row')}
         {fresh > 0 && `, of ${count(students, 'student')} in ${count(days, 'session')}`}
       </p>
@@ -109,7 +109,7 @@ export function JobWords({ told, of }: { told: JobTold; of: number }) {
     case 'going':
       return (
         <>
-          <p className="text-[19px] font-[640]">
+          <p className="text-[1.1875rem] font-[640]">
             {told.putts.toLocaleString('en')} of {count(of, 'putt')}
           </p>
           <progress className="h-3 w-full" max={Math.max(1, of)} value={told.putts} />
@@ -118,15 +118,15 @@ export function JobWords({ told, of }: { told: JobTold; of: number }) {
       );
     case 'done':
       return (
-        <p className="text-[19px] font-[640]">
+        <p className="text-[1.1875rem] font-[640]">
           {count(told.putts, 'putt')} in {count(told.sessions, 'session')} came in.
         </p>
       );
     case 'stopped':
-      return <p className="text-[19px] font-[640]">Stopped. Nothing came in.</p>;
+      return <p className="text-[1.1875rem] font-[640]">Stopped. Nothing came in.</p>;
     case 'failed':
       return (
-        <p role="alert" className="text-[19px] font-[640] text-line">
+        <p role="alert" className="text-[1.1875rem] font-[640] text-line">
           ▲ Nothing came in. {told.message}
         </p>
       );

@@ -1,6 +1,6 @@
 'use client';
 
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import type { ImportTold } from '@/data';
@@ -20,8 +20,8 @@ export function PastImports({ imports }: { imports: ImportTold[] }) {
           className="flex flex-wrap items-center justify-between gap-2 border-b border-hair py-2"
         >
           <div className="min-w-0">
-            <p className="truncate text-[16px] font-[620]">{name}</p>
-            <p className="text-[15px] text-ink2">
+            <p className="truncate text-[1rem] font-[620]">{name}</p>
+            <p className="text-[0.9375rem] text-ink2">
               {format(at, 'd MMM yyyy, HH:mm')} · {putts.toLocaleString('en')}{' '}
               {putts === 1 ? 'putt' : 'putts'} in {sessions}{' '}
               {sessions === 1 ? 'session' : 'sessions'}

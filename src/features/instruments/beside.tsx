@@ -38,7 +38,7 @@ export function Beside() {
     });
   return (
     <section className="grid gap-2 border-t border-rule pt-3">
-      <h3 className="text-[16px] font-[640]">Instruments beside this ball</h3>
+      <h3 className="text-[1rem] font-[640]">Instruments beside this ball</h3>
       {instruments.map((one) => (
         <Button
           key={one.id}
@@ -48,7 +48,7 @@ export function Beside() {
           onClick={() => put(one)}
         >
           {one.name}
-          <small className="text-[14px] font-[560]">
+          <small className="text-[0.875rem] font-[560]">
             {one.sessionId === sessionId ? 'stands here ✓' : 'put it here'}
           </small>
         </Button>

@@ -1,6 +1,6 @@
 'use client';
 
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -40,7 +40,7 @@ export function Instruments({
   return (
     <div className="grid gap-4">
       {instruments.length === 0 ? (
-        <p className="max-w-prose text-[16px]">
+        <p className="max-w-prose text-[1rem]">
           None yet. A putting sensor, a wrist sensor or a balance plate can send each putt to the
           session that is open; the program that reads it needs the secret that is made here.
         </p>
@@ -53,13 +53,13 @@ export function Instruments({
       )}
       {secret && (
         <div role="status" className="grid gap-2 border-2 border-ink bg-sheet px-4 py-3">
-          <p className="text-[17px]">
+          <p className="text-[1.0625rem]">
             The secret of <strong>{secret.name}</strong>, shown this once:
           </p>
-          <code className="border border-rule px-2 py-1.5 text-[16px] break-all select-all">
+          <code className="border border-rule px-2 py-1.5 text-[1rem] break-all select-all">
             {secret.secret}
           </code>
-          <p className="text-[15px] text-ink2">
+          <p className="text-[0.9375rem] text-ink2">
             Send lines of JSON to <code className="break-all">{address}</code> with the header{' '}
             <code>Authorization: Bearer …</code>, one line a putt. The{' '}
             <a href="/instrument.schema.json" className="underline underline-offset-4">
@@ -119,8 +119,8 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
     <li className="grid gap-2 border-b border-rule py-3 last:border-0">
       <div className="flex flex-wrap items-center justify-between gap-3">
         <div>
-          <p className="text-[17px] font-[620]">{name}</p>
-          <p className="text-[15px] text-ink2">
+          <p className="text-[1.0625rem] font-[620]">{name}</p>
+          <p className="text-[0.9375rem] text-ink2">
             {seenAt ? `sent last ${format(seenAt, 'd MMMM, HH:mm:ss')}` : 'has sent nothing yet'}
           </p>
         </div>
@@ -158,11 +158,11 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
         </div>
       </div>
       {troubles.length > 0 && (
-        <p className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[15px] font-[560] text-line">
+        <p className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[0.9375rem] font-[560] text-line">
           ▲ {troubles.join('; ')}
           <button
             type="button"
-            className="min-h-8 underline underline-offset-4"
+            className="min-h-11 underline underline-offset-4"
             onClick={() =>
               work(async () => {
                 const told = await linesLeft(id);
@@ -175,7 +175,7 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
           {refused > 0 && (
             <button
               type="button"
-              className="min-h-8 underline underline-offset-4"
+              className="min-h-11 underline underline-offset-4"
               onClick={() =>
                 work(async () => {
                   if (showErrors(await forgetLines(id))) {
@@ -191,12 +191,12 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
         </p>
       )}
       {lines && (
-        <ul className="grid gap-2 border-l-[3px] border-ink pl-3 text-[15px]">
+        <ul className="grid gap-2 border-l-[3px] border-ink pl-3 text-[0.9375rem]">
           {lines.map((line) => (
             <li key={line.id}>
               <span className="num text-ink2">{format(line.at, 'd MMM, HH:mm:ss')}</span>{' '}
               {line.reason}
-              <code className="block text-[13px] break-all text-ink2">
+              <code className="block text-[0.8125rem] break-all text-ink2">
                 {line.line.slice(0, 300)}
               </code>
             </li>

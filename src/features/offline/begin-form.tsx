@@ -84,11 +84,11 @@ export function Begin({ home, kept, online, go, again, student }: ShellPart & { 
           onChange={setCold}
         />
         {wrong && (
-          <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[16px]">
+          <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[1rem]">
             {wrong}
           </p>
         )}
-        <Button kind="primary" className="min-h-14 text-[18px]" onClick={() => void start()}>
+        <Button kind="primary" className="min-h-14 text-[1.125rem]" onClick={() => void start()}>
           Start session
         </Button>
       </div>

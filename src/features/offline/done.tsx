@@ -35,7 +35,7 @@ export function Done({
       <main className="min-h-dvh bg-paper">
         <ShellHead title="All of it is on the server" online={online} onBack={back} />
         <div className="grid justify-items-start gap-4 px-4 pt-5 md:px-7">
-          <p className="text-[17px]">What it comes to is reckoned there.</p>
+          <p className="text-[1.0625rem]">What it comes to is reckoned there.</p>
           <Button kind="primary" onClick={() => go(there)}>
             Look at it
           </Button>
@@ -52,7 +52,7 @@ export function Done({
   return (
     <main className="min-h-dvh bg-paper pb-12">
       <ShellHead title={session.name} online={online} onBack={back}>
-        <p className="text-[16px] text-ink2">
+        <p className="text-[1rem] text-ink2">
           since {timeOf(session.startedAt)} · kept on this device; scores come when the server
           answers
         </p>
@@ -82,12 +82,12 @@ function RunLine({ run }: { run: BegunHere['runs'][number] }) {
   const { clear } = tallyRuns([{ layout: run.layout, putts }]);
   return (
     <div className="flex items-baseline justify-between gap-3 border-b border-rule py-2.5">
-      <p className="text-[17px]">
+      <p className="text-[1.0625rem]">
         <strong className="font-[640]">{run.drillName}</strong>
         {run.rung !== null && <span className="text-ink2"> · rung {run.rung + 1}</span>}
         {run.cold && <span className="text-ink2"> · cold</span>}
       </p>
-      <p className="text-[20px] num whitespace-nowrap">
+      <p className="text-[1.25rem] num whitespace-nowrap">
         {clear} of {putts.length} {passWord(run.layout)}
       </p>
     </div>
@@ -108,7 +108,7 @@ function Note({ session, again }: { session: BegunHere; again(): Promise<void> }
   return (
     <section aria-label="The coach’s note" className="px-4 pt-5 md:px-7">
       <NoteForm note={session.note} busy={false} onKeep={(text) => void keep(text)} />
-      <p role="status" className="min-h-6 text-[15px] text-ink2">
+      <p role="status" className="min-h-6 text-[0.9375rem] text-ink2">
         {said}
       </p>
     </section>

@@ -1,6 +1,6 @@
 'use client';
 
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { toast } from 'sonner';
 import { Button } from '@/ui/button';
 import type { BegunHere } from './begun';
@@ -36,7 +36,7 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
   return (
     <main className="min-h-dvh bg-paper pb-12">
       <ShellHead title={online ? 'On this device' : 'No signal'} online={online}>
-        <p className="text-[16px] text-ink2">
+        <p className="text-[1rem] text-ink2">
           {home === '' ? 'Sessions are begun and logged here' : 'Homework is begun and logged here'}
           , and reach the server when it answers. Kept since {timeOf(kept.at)}.
         </p>
@@ -85,7 +85,7 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
             </Part>
           )}
           <Part title="Begin a session">
-            {kept.students.length === 0 && <p className="py-2 text-[16px]">No student yet.</p>}
+            {kept.students.length === 0 && <p className="py-2 text-[1rem]">No student yet.</p>}
             {kept.students.map(({ id, name, fitting }) => (
               <Row key={id} name={name} words={`${fitting.hand}-handed`}>
                 <Button onClick={() => go(`?student=${id}`)} aria-label={`Start ${name}`}>
@@ -97,7 +97,7 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
         </>
       ) : (
         <Part title="To do at home">
-          {kept.drills.length === 0 && <p className="py-2 text-[16px]">Nothing just now.</p>}
+          {kept.drills.length === 0 && <p className="py-2 text-[1rem]">Nothing just now.</p>}
           {kept.drills.map(({ ref, name, homework }) => (
             <Row key={homework?.id ?? ref} name={name} words={homework?.note ?? ''}>
               <Button
@@ -134,7 +134,7 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
         <button
           type="button"
           onClick={() => go('?view=phone')}
-          className="min-h-11 text-[16px] underline underline-offset-4"
+          className="min-h-11 text-[1rem] underline underline-offset-4"
         >
           What is kept on this device
         </button>
@@ -146,7 +146,7 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
 function Part({ title, children }: { title: string; children: React.ReactNode }) {
   return (
     <section aria-label={title} className="max-w-2xl px-4 pt-5 md:px-7">
-      <h2 className="mb-1 text-[20px] num">{title}</h2>
+      <h2 className="mb-1 text-[1.25rem] num">{title}</h2>
       {children}
     </section>
   );
@@ -163,9 +163,9 @@ function Row({
 }) {
   return (
     <div className="flex items-center justify-between gap-3 border-b border-rule py-2.5">
-      <p className="min-w-0 text-[17px]">
+      <p className="min-w-0 text-[1.0625rem]">
         <strong className="font-[640]">{name}</strong>
-        <span className="block text-[15px] text-ink2">{words}</span>
+        <span className="block text-[0.9375rem] text-ink2">{words}</span>
       </p>
       {children}
     </div>
@@ -186,7 +186,7 @@ function Refused({ session, again }: OfSession) {
       aria-label={`Refused: ${name}`}
       className="mx-4 mt-5 grid gap-2 border-2 border-warn bg-sheet p-3 md:mx-7"
     >
-      <p className="text-[16px]">
+      <p className="text-[1rem]">
         <strong>
           {name}, {timeOf(startedAt)}:
         </strong>{' '}
@@ -224,16 +224,16 @@ function Unsettled({ session, again }: OfSession) {
       aria-label={`Two notes: ${name}`}
       className="mx-4 mt-5 grid gap-2 border-2 border-ink bg-sheet p-3 md:mx-7"
     >
-      <p className="text-[16px]">
+      <p className="text-[1rem]">
         <strong>
           {name}, {timeOf(startedAt)}:
         </strong>{' '}
         a note was written here and another elsewhere meanwhile. Which stays?
       </p>
-      <p className="text-[16px]">
+      <p className="text-[1rem]">
         <span className="cap">here</span> {note || '(empty)'}
       </p>
-      <p className="text-[16px]">
+      <p className="text-[1rem]">
         <span className="cap">elsewhere</span> {theirs || '(empty)'}
       </p>
       <div className="flex flex-wrap gap-2.5">

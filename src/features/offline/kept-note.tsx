@@ -59,19 +59,19 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
           {rows.map(([name, value]) => (
             <div
               key={name}
-              className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-3 border-b border-rule py-2.5 text-[17px]"
+              className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-3 border-b border-rule py-2.5 text-[1.0625rem]"
             >
               <dt className="text-ink2">{name}</dt>
               <dd>{value}</dd>
             </div>
           ))}
         </dl>
-        <p className="text-[16px]">
+        <p className="text-[1rem]">
           It is only what you may see yourself, and is emptied when this device is signed out. It is
           brought up to date whenever Dirigo is opened with a signal.
         </p>
         {sure && (
-          <p role="alert" className="text-[16px]">
+          <p role="alert" className="text-[1rem]">
             Without it nothing can be begun here until there is a signal again.
             {!!photos && ' The photos are nowhere else.'}
             {waits && ' What was logged and is not on the server yet stays until it is.'}

@@ -20,14 +20,14 @@ export function ShellHead({
           <button
             type="button"
             onClick={onBack}
-            className="inline-flex min-h-11 items-center gap-1.5 text-[16px] underline underline-offset-4"
+            className="inline-flex min-h-11 items-center gap-1.5 text-[1rem] underline underline-offset-4"
           >
             <ArrowLeft size={17} aria-hidden /> Back
           </button>
         ) : (
           <span />
         )}
-        <p role="status" className="inline-flex items-center gap-1.5 text-[15px] font-[620]">
+        <p role="status" className="inline-flex items-center gap-1.5 text-[0.9375rem] font-[620]">
           {online ? <Wifi size={17} aria-hidden /> : <WifiOff size={17} aria-hidden />}
           {online === null ? 'asking the server…' : online ? 'the server answers' : 'no signal'}
         </p>

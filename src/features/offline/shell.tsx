@@ -133,12 +133,12 @@ function Nothing({ start, online }: { start: string; online: boolean | null }) {
   return (
     <main className="grid min-h-dvh content-start gap-4 bg-paper px-5 pt-10">
       <h1>Nothing is kept on this device</h1>
-      <p className="max-w-prose text-[17px]">
+      <p className="max-w-prose text-[1.0625rem]">
         Open Dirigo once with a signal, and wait a few seconds: from then on sessions can be begun
         here without one.
       </p>
       <p>
-        <a href={start} className="text-[17px] underline underline-offset-4">
+        <a href={start} className="text-[1.0625rem] underline underline-offset-4">
           {online ? 'The server answers: go on' : 'Try the server again'}
         </a>
       </p>

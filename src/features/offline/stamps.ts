@@ -1,4 +1,4 @@
-import { format, isToday } from 'date-fns';
+import { format } from '@/ui/when';
 import { v4 } from 'uuid';
 import type { Stamps } from './begun';
 
@@ -8,5 +8,6 @@ export const STAMPS: Stamps = { newId: v4, now: () => new Date().toISOString() }
 /** A time of today by the clock, an earlier one with its day. */
 export function timeOf(at: string): string {
   const date = new Date(at);
-  return format(date, isToday(date) ? 'HH:mm' : 'd MMM, HH:mm');
+  const isToday = format(date, 'yyyy-MM-dd') === format(new Date(), 'yyyy-MM-dd');
+  return format(date, isToday ? 'HH:mm' : 'd MMM, HH:mm');
 }

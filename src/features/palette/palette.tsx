@@ -5,7 +5,10 @@ import { Dialog } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { Toggle } from '@/ui/toggle';
+import { useKeptSwitch } from '../session/kept';
 import { PLACES } from '../shared/places';
+import { askToLeave, unsavedNow } from '../shared/unsaved';
 
 export interface PaletteEntry {
   group: 'Students' | 'Drills' | 'Greens' | 'Do';
@@ -31,21 +34,27 @@ const veil = 'fixed inset-0 z-40 bg-black/40';
 export function Palette({ entries }: { entries: PaletteEntry[] }) {
   const router = useRouter();
   const [open, setOpen] = useState<'find' | 'keys' | null>(null);
+  const [single, setSingle] = useKeptSwitch('single-keys', true);
   const go = (href: string) => {
     setOpen(null);
-    router.push(href);
+    if (unsavedNow() === null) router.push(href);
+    else askToLeave(href);
   };
+  /** A letter means the page only while nothing is open over it that has letters of its own. */
+  const alone = () =>
+    single &&
+    !document.querySelector('[role=dialog], [role=alertdialog], [role=listbox], [role=menu]');
   useHotkeys('mod+k', () => setOpen('find'), { preventDefault: true, enableOnFormTags: true });
-  useHotkeys('shift+slash, ?', () => setOpen('keys'), { useKey: true });
+  useHotkeys('shift+slash, ?', () => alone() && setOpen('keys'), { useKey: true });
   useHotkeys(
     PLACES.map(({ key }) => key),
     ({ key }) => {
       const place = PLACES.find((one) => one.key === key);
-      if (place) go(place.href);
+      if (place && alone()) go(place.href);
     },
     { useKey: true },
   );
-  useHotkeys('s', () => go('/start'));
+  useHotkeys('s', () => alone() && go('/start'));
   const groups = ['Do', 'Students', 'Drills', 'Greens'] as const;
   return (
     <>
@@ -57,7 +66,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
             <Command label="Find" loop>
               <Command.Input
                 placeholder="A student, a drill, a green…"
-                className="w-full border-b-2 border-ink bg-transparent px-4 py-3.5 text-[18px] outline-none"
+                className="w-full border-b-2 border-ink bg-transparent px-4 py-3.5 text-[1.125rem] outline-none"
               />
               <Command.List className="max-h-[50vh] overflow-auto p-2">
                 <Command.Empty className="px-3 py-4 text-ink2">
@@ -76,7 +85,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
                           key={href}
                           value={`${group} ${name}`}
                           onSelect={() => go(href)}
-                          className="min-h-10 px-3 py-2 text-[16px] data-[selected=true]:bg-ink data-[selected=true]:text-sheet"
+                          className="min-h-11 px-3 py-2 text-[1rem] data-[selected=true]:bg-ink data-[selected=true]:text-sheet"
                         >
                           {name}
                         </Command.Item>
@@ -92,7 +101,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
         <Dialog.Portal>
           <Dialog.Overlay className={veil} />
           <Dialog.Content className={`${panel} p-6`} aria-describedby={undefined}>
-            <Dialog.Title className="text-[20px] num">Keys</Dialog.Title>
+            <Dialog.Title className="text-[1.25rem] num">Keys</Dialog.Title>
             <dl className="mt-3 grid grid-cols-[110px_1fr] gap-y-1.5">
               {KEYS.map(([keys, what]) => (
                 <div key={keys} className="contents">
@@ -101,6 +110,14 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
                 </div>
               ))}
             </dl>
+            <div className="mt-5 border-t border-rule pt-4">
+              <Toggle
+                label="Single keys go somewhere"
+                hint="off for who speaks to the screen, or touches keys by accident"
+                on={single}
+                onChange={setSingle}
+              />
+            </div>
           </Dialog.Content>
         </Dialog.Portal>
       </Dialog.Root>

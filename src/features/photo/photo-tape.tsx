@@ -122,7 +122,7 @@ export function PhotoTape({
       }
     >
       <div className="mt-4 grid gap-4">
-        <label className="relative inline-flex min-h-12 w-fit cursor-pointer items-center gap-2 rounded-[3px] border-[length:var(--stroke)] border-ink px-4 text-[15px] font-[620] focus-within:outline-2 focus-within:outline-offset-2">
+        <label className="relative inline-flex min-h-12 w-fit cursor-pointer items-center gap-2 rounded-[3px] border-[length:var(--stroke)] border-ink px-4 text-[0.9375rem] font-[620] focus-within:outline-2 focus-within:outline-offset-2">
           <Camera size={18} aria-hidden />
           {photo ? 'Another photo' : 'Take or choose a photo'}
           <input
@@ -134,7 +134,7 @@ export function PhotoTape({
           />
         </label>
         {problem && (
-          <p role="alert" className="text-[15px] font-[560] text-line">
+          <p role="alert" className="text-[0.9375rem] font-[560] text-line">
             {problem}
           </p>
         )}
@@ -283,7 +283,7 @@ function Measuring({
         }}
       />
       <div className="sticky -bottom-6 -mb-6 grid gap-3 border-t-[length:var(--stroke)] border-ink bg-sheet pt-3 pb-6">
-        <p aria-live="polite" className="text-[18px]">
+        <p aria-live="polite" className="text-[1.125rem]">
           {next ? (
             <>
               Touch <strong>{next}</strong>{' '}

@@ -1,6 +1,6 @@
 'use client';
 
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import Image from 'next/image';
 import { useEffect, useState } from 'react';
 import { PHOTO_SIDE } from '@/core/planning';
@@ -23,8 +23,8 @@ export function RunPhotos({ runIds }: { runIds: readonly string[] }) {
   if (photos.length === 0) return null;
   return (
     <section aria-label="Photos" className="border-b border-rule px-4 py-5 md:px-7">
-      <h2 className="mb-1 text-[20px] num">Photos</h2>
-      <p className="mb-3 text-[15px] text-ink2">On this device only. They are never sent.</p>
+      <h2 className="mb-1 text-[1.25rem] num">Photos</h2>
+      <p className="mb-3 text-[0.9375rem] text-ink2">On this device only. They are never sent.</p>
       <ul className="flex flex-wrap gap-5">
         {photos.map(({ id, at, words, picture, touched }) => (
           <li key={id} className="grid w-[min(100%,300px)] content-start gap-1.5">
@@ -46,7 +46,7 @@ export function RunPhotos({ runIds }: { runIds: readonly string[] }) {
                 />
               ))}
             </span>
-            <span className="text-[16px]">{words}</span>
+            <span className="text-[1rem]">{words}</span>
             <span className="flex items-center justify-between gap-3 text-sm text-ink2">
               {format(new Date(at), 'd MMM, HH:mm')}
               <Button

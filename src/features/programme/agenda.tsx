@@ -24,9 +24,9 @@ export function Agenda({
           key={day}
           className="grid gap-x-5 border-b border-rule px-4 py-2.5 sm:grid-cols-[104px_1fr] md:px-7"
         >
-          <h3 className={day === today ? 'text-[17px] num text-line' : 'text-[17px] num'}>
+          <h3 className={day === today ? 'text-[1.0625rem] num text-line' : 'text-[1.0625rem] num'}>
             {dayWords(day)}
-            {day === today && <span className="block text-[13.5px]">today</span>}
+            {day === today && <span className="block text-[0.84375rem]">today</span>}
           </h3>
           <ul>
             {dates
@@ -52,17 +52,17 @@ export function DateLine({ date, name }: { date: Appointment; name: string }) {
       <span className="text-center" aria-hidden>
         {KINDS[kind].shape}
       </span>
-      <p className="text-[15.5px]">
+      <p className="text-[0.96875rem]">
         <Link
           href={`/programme/dates/${date.id}`}
-          className="mr-2 text-[16.5px] font-[640] underline decoration-1 underline-offset-4"
+          className="mr-2 text-[1.03125rem] font-[640] underline decoration-1 underline-offset-4"
         >
           {name}
         </Link>
         {KINDS[kind].name}
         {words && `: ${words}`}
       </p>
-      <p className="text-right text-[15px] whitespace-nowrap text-ink2">
+      <p className="text-right text-[0.9375rem] whitespace-nowrap text-ink2">
         {timeWords(date)}
         {state !== 'planned' && (
           <strong className={state === 'missed' ? 'text-warn' : ''}> · {STATES[state]}</strong>

@@ -3,6 +3,8 @@
 import {
   closestCenter,
   DndContext,
+  type Announcements,
+  type UniqueIdentifier,
   KeyboardSensor,
   PointerSensor,
   useSensor,
@@ -234,7 +236,7 @@ export function HourBuilder({
         </section>
         <section ref={planned} aria-label="The plan" className="lg:order-1">
           {blocks.length === 0 ? (
-            <p className="max-w-prose px-4 py-6 text-[17px] text-ink2 md:px-7">
+            <p className="max-w-prose px-4 py-6 text-[1.0625rem] text-ink2 md:px-7">
               An hour runs from the parts to the whole: technique in blocks, reading, pace, all at
               once, and pressure last. What is proposed suits the student, the place and the kit,
               and harms no miss of theirs. You move, swap and keep what you like.
@@ -256,7 +258,10 @@ export function HourBuilder({
                         'Not in the usual order: parts first, all at once after them, pressure last.',
                       ]),
                 ].map((words) => (
-                  <p key={words} className="px-4 pt-3 text-[15px] font-[560] text-warn md:px-6">
+                  <p
+                    key={words}
+                    className="px-4 pt-3 text-[0.9375rem] font-[560] text-warn md:px-6"
+                  >
                     ▲ {words}
                   </p>
                 ))}
@@ -266,6 +271,7 @@ export function HourBuilder({
                 sensors={sensors}
                 collisionDetection={closestCenter}
                 onDragEnd={moved}
+                accessibility={{ announcements: spokenOrder(blocks) }}
               >
                 <SortableContext
                   items={items.map((one) => one.id)}
@@ -320,6 +326,30 @@ export function HourBuilder({
       </SheetDialog>
     </>
   );
+}
+
+const PLACES_IN_ORDER = new Intl.PluralRules('en', { type: 'ordinal' });
+const ENDS: Record<string, string> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
+
+/** What is said while a drill of the plan is moved: "Close gate, now 2nd of 5". */
+function spokenOrder(
+  blocks: readonly { item: { id: string }; offer: { name: string } }[],
+): Announcements {
+  const nameOf = (id: UniqueIdentifier) =>
+    blocks.find(({ item }) => item.id === id)?.offer.name ?? 'The drill';
+  const placeOf = (id: UniqueIdentifier) => {
+    const place = 1 + blocks.findIndex(({ item }) => item.id === id);
+    return `${place}${ENDS[PLACES_IN_ORDER.select(place)]} of ${blocks.length}`;
+  };
+  return {
+    onDragStart: ({ active }) =>
+      `${nameOf(active.id)} taken, ${placeOf(active.id)}. Arrow keys move it, space puts it down, escape leaves it.`,
+    onDragOver: ({ active, over }) =>
+      over ? `${nameOf(active.id)}, now ${placeOf(over.id)}.` : undefined,
+    onDragEnd: ({ active, over }) =>
+      over ? `${nameOf(active.id)} put down, ${placeOf(over.id)}.` : `${nameOf(active.id)} stays.`,
+    onDragCancel: ({ active }) => `${nameOf(active.id)} stays where it was.`,
+  };
 }
 
 /** Whom and where a plan is for: what its drills and their times depend on. */

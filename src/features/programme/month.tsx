@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { createContext, useContext } from 'react';
 import { DayPicker, type DayButtonProps } from 'react-day-picker';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { KINDS } from './date-words';
 
 /** A date as a month shows it. */
@@ -38,15 +38,17 @@ function Day({ day, modifiers, ...button }: DayButtonProps) {
       {dates.slice(0, 3).map(({ id, kind, name, time, missed }) => (
         <span
           key={id}
-          className={`truncate text-[12.5px] leading-tight max-md:hidden ${missed ? 'line-through' : ''}`}
+          className={`truncate text-[0.78125rem] leading-tight max-md:hidden ${missed ? 'line-through' : ''}`}
         >
           {KINDS[kind].shape} {time} {name}
         </span>
       ))}
       {dates.length > 3 && (
-        <span className="text-[12.5px] text-ink2 max-md:hidden">and {dates.length - 3} more</span>
+        <span className="text-[0.78125rem] text-ink2 max-md:hidden">
+          and {dates.length - 3} more
+        </span>
       )}
-      <span className="text-[13px] tracking-[2px] md:hidden" aria-hidden>
+      <span className="text-[0.8125rem] tracking-[2px] md:hidden" aria-hidden>
         {dates.map(({ kind }) => KINDS[kind].shape).join('')}
       </span>
     </button>

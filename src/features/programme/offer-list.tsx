@@ -31,7 +31,7 @@ export function OfferList({
                     onClick={() => onChoose(offer)}
                   >
                     <span className="min-w-0">
-                      <span className="block text-[17px] font-[620]">{offer.name}</span>
+                      <span className="block text-[1.0625rem] font-[620]">{offer.name}</span>
                       <span className="text-sm text-ink2">
                         {offer.trains}
                         {offer.meets.length > 0 && ` · for the ${offer.meets[0]}`}

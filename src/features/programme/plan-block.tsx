@@ -63,11 +63,11 @@ export function PlanBlockRow({
         className="flex min-h-11 touch-none items-center gap-1 self-start text-ink2"
       >
         <GripVertical size={20} aria-hidden />
-        <span className="w-5 text-[20px] num text-ink">{letterOf(index)}</span>
+        <span className="w-5 text-[1.25rem] num text-ink">{letterOf(index)}</span>
       </button>
       <div className="min-w-0">
         <p className="cap">{PHASE_WORDS[offer.phase]}</p>
-        <p className="text-[18px] leading-tight font-[650]">
+        <p className="text-[1.125rem] leading-tight font-[650]">
           <Link
             href={`/drills/${offer.ref.replace('lib:', '')}`}
             className="underline decoration-1 underline-offset-4"
@@ -75,11 +75,11 @@ export function PlanBlockRow({
             {offer.name}
           </Link>
         </p>
-        <p className="mt-0.5 text-[15px] text-ink2">
+        <p className="mt-0.5 text-[0.9375rem] text-ink2">
           {offer.trains}
           {item.why && ` · ${item.why}`}
         </p>
-        <p className="text-[15px]">
+        <p className="text-[0.9375rem]">
           {several
             ? `passes: ${offer.players
                 .map(({ studentId, passes }) => `${names[studentId]} ${tenths(passes)}`)
@@ -89,11 +89,11 @@ export function PlanBlockRow({
         </p>
       </div>
       <p className="text-right">
-        <span className="block text-[22px] leading-tight num">{Math.round(median)} min</span>
+        <span className="block text-[1.375rem] leading-tight num">{Math.round(median)} min</span>
         <span className="text-sm text-ink2">9 in 10 by {Math.round(late)}</span>
       </p>
       {warnings.map((words) => (
-        <p key={words} className="col-span-full text-[15px] font-[560] text-warn">
+        <p key={words} className="col-span-full text-[0.9375rem] font-[560] text-warn">
           ▲ {words}
         </p>
       ))}

@@ -36,8 +36,8 @@ export async function PlanOnPage(loaded: Awaited<ReturnType<typeof loadPlan>>) {
       </div>
       <header className="border-b-[length:var(--stroke)] border-ink pb-2">
         <h1>{title}</h1>
-        <p className="text-[16px]">{under}</p>
-        <p className="text-[15px] text-ink2">{time}</p>
+        <p className="text-[1rem]">{under}</p>
+        <p className="text-[0.9375rem] text-ink2">{time}</p>
       </header>
       <HourLine blocks={blocks} totals={totals} minutes={frame.minutes} />
       <ol>
@@ -46,22 +46,22 @@ export async function PlanOnPage(loaded: Awaited<ReturnType<typeof loadPlan>>) {
             key={id}
             className="grid break-inside-avoid grid-cols-[34px_minmax(0,1fr)_96px] gap-x-3 border-t border-rule py-2"
           >
-            <span className="text-[24px] leading-tight num">{letterOf(index)}</span>
+            <span className="text-[1.5rem] leading-tight num">{letterOf(index)}</span>
             <div>
-              <p className="text-[17px] leading-tight font-[680]">
+              <p className="text-[1.0625rem] leading-tight font-[680]">
                 {name} <span className="cap">{phase}</span>
               </p>
-              <p className="text-[15px]">{rule}</p>
+              <p className="text-[0.9375rem]">{rule}</p>
               <p className="text-sm text-ink2">{places}</p>
             </div>
             <p className="text-right">
-              <span className="block text-[20px] leading-tight num">{minutes}</span>
-              <span className="text-[13px] text-ink2">{late}</span>
+              <span className="block text-[1.25rem] leading-tight num">{minutes}</span>
+              <span className="text-[0.8125rem] text-ink2">{late}</span>
             </p>
           </li>
         ))}
       </ol>
-      <p className="border-t-[length:var(--stroke)] border-ink pt-2 text-[15px]">
+      <p className="border-t-[length:var(--stroke)] border-ink pt-2 text-[0.9375rem]">
         <strong>Bring</strong> {bring}, balls and a putter.
       </p>
       {cautions && (

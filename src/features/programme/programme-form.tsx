@@ -66,7 +66,7 @@ export function ProgrammeForm({
         />
       )}
       <fieldset className="grid gap-4">
-        <legend className="mb-2 text-[20px] num">The aim</legend>
+        <legend className="mb-2 text-[1.25rem] num">The aim</legend>
         <ChoiceField
           control={control}
           name="skill"
@@ -104,7 +104,7 @@ export function ProgrammeForm({
         />
       </div>
       <fieldset className="grid gap-3">
-        <legend className="mb-2 text-[20px] num">Every week</legend>
+        <legend className="mb-2 text-[1.25rem] num">Every week</legend>
         {slots.fields.map((slot, index) => (
           <div
             key={slot.id}

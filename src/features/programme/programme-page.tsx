@@ -40,7 +40,9 @@ export function ProgrammeDays({ programme, today }: { programme: Programme; toda
         >
           <h3 className="num">
             Week {index + 1}
-            <span className="block text-[13.5px] font-normal text-ink2">{dayWords(monday)}</span>
+            <span className="block text-[0.84375rem] font-normal text-ink2">
+              {dayWords(monday)}
+            </span>
           </h3>
           <ul>
             {programme.entries
@@ -68,7 +70,7 @@ export function ProgrammeChanges({ programme, zone }: { programme: Programme; zo
   return (
     <ul className="grid gap-2">
       {programme.changes.slice(0, 12).map(({ day, words, at }) => (
-        <li key={`${day} ${words}`} className="text-[15.5px]">
+        <li key={`${day} ${words}`} className="text-[0.96875rem]">
           <strong className="num">{dayWords(day)}</strong> {words}
           <span className="block text-sm text-ink2">changed {dayWords(dayIn(at, zone))}</span>
         </li>
@@ -97,7 +99,7 @@ export function ProgrammeLine({
   const next = entries.find(({ day, state }) => state === 'planned' && day >= today);
   return (
     <div className="border-b border-hair py-2 last:border-0">
-      <p className="text-[17px]">
+      <p className="text-[1.0625rem]">
         <Link
           href={`/programme/${programme.id}`}
           className="font-[640] underline decoration-1 underline-offset-4"
@@ -107,7 +109,7 @@ export function ProgrammeLine({
         : {nameOf(programme.aim.skill).toLowerCase()} ±
         {showAmount(programme.aim.skill, programme.aim.window)} by {dayWords(programme.aim.by)}
       </p>
-      <p className="text-[15px] text-ink2">
+      <p className="text-[0.9375rem] text-ink2">
         {past.length === 0 ? 'begins now' : `${done} of ${past.length} days done`}
         {next && ` · next ${dayWords(next.day)}`}
       </p>

@@ -24,15 +24,15 @@ export function Coming({
             key={id}
             className="grid grid-cols-[64px_minmax(0,1fr)_auto] items-center gap-x-3 border-b border-hair py-2.5 last:border-0"
           >
-            <span className="text-[20px] num">{time ?? 'today'}</span>
+            <span className="text-[1.25rem] num">{time ?? 'today'}</span>
             <p className="min-w-0">
               <Link
                 href={`/programme/dates/${id}`}
-                className="text-[18px] font-[660] underline decoration-1 underline-offset-4"
+                className="text-[1.125rem] font-[660] underline decoration-1 underline-offset-4"
               >
                 {name}
               </Link>
-              <span className="block text-[15px] text-ink2">
+              <span className="block text-[0.9375rem] text-ink2">
                 {KINDS[kind].name}
                 {words && `: ${words}`} · {minutes} min
                 {state === 'done' && ' · done'}
@@ -63,7 +63,7 @@ export function Reminders({ all }: { all: Reminder[] }) {
   return (
     <ul>
       {all.map(({ id, who, words, href }) => (
-        <li key={id} className="border-b border-hair py-1.5 text-[16px] last:border-0">
+        <li key={id} className="border-b border-hair py-1.5 text-[1rem] last:border-0">
           <Link href={href} className="font-[640] underline decoration-1 underline-offset-4">
             {who}
           </Link>{' '}

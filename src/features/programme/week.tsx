@@ -28,8 +28,11 @@ export function Week({
             {dates
               .filter((date) => date.day === day)
               .map((date) => (
-                <li key={date.id} className="border-l-4 border-ink pl-2 text-[14.5px] leading-snug">
-                  {date.time && <span className="block text-[17px] num">{date.time}</span>}
+                <li
+                  key={date.id}
+                  className="border-l-4 border-ink pl-2 text-[0.90625rem] leading-snug"
+                >
+                  {date.time && <span className="block text-[1.0625rem] num">{date.time}</span>}
                   <Link
                     href={`/programme/dates/${date.id}`}
                     className="font-[640] [font-stretch:88%] underline decoration-1 underline-offset-4"

@@ -1,6 +1,7 @@
 'use client';
 
-import { format, formatDistance } from 'date-fns';
+import { formatDistance } from 'date-fns';
+import { format } from '@/ui/when';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -56,7 +57,7 @@ export function CopiesPanel({ copies, now }: { copies: Copy[]; now: Date }) {
   return (
     <>
       {copies.length === 0 ? (
-        <p className="text-[16px] text-ink2">No copy yet. The first is made by itself, soon.</p>
+        <p className="text-[1rem] text-ink2">No copy yet. The first is made by itself, soon.</p>
       ) : (
         <ul>
           {copies.map(({ file, madeAt, bytes, kind }) => {
@@ -66,7 +67,7 @@ export function CopiesPanel({ copies, now }: { copies: Copy[]; now: Date }) {
                 key={file}
                 className="flex items-center justify-between gap-3 border-b border-hair py-2 last:border-0"
               >
-                <p className="min-w-0 text-[16px]">
+                <p className="min-w-0 text-[1rem]">
                   <strong>{name}</strong>
                   <span className="text-ink2">
                     {' '}
@@ -116,7 +117,7 @@ export function CopiesPanel({ copies, now }: { copies: Copy[]; now: Date }) {
         {looked && (
           <div className="grid gap-4 pt-3">
             <Against {...looked} />
-            <p className="max-w-prose text-[15px] text-ink2">
+            <p className="max-w-prose text-[0.9375rem] text-ink2">
               Going back puts this copy in the place of what is here. What is here is kept under a
               name of its own, among the copies. Links and devices that were ended since stay ended;
               you may have to sign in again.
@@ -152,7 +153,7 @@ function Against({ here, there }: { here: Contents; there: Contents }) {
     ['Newest session', day(here), day(there)],
   ];
   return (
-    <table className="w-full max-w-lg text-[16px]">
+    <table className="w-full max-w-lg text-[1rem]">
       <thead>
         <tr className="border-b text-left cap">
           <th className="py-1.5 font-[inherit]" />

@@ -48,8 +48,8 @@ export function AsBuilt({
   return (
     <section aria-label="As built" className="mt-5 grid gap-4 border-t border-rule pt-4">
       <div>
-        <h3 className="text-[18px] num">As it stands</h3>
-        <p className="text-[15px] text-ink2">
+        <h3 className="text-[1.125rem] num">As it stands</h3>
+        <p className="text-[0.9375rem] text-ink2">
           Measure again and type what the tape says. The putts are scored on it, those already
           logged too.
         </p>
@@ -118,7 +118,7 @@ function Measured({
     });
   return (
     <div className="grid gap-2.5">
-      <p className="text-[16px]">
+      <p className="text-[1rem]">
         <strong>
           {elementOf(element.kind).name} {letters.join(' ')}
         </strong>
@@ -153,7 +153,7 @@ function Measured({
           ))}
       </div>
       {off.gap !== undefined && typed.gap !== undefined && (
-        <p className="text-[15px] text-ink2">
+        <p className="text-[0.9375rem] text-ink2">
           Gap from a photo: {(typed.gap * 1000).toFixed(1)} mm, give or take{' '}
           {(off.gap * 1000).toFixed(1)} mm. Scored as no surer than that.
         </p>

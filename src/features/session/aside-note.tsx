@@ -21,7 +21,7 @@ export function AsideNote({ aside, onForget }: { aside: SetAside[]; onForget: ()
     <div
       role="alert"
       aria-label="Set aside"
-      className="grid gap-2 border-2 border-warn bg-sheet px-3 py-2 text-[15px]"
+      className="grid gap-2 border-2 border-warn bg-sheet px-3 py-2 text-[0.9375rem]"
     >
       <p>
         <strong>

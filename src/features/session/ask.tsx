@@ -17,11 +17,13 @@ export function Ask({ asked, busy }: { asked: Asked; busy: boolean }) {
   const { words, small, other, primary } = asked;
   return (
     <div className="grid gap-2.5" role="status" aria-label="the rule">
-      <p className={small ? 'text-[15.5px] font-[600]' : 'text-[19px] font-[680]'}>{words}</p>
+      <p className={small ? 'text-[0.96875rem] font-[600]' : 'text-[1.1875rem] font-[680]'}>
+        {words}
+      </p>
       <div className={clsx('grid gap-2.5', other && primary && 'grid-cols-2')}>
         {other && (
           <Button
-            className={small ? 'min-h-11 text-[15px]' : 'min-h-14 text-[17px]'}
+            className={small ? 'min-h-11 text-[0.9375rem]' : 'min-h-14 text-[1.0625rem]'}
             onClick={other.act}
             disabled={busy}
           >
@@ -31,7 +33,9 @@ export function Ask({ asked, busy }: { asked: Asked; busy: boolean }) {
         {primary && (
           <Button
             kind="primary"
-            className={small ? 'min-h-11 text-[15px] leading-tight' : 'min-h-14 text-[18px]'}
+            className={
+              small ? 'min-h-11 text-[0.9375rem] leading-tight' : 'min-h-14 text-[1.125rem]'
+            }
             onClick={primary.act}
             disabled={busy}
           >

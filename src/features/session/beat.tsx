@@ -18,7 +18,7 @@ function Tones({ lit }: { lit: BeatTone | null }) {
         <li
           key={tone}
           data-lit={lit === tone || undefined}
-          className="border-[length:var(--stroke)] border-ink bg-sheet py-2 text-center text-[16px] font-[620] data-lit:bg-ink data-lit:text-sheet"
+          className="border-[length:var(--stroke)] border-ink bg-sheet py-2 text-center text-[1rem] font-[620] data-lit:bg-ink data-lit:text-sheet"
         >
           {SAID[tone]}
         </li>
@@ -59,7 +59,7 @@ export function StrokeBeat() {
             >
               −
             </Button>
-            <output aria-live="polite" className="w-12 text-center text-[22px] num">
+            <output aria-live="polite" className="w-12 text-center text-[1.375rem] num">
               {perMinute}
             </output>
             <Button

@@ -34,7 +34,7 @@ export function CountIn({
               key={item}
               className="flex items-center justify-between gap-3 border-b border-hair py-1.5"
             >
-              <span className="text-[17px]">
+              <span className="text-[1.0625rem]">
                 <strong className="num">{back}</strong> of {count} {count === 1 ? one : many}
               </span>
               <span className="flex gap-2">
@@ -51,7 +51,7 @@ export function CountIn({
       </ul>
       <Button
         kind="primary"
-        className="mt-4 min-h-14 w-full text-[18px]"
+        className="mt-4 min-h-14 w-full text-[1.125rem]"
         autoFocus
         onClick={() =>
           onCounted(

@@ -1,7 +1,9 @@
 'use client';
 
+import { useRef } from 'react';
 import type { Spot } from '@/core/layout';
 import { headEnd, type Fitting } from '@/core/people';
+import { Cross } from '@/ui/cross';
 
 /** Height of the face as drawn, m: a picture of where, not of how tall this head is. */
 const FACE_HEIGHT = 0.026;
@@ -41,8 +43,23 @@ export function FacePicture({
   // From the front, what is right of the middle is on the left.
   const heel = headEnd('left', player.hand) === 'heel' ? 1 : -1;
   const mm = (metres: number) => metres * 1000;
-  return (
+  const svg = useRef<SVGSVGElement>(null);
+  const point = (clientX: number, clientY: number, at: number) => {
+    const spot = new DOMPoint(clientX, clientY).matrixTransform(
+      svg.current!.getScreenCTM()!.inverse(),
+    );
+    const within = (value: number, most: number) => Math.min(Math.max(value, -most), most);
+    onPoint?.(
+      {
+        across: within(-spot.x / 1000, length / 2),
+        along: within(-spot.y / 1000, FACE_HEIGHT / 2),
+      },
+      at,
+    );
+  };
+  const drawn = (
     <svg
+      ref={svg}
       role="img"
       aria-label={
         onPoint
@@ -51,21 +68,7 @@ export function FacePicture({
       }
       viewBox={[-width / 2, top, width, height].map(mm).join(' ')}
       className={`w-full touch-manipulation ${className} ${onPoint ? 'cursor-crosshair' : ''}`}
-      onClick={(event) => {
-        if (!onPoint) return;
-        const svg = event.currentTarget;
-        const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(
-          svg.getScreenCTM()!.inverse(),
-        );
-        const within = (value: number, most: number) => Math.min(Math.max(value, -most), most);
-        onPoint(
-          {
-            across: within(-point.x / 1000, length / 2),
-            along: within(-point.y / 1000, FACE_HEIGHT / 2),
-          },
-          event.timeStamp,
-        );
-      }}
+      onClick={({ clientX, clientY, timeStamp }) => point(clientX, clientY, timeStamp)}
     >
       <path
         d={`M${heel * mm(length / 2 - 0.012)} ${mm(-FACE_HEIGHT / 2)}l${heel * 3} -12`}
@@ -128,5 +131,12 @@ export function FacePicture({
         />
       )}
     </svg>
+  );
+  return onPoint ? (
+    <Cross label="Where the mark is" onPoint={point} className="grid h-full">
+      {drawn}
+    </Cross>
+  ) : (
+    drawn
   );
 }

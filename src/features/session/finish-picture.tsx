@@ -2,6 +2,8 @@
 
 import { drawLayout, type Layout, type Mark, type Spot } from '@/core/layout';
 import { formatLength, type UnitPreferences } from '@/core/units';
+import { useRef } from 'react';
+import { Cross } from '@/ui/cross';
 import { useSize } from '@/ui/use-size';
 
 /** A ball at rest. */
@@ -64,8 +66,10 @@ export function FinishPicture({
 }: FinishPictureProps) {
   const [ref, size] = useSize<HTMLDivElement>();
   return (
-    <div ref={ref} className={`w-full ${className}`}>
-      {size && <Finish {...rest} size={size} />}
+    <div ref={ref} className={`relative w-full ${className}`}>
+      <div className="absolute inset-0 overflow-hidden">
+        {size && <Finish {...rest} size={size} />}
+      </div>
     </div>
   );
 }
@@ -110,8 +114,16 @@ function Finish({
       const place = hole + scale * at;
       return place > 34 && place < length - 34;
     });
-  return (
+  const svg = useRef<SVGSVGElement>(null);
+  const point = (clientX: number, clientY: number, at: number) => {
+    const box = svg.current!.getBoundingClientRect();
+    const [x, y] = [clientX - box.left, clientY - box.top];
+    const inTheHole = Math.hypot(x - centre.x, y - centre.y) < HOLE_TOUCHED;
+    onPoint?.(inTheHole ? { along: distance, across: 0 } : spotAt(x, y), at);
+  };
+  const drawn = (
     <svg
+      ref={svg}
       role="img"
       width={size.width}
       height={size.height}
@@ -121,13 +133,7 @@ function Finish({
           : `Where ${rests.length} putts came to rest round the hole`
       }
       className={`touch-manipulation bg-sheet ${onPoint ? 'cursor-crosshair' : ''}`}
-      onClick={(event) => {
-        if (!onPoint) return;
-        const box = event.currentTarget.getBoundingClientRect();
-        const [x, y] = [event.clientX - box.left, event.clientY - box.top];
-        const inTheHole = Math.hypot(x - centre.x, y - centre.y) < HOLE_TOUCHED;
-        onPoint(inTheHole ? { along: distance, across: 0 } : spotAt(x, y), event.timeStamp);
-      }}
+      onClick={({ clientX, clientY, timeStamp }) => point(clientX, clientY, timeStamp)}
     >
       {marks.map((mark, index) => {
         if (mark.type === 'zone') {
@@ -210,6 +216,13 @@ function Finish({
         />
       )}
     </svg>
+  );
+  return onPoint ? (
+    <Cross label="Where it stopped" onPoint={point}>
+      {drawn}
+    </Cross>
+  ) : (
+    drawn
   );
 }
 

@@ -42,7 +42,7 @@ export function KeyPanel() {
   const does = pressed === null ? null : actionOf(pressed, map);
   return (
     <div ref={panel} className="grid gap-2">
-      <p role="status" aria-label="key pressed" className="min-h-6 text-[16px]">
+      <p role="status" aria-label="key pressed" className="min-h-6 text-[1rem]">
         {setting
           ? `Press the key for “${KEY_ACTIONS[setting]}”.`
           : pressed === null

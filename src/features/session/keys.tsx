@@ -26,11 +26,11 @@ export function Key({
         onPress(event.timeStamp);
       }}
       className={clsx(
-        'flex flex-col items-center justify-center rounded-[4px] border-2 leading-tight font-[720] [font-stretch:90%] active:translate-y-px [&>small]:text-[14px] [&>small]:font-[560]',
+        'flex flex-col items-center justify-center rounded-[4px] border-2 leading-tight font-[720] [font-stretch:90%] active:translate-y-px [&>small]:text-[0.875rem] [&>small]:font-[560]',
         low ? 'h-16' : 'h-[92px]',
-        side === 'middle' && 'border-ink bg-ink text-[28px] text-sheet',
-        side === 'left' && 'border-leftward bg-sheet text-[20px] text-leftward',
-        side === 'right' && 'border-rightward bg-sheet text-[20px] text-rightward',
+        side === 'middle' && 'border-ink bg-ink text-[1.75rem] text-sheet',
+        side === 'left' && 'border-leftward bg-sheet text-[1.25rem] text-leftward',
+        side === 'right' && 'border-rightward bg-sheet text-[1.25rem] text-rightward',
       )}
     >
       {children}
@@ -75,14 +75,14 @@ export function SmallKey({
       className={clsx(
         'min-h-12 rounded-[4px] border-2 border-ink px-1 leading-tight [font-stretch:88%] active:translate-y-px',
         outcome.passes && !plain
-          ? 'col-span-full bg-ink text-[24px] font-[720] text-sheet'
-          : 'bg-sheet text-[14px] font-[640]',
+          ? 'col-span-full bg-ink text-[1.5rem] font-[720] text-sheet'
+          : 'bg-sheet text-[0.875rem] font-[640]',
         plain && outcome.side === 'middle' && 'col-span-full',
       )}
     >
       {outcome.label}
       {!outcome.passes && outcome.detail && (
-        <small className="block text-[12.5px] font-[560] text-ink2">{outcome.detail}</small>
+        <small className="block text-[0.78125rem] font-[560] text-ink2">{outcome.detail}</small>
       )}
     </button>
   );

@@ -40,7 +40,7 @@ export function LastMeasured({
         onClick={onLook}
         className="flex min-h-11 items-baseline justify-between gap-3 text-left"
       >
-        <span className="text-[19px] font-[680]">
+        <span className="text-[1.1875rem] font-[680]">
           {happened ? (
             <>
               <span aria-hidden>{judge(layout)(putt.outcomes) ? '● ' : '○ '}</span>
@@ -58,13 +58,13 @@ export function LastMeasured({
       <dl className="flex flex-wrap gap-x-4 gap-y-1">
         {shown.map(({ id, name, words }) => (
           <div key={id} className="min-w-0">
-            <dt className="truncate text-[13px] text-ink2">{name}</dt>
-            <dd className="text-[17px] leading-tight num whitespace-nowrap">{words}</dd>
+            <dt className="truncate text-[0.8125rem] text-ink2">{name}</dt>
+            <dd className="text-[1.0625rem] leading-tight num whitespace-nowrap">{words}</dd>
           </div>
         ))}
       </dl>
       {beat.runs && timeBack && timeThrough && (
-        <p className="text-[16px]">
+        <p className="text-[1rem]">
           Against the beat:{' '}
           {beatWords(againstBeat(beat, { back: timeBack.value, through: timeThrough.value }))}.
         </p>

@@ -60,7 +60,7 @@ export function LastRead({
   const words = [read, left && `${left}.`].filter(Boolean).join(' ');
   return (
     words !== '' && (
-      <p aria-live="polite" className="border-b border-rule pb-1.5 text-[17px]">
+      <p aria-live="polite" className="border-b border-rule pb-1.5 text-[1.0625rem]">
         {words}
       </p>
     )

@@ -28,7 +28,7 @@ export function LoggingKeys({
   return (
     <>
       {(guesses || guessed) && (
-        <p className="text-[17px] font-[640]" role="status" aria-label="the guess">
+        <p className="text-[1.0625rem] font-[640]" role="status" aria-label="the guess">
           {guesses
             ? 'Guess first: where did it go?'
             : `Guessed ${guessed!.label.toLowerCase()}. Now look.`}
@@ -76,7 +76,7 @@ function Several({
       <p
         role="status"
         aria-label="seen so far"
-        className="min-h-6 text-[16px] text-ink2 [@media(max-height:500px)]:hidden"
+        className="min-h-6 text-[1rem] text-ink2 [@media(max-height:500px)]:hidden"
       >
         {some
           ? `Seen: ${puttWords(layout, { ...puttOf(seen), guess: null }, units)}`
@@ -91,7 +91,7 @@ function Several({
       />
       <div className="grid grid-cols-[1fr_1.5fr] gap-2.5">
         <Button
-          className="min-h-[60px] text-[19px]"
+          className="min-h-[60px] text-[1.1875rem]"
           disabled={!some}
           onClick={(event) => {
             releaseFocus(event);
@@ -102,10 +102,10 @@ function Several({
         </Button>
         <Button
           kind="primary"
-          className="min-h-[60px] px-2 text-[18px] leading-tight whitespace-normal"
+          className="min-h-[60px] px-2 text-[1.125rem] leading-tight whitespace-normal"
           onClick={(event) => {
             releaseFocus(event);
-            rest();
+            rest(event.timeStamp);
           }}
         >
           {some ? 'The rest as it should be' : 'All as it should be'}

@@ -102,7 +102,7 @@ export function MoreMenu({
                   onClick={close(() => onRung(index))}
                 >
                   Rung {index + 1}
-                  <small className="text-[13px] font-[560]">{words}</small>
+                  <small className="text-[0.8125rem] font-[560]">{words}</small>
                 </Button>
               ))}
             </div>
@@ -149,7 +149,7 @@ export function MoreMenu({
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
     <section className="grid gap-2 border-t border-rule pt-3">
-      <h3 className="text-[16px] font-[640]">{title}</h3>
+      <h3 className="text-[1rem] font-[640]">{title}</h3>
       {children}
     </section>
   );

@@ -114,7 +114,7 @@ export function MoreTouch({
                       onSeen(touchOutcome(layout, seen, element, one.id));
                     }}
                     className={clsx(
-                      'min-h-11 rounded-[3px] border-[length:var(--stroke)] border-ink px-1 text-[14.5px] leading-tight font-[620] [font-stretch:90%]',
+                      'min-h-11 rounded-[3px] border-[length:var(--stroke)] border-ink px-1 text-[0.90625rem] leading-tight font-[620] [font-stretch:90%]',
                       one.id === now?.outcome ? 'bg-ink text-sheet' : 'bg-sheet',
                       sides && one.side === 'middle' && 'col-span-4',
                     )}

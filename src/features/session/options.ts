@@ -2,7 +2,7 @@ import 'server-only';
 import { LIBRARY } from '@/core/drill';
 import type { Layout, Rung } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import {
   lastColdTests,
   listDrills,

@@ -59,7 +59,7 @@ export function PlaceLine({
         <button
           type="button"
           aria-label={`The next putt: ${words}. Change it`}
-          className="min-h-11 min-w-0 py-1.5 text-left text-[18px] leading-[1.35] font-[680] underline decoration-rule decoration-2 underline-offset-[5px]"
+          className="min-h-11 min-w-0 py-1.5 text-left text-[1.125rem] leading-[1.35] font-[680] underline decoration-rule decoration-2 underline-offset-[5px]"
         >
           {words}
         </button>

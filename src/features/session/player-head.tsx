@@ -33,7 +33,7 @@ export function PlayerHead({
   return (
     <div className={clsx('flex justify-between gap-3', row ? 'items-center' : 'items-start')}>
       <div className={clsx('min-w-0', row && 'flex items-baseline gap-4')}>
-        <p className={clsx('text-[16px]', shape === 'beside' ? '' : 'truncate')}>
+        <p className={clsx('text-[1rem]', shape === 'beside' ? '' : 'truncate')}>
           <strong>{student.name}</strong>
           <span className="text-ink2">
             {' '}
@@ -54,16 +54,16 @@ export function PlayerHead({
           <span
             className={clsx(
               'font-[760] tracking-tight [font-stretch:84%]',
-              { above: 'text-[44px]', row: 'text-[30px]', beside: 'text-[88px]' }[shape],
+              { above: 'text-[2.75rem]', row: 'text-[1.875rem]', beside: 'text-[5.5rem]' }[shape],
             )}
           >
             {open ? counts.clear : progress.words.count}
           </span>
-          <span className="text-[19px] font-[560] text-ink2">
+          <span className="text-[1.1875rem] font-[560] text-ink2">
             {open ? `of ${counts.putts} ${passWord(layout)}` : progress.words.of}
           </span>
         </p>
-        <p className={clsx('text-[15px] text-ink2', row ? 'hidden' : 'mt-1.5')}>
+        <p className={clsx('text-[0.9375rem] text-ink2', row ? 'hidden' : 'mt-1.5')}>
           {open ? `${counts.streak} in a row · best ${counts.best}` : progress.words.line}
           {pace !== null && ` · ${Math.round(pace)} s a putt`}
         </p>
@@ -74,7 +74,7 @@ export function PlayerHead({
         </Button>
         <div className="flex items-center gap-3">
           {ways.head}
-          <Button asChild kind="quiet" className="min-h-8 px-1 text-sm text-ink2">
+          <Button asChild kind="quiet" className="min-h-11 px-1 text-sm text-ink2">
             <Link
               href={ways.player(student.id)}
               onClick={(event) => {
@@ -90,7 +90,7 @@ export function PlayerHead({
           {plan?.next && (
             <Button
               kind="quiet"
-              className="min-h-8 max-w-[132px] min-w-0 px-1 text-sm md:max-w-[240px]"
+              className="min-h-11 max-w-[132px] min-w-0 px-1 text-sm md:max-w-[240px]"
               onClick={onNext}
               disabled={busy}
             >

@@ -40,6 +40,7 @@ import { ReadPicture } from './read-picture';
 import { Refusal, SavingSign } from './saving-sign';
 import { pointAt, touchOutcome, touchParts } from './seen';
 import { SetUp } from './set-up';
+import { Spoken } from './spoken';
 import { SpotMap } from './spot-map';
 import { Strip } from './strip';
 import { TouchBoard } from './touch-board';
@@ -47,6 +48,10 @@ import { usePutt } from './use-putt';
 import { useOnward, useWays } from './ways';
 import { useBeside, useWide } from './use-wide';
 import { CardLine } from '../setup/card-line';
+
+/** Things that have all keys for themselves while they have the focus. */
+const OWN_KEYS =
+  '[role=dialog], [role=listbox], [role=radiogroup], [role=slider], [role=application], [role=combobox]';
 
 /** A proposal that was refused is not made again for so many putts. */
 const PATIENCE = 10;
@@ -112,9 +117,15 @@ export function PlayerScreen({
     outcomes.length <= 3
       ? keys?.find((key) => key?.place === side)?.outcome
       : outcomes.find((one) => one.side === side && (side !== 'middle' || one.passes));
-  const elsewhere = (event: KeyboardEvent) =>
-    event.repeat ||
-    (event.target instanceof Element && event.target.closest('button, a, [role=dialog]'));
+  /** What has the focus has this key for itself: a button the space bar, a picture and a list their arrows. */
+  const elsewhere = (event: KeyboardEvent) => {
+    if (event.repeat || !(event.target instanceof Element)) return event.repeat;
+    const presses = event.key === ' ' || event.key === 'Enter';
+    return (
+      event.target.closest(OWN_KEYS) !== null ||
+      (presses && event.target.closest('button, a, summary') !== null)
+    );
+  };
   const undo = putt.back ?? (view.putts.length > 0 ? store.undo : undefined);
   const [keyMap] = useKeyMap();
   useHotkeys('*', (event) => {
@@ -320,7 +331,7 @@ export function PlayerScreen({
               aria-label="Look at the putts and correct one"
               disabled={view.putts.length === 0}
               onClick={() => setListed(true)}
-              className="flex min-h-8 min-w-0 justify-end overflow-hidden"
+              className="flex min-h-11 min-w-0 justify-end overflow-hidden"
             >
               <Strip
                 outcomes={primaryOutcomes(
@@ -331,6 +342,7 @@ export function PlayerScreen({
               />
             </button>
             <SavingSign view={view} />
+            <Spoken layout={layout} view={view} units={units} />
           </div>
           <Refusal
             view={view}
@@ -345,7 +357,7 @@ export function PlayerScreen({
           <AsideNote aside={view.aside} onForget={() => void store.forgetAside()} />
           {asked && <Ask asked={asked} busy={busy} />}
           {!shut && <LoggingKeys putt={putt} units={units} low={beside && !wide} />}
-          <div className="flex items-center justify-between gap-3">
+          <div className="mt-1.5 flex items-center justify-between gap-3">
             <p className="min-w-0 text-sm text-ink2 [@media(max-height:500px)]:hidden">
               {wide
                 ? several

@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { useState } from 'react';
 import { MANNERS } from '@/core/drill';
 import { judge, layoutAt, loggedElements, type Layout } from '@/core/layout';
@@ -107,12 +107,12 @@ export function PuttList({
                   type="button"
                   aria-expanded={chosen === putt.id}
                   onClick={() => onChoose(chosen === putt.id ? null : putt.id)}
-                  className="flex min-h-11 w-full items-center gap-2.5 text-left text-[16px]"
+                  className="flex min-h-11 w-full items-center gap-2.5 text-left text-[1rem]"
                 >
                   {line}
                 </button>
               ) : (
-                <div className="flex min-h-9 items-center gap-2.5 text-[16px]">{line}</div>
+                <div className="flex min-h-11 items-center gap-2.5 text-[1rem]">{line}</div>
               )}
               {onCorrect && chosen === putt.id && (
                 <Correcting
@@ -168,7 +168,7 @@ function Correcting({
         onSeen={setSeen}
       />
       <details>
-        <summary className="min-h-9 cursor-pointer text-[15px] underline underline-offset-4">
+        <summary className="min-h-11 cursor-pointer text-[0.9375rem] underline underline-offset-4">
           {placeWords(layout, place, units) ?? 'From the ball mark'} · {MANNERS[manner].label}
         </summary>
         <PlaceFields

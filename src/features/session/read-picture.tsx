@@ -2,6 +2,8 @@
 
 import { READ_PICTURE, readAside, type Layout, type Spot } from '@/core/layout';
 import { HOLE_RADIUS } from '@/core/green';
+import { useRef } from 'react';
+import { Cross } from '@/ui/cross';
 import { useSize } from '@/ui/use-size';
 
 interface ReadPictureProps {
@@ -18,8 +20,10 @@ interface ReadPictureProps {
 export function ReadPicture({ className = 'h-[220px]', ...rest }: ReadPictureProps) {
   const [ref, size] = useSize<HTMLDivElement>();
   return (
-    <div ref={ref} className={`w-full ${className}`}>
-      {size && <Read {...rest} size={size} />}
+    <div ref={ref} className={`relative w-full ${className}`}>
+      <div className="absolute inset-0 overflow-hidden">
+        {size && <Read {...rest} size={size} />}
+      </div>
     </div>
   );
 }
@@ -46,61 +50,63 @@ function Read({
   const hole = pixel({ along: distance, across: 0 });
   const ball = pixel({ along: 0, across: 0 });
   const start = chosen && pixel(chosen);
+  const svg = useRef<SVGSVGElement>(null);
+  const point = (clientX: number, clientY: number, at: number) => {
+    const box = svg.current!.getBoundingClientRect();
+    const [x, y] = [clientX - box.left, clientY - box.top];
+    onPoint({ along: distance + past - y / scale, across: (x - size.width / 2) / scale }, at);
+  };
   return (
-    <svg
-      role="img"
-      aria-label="The hole from behind the ball: touch where the ball has to start over"
-      width={size.width}
-      height={height}
-      className="cursor-crosshair touch-manipulation bg-sheet"
-      onClick={(event) => {
-        const box = event.currentTarget.getBoundingClientRect();
-        const [x, y] = [event.clientX - box.left, event.clientY - box.top];
-        onPoint(
-          { along: distance + past - y / scale, across: (x - size.width / 2) / scale },
-          event.timeStamp,
-        );
-      }}
-    >
-      <path
-        d={`M${ball.x} ${ball.y}L${hole.x} ${hole.y}`}
-        className="stroke-rule"
-        strokeWidth={2}
-        strokeDasharray="9 7"
-      />
-      {CUPS.flatMap((count) =>
-        [-count, count].map((cups) => {
-          const { x } = pixel({ along: distance, across: 2 * HOLE_RADIUS * cups });
-          return x > 4 && x < size.width - 4 ? (
+    <Cross label="Where the ball has to start over" onPoint={point}>
+      <svg
+        ref={svg}
+        role="img"
+        aria-label="The hole from behind the ball: touch where the ball has to start over"
+        width={size.width}
+        height={height}
+        className="cursor-crosshair touch-manipulation bg-sheet"
+        onClick={({ clientX, clientY, timeStamp }) => point(clientX, clientY, timeStamp)}
+      >
+        <path
+          d={`M${ball.x} ${ball.y}L${hole.x} ${hole.y}`}
+          className="stroke-rule"
+          strokeWidth={2}
+          strokeDasharray="9 7"
+        />
+        {CUPS.flatMap((count) =>
+          [-count, count].map((cups) => {
+            const { x } = pixel({ along: distance, across: 2 * HOLE_RADIUS * cups });
+            return x > 4 && x < size.width - 4 ? (
+              <path
+                key={cups}
+                d={`M${x} ${hole.y - 7}v14`}
+                className="stroke-ink2"
+                strokeWidth={1.6}
+              />
+            ) : null;
+          }),
+        )}
+        <circle cx={hole.x} cy={hole.y} r={Math.max(9, scale * HOLE_RADIUS)} className="fill-ink" />
+        <text x={12} y={22} fontSize={15} className="fill-ink2 font-[600]">
+          Touch where the ball starts. One cup from mark to mark.
+        </text>
+        {start && (
+          <>
             <path
-              key={cups}
-              d={`M${x} ${hole.y - 7}v14`}
-              className="stroke-ink2"
-              strokeWidth={1.6}
+              d={`M${ball.x} ${ball.y}L${start.x} ${start.y}`}
+              className="stroke-line"
+              strokeWidth={2.5}
             />
-          ) : null;
-        }),
-      )}
-      <circle cx={hole.x} cy={hole.y} r={Math.max(9, scale * HOLE_RADIUS)} className="fill-ink" />
-      <text x={12} y={22} fontSize={15} className="fill-ink2 font-[600]">
-        Touch where the ball starts. One cup from mark to mark.
-      </text>
-      {start && (
-        <>
-          <path
-            d={`M${ball.x} ${ball.y}L${start.x} ${start.y}`}
-            className="stroke-line"
-            strokeWidth={2.5}
-          />
-          <circle
-            cx={start.x}
-            cy={start.y}
-            r={8}
-            className="fill-line stroke-sheet"
-            strokeWidth={2}
-          />
-        </>
-      )}
-    </svg>
+            <circle
+              cx={start.x}
+              cy={start.y}
+              r={8}
+              className="fill-line stroke-sheet"
+              strokeWidth={2}
+            />
+          </>
+        )}
+      </svg>
+    </Cross>
   );
 }

@@ -38,7 +38,7 @@ export function ReviewPutts({
   };
   return (
     <details>
-      <summary className="cursor-pointer text-[16px] underline decoration-1 underline-offset-4">
+      <summary className="cursor-pointer text-[1rem] underline decoration-1 underline-offset-4">
         Putt by putt{correctable && ', to look at or correct'}
       </summary>
       <PuttList

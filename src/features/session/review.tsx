@@ -1,5 +1,6 @@
 import Link from 'next/link';
-import { differenceInHours, format } from 'date-fns';
+import { differenceInHours } from 'date-fns';
+import { format } from '@/ui/when';
 import { whatIsNew, type Trial } from '@/core/coaching';
 import { endedWords, paceOfPlay, ruleTraits, ruleWords } from '@/core/drill';
 import {
@@ -105,7 +106,7 @@ export function Review({
       {others.length > 0 && (
         <nav
           aria-label="The others of the group"
-          className="flex flex-wrap gap-x-4 gap-y-1 border-b border-rule px-4 py-2.5 text-[16px] md:px-7"
+          className="flex flex-wrap gap-x-4 gap-y-1 border-b border-rule px-4 py-2.5 text-[1rem] md:px-7"
         >
           Putted with
           {others.map(({ id, name }) => (
@@ -140,7 +141,7 @@ export function Review({
           aria-label="The trial"
           className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
         >
-          <h2 className="mb-2 text-[20px] num">The trial, over all sessions</h2>
+          <h2 className="mb-2 text-[1.25rem] num">The trial, over all sessions</h2>
           <Trials trials={trials} />
         </section>
       )}
@@ -155,7 +156,7 @@ export function Review({
       {score && score.basis.start > 0 && run && (
         <>
           <div className="border-b-[length:var(--stroke)] border-ink">
-            <p className="max-w-[62ch] px-4 pt-5 text-[17px] md:px-7">
+            <p className="max-w-[62ch] px-4 pt-5 text-[1.0625rem] md:px-7">
               On these putts alone {first}{' '}
               <strong>{scoreWords(score.alone.start, student.hand, units, gate)}</strong>.{' '}
               <span className="text-ink2">
@@ -236,18 +237,18 @@ function Going({
       className="grid grid-cols-1 border-b-[length:var(--stroke)] border-ink lg:grid-cols-[minmax(0,1fr)_420px]"
     >
       <div className="grid content-start gap-3 px-4 py-5 md:px-7 lg:order-2 lg:border-l lg:border-rule">
-        <h2 className="text-[20px] num">
+        <h2 className="text-[1.25rem] num">
           {last.drillName}
           {last.cold && <span className="text-ink2">, cold test</span>}
         </h2>
-        <p className="text-[18px]">
-          <strong className="text-[30px] num">{counts.clear}</strong> of {counts.putts}{' '}
+        <p className="text-[1.125rem]">
+          <strong className="text-[1.875rem] num">{counts.clear}</strong> of {counts.putts}{' '}
           {passWord(last.layout)}
           {runs.length === 1 && `, ${outcomeWords(last.layout, outcomesOf(last)).join('; ')}`}; best
           run {counts.best}.
         </p>
         {!ruleTraits(last.rule).free && (
-          <p className="text-[16px]">
+          <p className="text-[1rem]">
             {endedWords(progress, last.cap) ?? 'Not finished:'}{' '}
             <span className="text-ink2">
               {ruleWords(last.rule)} ({progress.words.count} {progress.words.of}
@@ -256,14 +257,14 @@ function Going({
           </p>
         )}
         {news.length > 0 && (
-          <ul className="grid gap-0.5 text-[16px] font-[620]">
+          <ul className="grid gap-0.5 text-[1rem] font-[620]">
             {news.map((words) => (
               <li key={words}>{words}</li>
             ))}
           </ul>
         )}
         {missing.length > 0 && (
-          <p role="alert" className="border-l-[3px] border-warn pl-3 text-[16px]">
+          <p role="alert" className="border-l-[3px] border-warn pl-3 text-[1rem]">
             Still out on the green:{' '}
             {missing
               .map(
@@ -276,7 +277,7 @@ function Going({
         )}
         <div className="grid gap-2 border-t border-rule pt-3">
           <h3 className="cap">Next</h3>
-          <p className="text-[16px]">{next.why}</p>
+          <p className="text-[1rem]">{next.why}</p>
           <Button asChild className="w-fit">
             <Link
               href={
@@ -376,7 +377,7 @@ function RunPicture({
         <CountedList title="By place" rows={byPlace(layout, counted(run.putts), units)} />
         <CountedList title="By stroke" rows={byManner(layout, counted(run.putts))} />
         {unscored.map(({ reason, putts }) => (
-          <p key={reason} role="note" className="border-l-[3px] border-warn pl-3 text-[15px]">
+          <p key={reason} role="note" className="border-l-[3px] border-warn pl-3 text-[0.9375rem]">
             {putts === 1 ? 'One putt is' : `${putts} putts are`} not scored: {reason}
           </p>
         ))}
@@ -419,13 +420,13 @@ function CountedList({ title, rows }: { title: string; rows: Counted[] }) {
         {rows.map(({ name, putts, passed, note }) => (
           <li
             key={name}
-            className="flex items-baseline gap-3 border-b border-hair py-1 text-[16px]"
+            className="flex items-baseline gap-3 border-b border-hair py-1 text-[1rem]"
           >
             <span className="min-w-0 flex-1">{name}</span>
             <span className="num">
               {passed} of {putts}
             </span>
-            <span className="w-[112px] text-[15px] font-[640]">{note}</span>
+            <span className="w-[112px] text-[0.9375rem] font-[640]">{note}</span>
           </li>
         ))}
       </ul>

@@ -37,7 +37,7 @@ export function Rotation({
               aria-current={index === front}
               onClick={() => onFront(index)}
               className={clsx(
-                'min-h-11 flex-1 border-l border-ink px-2 text-[15px] leading-tight font-[640] whitespace-nowrap [font-stretch:88%] first:border-l-0',
+                'min-h-11 flex-1 border-l border-ink px-2 text-[0.9375rem] leading-tight font-[640] whitespace-nowrap [font-stretch:88%] first:border-l-0',
                 index === front ? 'bg-ink text-sheet' : 'bg-sheet',
               )}
             >
@@ -47,7 +47,7 @@ export function Rotation({
         </div>
         <Button
           kind="primary"
-          className="min-h-11 shrink-0 px-3 text-[15px]"
+          className="min-h-11 shrink-0 px-3 text-[0.9375rem]"
           onClick={() => onFront(front + 1)}
         >
           {next.name} <ChevronRight size={18} aria-hidden />
@@ -65,7 +65,7 @@ export function Rotation({
             onChange={({ target }) =>
               onEvery(TURNS.find((one) => String(one) === target.value) ?? 'by hand')
             }
-            className="min-h-8 rounded-[3px] border border-ink bg-sheet px-1 text-ink"
+            className="min-h-11 rounded-[3px] border border-ink bg-sheet px-1 text-ink"
           >
             {TURNS.map((turn) => (
               <option key={turn} value={turn}>

@@ -25,9 +25,15 @@ function savingWords({ saving, unsaved, entering, kept }: RunView): string {
 /** Whether what was logged is on the server, in a word or two; and, in red, when this device keeps nothing. */
 export function SavingSign({ view }: { view: RunView }) {
   const { saving, kept } = view;
+  /** Said aloud only where something is wrong: after each putt it would talk over what was logged. */
+  const quiet =
+    kept &&
+    (saving.state === 'saved' ||
+      saving.state === 'opening' ||
+      (saving.state === 'waiting' && saving.since === 'now'));
   return (
     <p
-      role="status"
+      role={quiet ? undefined : 'status'}
       className={clsx(
         'shrink-0 text-right text-sm',
         saving.state === 'saved' && kept ? 'text-ink2' : 'font-[600] text-warn',
@@ -53,7 +59,7 @@ export function Refusal({
 }) {
   if (saving.state === 'waiting' && saving.message) {
     return (
-      <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
+      <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[0.9375rem]">
         {saving.message} What is logged is {kept ? 'kept here' : 'in this page only: leave it open'}
         , and sent again by itself.
       </p>
@@ -61,7 +67,10 @@ export function Refusal({
   }
   if (saving.state === 'refused') {
     return (
-      <div role="alert" className="grid gap-2 border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
+      <div
+        role="alert"
+        className="grid gap-2 border-2 border-warn bg-sheet px-3 py-2 text-[0.9375rem]"
+      >
         <p>{saving.message}</p>
         {unsaved > 0 && (
           <div className="flex flex-wrap gap-2">
@@ -78,7 +87,7 @@ export function Refusal({
   }
   if (!finished) return null;
   return (
-    <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
+    <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[0.9375rem]">
       This session was finished on another screen.{' '}
       <Link href={`/sessions/${sessionId}/review`} className="underline">
         See what it says

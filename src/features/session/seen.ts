@@ -52,8 +52,10 @@ export function touchParts(layout: Layout): TouchParts {
   return { gates, rest, face, keys: logged.filter((element) => !placed.has(element)) };
 }
 
-/** Two touches of one thing nearer than this are one, ms: nobody putts so fast. */
+/** Two touches nearer than this are one, ms: nobody putts so fast. */
 export const ONE_TOUCH = 250;
+/** Two touches of the same key nearer than this are one, ms: a finger that trembles. */
+export const SAME_KEY = 600;
 
 /** More that can happen than this at one element is touched part by part, not by a key each. */
 const MOST_KEYS = 9;

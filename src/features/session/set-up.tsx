@@ -61,7 +61,7 @@ export function SetUp({
     >
       <TapeList layout={layout} units={units} />
       {checklist.length > 0 && (
-        <ul className="mt-3 grid gap-1 text-[15px]">
+        <ul className="mt-3 grid gap-1 text-[0.9375rem]">
           {checklist.map((words) => (
             <li key={words}>□ {words}</li>
           ))}
@@ -70,14 +70,14 @@ export function SetUp({
       {!stands && (
         <div className="sticky bottom-0 mt-4 grid gap-2 border-t-[length:var(--stroke)] border-ink bg-sheet py-3">
           {kit.length > 0 && (
-            <p className="text-[16px]">
+            <p className="text-[1rem]">
               Out on the green: <strong>{kitList(kit)}</strong>. Count them out; they are counted in
               at the end.
             </p>
           )}
           <Button
             kind="primary"
-            className="min-h-14 text-[18px]"
+            className="min-h-14 text-[1.125rem]"
             autoFocus
             onClick={() => {
               onStands(Object.fromEntries(kit.map(({ item, count }) => [item, count])));

@@ -89,7 +89,7 @@ export function StartSession({
         on={cold}
         onChange={setCold}
       />
-      <Button kind="primary" className="min-h-14 text-[18px]" onClick={start} disabled={busy}>
+      <Button kind="primary" className="min-h-14 text-[1.125rem]" onClick={start} disabled={busy}>
         Start session
       </Button>
       {first.studentId !== '' && players.length === 1 && (

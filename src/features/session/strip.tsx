@@ -8,7 +8,7 @@ export function Strip({ outcomes, breaks = 10 }: { outcomes: Outcome[]; breaks?:
         <li
           key={index}
           title={`${index + 1}: ${outcome.label.toLowerCase()}`}
-          className={`flex w-[21px] justify-center text-[15px] leading-6 font-[720] ${
+          className={`flex w-[21px] justify-center text-[0.9375rem] leading-6 font-[720] ${
             outcome.side === 'left'
               ? 'text-leftward'
               : outcome.side === 'right'

@@ -100,7 +100,7 @@ export function TeesPart({
       style={{ minHeight: leastHeight(element, lie) }}
       className="relative h-full w-full overflow-hidden bg-sheet"
     >
-      <p className="absolute inset-x-2 top-1 truncate text-[14px] font-[620] text-ink2">
+      <p className="absolute inset-x-2 top-1 truncate text-[0.875rem] font-[620] text-ink2">
         {element.name}
         {check && ` · ${showLength(check.metres, 'across', units)}`}
       </p>
@@ -133,7 +133,7 @@ export function TeesPart({
               height: TARGET,
             }}
             className={clsx(
-              'absolute border-2 border-ink text-[16px] leading-none font-[720] active:translate-y-px',
+              'absolute border-2 border-ink text-[1rem] leading-none font-[720] active:translate-y-px',
               ofHead ? 'rounded-[4px]' : 'rounded-full',
               passed ? 'bg-ink text-sheet' : 'bg-sheet text-ink',
             )}
@@ -155,7 +155,7 @@ export function TeesPart({
                 }}
                 style={{ left: x - TARGET / 2, top: y - TARGET / 2, width: TARGET, height: TARGET }}
                 className={clsx(
-                  'absolute flex items-center justify-center rounded-full border-2 text-[19px] font-[760] active:scale-95',
+                  'absolute flex items-center justify-center rounded-full border-2 text-[1.1875rem] font-[760] active:scale-95',
                   TONE[at.sideOf(spot)][touched.includes(id) ? 'seen' : 'open'],
                 )}
               >

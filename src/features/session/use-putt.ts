@@ -5,7 +5,7 @@ import { ruleTraits, type Guess, type Manner, type Rule } from '@/core/drill';
 import { allAsIntended, judge, layoutAt, loggedElements, type PuttPlace } from '@/core/layout';
 import type { Play, PlayerRun } from './play';
 import type { RunStore } from './run-store';
-import { ONE_TOUCH, asksSeveral, puttOf, type Seen } from './seen';
+import { ONE_TOUCH, SAME_KEY, asksSeveral, puttOf, type Seen } from './seen';
 
 /** Whether a rule asks for a guess before the actual is looked at. */
 const guessesFirst = (rule: Rule): boolean => !!ruleTraits(rule).guesses;
@@ -14,6 +14,12 @@ const guessesFirst = (rule: Rule): boolean => !!ruleTraits(rule).guesses;
 const changedIn = (before: Seen, now: Seen): string =>
   [...new Set([...Object.keys(before), ...Object.keys(now)])]
     .filter((id) => before[id] !== now[id])
+    .join();
+
+/** The key that a drill of one thing was logged by. */
+const keyIn = (what: Seen): string =>
+  Object.entries(what)
+    .map(([id, { outcome }]) => `${id} ${outcome}`)
     .join();
 
 /**
@@ -41,6 +47,7 @@ export function usePutt({
   const [told, setTold] = useState<{ place?: PuttPlace; manner?: Manner }>({});
   const touched = useRef({ at: -Infinity, where: '' });
   const made = { ...next, ...told };
+  const { number } = made;
   const there = layoutAt(layout, made.place) ?? layout;
   const { primary } = loggedElements(there);
   const several = asksSeveral(there);
@@ -51,23 +58,25 @@ export function usePutt({
     if (shut || Object.keys(outcomes).length === 0) return;
     store.log({ outcomes, points, guess, place: made.place, manner: made.manner });
     cue(judge(there)(outcomes));
-    // The first touch of the next putt is no second one of the last.
-    if (several) touched.current = { at: -Infinity, where: '' };
     setSeen({});
     setGuess(null);
     setTold({});
     onLogged();
   };
+  /** Whether a touch is a second one of the same key, or too near to any other: then it is passed over. */
+  const again = (where: string, at: number | undefined): boolean => {
+    if (at === undefined) return false;
+    const { at: before, where: there } = touched.current;
+    const apart = where === there ? SAME_KEY : several ? 0 : ONE_TOUCH;
+    if (at - before < apart) return true;
+    touched.current = { at, where };
+    return false;
+  };
   /** What a touch makes of what was seen; the first of them logs where one thing is asked. */
   const take = (what: Seen, at?: number) => {
     if (shut) return;
-    if (at !== undefined) {
-      // Of several things the next may be touched at once; the same one twice is one touch.
-      const where = several ? changedIn(seen, what) : '';
-      const { at: before, where: there } = touched.current;
-      if (at - before < ONE_TOUCH && where === there) return;
-      touched.current = { at, where };
-    }
+    // Of several things the next may be touched at once.
+    if (again(several ? `${number} ${changedIn(seen, what)}` : keyIn(what), at)) return;
     if (guesses && primary && what[primary.id]) {
       setGuess(puttOf({ [primary.id]: what[primary.id]! }));
       setSeen({});
@@ -88,7 +97,9 @@ export function usePutt({
     /** All that was seen so far, and no more. */
     onward: () => log(seen),
     /** What was not touched was as it should be: said on purpose. */
-    rest: () => {
+    rest: (at?: number) => {
+      // With nothing touched before, it is the same key twice.
+      if (Object.keys(seen).length === 0 && again('rest', at)) return;
       const outcomes = allAsIntended(there, puttOf(seen).outcomes);
       const all = Object.entries(outcomes).map(([id, outcome]) => [id, seen[id] ?? { outcome }]);
       log(Object.fromEntries(all) as Seen);

@@ -1,6 +1,6 @@
 'use client';
 
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { adviceOf, isLookedAt, type Card } from '@/core/setup';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
@@ -29,7 +29,7 @@ export function CardLine({
   const advice = looked ? adviceOf(card, seated, units) : [];
   return (
     <section aria-label="Set-up card" className="grid gap-2">
-      <p className="text-[16px]">
+      <p className="text-[1rem]">
         <strong>Set-up</strong>{' '}
         {looked ? cardSummary(card, units) : 'Nobody has looked at grip, eyes and ball yet.'}{' '}
         {looked && (

@@ -127,7 +127,7 @@ function CardFields({
         })}
       </div>
       <div className="sticky bottom-0 border-t-[length:var(--stroke)] border-ink bg-sheet py-3">
-        <Button kind="primary" type="submit" className="min-h-14 w-full text-[18px]">
+        <Button kind="primary" type="submit" className="min-h-14 w-full text-[1.125rem]">
           Keep the card
         </Button>
       </div>

@@ -48,15 +48,15 @@ export function Putters({
       <ul className="grid divide-y divide-rule border-y border-rule">
         {putters.map((putter) => (
           <li key={putter.id} className="grid gap-2 py-3">
-            <p className="text-[17px]">
+            <p className="text-[1.0625rem]">
               <strong>{putter.name}</strong>
               {putter.inUse && (
                 <span className="ml-2 bg-ink px-2 py-0.5 text-sm text-sheet">in use</span>
               )}
             </p>
-            <p className="text-[15px] text-ink2">{putterWords(putter, units)}</p>
+            <p className="text-[0.9375rem] text-ink2">{putterWords(putter, units)}</p>
             {putter.inUse && hints.length > 0 && (
-              <ul aria-label="Fitting hints" className="grid gap-1 text-[15px]">
+              <ul aria-label="Fitting hints" className="grid gap-1 text-[0.9375rem]">
                 {hints.map(({ part, words }) => (
                   <li key={part}>
                     <strong>{part[0]!.toUpperCase() + part.slice(1)}.</strong> {words}

@@ -7,7 +7,7 @@ export function Trials({ trials }: { trials: readonly Trial[] }) {
     <ul className="grid gap-4">
       {trials.map((trial) => (
         <li key={`${trial.a} ${trial.b}`} className="grid gap-1">
-          <p className="text-[17px]">
+          <p className="text-[1.0625rem]">
             <strong>
               {sentence(trial.a)} against {trial.b}
             </strong>{' '}

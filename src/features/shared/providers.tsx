@@ -22,8 +22,8 @@ export function Providers({ nonce, children }: { nonce: string | undefined; chil
           unstyled: true,
           classNames: {
             toast:
-              'flex w-full items-center gap-3 rounded-[3px] border-2 border-ink bg-sheet px-4 py-3 text-[15px] font-[560] text-ink',
-            actionButton: 'ml-auto min-h-9 shrink-0 rounded-[3px] bg-ink px-3 text-sheet',
+              'flex w-full items-center gap-3 rounded-[3px] border-2 border-ink bg-sheet px-4 py-3 text-[0.9375rem] font-[560] text-ink',
+            actionButton: 'ml-auto min-h-11 shrink-0 rounded-[3px] bg-ink px-3 text-sheet',
           },
         }}
       />

@@ -1,6 +1,6 @@
 'use client';
 
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import { Button } from '@/ui/button';
@@ -79,7 +79,7 @@ export function SecretLink({
         </div>
       )}
       {known && !made && (
-        <p className="max-w-prose text-[15.5px]">
+        <p className="max-w-prose text-[0.96875rem]">
           A link stands since {dayOf(known.madeAt)},{' '}
           {known.openedAt ? `last opened ${dayOf(known.openedAt)}` : 'not opened yet'}
           {known.until && `, and ends after ${dayOf(new Date(known.until.getTime() - 1))}`}. It

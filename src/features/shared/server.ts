@@ -7,6 +7,7 @@ import {
   Problem,
   ROLES,
   connection,
+  bookZone,
   getCoach,
   type CoachPrincipal,
   type Database,
@@ -32,6 +33,13 @@ export async function coachContext(least: Role = 'assistant') {
   if (ROLES.indexOf(principal.as) > ROLES.indexOf(least)) notFound();
   const coach = await getCoach(database, principal);
   return { database, principal, coach, units: coach.settings.units };
+}
+
+/** The zone of the book, for the page; undefined while there is none, or it cannot be opened. */
+export async function zoneOfBook(): Promise<string | undefined> {
+  await untilRequested();
+  const database = await connection().catch(() => null);
+  return (database && (await bookZone(database).catch(() => null))) ?? undefined;
 }
 
 /** Turns an unknown id in an address into the page that says so. */

@@ -1,5 +1,5 @@
 import 'server-only';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import QRCode from 'qrcode';
 import { libraryDrill } from '@/core/drill';
 import { fitted, onRung } from '@/core/layout';

@@ -1,6 +1,6 @@
 'use client';
 
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { toast } from 'sonner';
@@ -37,7 +37,7 @@ export function Devices({ devices, here }: { devices: DeviceShown[]; here: strin
     });
   if (devices.length === 0) {
     return (
-      <p className="text-[16px]">
+      <p className="text-[1rem]">
         No device is signed in: the demo on this machine is open to whoever sits at it.
       </p>
     );
@@ -50,11 +50,11 @@ export function Devices({ devices, here }: { devices: DeviceShown[]; here: strin
           className="flex items-center justify-between gap-3 border-b border-rule py-3 last:border-0"
         >
           <div>
-            <p className="text-[17px] font-[620]">
+            <p className="text-[1.0625rem] font-[620]">
               {device.name}
               {device.id === here && <span className="text-ink2"> · this one</span>}
             </p>
-            <p className="text-[15px] text-ink2">
+            <p className="text-[0.9375rem] text-ink2">
               last seen {format(device.seenAt, 'd MMMM, HH:mm')} · signed in{' '}
               {WAYS[device.way] ?? device.way}
             </p>

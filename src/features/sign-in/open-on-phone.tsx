@@ -74,7 +74,7 @@ function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a m
         ) : stands === 'in the foot' ? (
           <button
             type="button"
-            className="flex min-h-11 w-full items-center gap-2 text-left text-[14px] leading-tight font-[620] underline underline-offset-4"
+            className="flex min-h-11 w-full items-center gap-2 text-left text-[0.875rem] leading-tight font-[620] underline underline-offset-4"
           >
             <Smartphone size={18} aria-hidden className="shrink-0" />
             <span>Open on a phone</span>
@@ -87,7 +87,7 @@ function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a m
       }
     >
       {code === null && (
-        <div className="mt-3 grid max-w-prose gap-2 text-[16px]">
+        <div className="mt-3 grid max-w-prose gap-2 text-[1rem]">
           <p>
             No phone reaches this server: it listens on this machine only. Stop it, and start it
             with
@@ -109,7 +109,9 @@ function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a m
             </p>
           )}
           <div className="grid gap-2">
-            <p className="text-[17px]">Point the phone’s camera at the code, and touch the link.</p>
+            <p className="text-[1.0625rem]">
+              Point the phone’s camera at the code, and touch the link.
+            </p>
             <p role="timer" className="num text-ink2">
               {left > 0
                 ? `good for ${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')} more, and once`

@@ -17,7 +17,7 @@ export function SignInHere({ secret }: { secret: string }) {
       )}
       <Button
         kind="primary"
-        className="min-h-14 w-full text-[18px]"
+        className="min-h-14 w-full text-[1.125rem]"
         disabled={busy || wrong !== null}
         onClick={() =>
           begin(async () => {

@@ -1,7 +1,7 @@
 'use client';
 
 import { startRegistration } from '@simplewebauthn/browser';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import { Button } from '@/ui/button';
@@ -65,7 +65,7 @@ export function WaysIn({
           keep();
         }}
       >
-        <h3 className="text-[17px] font-[640]">
+        <h3 className="text-[1.0625rem] font-[640]">
           {passphrase ? 'Your passphrase' : 'A passphrase'}
         </h3>
         <TextField
@@ -105,7 +105,7 @@ export function WaysIn({
         </div>
       </form>
       <section className="grid justify-items-start gap-2" aria-label="Passkeys">
-        <h3 className="text-[17px] font-[640]">Passkeys</h3>
+        <h3 className="text-[1.0625rem] font-[640]">Passkeys</h3>
         {passkeys.map(({ id, name, madeAt, usedAt }) => (
           <p key={id} className="flex flex-wrap items-center gap-2.5">
             <span>
@@ -133,7 +133,7 @@ export function WaysIn({
             Make a passkey on this device
           </Button>
         ) : (
-          <p className="max-w-prose text-[15px] text-ink2">
+          <p className="max-w-prose text-[0.9375rem] text-ink2">
             A passkey belongs to a name: open Dirigo by its name, not by its number, to make one. On
             this machine itself that is <span className="num">localhost</span>.
           </p>

@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { checkWords, effectOfCheckWords, type Check } from '@/core/coaching';
 
 const WIDTH = 260;
@@ -13,7 +13,7 @@ export function Checks({ checks }: { checks: Check[] }) {
       aria-label="Looked for"
       className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
     >
-      <h2 className="mb-1 text-[20px] num">Looked for, over the weeks</h2>
+      <h2 className="mb-1 text-[1.25rem] num">Looked for, over the weeks</h2>
       <p className="mb-3 text-sm text-ink2">
         One line a session: its 80 % interval from never, below, to always, above.
       </p>
@@ -25,8 +25,8 @@ export function Checks({ checks }: { checks: Check[] }) {
           >
             <Rates check={check} />
             <div>
-              <p className="text-[17px] num">{check.question}</p>
-              <p className="text-[15px]">
+              <p className="text-[1.0625rem] num">{check.question}</p>
+              <p className="text-[0.9375rem]">
                 {check.good}: {checkWords(check)}.
                 {check.effect && ` ${effectOfCheckWords(check.effect)}.`}
               </p>

@@ -37,7 +37,7 @@ export function Compared({
   );
   return comparisons.map(({ title, rows }) => (
     <section key={title} aria-label={title || 'Students'}>
-      {title && <h2 className="px-4 pt-4 pb-2 text-[19px] num md:px-7">{title}</h2>}
+      {title && <h2 className="px-4 pt-4 pb-2 text-[1.1875rem] num md:px-7">{title}</h2>}
       <div className="divide-y divide-hair border-y-[length:var(--stroke)] border-ink">
         {rows.map((row) => (
           <SkillRuler

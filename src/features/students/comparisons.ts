@@ -1,5 +1,5 @@
 import 'server-only';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { beliefOfRuns, scoreOf, pointsOf, type SessionScore } from '@/core/scoring';
 import {
   getCoach,

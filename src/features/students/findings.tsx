@@ -5,7 +5,7 @@ import type { Finding } from '@/core/coaching';
 export function Findings({ findings, student }: { findings: Finding[]; student: string }) {
   if (findings.length === 0) {
     return (
-      <p className="text-[16px] text-ink2">
+      <p className="text-[1rem] text-ink2">
         Nothing is sure enough to be said of {student}’s misses: no pattern is likelier than 85 %.
       </p>
     );
@@ -14,15 +14,15 @@ export function Findings({ findings, student }: { findings: Finding[]; student: 
     <ol className="grid gap-4">
       {findings.map(({ id, seen, probability, cause, putts, drills, avoid }) => (
         <li key={id} className="border-l-[3px] border-ink pl-3.5">
-          <p className="text-[17px]">
+          <p className="text-[1.0625rem]">
             <strong>{seen}</strong>{' '}
             <span className="text-ink2">
               {Math.min(99, Math.round(probability * 100))} % sure, from {putts} putts.
             </span>
           </p>
-          <p className="mt-0.5 text-[16px]">{cause}</p>
+          <p className="mt-0.5 text-[1rem]">{cause}</p>
           {drills.length > 0 && (
-            <p className="mt-1 text-[16px]">
+            <p className="mt-1 text-[1rem]">
               For it:{' '}
               {drills.map((drill, index) => (
                 <span key={drill.key}>
@@ -39,7 +39,7 @@ export function Findings({ findings, student }: { findings: Finding[]; student: 
             </p>
           )}
           {avoid.length > 0 && (
-            <p className="mt-0.5 text-[15px] text-ink2">
+            <p className="mt-0.5 text-[0.9375rem] text-ink2">
               Not now: {avoid.map(({ name }) => name).join(', ')}.
             </p>
           )}

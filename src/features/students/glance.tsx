@@ -49,7 +49,7 @@ export function Glance({
         {RULED.flatMap(rulerOf)}
         {more.length > 0 && (
           <details>
-            <summary className="cursor-pointer bg-sheet px-5 py-3 text-[17px] font-[620] md:px-7">
+            <summary className="cursor-pointer bg-sheet px-5 py-3 text-[1.0625rem] font-[620] md:px-7">
               {more.length === 1 ? nameOf(more[0]!) : `${more.length} more that were measured`}
             </summary>
             <div className="divide-y divide-hair border-t border-hair">{more.flatMap(rulerOf)}</div>

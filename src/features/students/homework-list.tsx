@@ -54,8 +54,8 @@ export async function HomeworkList({
           <li key={work.id} className="border-b border-rule py-3 last:border-0">
             <div className="flex flex-wrap items-start justify-between gap-3">
               <div>
-                <p className="text-[18px] font-[640]">{drill.name}</p>
-                <p className="text-[15px] text-ink2">
+                <p className="text-[1.125rem] font-[640]">{drill.name}</p>
+                <p className="text-[0.9375rem] text-ink2">
                   {work.timesAWeek} a week, {dayWords(work.from)} to {dayWords(work.until)}
                   {work.rung !== null && ` · rung ${work.rung + 1}`}
                   {work.endedAt && ` · ended ${dayWords(dayIn(work.endedAt, zone))}`}
@@ -70,7 +70,7 @@ export async function HomeworkList({
                 </li>
               ))}
             </ul>
-            <p className="mt-2 text-[16px]">
+            <p className="mt-2 text-[1rem]">
               {asked > 0 ? `${done} of ${asked} done in the weeks that are over. ` : ''}
               {effects[work.id] && effectWords(effects[work.id]!)}
             </p>

@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import Link from 'next/link';
 import { changeName, setupChanges } from '@/core/coaching';
 import { makeWindow } from '@/core/green';
@@ -49,7 +49,10 @@ export function InDepth({
   const distance = showLength(layout.putt.distance, 'putt', units);
   return (
     <section aria-label="In depth" className="border-b-[length:var(--stroke)] border-ink py-5">
-      <nav aria-label="Skill" className="flex flex-wrap gap-x-5 gap-y-1 px-4 text-[17px] md:px-7">
+      <nav
+        aria-label="Skill"
+        className="flex flex-wrap gap-x-5 gap-y-1 px-4 text-[1.0625rem] md:px-7"
+      >
         {ruledOf(basisOfAll(scores)).map((one) => (
           <Link
             key={one}
@@ -104,7 +107,7 @@ export function InDepth({
             <Pictures skill={skill} student={student} sessions={sessions} units={units} />
           </div>
           <details className="px-4 pt-4 md:px-7">
-            <summary className="cursor-pointer text-[16px] num">All sessions in numbers</summary>
+            <summary className="cursor-pointer text-[1rem] num">All sessions in numbers</summary>
             <div className="mt-3">
               <SkillTable
                 skill={skill}
@@ -212,7 +215,7 @@ function ClearByGap({ sessions, units }: { sessions: Session[]; units: UnitPrefe
   return (
     <div>
       <h2 className="mb-1 cap">Clear through each gate, all sessions</h2>
-      <table className="w-full text-[16px]">
+      <table className="w-full text-[1rem]">
         <tbody>
           {rows.map(({ gap, distance, clear, of }) => (
             <tr key={`${gap} ${distance}`} className="border-b border-hair">

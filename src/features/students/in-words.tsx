@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import Link from 'next/link';
 import { gateNowOf, type GateNow } from '@/core/layout';
 import { aimWords, readingWords, relationWords } from '@/core/coaching';
@@ -48,7 +48,7 @@ export function InWords({
     <section className="grid content-start gap-4 px-4 py-5 md:px-6" aria-label="In words">
       <div>
         <h2 className="mb-1 cap">In words</h2>
-        <p className="text-[18px] leading-snug">
+        <p className="text-[1.125rem] leading-snug">
           <strong>
             {given} {scoreWords(start, student.hand, units, gate)}.
           </strong>
@@ -139,7 +139,7 @@ function Told({
   return (
     <div>
       <h2 className="mb-1 cap">{title}</h2>
-      <p className="text-[18px] leading-snug">
+      <p className="text-[1.125rem] leading-snug">
         <strong>
           {given} {told.sentence}.
         </strong>
@@ -188,7 +188,7 @@ function NextGateWords({
   return (
     <div>
       <h2 className="mb-1 cap">The next gate</h2>
-      <p className="text-[17px]">
+      <p className="text-[1.0625rem]">
         <strong>
           {width} at {away}
         </strong>{' '}
@@ -201,7 +201,7 @@ function NextGateWords({
               ? `climb from the ${now} of the last time.`
               : `step down from the ${now} of the last time.`}
       </p>
-      <p className="mt-1 flex flex-wrap gap-x-3 text-[15px]">
+      <p className="mt-1 flex flex-wrap gap-x-3 text-[0.9375rem]">
         <span className="text-ink2">for</span>
         {RATES.map((one) => (
           <Link

@@ -1,11 +1,11 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import Link from 'next/link';
 import { counted, type Session } from '@/data';
 
 /** Sessions of a student, the latest first, with what was putted. */
 export function LastSessions({ sessions }: { sessions: Session[] }) {
   return (
-    <ul className="text-[16px]">
+    <ul className="text-[1rem]">
       {sessions.slice(0, 6).map(({ id, startedAt, finishedAt, runs }) => (
         <li key={id} className="flex justify-between gap-3 border-b border-hair py-1.5">
           <Link

@@ -1,6 +1,6 @@
 'use client';
 
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { useState } from 'react';
 import { KIT, type KitId } from '@/core/people';
 import { Button } from '@/ui/button';

@@ -11,18 +11,18 @@ export function OtherStrokes({ student, told }: { student: Student; told: Stroke
       aria-label="Other strokes"
       className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
     >
-      <h2 className="text-[20px] num">Other strokes</h2>
-      <p className="mt-1 max-w-[68ch] text-[16px] text-ink2">
+      <h2 className="text-[1.25rem] num">Other strokes</h2>
+      <p className="mt-1 max-w-[68ch] text-[1rem] text-ink2">
         Putts struck otherwise than usual. They are kept apart: none of them moves a score above.
       </p>
       <ul className="mt-3 grid gap-x-10 gap-y-4 lg:grid-cols-2">
         {told.map(({ manner, putts, skills }) => (
           <li key={manner} className="border-t border-rule pt-2">
-            <p className="text-[17px] font-[640]">
+            <p className="text-[1.0625rem] font-[640]">
               {MANNERS[manner].label.replace(/^./, (letter) => letter.toUpperCase())}
               <span className="font-[400] text-ink2">, {putts} putts</span>
             </p>
-            <ul className="mt-1 grid gap-1 text-[16px]">
+            <ul className="mt-1 grid gap-1 text-[1rem]">
               {skills.map(({ skill, other, usual }) => (
                 <li key={skill}>
                   {nameOf(skill)} ±{showAmount(skill, other.window.middle)}{' '}

@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import type { Known } from './read-student';

@@ -1,5 +1,5 @@
 import 'server-only';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import { flowOn } from '../sheet/flow';

@@ -1,5 +1,5 @@
 import { ArrowLeft } from 'lucide-react';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import Link from 'next/link';
 import { showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
@@ -34,7 +34,7 @@ export function Report({
       <header className="flex flex-wrap items-center justify-between gap-3 border-b-[length:var(--stroke)] border-ink px-4 py-3 md:px-7 print:hidden">
         <Link
           href={`/students/${student.id}`}
-          className="inline-flex items-center gap-1.5 text-[15px] underline underline-offset-4"
+          className="inline-flex items-center gap-1.5 text-[0.9375rem] underline underline-offset-4"
         >
           <ArrowLeft size={15} aria-hidden /> {student.name}
         </Link>
@@ -50,12 +50,12 @@ export function Report({
       <div className="mx-auto max-w-[900px] py-5">
         <div className="px-5 md:px-7">
           <h1>{student.name}: how you putt</h1>
-          <p className="text-[16px] text-ink2">
+          <p className="text-[1rem] text-ink2">
             {format(now, 'd MMMM yyyy')}
             {coach && ` · ${coach}`} · from {scores.length}{' '}
             {scores.length === 1 ? 'session' : `sessions since ${format(first.at, 'd MMMM')}`}
           </p>
-          <p className="mt-3 max-w-[68ch] text-[16px]">
+          <p className="mt-3 max-w-[68ch] text-[1rem]">
             On each ruler the middle is what you meant. Eight of ten of your putts lie inside the
             dark bar; its pale ends are what is not yet certain. The ring is where they centre.
           </p>
@@ -70,15 +70,15 @@ export function Report({
           />
         </div>
         <section className="px-5 py-4 md:px-7" aria-label="What to practise">
-          <h2 className="mb-2 text-[20px] num">What to practise</h2>
+          <h2 className="mb-2 text-[1.25rem] num">What to practise</h2>
           {findings.length === 0 && (
-            <p className="text-[16px]">
+            <p className="text-[1rem]">
               No fault stands out. Keep to the gate below, and to a cold test now and then.
             </p>
           )}
           <ol className="grid gap-3">
             {findings.slice(0, 3).map(({ id, seen, cause, drills }) => (
-              <li key={id} className="border-l-[3px] border-ink pl-3.5 text-[16px]">
+              <li key={id} className="border-l-[3px] border-ink pl-3.5 text-[1rem]">
                 <strong>{seen}</strong> {cause}
                 {drills.length > 0 && (
                   <span className="block text-ink2">
@@ -89,7 +89,7 @@ export function Report({
             ))}
           </ol>
           {next && (
-            <p className="mt-3 text-[16px]">
+            <p className="mt-3 text-[1rem]">
               Your next gate: <strong>{showLength(next.gap, 'across', units)}</strong> between the
               tees, <strong>{showLength(next.distance, 'along', units)}</strong> from the ball.
               About {Math.round(next.share * 10)} of ten should go through.

@@ -48,8 +48,8 @@ export function Rights({
     >
       <div className="mt-3 grid gap-6">
         <section aria-label="A file of everything" className="grid gap-2">
-          <h3 className="text-[20px] num">A file of everything</h3>
-          <p className="text-[16px]">
+          <h3 className="text-[1.25rem] num">A file of everything</h3>
+          <p className="text-[1rem]">
             All that is kept of {given}, your notes too, in one zip file: tables for a spreadsheet,
             everything as JSON, and the report.
           </p>
@@ -69,8 +69,8 @@ export function Rights({
           )}
         </section>
         <section aria-label="Erase" className="grid gap-2 border-t border-rule pt-4">
-          <h3 className="text-[20px] num">Erase {given}</h3>
-          <p className="text-[16px]">
+          <h3 className="text-[1.25rem] num">Erase {given}</h3>
+          <p className="text-[1rem]">
             Takes out {much}, dates, programmes, homework, the page at home and all of the history.
             It cannot be undone. Copies made before still hold them for up to eight weeks; who goes
             back to one erases them again with it. What other notes say of {given} in words stays.

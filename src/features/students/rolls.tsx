@@ -39,13 +39,13 @@ export function Rolls({
       aria-label="Backstroke and roll"
       className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
     >
-      <h2 className="mb-1 text-[20px] num">Backstroke and roll</h2>
+      <h2 className="mb-1 text-[1.25rem] num">Backstroke and roll</h2>
       <p className="mb-3 max-w-prose text-sm text-ink2">
         {given}’s own, from {table.rolls.length} strokes that reached both stops; on a level green
         of {speed}. Twice as far back is four times as far.
       </p>
       <div className="grid gap-6 sm:grid-cols-[minmax(0,420px)_300px]">
-        <table className="w-full text-[16px]">
+        <table className="w-full text-[1rem]">
           <caption className="sr-only">Backstroke by distance, {given}</caption>
           <thead>
             <tr className="border-b border-rule text-left cap">
@@ -76,14 +76,14 @@ export function Rolls({
           role="img"
           aria-label={`Roll against backstroke, ${table.rolls.length} strokes and the curve through them; the numbers are in the table`}
         >
-          <text x={ROOM.left} y={ROOM.top + 9} className="fill-ink2 text-[11px]">
+          <text x={ROOM.left} y={ROOM.top + 9} className="fill-ink2 text-[0.6875rem]">
             roll, to {roughLength(most.rolled, units)}
           </text>
           <text
             x={WIDTH - ROOM.right}
             y={HEIGHT - 3}
             textAnchor="end"
-            className="fill-ink2 text-[11px]"
+            className="fill-ink2 text-[0.6875rem]"
           >
             back, to {roughLength(most.back, units)}
           </text>

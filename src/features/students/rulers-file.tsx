@@ -20,7 +20,7 @@ export function RulersFile({ name, children }: { name: string; children: ReactNo
       <button
         type="button"
         onClick={save}
-        className="m-2 flex min-h-11 items-center gap-2 px-3 text-[15px] underline underline-offset-4 md:mx-4 print:hidden"
+        className="m-2 flex min-h-11 items-center gap-2 px-3 text-[0.9375rem] underline underline-offset-4 md:mx-4 print:hidden"
       >
         <Download size={16} aria-hidden /> Rulers as a drawing (SVG)
       </button>

@@ -49,7 +49,7 @@ export function SkillTable({
       aria-label={`${nameOf(skill)} in numbers`}
       tabIndex={0}
     >
-      <table className="w-full max-w-4xl min-w-[600px] text-[15px]">
+      <table className="w-full max-w-4xl min-w-[600px] text-[0.9375rem]">
         <caption className="pb-1 text-left cap">
           {nameOf(skill)}; after each number the interval that holds it with 80 %
         </caption>

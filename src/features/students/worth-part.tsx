@@ -6,7 +6,7 @@ import { WorthTable } from './worth-table';
 export function WorthPart({ worth, units }: { worth: WorthTold; units: UnitPreferences }) {
   return (
     <section aria-label="What it is worth" className="px-4 py-5 md:px-7">
-      <h2 className="mb-2 text-[20px] num">What it is worth</h2>
+      <h2 className="mb-2 text-[1.25rem] num">What it is worth</h2>
       <WorthTable {...worth} units={units} />
     </section>
   );

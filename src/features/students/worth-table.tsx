@@ -34,7 +34,7 @@ export function WorthTable({
   const [best] = gains ?? [];
   return (
     <div className="grid grid-cols-1 gap-x-10 gap-y-3 lg:grid-cols-[minmax(0,1fr)_360px]">
-      <table className="w-full self-start text-[16px]">
+      <table className="w-full self-start text-[1rem]">
         <thead>
           <tr className="border-b text-left cap">
             <th className="py-1.5 font-[inherit]">from</th>
@@ -78,7 +78,7 @@ export function WorthTable({
       </table>
       <div className="grid content-start gap-2">
         {best && (
-          <p className="max-w-prose text-[17px]">
+          <p className="max-w-prose text-[1.0625rem]">
             A fifth less spread of {SPREAD[best.skill]} pays most: it would make{' '}
             {best.gain.toFixed(0)} more of a hundred from {showLength(reference, 'putt', units)}
             {gains!

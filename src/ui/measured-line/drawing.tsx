@@ -38,14 +38,7 @@ export function Drawing({ marks, units, geometry, size, targets, fall: dial, cli
   const low = geometry.lie === 'up' || aimsLow(marks);
   const dimensions = marks.filter((mark) => mark.type === 'dimension');
   const shown = geometry.lie === 'along' ? dimensions : dimensions.filter(({ row }) => row > 0);
-  const drawn = (layer: Mark['type'][]) =>
-    marks
-      .filter(({ type }) => layer.includes(type))
-      .map((mark, index) => (
-        <g key={`${mark.type} ${index}`} {...(wide(mark) && { clipPath: `url(#${clip})` })}>
-          <MarkShape mark={mark} units={units} geometry={geometry} hidden={touched} />
-        </g>
-      ));
+  const drawn = shapesOf({ marks, units, geometry, clip, hidden: touched });
   return (
     <g>
       <clipPath id={clip}>
@@ -77,6 +70,41 @@ export function Drawing({ marks, units, geometry, size, targets, fall: dial, cli
           size={size}
         />
       ))}
+    </g>
+  );
+}
+
+/** The shapes of a layer, in order. */
+const shapesOf =
+  ({
+    marks,
+    units,
+    geometry,
+    clip,
+    hidden,
+  }: Omit<DrawingProps, 'size' | 'targets' | 'fall'> & { hidden: Set<string> }) =>
+  (layer: Mark['type'][]) =>
+    marks
+      .filter(({ type }) => layer.includes(type))
+      .map((mark, index) => (
+        <g key={`${mark.type} ${index}`} {...(wide(mark) && { clipPath: `url(#${clip})` })}>
+          <MarkShape mark={mark} units={units} geometry={geometry} hidden={hidden} />
+        </g>
+      ));
+
+const NOTHING = new Set<string>();
+
+/** Only what stands and where the ball rolls, without a number: a drawing so small that it is known by its shape. */
+export function BareDrawing({
+  size,
+  ...drawing
+}: Pick<DrawingProps, 'marks' | 'units' | 'geometry' | 'size' | 'clip'>) {
+  return (
+    <g>
+      <clipPath id={drawing.clip}>
+        <rect width={size.width} height={size.height} />
+      </clipPath>
+      {LAYERS.map(shapesOf({ ...drawing, hidden: NOTHING }))}
     </g>
   );
 }

@@ -111,7 +111,7 @@ export function FallDial({
           />
         )}
       </svg>
-      <span className="pb-3 text-[14px] font-[640] select-none max-sm:hidden">{words}</span>
+      <span className="pb-3 text-[0.875rem] font-[640] select-none max-sm:hidden">{words}</span>
     </div>
   );
 }

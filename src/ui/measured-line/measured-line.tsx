@@ -49,7 +49,13 @@ export function MeasuredLine(props: MeasuredLineProps) {
     <div ref={ref} className="relative h-full w-full overflow-hidden bg-sheet">
       {size && geometry && (
         <>
-          <svg width={size.width} height={size.height} role="img" aria-label={props.description}>
+          <svg
+            width={size.width}
+            height={size.height}
+            role="img"
+            aria-label={props.description}
+            className="absolute inset-0"
+          >
             <Drawing {...props} marks={marks} geometry={geometry} size={size} clip={clip} />
           </svg>
           {props.targets?.map((target) => (
@@ -96,8 +102,8 @@ function TitleBlock({
           key={name}
           className={`border-l border-ink px-2.5 py-1 first:border-l-0 max-sm:px-1.5 ${brief ? 'max-sm:not-last:hidden' : ''}`}
         >
-          <dt className="cap text-[12px]">{name}</dt>
-          <dd className="text-[14px] num">{value}</dd>
+          <dt className="cap text-[0.75rem]">{name}</dt>
+          <dd className="text-[0.875rem] num">{value}</dd>
         </div>
       ))}
     </dl>

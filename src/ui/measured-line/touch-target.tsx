@@ -44,7 +44,7 @@ export function TouchTarget({
       className={`absolute flex size-[68px] items-center justify-center rounded-full border-2 border-dashed active:scale-95 ${TARGET_TONE[target.side]}`}
     >
       <span
-        className={`flex size-7 items-center justify-center rounded-full text-[15px] font-[750] ${
+        className={`flex size-7 items-center justify-center rounded-full text-[0.9375rem] font-[750] ${
           target.side === 'left'
             ? 'bg-leftward text-sheet'
             : target.side === 'right'

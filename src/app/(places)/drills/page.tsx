@@ -24,7 +24,7 @@ export default async function DrillsPage({ searchParams }: PageProps<'/drills'>)
     <>
       <PlaceHead
         title={archived ? 'Archived drills' : 'Drills'}
-        sub={archived ? 'put away; nothing of them is lost' : 'your own, and those built in'}
+        sub={archived ? 'put away; nothing of them is lost' : 'your own, and the library'}
       >
         {(hidden > 0 || archived) && (
           <Button asChild>
@@ -45,6 +45,7 @@ export default async function DrillsPage({ searchParams }: PageProps<'/drills'>)
       ) : (
         <DrillList
           drills={drills}
+          units={units}
           students={students
             .filter(({ archivedAt }) => !archivedAt)
             .map(({ id, name, kit, school, level, seated }) => ({

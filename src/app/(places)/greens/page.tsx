@@ -1,4 +1,5 @@
-import { format, formatDistance } from 'date-fns';
+import { formatDistance } from 'date-fns';
+import { format } from '@/ui/when';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { currentOf, fallsWords } from '@/core/green';
@@ -52,7 +53,7 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
             aria-label={green.name}
           >
             <div>
-              <h2 className="text-[20px] leading-tight num">
+              <h2 className="text-[1.25rem] leading-tight num">
                 <Link
                   href={`/greens/${green.id}`}
                   className="underline decoration-1 underline-offset-4"
@@ -62,7 +63,7 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
               </h2>
               {current ? (
                 <p className="mt-1">
-                  <span className="text-[27px] leading-tight num">
+                  <span className="text-[1.6875rem] leading-tight num">
                     {showLength(current.greenSpeed, 'speed', units)}
                   </span>{' '}
                   <span className="text-ink2">
@@ -85,7 +86,7 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
                       <span className="w-9 text-center text-ink2">?</span>
                     )}
                     <span>
-                      <span className="block text-[16px] font-[600]">{spot.name}</span>
+                      <span className="block text-[1rem] font-[600]">{spot.name}</span>
                       <span className="text-ink2">
                         {slope
                           ? slope.grade === 0

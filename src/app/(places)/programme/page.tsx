@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import Link from 'next/link';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { z } from 'zod';
 import { dayAfter, dayIn, daySchema, dayWords, mondayOf } from '@/core/planning';
 import { ownView, knownLink, listAppointments, listPlans, listStudents } from '@/data';
@@ -114,7 +114,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
         <section aria-label="Diary" className="min-w-0">
           <nav
             aria-label="Diary views"
-            className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-2.5 text-[15.5px] md:px-7"
+            className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-2.5 text-[0.96875rem] md:px-7"
           >
             {VIEWS.map((one) => (
               <Link
@@ -163,7 +163,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
           className="grid content-start gap-6 bg-sheet px-4 py-5 md:px-6"
         >
           <div>
-            <h2 className="mb-1 text-[20px] num">Programmes</h2>
+            <h2 className="mb-1 text-[1.25rem] num">Programmes</h2>
             {programmes.length === 0 ? (
               <p className="text-ink2">
                 None yet. A programme mixes the skills over some weeks, tests cold at intervals, and
@@ -181,7 +181,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
             )}
           </div>
           <div>
-            <h2 className="mb-1 text-[20px] num">Hours kept</h2>
+            <h2 className="mb-1 text-[1.25rem] num">Hours kept</h2>
             {kept.length === 0 ? (
               <p className="text-ink2">None yet.</p>
             ) : (
@@ -193,11 +193,11 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
                   <p className="min-w-0">
                     <Link
                       href={`/programme/hours/${id}`}
-                      className="text-[17px] font-[640] underline decoration-1 underline-offset-4"
+                      className="text-[1.0625rem] font-[640] underline decoration-1 underline-offset-4"
                     >
                       {name}
                     </Link>
-                    <span className="block text-[15px] text-ink2">
+                    <span className="block text-[0.9375rem] text-ink2">
                       {blocks.length} drills, {minutes} min
                     </span>
                   </p>
@@ -207,7 +207,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
             )}
           </div>
           <div>
-            <h2 className="mb-2 text-[20px] num">Elsewhere</h2>
+            <h2 className="mb-2 text-[1.25rem] num">Elsewhere</h2>
             <CalendarLink known={link} origin={originOf((await headers()).get('host'))} />
           </div>
         </section>

@@ -1,4 +1,5 @@
-import { format, formatDistance } from 'date-fns';
+import { formatDistance } from 'date-fns';
+import { format } from '@/ui/when';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { copySettings, listCopies, listErasures, listStudents } from '@/data';
@@ -47,8 +48,8 @@ export default async function RecordsPage() {
         </div>
         <div className="grid content-start gap-8 px-4 py-6 md:px-7">
           <section className="grid gap-3" aria-label="Who is signed in">
-            <h2 className="text-[20px] num">Who is signed in</h2>
-            <p className="text-[16px]">
+            <h2 className="text-[1.25rem] num">Who is signed in</h2>
+            <p className="text-[1rem]">
               {coach.name || 'You'}, as {ROLE_WORDS[principal.as].name.toLowerCase()}:{' '}
               {ROLE_WORDS[principal.as].may}.
             </p>
@@ -73,25 +74,28 @@ export default async function RecordsPage() {
           </section>
           {principal.as === 'head' && (
             <section className="grid gap-3" aria-label="Where they lie">
-              <h2 className="text-[20px] num">Where they lie</h2>
-              <p className="text-[16px]">
+              <h2 className="text-[1.25rem] num">Where they lie</h2>
+              <p className="text-[1rem]">
                 {students.length} students and {putts} putts, in one file on this machine:
               </p>
               <p className="border border-rule bg-sheet px-3 py-2 text-sm break-all">
                 {shownPath(database.path)}
               </p>
               {failed ? (
-                <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[15px]">
+                <p
+                  role="alert"
+                  className="border-2 border-warn bg-sheet px-3 py-2 text-[0.9375rem]"
+                >
                   {failed.message}
                 </p>
               ) : (
-                <p className="text-[16px]">
+                <p className="text-[1rem]">
                   {newest
                     ? `The newest copy was made ${formatDistance(newest.madeAt, new Date(), { addSuffix: true })}, and checked.`
                     : 'No copy yet: the first is made by itself, soon.'}
                 </p>
               )}
-              <p className="text-[15px] text-ink2">
+              <p className="text-[0.9375rem] text-ink2">
                 Dirigo sends nothing away from this machine by itself.
               </p>
               <div className="flex flex-wrap gap-2.5">
@@ -109,7 +113,7 @@ export default async function RecordsPage() {
                   <h3 className="mt-2 cap">Erased, as they asked</h3>
                   <ul>
                     {erasures.map(({ studentId, at, sessions, putts: erased }) => (
-                      <li key={studentId} className="border-b border-hair py-1.5 text-[16px]">
+                      <li key={studentId} className="border-b border-hair py-1.5 text-[1rem]">
                         {format(at, 'd MMMM yyyy, HH:mm')}: a student with {sessions}{' '}
                         {sessions === 1 ? 'session' : 'sessions'} and {erased}{' '}
                         {erased === 1 ? 'putt' : 'putts'}

@@ -51,7 +51,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
         </Empty>
       ) : (
         <div className="overflow-x-auto px-4 py-4 md:px-7">
-          <table className="w-full text-[16px]">
+          <table className="w-full text-[1rem]">
             <thead>
               <tr className="border-b text-left cap">
                 <th className="py-1.5 pr-4 font-[inherit]">name</th>
@@ -70,7 +70,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
                   <td className="py-3 pr-4">
                     <Link
                       href={`/students/${student.id}`}
-                      className="text-[17px] font-[650] underline decoration-1 underline-offset-4"
+                      className="text-[1.0625rem] font-[650] underline decoration-1 underline-offset-4"
                     >
                       {student.name}
                     </Link>
@@ -89,7 +89,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
                   <td className="py-3 pr-4">
                     {last ? (
                       <>
-                        <span className="text-[18px] num">
+                        <span className="text-[1.125rem] num">
                           ±{showDegrees(last.scores.start.window.middle)}
                         </span>{' '}
                         <span className="text-sm whitespace-nowrap text-ink2">

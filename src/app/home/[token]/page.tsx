@@ -58,7 +58,9 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
         {coach.name && <p className="text-ink2">from {coach.name}</p>}
       </header>
       {rows.length === 0 && (
-        <p className="px-5 py-6 text-[17px]">Nothing to do at home just now. Enjoy the walk.</p>
+        <p className="px-5 py-6 text-[1.0625rem]">
+          Nothing to do at home just now. Enjoy the walk.
+        </p>
       )}
       {rows.map(({ work, name, details }) => {
         const weeks = adherenceOf(work, daysDone(sessions, work.id, zone), today).weeks;
@@ -69,17 +71,17 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
         );
         return (
           <section key={work.id} aria-label={name} className="border-b border-rule px-5 py-5">
-            <h2 className="text-[22px] num">{name}</h2>
-            <p className="text-[16px]">{details.purpose}</p>
-            <p className="mt-1 text-[15.5px] text-ink2">
+            <h2 className="text-[1.375rem] num">{name}</h2>
+            <p className="text-[1rem]">{details.purpose}</p>
+            <p className="mt-1 text-[0.96875rem] text-ink2">
               {ruleWords(details.rule)}
               {rung && ` · rung ${work.rung! + 1}, ${rungWords(rung, units)}`} · about{' '}
               {details.minutes} minutes
             </p>
             {work.note && (
-              <p className="mt-2 border-l-4 border-line pl-3 text-[16px]">{work.note}</p>
+              <p className="mt-2 border-l-4 border-line pl-3 text-[1rem]">{work.note}</p>
             )}
-            <p className="my-3 flex flex-wrap items-center gap-3 text-[16px]">
+            <p className="my-3 flex flex-wrap items-center gap-3 text-[1rem]">
               {now ? (
                 <>
                   <WeekMarks week={now} />
@@ -114,7 +116,7 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
               />
             </div>
             <details className="mt-3">
-              <summary className="min-h-11 cursor-pointer py-2 text-[16px] font-[620] underline underline-offset-4">
+              <summary className="min-h-11 cursor-pointer py-2 text-[1rem] font-[620] underline underline-offset-4">
                 Tell your coach how it went
               </summary>
               <div className="mt-3">
@@ -126,7 +128,7 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
       })}
       <section aria-label="Your carpet" className="border-b border-rule px-5 py-3">
         <details>
-          <summary className="min-h-11 cursor-pointer py-2 text-[17px]">
+          <summary className="min-h-11 cursor-pointer py-2 text-[1.0625rem]">
             <strong>Your carpet</strong>{' '}
             <span className="text-ink2">
               {carpet
@@ -141,7 +143,7 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
       </section>
       {planned.length > 0 && (
         <section aria-label="Coming" className="px-5 py-5">
-          <h2 className="mb-2 text-[20px] num">Coming</h2>
+          <h2 className="mb-2 text-[1.25rem] num">Coming</h2>
           <ul>
             {planned.map((date) => (
               <li key={date.id} className="border-b border-hair py-2 last:border-0">

@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import { copyDatabase } from '@/data';
 import { tooManyFiles } from '@/features/shared/limits';
 import { coachRoute } from '@/features/shared/server';

@@ -19,7 +19,7 @@ export default async function SignInByLinkPage({ params }: PageProps<'/sign-in/[
   return (
     <main className="mx-auto grid min-h-dvh max-w-md content-start gap-6 bg-sheet px-6 py-10">
       <div>
-        <p className="text-[22px] font-[800] tracking-tight [font-stretch:112%]">Dirigo</p>
+        <p className="text-[1.375rem] font-[800] tracking-tight [font-stretch:112%]">Dirigo</p>
         <h1 className="mt-6">
           {stands
             ? `Sign in${stands.name ? ` as ${stands.name}` : ' here'}?`

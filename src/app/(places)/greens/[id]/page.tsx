@@ -1,4 +1,5 @@
-import { format, formatDistance } from 'date-fns';
+import { formatDistance } from 'date-fns';
+import { format } from '@/ui/when';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { DEFAULT_PUTT, aimFor, breakWords, currentOf, fallsWords, type Slope } from '@/core/green';
@@ -87,7 +88,7 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
           )}
           {current && (
             <section className="border-t border-rule px-4 py-5 md:px-7" aria-label="A wrong speed">
-              <h2 className="mb-1 text-[17px] font-[650]">
+              <h2 className="mb-1 text-[1.0625rem] font-[650]">
                 How much a wrong speed matters: {showLength(LONG, 'putt', units)}
                 {steepest ? ` from ${steepest.spot.name}` : ', flat'}
               </h2>
@@ -109,7 +110,7 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
             </section>
           )}
           {green.notes && (
-            <p className="max-w-prose border-t border-rule px-4 py-5 text-[16px] whitespace-pre-wrap md:px-7">
+            <p className="max-w-prose border-t border-rule px-4 py-5 text-[1rem] whitespace-pre-wrap md:px-7">
               {green.notes}
             </p>
           )}
@@ -161,7 +162,7 @@ function SpotTable({
   units: UnitPreferences;
 }) {
   return (
-    <table className="w-full text-[16px]">
+    <table className="w-full text-[1rem]">
       <thead>
         <tr className="border-b text-left cap">
           <th className="py-1.5 pr-4 font-[inherit]" colSpan={2}>
@@ -226,7 +227,7 @@ function Readings({ green, units }: { green: Green; units: UnitPreferences }) {
   const spotName = ({ spotId }: Reading) =>
     green.spots.find(({ id }) => id === spotId)?.name ?? 'the speed only';
   return (
-    <table className="w-full text-[15px]">
+    <table className="w-full text-[0.9375rem]">
       <tbody>
         {green.readings.map((reading) => (
           <tr key={reading.id} className="border-b border-hair align-baseline">

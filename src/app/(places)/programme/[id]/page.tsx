@@ -70,7 +70,7 @@ export default async function ProgrammePage({ params }: PageProps<'/programme/[i
         >
           <div>
             <h2 className="mb-1 cap">The aim</h2>
-            <p className="text-[18px] leading-snug">
+            <p className="text-[1.125rem] leading-snug">
               <strong>{aimSaid(programme)}.</strong>
             </p>
             <p className="mt-1">
@@ -83,7 +83,7 @@ export default async function ProgrammePage({ params }: PageProps<'/programme/[i
             <h2 className="mb-2 cap">What changed, and why</h2>
             <ProgrammeChanges programme={programme} zone={zone} />
           </div>
-          <p className="text-[15px]">
+          <p className="text-[0.9375rem]">
             <Link href={`/students/${studentId}`} className="underline underline-offset-4">
               {student.name}’s page
             </Link>{' '}

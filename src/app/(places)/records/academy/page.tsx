@@ -39,7 +39,7 @@ export default async function AcademyPage() {
           />
         </section>
         <section className="px-4 py-6 md:px-7" aria-label="Add a coach">
-          <h2 className="mb-4 text-[20px] num">Add a coach</h2>
+          <h2 className="mb-4 text-[1.25rem] num">Add a coach</h2>
           <AddCoach />
         </section>
       </div>

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import Link from 'next/link';
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import {
   hasPassphrase,
   listDevices,
@@ -48,13 +48,13 @@ export default async function DevicesPage() {
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
         <section className="px-4 py-6 md:px-7" aria-label="Signed in">
-          <h2 className="mb-2 text-[20px] num">Signed in</h2>
+          <h2 className="mb-2 text-[1.25rem] num">Signed in</h2>
           <Devices devices={devices} here={principal.deviceId} />
-          <p className="mt-4 max-w-prose text-[15px] text-ink2">
+          <p className="mt-4 max-w-prose text-[0.9375rem] text-ink2">
             A device that is signed out is out at once. One that was not used for ninety days is
             signed out by itself.
           </p>
-          <h2 className="mt-8 mb-2 text-[20px] num">Instruments that send putts</h2>
+          <h2 className="mt-8 mb-2 text-[1.25rem] num">Instruments that send putts</h2>
           <Instruments
             instruments={instruments}
             open={open}
@@ -62,7 +62,7 @@ export default async function DevicesPage() {
           />
         </section>
         <section className="px-4 py-6 md:px-7" aria-label="Ways to sign in">
-          <h2 className="mb-4 text-[20px] num">Ways to sign in</h2>
+          <h2 className="mb-4 text-[1.25rem] num">Ways to sign in</h2>
           <WaysIn passphrase={passphrase} passkeys={passkeys} named={!NUMBER.test(host)} />
         </section>
       </div>

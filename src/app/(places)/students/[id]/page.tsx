@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { z } from 'zod';
@@ -139,7 +139,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           </div>
           <div className="grid grid-cols-1 divide-y divide-rule border-b-[length:var(--stroke)] border-ink lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
             <section className="px-4 py-5 md:px-7" aria-label="What the misses say">
-              <h2 className="mb-3 text-[20px] num">What the misses say</h2>
+              <h2 className="mb-3 text-[1.25rem] num">What the misses say</h2>
               <Findings findings={known.findings} student={given} />
               <h2 className="mt-6 mb-1 cap">Sessions</h2>
               <LastSessions sessions={sessions} />
@@ -175,7 +175,7 @@ function Notes({ notes }: { notes: string }) {
   return (
     <>
       <h2 className="mt-5 mb-1 cap">Notes, for coaches alone</h2>
-      <p className="text-[16px] whitespace-pre-wrap">{notes}</p>
+      <p className="text-[1rem] whitespace-pre-wrap">{notes}</p>
     </>
   );
 }

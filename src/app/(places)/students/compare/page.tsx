@@ -31,7 +31,7 @@ export default async function ComparePage({ searchParams }: PageProps<'/students
       />
       <nav
         aria-label="Skill"
-        className="flex flex-wrap gap-x-5 gap-y-1 px-4 py-3 text-[17px] md:px-7"
+        className="flex flex-wrap gap-x-5 gap-y-1 px-4 py-3 text-[1.0625rem] md:px-7"
       >
         {RULED.map((name) => (
           <Link

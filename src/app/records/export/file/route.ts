@@ -1,4 +1,5 @@
-import { addDays, format } from 'date-fns';
+import { addDays } from 'date-fns';
+import { format } from '@/ui/when';
 import { z } from 'zod';
 import { WRITINGS, zipped } from '@/features/export/package';
 import { partsOf } from '@/features/export/parts';

@@ -41,7 +41,7 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
         <section aria-label="Given" className="px-4 py-5 md:px-7">
-          <h2 className="mb-1 text-[20px] num">Given</h2>
+          <h2 className="mb-1 text-[1.25rem] num">Given</h2>
           {homework.length === 0 ? (
             <p className="text-ink2">
               Nothing yet. What you give stands on {given}’s own page, with its set-up sheet, and is
@@ -60,11 +60,11 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
               at={at}
             />
           )}
-          <h2 className="mt-6 mb-2 text-[20px] num">{given}’s own page</h2>
+          <h2 className="mt-6 mb-2 text-[1.25rem] num">{given}’s own page</h2>
           <HomeLink studentId={student.id} given={given} known={link} origin={studentsOrigin()} />
         </section>
         <section aria-label="Give" className="bg-sheet px-4 py-5 md:px-6">
-          <h2 className="mb-4 text-[20px] num">Give something</h2>
+          <h2 className="mb-4 text-[1.25rem] num">Give something</h2>
           <HomeworkForm
             studentId={student.id}
             drills={offers

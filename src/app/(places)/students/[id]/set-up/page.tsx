@@ -1,4 +1,4 @@
-import { format } from 'date-fns';
+import { format } from '@/ui/when';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { changeName, effectWords } from '@/core/coaching';
@@ -43,7 +43,7 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
         <div className="grid content-start gap-7 px-4 py-5 md:px-7">
           <section aria-label="The card">
-            <h2 className="mb-2 text-[20px] num">The card, to check by</h2>
+            <h2 className="mb-2 text-[1.25rem] num">The card, to check by</h2>
             {lines.length === 0 ? (
               <p className="max-w-prose text-ink2">
                 Start a session with {given}: the set-up card is under the tape list, and it is
@@ -51,7 +51,7 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
                 one touch confirms it.
               </p>
             ) : (
-              <ul className="grid gap-1.5 text-[17px] sm:grid-cols-2">
+              <ul className="grid gap-1.5 text-[1.0625rem] sm:grid-cols-2">
                 {lines.map((line) => (
                   <li key={line}>□ {line}</li>
                 ))}
@@ -60,8 +60,8 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
           </section>
           {advice.length > 0 && (
             <section aria-label="What fits">
-              <h2 className="mb-2 text-[20px] num">What fits {given}</h2>
-              <ul className="grid max-w-prose gap-2 text-[16px]">
+              <h2 className="mb-2 text-[1.25rem] num">What fits {given}</h2>
+              <ul className="grid max-w-prose gap-2 text-[1rem]">
                 {advice.map(({ kind, words }) => (
                   <li key={words}>
                     {kind === 'caution' && <strong>Take care. </strong>}
@@ -72,7 +72,7 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
             </section>
           )}
           <section aria-label="Did the change work?">
-            <h2 className="mb-2 text-[20px] num">Did the change work?</h2>
+            <h2 className="mb-2 text-[1.25rem] num">Did the change work?</h2>
             {effects.length === 0 ? (
               <p className="max-w-prose text-ink2">
                 Nothing has changed from one card to the next. When something does, the putts before
@@ -82,7 +82,7 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
               <ul className="grid gap-4">
                 {effects.map(({ at, changes, effects: each }) => (
                   <li key={at.toISOString()} className="grid gap-1">
-                    <p className="text-[17px]">
+                    <p className="text-[1.0625rem]">
                       <strong>
                         {sentence(changes.map(changeName).join(', '))} since {format(at, 'd MMMM')}
                       </strong>{' '}
@@ -113,7 +113,7 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
             )}
           </section>
           <section aria-label="Trials">
-            <h2 className="mb-2 text-[20px] num">Trials</h2>
+            <h2 className="mb-2 text-[1.25rem] num">Trials</h2>
             {trials.length > 0 && <Trials trials={trials} />}
             <p className="mt-2 max-w-prose text-ink2">
               {trials.length === 0 &&
@@ -129,7 +129,7 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
           </section>
         </div>
         <section aria-label="Putters" className="bg-sheet px-4 py-5 md:px-6">
-          <h2 className="mb-3 text-[20px] num">Putters</h2>
+          <h2 className="mb-3 text-[1.25rem] num">Putters</h2>
           <Putters
             studentId={student.id}
             putters={putters}

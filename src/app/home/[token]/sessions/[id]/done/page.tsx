@@ -23,15 +23,15 @@ export default async function HomeDonePage({
       {blockFacts(session).map(({ last, counts, progress }) => (
         <section key={last.id} aria-label={last.drillName}>
           <h2 className="cap">{last.drillName}</h2>
-          <p className="text-[40px] leading-tight num">
-            {counts.clear} <span className="text-[20px]">of {counts.putts}</span>
+          <p className="text-[2.5rem] leading-tight num">
+            {counts.clear} <span className="text-[1.25rem]">of {counts.putts}</span>
           </p>
-          <p className="text-[17px]">
+          <p className="text-[1.0625rem]">
             {passWord(last.layout)} · best row {counts.best}. {endedWords(progress, last.cap)}
           </p>
         </section>
       ))}
-      <p className="text-[16px] text-ink2">Your coach has it too.</p>
+      <p className="text-[1rem] text-ink2">Your coach has it too.</p>
       {session.homeworkId && <LeaveWord token={token} homework={session.homeworkId} />}
       <div>
         <Button asChild kind={session.homeworkId ? 'plain' : 'primary'}>

@@ -1,0 +1,38 @@
+'use client';
+
+import { useState } from 'react';
+import { judge, type Layout } from '@/core/layout';
+import type { UnitPreferences } from '@/core/units';
+import { passWord, puttWords } from './outcome-words';
+import type { RunView } from './run-store';
+
+/** For who hears the screen: what was logged just now and how it stands, or what was taken back. Nothing where nothing changed. */
+export function Spoken({
+  layout,
+  view: { putts },
+  units,
+}: {
+  layout: Layout;
+  view: Pick<RunView, 'putts'>;
+  units: UnitPreferences;
+}) {
+  const counted = putts.filter(({ leftOut }) => !leftOut);
+  const passes = judge(layout);
+  const passed = counted.filter(({ outcomes }) => passes(outcomes)).length;
+  const last = putts.at(-1);
+  const stands = `${passed} of ${counted.length} ${passWord(layout)}`;
+  const happened = last ? puttWords(layout, last, units) : '';
+  const [before, setBefore] = useState({ count: putts.length, words: '' });
+  if (putts.length !== before.count) {
+    const back = putts.length < before.count;
+    setBefore({
+      count: putts.length,
+      words: back ? `Taken back; ${stands}` : `${happened}; ${stands}`,
+    });
+  }
+  return (
+    <p role="status" aria-label="logged" className="sr-only">
+      {before.words}
+    </p>
+  );
+}

@@ -1,0 +1,63 @@
+'use client';
+
+import { AlertDialog } from 'radix-ui';
+import { useRouter } from 'next/navigation';
+import { useEffect } from 'react';
+import { Button } from '@/ui/button';
+import { askToLeave, unsavedNow, useWanted } from './unsaved';
+
+/** Asks before a page is left on which something is not saved, whichever link or key leads away. */
+export function UnsavedGuard() {
+  const router = useRouter();
+  const wanted = useWanted();
+  useEffect(() => {
+    const hear = (event: MouseEvent) => {
+      if (event.defaultPrevented || event.button !== 0) return;
+      if (event.metaKey || event.ctrlKey || event.shiftKey || event.altKey) return;
+      const link = event.target instanceof Element ? event.target.closest('a[href]') : null;
+      if (!(link instanceof HTMLAnchorElement) || link.target || link.hasAttribute('download'))
+        return;
+      const to = new URL(link.href);
+      const here = window.location;
+      if (to.origin !== here.origin || (to.pathname === here.pathname && to.search === here.search))
+        return;
+      if (unsavedNow() === null) return;
+      event.preventDefault();
+      event.stopPropagation();
+      askToLeave(`${to.pathname}${to.search}${to.hash}`);
+    };
+    document.addEventListener('click', hear, { capture: true });
+    return () => document.removeEventListener('click', hear, { capture: true });
+  }, []);
+  return (
+    <AlertDialog.Root open={wanted !== null} onOpenChange={(open) => !open && askToLeave(null)}>
+      <AlertDialog.Portal>
+        <AlertDialog.Overlay className="fixed inset-0 z-50 bg-black/40" />
+        <AlertDialog.Content className="fixed top-[20vh] left-1/2 z-50 grid w-[min(92vw,440px)] -translate-x-1/2 gap-4 rounded-[3px] border-2 border-ink bg-sheet p-5">
+          <AlertDialog.Title className="text-[1.25rem] num">
+            Leave without saving?
+          </AlertDialog.Title>
+          <AlertDialog.Description className="text-[1rem]">
+            What you changed of {unsavedNow() ?? 'this page'} is not saved yet.
+          </AlertDialog.Description>
+          <div className="flex flex-wrap gap-2.5">
+            <AlertDialog.Cancel asChild>
+              <Button kind="primary">Stay here</Button>
+            </AlertDialog.Cancel>
+            <AlertDialog.Action asChild>
+              <Button
+                onClick={() => {
+                  const to = wanted;
+                  askToLeave(null);
+                  if (to !== null) router.push(to);
+                }}
+              >
+                Leave, and lose it
+              </Button>
+            </AlertDialog.Action>
+          </div>
+        </AlertDialog.Content>
+      </AlertDialog.Portal>
+    </AlertDialog.Root>
+  );
+}
