@@ -42,6 +42,7 @@ export async function academyBook(file: string): Promise<AcademyBook> {
       seated: false,
       notes,
       school: 'arc',
+      groups: '',
       kit: COMMON_KIT,
       putter: STANDARD_FITTING,
     });

@@ -175,6 +175,9 @@ function argsOf({ name }: BuiltAction): unknown[] {
     ],
     setGreenArchived: [{ id: green, archived: true }],
     setGreenShared: [{ id: green, shared: true }],
+    beginFirst: [
+      { name: '', units: 'imperial', student: 'Once', hand: 'right', drill: 'straight-gate' },
+    ],
     startAtHome: ['not-a-link', { id: homework, carpet: false }],
     keepCarpetAtHome: ['not-a-link', { height: 0.05, there: 0.7, back: 0.7 }],
     finishAtHome: ['not-a-link', done],

@@ -7,7 +7,7 @@ export const portOf = (worker: number): number => 3417 + worker;
 /** Who needs servers of their own. Files of tests run beside each other: no two may share a port. */
 const OWN = [
   ...['borders', 'kept', 'never lost', 'offline', 'phone', 'in front of phone', 'planning'],
-  ...['signing in', 'screenshots', 'load', 'kills', 'beside', 'faults', 'soak'],
+  ...['signing in', 'screenshots', 'load', 'kills', 'beside', 'faults', 'soak', 'in the hand'],
 ] as const;
 
 /**

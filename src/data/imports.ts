@@ -361,6 +361,7 @@ const UNKNOWN: StudentValues = {
   seated: false,
   notes: 'Added from a file: hand, putter and level are not known yet.',
   school: 'arc',
+  groups: '',
   kit: [],
   putter: STANDARD_FITTING,
 };

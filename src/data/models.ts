@@ -37,6 +37,7 @@ export interface StudentRow extends Row<StudentRow> {
   notes: string;
   school: string;
   kit: unknown;
+  groups: CreationOptional<string>;
   archivedAt: CreationOptional<Date | null>;
   /** One more with every change, so that who changes what another has changed is told. */
   version: CreationOptional<number>;
@@ -226,6 +227,7 @@ export function defineModels(sequelize: Sequelize): Models {
         notes: required(TEXT),
         school: required(STRING),
         kit: required(JSON),
+        groups: { ...required(STRING), defaultValue: '' },
         archivedAt: optionalDate(),
         version: { ...required(INTEGER), defaultValue: 1 },
       },

@@ -40,6 +40,7 @@ beforeEach(async () => {
     seated: false,
     notes: '',
     school: 'arc',
+    groups: '',
     kit: [...COMMON_KIT],
     putter: { headLength: 0.112, headDepth: 0.025, lieAngle: 1.22 },
   });

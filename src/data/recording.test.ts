@@ -34,6 +34,7 @@ const student = (name: string, more: Partial<StudentValues> = {}): StudentValues
   seated: false,
   notes: '',
   school: 'arc',
+  groups: '',
   kit: [],
   putter: STANDARD_FITTING,
   ...more,

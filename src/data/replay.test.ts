@@ -47,6 +47,7 @@ beforeAll(async () => {
     seated: false,
     notes: '',
     school: 'arc',
+    groups: '',
     kit: [],
     putter: { headLength: 0.1, headDepth: 0.03, lieAngle: 1.22 },
   });

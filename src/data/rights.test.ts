@@ -91,7 +91,7 @@ beforeEach(async () => {
     head,
     student,
     {
-      ...{ hand: 'right', level: 'steady', seated: false, school: 'arc', kit: [] },
+      ...{ hand: 'right', level: 'steady', seated: false, school: 'arc', groups: '', kit: [] },
       ...{ name: NAME, notes: NOTES },
       putter: {
         headLength: putter!.headLength,

@@ -23,6 +23,7 @@ function toStudent(principal: Principal, row: StudentRow, putter: PutterRow): St
     notes: seesNotes(principal) ? row.notes : '',
     school: row.school,
     kit: row.kit,
+    groups: row.groups,
     putter: {
       headLength: putter.headLength,
       headDepth: putter.headDepth,

@@ -55,6 +55,7 @@ export const TEST_STUDENT: StudentValues = {
   seated: false,
   notes: '',
   school: 'arc',
+  groups: '',
   kit: [],
   putter: { headLength: 0.112, headDepth: 0.024, lieAngle: 1.22 },
 };

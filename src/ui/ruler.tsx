@@ -23,16 +23,47 @@ export interface RulerProps {
   value: string;
   interval: string;
   words: string;
+  /** One line, which opens to the rest, for a phone alone. */
+  folds?: true;
 }
 
-const HEIGHT = 112;
-const MIDDLE = 54;
+const HEIGHT = 92;
+const MIDDLE = 47;
 
 /** One ruler: centred on what was intended, its bar as wide as eight putts in ten, a ring where they centre. */
 export function Ruler(props: RulerProps) {
   const [ref, size] = useSize<HTMLDivElement>();
+  const bar = (
+    <div ref={ref} className="min-w-0" style={{ height: HEIGHT }}>
+      {size && size.width > 0 && <Bar {...props} width={size.width} />}
+    </div>
+  );
+  if (props.folds) {
+    return (
+      <section className="bg-sheet px-4 py-1 md:hidden">
+        <details>
+          <summary className="grid min-h-12 w-full cursor-pointer grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3">
+            <span className="text-[1.0625rem] num">{props.name}</span>
+            <span className="text-[1.25rem] num">{props.value}</span>
+            <span className="col-span-full text-[0.9375rem] text-ink2">
+              {props.words.split(/[;(]/)[0]!.trim()}
+            </span>
+          </summary>
+          <p className="pt-1 text-sm text-ink2">
+            {props.basis} · {props.interval} · {props.words}
+          </p>
+          {bar}
+          {props.href && (
+            <Link href={props.href} className="underline underline-offset-4">
+              What it rests on
+            </Link>
+          )}
+        </details>
+      </section>
+    );
+  }
   return (
-    <section className="grid items-center gap-x-6 bg-sheet px-5 py-3 md:grid-cols-[130px_1fr_250px] md:px-7">
+    <section className="grid items-center gap-x-6 bg-sheet px-5 py-1 md:grid-cols-[130px_1fr_250px] md:px-7">
       <div>
         <h2 className="text-[1.25rem] leading-tight num">
           {props.href ? (
@@ -45,9 +76,7 @@ export function Ruler(props: RulerProps) {
         </h2>
         <p className="text-sm text-ink2">{props.basis}</p>
       </div>
-      <div ref={ref} className="min-w-0" style={{ height: HEIGHT }}>
-        {size && <Bar {...props} width={size.width} />}
-      </div>
+      {bar}
       <div>
         <p className="text-[1.6875rem] leading-tight num">
           {props.value}{' '}
@@ -91,7 +120,7 @@ function Bar({
     >
       <text
         x={width / 2}
-        y={14}
+        y={13}
         textAnchor="middle"
         className="fill-line text-[0.8125rem] font-[650]"
       >
@@ -160,12 +189,12 @@ function Bar({
         className="fill-sheet stroke-ink"
         strokeWidth={2.4}
       />
-      <text x={0} y={HEIGHT - 18} className="fill-leftward text-[0.875rem] font-[600]">
+      <text x={0} y={HEIGHT - 9} className="fill-leftward text-[0.875rem] font-[600]">
         ◀ {ends.left}
       </text>
       <text
         x={width}
-        y={HEIGHT - 18}
+        y={HEIGHT - 9}
         textAnchor="end"
         className="fill-rightward text-[0.875rem] font-[600]"
       >

@@ -7,7 +7,10 @@ import { FEELS } from '@/core/planning';
 import { copySettings, counted, listSessions, listStudents, ownView, unanswered } from '@/data';
 import { todayOf } from '@/features/programme/today';
 import { Coming, Reminders, tomorrowWords } from '@/features/programme/today-parts';
+import { reckon } from '@/features/reckoning/pool';
 import { startOptions } from '@/features/session/options';
+import { FirstRun } from '@/features/session/first-run';
+import { firstGates } from '@/features/session/first-offer';
 import { StartSession } from '@/features/session/start-session';
 import { Empty, PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
@@ -32,6 +35,8 @@ export default async function TodayPage() {
     now,
     zone,
   );
+  const lines = coming.length > 0 ? await reckon('lines', principal, undefined) : {};
+  const saysOf = (id: string) => (lines[id]?.at ? lines[id].says : null);
   const nameOf = (id: string) => students.find((student) => student.id === id)?.name ?? '';
   const rows = sessions.map((session) => {
     const [run] = session.runs;
@@ -48,16 +53,15 @@ export default async function TodayPage() {
   return (
     <>
       <PlaceHead
-        title="Today"
+        title={options.students.length === 0 ? 'Your first putts' : 'Today'}
         sub={`${format(new Date(`${today}T12:00:00`), 'EEEE d MMMM')}${coach.name ? ` · ${coach.name}` : ''}`}
       />
-      {options.students.length === 0 ? (
-        <Empty title="Begin with a student">
-          <p>Say who putts and with which putter. Then set a gate, and start a session.</p>
-          <Button asChild kind="primary">
-            <Link href="/students/new">Add a student</Link>
-          </Button>
+      {options.students.length === 0 && asking.as === 'assistant' ? (
+        <Empty title="Nobody is shown to you yet">
+          <p>A coach shares their students with you; then you log here what they putt.</p>
         </Empty>
+      ) : options.students.length === 0 ? (
+        <FirstRun name={coach.name} units={units} gates={firstGates()} />
       ) : (
         <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_380px] lg:grid-rows-[auto_1fr] lg:divide-y-0">
           {/* On a phone, who comes stands above the start of a session, the rest below it. */}
@@ -72,7 +76,7 @@ export default async function TodayPage() {
             )}
             {coming.length > 0 && (
               <Part title="Who comes">
-                <Coming dates={coming} nameOf={nameOf} />
+                <Coming dates={coming} nameOf={nameOf} saysOf={saysOf} />
               </Part>
             )}
             {waiting.length > 0 && (

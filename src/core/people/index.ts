@@ -25,5 +25,12 @@ export {
   type PutterShape,
   type PutterValues,
 } from './putter';
-export { LEVELS, fittingOf, studentValues, type Level, type StudentValues } from './student';
+export {
+  LEVELS,
+  fittingOf,
+  groupsOf,
+  studentValues,
+  type Level,
+  type StudentValues,
+} from './student';
 export { DEFAULT_ZONE, zoneSchema } from './zone';

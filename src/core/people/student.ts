@@ -25,6 +25,8 @@ export const studentValues = z.object({
   seated: z.boolean(),
   notes: z.string().max(4000, 'Notes may have at most 4000 letters.'),
   school: z.enum(PATHS).default(STANDARD_FITTING.school),
+  /** Classes and teams they are in, between commas. */
+  groups: z.string().trim().max(120, 'Groups may have at most 120 letters.').default(''),
   /** What they have for practice. */
   kit: kitSchema.default(COMMON_KIT),
   putter: z.object({
@@ -43,3 +45,17 @@ export const fittingOf = ({ hand, school, seated, putter }: StudentValues): Fitt
   school,
   seated,
 });
+
+/**
+ * The classes and teams of a student, each once.
+ *
+ * @example groupsOf({ groups: 'Tuesday class, juniors' }) // ['Tuesday class', 'juniors']
+ */
+export const groupsOf = ({ groups }: Pick<StudentValues, 'groups'>): string[] => [
+  ...new Set(
+    groups
+      .split(',')
+      .map((one) => one.trim())
+      .filter((one) => one !== ''),
+  ),
+];

@@ -180,6 +180,8 @@ interface Fitted {
   lie: number;
   school: StudentValues['school'];
   kit: StudentValues['kit'];
+  /** Between commas. */
+  groups: string;
 }
 
 const person = (
@@ -188,7 +190,7 @@ const person = (
   level: StudentValues['level'],
   head: [length: number, depth: number],
   notes: string,
-  { seated = false, lie = 70, school = 'arc', kit = [] }: Partial<Fitted> = {},
+  { seated = false, lie = 70, school = 'arc', kit = [], groups = '' }: Partial<Fitted> = {},
 ): StudentValues => ({
   name,
   hand,
@@ -196,6 +198,7 @@ const person = (
   seated,
   notes,
   school,
+  groups,
   kit: [...COMMON_KIT, ...kit],
   putter: { headLength: head[0] / 1000, headDepth: head[1] / 1000, lieAngle: lie * DEGREE },
 });
@@ -208,6 +211,7 @@ export const STUDENTS: DemoStudent[] = [
       'steady',
       [112, 24],
       'Blade. Pushes when she hurries the read.',
+      { groups: 'Wharf team' },
     ),
     stroke: { path: [-1.2, 1.3], strike: [1.5, 3.4], pace: [-2, 8], height: [-0.5, 2.2] },
     truth: [
@@ -226,7 +230,7 @@ export const STUDENTS: DemoStudent[] = [
       'advanced',
       [98, 88],
       'Mallet. Plays off two; wants numbers.',
-      { lie: 72, school: 'straight', kit: ['rod', 'mirror', 'string'] },
+      { lie: 72, school: 'straight', groups: 'Wharf team', kit: ['rod', 'mirror', 'string'] },
     ),
     stroke: { path: [0.3, 0.9], strike: [0.6, 2.2], pace: [1, 6], height: [0.2, 1.6] },
     truth: [

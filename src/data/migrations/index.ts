@@ -13,6 +13,7 @@ import { measured } from './011-measured';
 import { putters } from './012-putters';
 import { words } from './013-words';
 import { carpets } from './014-carpets';
+import { groups } from './015-groups';
 
 export interface Migration {
   /** Number and name; migrations run in order of it and never change once shipped. */
@@ -39,4 +40,5 @@ export const MIGRATIONS: Migration[] = [
   putters,
   words,
   carpets,
+  groups,
 ];

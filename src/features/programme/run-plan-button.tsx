@@ -12,10 +12,12 @@ export function RunPlanButton({
   id,
   name,
   kind = 'plain',
+  words = 'Start',
 }: {
   id: string;
   name?: string;
   kind?: 'plain' | 'primary';
+  words?: string;
 }) {
   const router = useRouter();
   const [busy, begin] = useTransition();
@@ -31,7 +33,7 @@ export function RunPlanButton({
         })
       }
     >
-      <Play size={17} aria-hidden /> Start
+      <Play size={17} aria-hidden /> {words}
     </Button>
   );
 }

@@ -9,9 +9,12 @@ import type { Reminder } from './today';
 export function Coming({
   dates,
   nameOf,
+  saysOf,
 }: {
   dates: Appointment[];
   nameOf: (id: string) => string;
+  /** What a student does, in a sentence; null where nothing is known. */
+  saysOf: (id: string) => string | null;
 }) {
   return (
     <ul>
@@ -37,10 +40,15 @@ export function Coming({
                 {words && `: ${words}`} · {minutes} min
                 {state === 'done' && ' · done'}
               </span>
+              {saysOf(studentId) && <span className="block text-[1rem]">{saysOf(studentId)}</span>}
             </p>
             {state !== 'done' &&
               (planId ? (
-                <RunPlanButton id={planId} name={`the plan for ${name}`} />
+                <RunPlanButton
+                  id={planId}
+                  name={`the plan for ${name}`}
+                  words="Start what is planned"
+                />
               ) : (
                 <Button asChild>
                   <Link

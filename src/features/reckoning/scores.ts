@@ -1,6 +1,6 @@
 import 'server-only';
 import { createHash } from 'node:crypto';
-import { currentScores, scoreHistory, type LoggedSession } from '@/core/scoring';
+import { scoreHistory, type LoggedSession } from '@/core/scoring';
 
 /** Players whose scores are kept at once. */
 const MOST = 200;
@@ -25,5 +25,3 @@ function kept<T>(reckon: (sessions: LoggedSession[], faceShare: number) => T) {
 
 /** A player's sessions scored one after the other. */
 export const keptHistory = kept(scoreHistory);
-/** A player's scores now. */
-export const keptScores = kept(currentScores);

@@ -58,9 +58,9 @@ beforeAll(async () => {
   const item = { id: homework!.id, ref: drill!.id, rungs: {}, locked: false, why: '' };
   asked = {
     student: { studentId, rate: 0.7 },
+    lines: undefined,
     history: { studentId },
     scores: { studentId },
-    now: undefined,
     compared: { skill: 'start', studentId },
     everything: { studentId },
     homework: { studentId: homework!.studentId },
@@ -101,7 +101,7 @@ test('a block that is set says whether it will end; of all that suits nobody ask
 });
 
 test('a reader sees what is written after it was opened, and writes nothing itself', async () => {
-  const before = (await work('now', reader)) as object;
+  const before = (await work('lines', reader)) as object;
   const { models } = database;
   const putts = await models.putt.count();
   expect(await reader.models.putt.count()).toBe(putts);
@@ -121,7 +121,7 @@ test('an assistant is told nothing of students who are not shared with them', as
   const assistant = await models.coach.findOne({ where: { role: 'assistant' } });
   const as: CoachPrincipal = { as: 'assistant', coachId: assistant!.id, deviceId: null };
   await models.share.update({ endedAt: new Date() }, { where: {}, hooks: false });
-  expect(await work('now', reader, as)).toEqual({});
+  expect(await work('lines', reader, as)).toEqual({});
   await expect(work('student', reader, as)).rejects.toThrow('no such student');
 });
 

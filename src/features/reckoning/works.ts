@@ -3,11 +3,11 @@ import type { CoachPrincipal, Database } from '@/data';
 import { keptFor } from '../offline/make-kept';
 import { blockAsSet, hourFor, planTimed } from '../programme/hour';
 import { needsNow, standingNow } from '../programme/needs-now';
+import { studentLines } from '../students/brief';
 import { comparisonsOf } from '../students/comparisons';
 import { ownFile } from '../students/own-file';
 import { readHomework } from '../students/homework-effects';
 import { readSetup, readTrials } from '../setup/read-setup';
-import { scoresNow } from '../students/now';
 import { readStudent } from '../students/read-student';
 import { studentHistory, told } from './history';
 
@@ -30,8 +30,8 @@ export const WORKS = {
   /** The same without the sessions, for files. */
   scores: async (database, principal, { studentId }: { studentId: string }) =>
     told((await studentHistory(database, principal, studentId)).scores),
-  /** Every student's scores now. */
-  now: scoresNow,
+  /** Everyone's line in the list of students. */
+  lines: studentLines,
   compared: comparisonsOf,
   /** A student's own file of everything. */
   everything: ownFile,

@@ -41,7 +41,7 @@ export function SettingsForm({ values, units }: { values: SettingsInput; units: 
   });
   return (
     <form onSubmit={save} noValidate className="grid max-w-2xl gap-7 px-4 py-6 md:px-7">
-      <h2 className="text-[1.25rem] num">Your ways</h2>
+      <h2 className="text-[1.25rem] num">How you measure</h2>
       <TextField label="Your name" {...register('name')} error={errors.name?.message} />
       <div className="flex flex-wrap gap-x-10 gap-y-6">
         <ChoiceField

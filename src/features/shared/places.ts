@@ -5,5 +5,5 @@ export const PLACES = [
   { key: '3', name: 'Drills', href: '/drills' },
   { key: '4', name: 'Greens', href: '/greens' },
   { key: '5', name: 'Programme', href: '/programme' },
-  { key: '6', name: 'Records', href: '/records' },
+  { key: '6', name: 'Settings', href: '/records' },
 ] as const;

@@ -11,6 +11,7 @@ export const FORM_PARTS = {
   'putter.lieAngle': 'Lie angle of the shaft',
   school: 'Path they believe in',
   kit: 'Has at hand',
+  groups: 'Groups',
   notes: 'Notes',
 } as const;
 export type FormPart = keyof typeof FORM_PARTS;
@@ -29,7 +30,7 @@ export function valueAt(form: StudentInput, part: FormPart): Value {
     case 'putter.lieAngle':
       return putter.lieAngle;
     default:
-      return rest[part];
+      return rest[part] ?? '';
   }
 }
 

@@ -58,6 +58,7 @@ export const newStudent = (units: UnitPreferences): StudentInput =>
       notes: '',
       school: STANDARD_FITTING.school,
       kit: COMMON_KIT,
+      groups: '',
       putter: STANDARD_FITTING,
     },
     units,

@@ -29,17 +29,23 @@ export function Glance({
   const rulerOf = (skill: Ruled) => {
     const score = last.carried[skill];
     if (!score) return [];
+    const ruler = {
+      skill,
+      score,
+      putts: basis[skill] ?? 0,
+      change: changes[skill]?.change ?? null,
+      hand: student.hand,
+      layout,
+      units,
+    };
+    if (ruler.putts === 0) return [<SkillRuler key={skill} {...ruler} />];
     return [
-      <SkillRuler
-        key={skill}
-        skill={skill}
-        score={score}
-        putts={basis[skill] ?? 0}
-        change={changes[skill]?.change ?? null}
-        hand={student.hand}
-        layout={layout}
-        units={units}
-      />,
+      <div key={skill}>
+        <div className="max-md:hidden">
+          <SkillRuler {...ruler} />
+        </div>
+        <SkillRuler {...ruler} folds />
+      </div>,
     ];
   };
   const more = ruledOf(basis).filter((skill) => !RULED.some((one) => one === skill));
@@ -47,6 +53,10 @@ export function Glance({
     <RulersFile name={`Rulers of ${student.name}`}>
       <div className="divide-y divide-hair">
         {RULED.flatMap(rulerOf)}
+        <p className="bg-sheet px-4 py-2 text-sm text-ink2 md:px-7">
+          Eight of ten putts lie inside the bar; its pale ends are what is not yet certain. The ring
+          is where they centre.
+        </p>
         {more.length > 0 && (
           <details>
             <summary className="cursor-pointer bg-sheet px-5 py-3 text-[1.0625rem] font-[620] md:px-7">

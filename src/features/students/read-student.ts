@@ -30,11 +30,13 @@ import {
   counted,
   getCoach,
   getStudent,
+  listDrills,
   type CoachPrincipal,
   type Database,
   type Session,
 } from '@/data';
 import { studentHistory, told, type ScoreTold } from '../reckoning/history';
+import { briefOf, type Brief } from './brief';
 import { basisOfAll, coldAgainstWarm, pointsNow, readPlayer } from './reading';
 import { byTape, ruledOf, type Ruled } from './skill-words';
 import { strokesOf, type StrokeTold } from './strokes';
@@ -61,6 +63,7 @@ export interface Known {
   rolls: RollTable | null;
   relations: Relation[];
   changes: Changes;
+  brief: Brief;
   /** What more would settle whether the start line has changed; null where it is settled, or measuring would. */
   settle: ToSettle | null;
   cold: ReturnType<typeof coldAgainstWarm>;
@@ -106,11 +109,13 @@ export async function readStudent(
   principal: CoachPrincipal,
   { studentId, rate }: { studentId: string; rate: number },
 ): Promise<StudentRead> {
-  const [student, { settings }, { sessions, logged, scores, faceShare }] = await Promise.all([
+  const [student, { settings }, history, drills] = await Promise.all([
     getStudent(database, principal, studentId),
     getCoach(database, principal),
     studentHistory(database, principal, studentId),
+    listDrills(database, principal),
   ]);
+  const { sessions, logged, scores, faceShare } = history;
   const last = scores.at(-1);
   const layout = sessions.find(({ id }) => id === last?.id)?.runs[0]?.layout;
   if (!last || !layout) return { sessions, known: null };
@@ -131,6 +136,7 @@ export async function readStudent(
       rolls: tellRolls(logged),
       relations: relationsOf(logged, faceShare),
       changes,
+      brief: briefOf(student, history, drills, units),
       settle: start && !start.measure ? puttsToSettle(start) : null,
       cold: coldAgainstWarm(sessions, faceShare),
       feel: feelOf(runs.map((run) => ({ layout: run.layout, putts: counted(run.putts) }))),

@@ -146,6 +146,21 @@ export const pressureAgainstPractice = (
     faceShare,
   );
 
+/** What the putts of late say without comparing kinds of them, which takes long. */
+export function quietCounts(
+  logged: LoggedSession[],
+  scores: readonly Pick<SessionScore, 'id'>[],
+  hand: Hand,
+): MissCounts {
+  const lately = new Set(scores.slice(-LATELY).map(({ id }) => id));
+  const late = logged.filter(({ id }) => lately.has(id));
+  return {
+    ...gateAndHole(late),
+    ...eyesAndSides(late, hand),
+    ...{ cold: null, pressure: null, strike: null },
+  };
+}
+
 /** A player's misses, read from what is known now and from what was putted lately. */
 export function readPlayer(
   student: Student,
@@ -156,7 +171,6 @@ export function readPlayer(
 ): Finding[] {
   const [first, last] = [scores[0], scores.at(-1)];
   if (!first || !last) return [];
-  const lately = new Set(scores.slice(-LATELY).map(({ id }) => id));
   const basis = basisOfAll(scores);
   const strike = first !== last && basis.strike >= 2 * ENOUGH;
   const ends = strike ? endsOf(scores, 'strike') : null;
@@ -167,11 +181,7 @@ export function readPlayer(
     points: pointsNow(last, faceShare),
     basis,
     counts: {
-      ...gateAndHole(logged.filter(({ id }) => lately.has(id))),
-      ...eyesAndSides(
-        logged.filter(({ id }) => lately.has(id)),
-        student.hand,
-      ),
+      ...quietCounts(logged, scores, student.hand),
       cold: coldAgainstWarm(sessions, faceShare),
       pressure: pressureAgainstPractice(sessions, faceShare),
       strike: changed && { ratio: changed.ratio.middle, smaller: changed.smaller },

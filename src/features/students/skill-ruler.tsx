@@ -30,6 +30,7 @@ export function SkillRuler({
   name = nameOf(skill),
   href,
   reach,
+  folds,
 }: {
   skill: Ruled;
   score: Score;
@@ -47,6 +48,8 @@ export function SkillRuler({
   href?: string;
   /** Half of the ruler at least, so that rulers below each other share a scale. */
   reach?: number;
+  /** One line that opens to the rest, for a phone alone. */
+  folds?: true;
 }) {
   if (putts === 0) {
     const { words, drill } = quantityOf(skill).told;
@@ -71,6 +74,7 @@ export function SkillRuler({
       name={name}
       href={href}
       reach={reach}
+      folds={folds}
       centre={centreOf(skill)}
       basis={`${putts} putts`}
       window={score.window}

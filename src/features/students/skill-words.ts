@@ -93,7 +93,7 @@ export function changeWords({
       ? `${Math.round((1 - ratio.middle) * 100)} % smaller`
       : `${Math.round((ratio.middle - 1) * 100)} % wider`;
   if (measure) {
-    return `not settled: it looks ${size}, but nobody knows just how the tees stood. Measure the gap`;
+    return `it looks ${size}; measure the gap to be sure`;
   }
   return sure < SETTLED.probability ? 'not clearly changed' : `${size} (${percent} % sure)`;
 }

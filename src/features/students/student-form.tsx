@@ -150,6 +150,12 @@ export function StudentForm({
           />
         )}
       />
+      <TextField
+        label="Groups"
+        {...register('groups')}
+        hint="classes or teams, between commas: Tuesday class, juniors"
+        error={errors.groups?.message}
+      />
       <NotesField
         label="Notes, for coaches alone"
         {...register('notes')}

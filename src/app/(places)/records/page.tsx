@@ -11,7 +11,7 @@ import { coachContext } from '@/features/shared/server';
 import { showLength } from '@/core/units';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Records' };
+export const metadata: Metadata = { title: 'Settings' };
 
 export default async function RecordsPage() {
   const { database, principal, coach, units } = await coachContext();
@@ -23,7 +23,10 @@ export default async function RecordsPage() {
   const erasures = principal.as === 'head' ? await listErasures(database) : [];
   return (
     <>
-      <PlaceHead title="Records" sub="your ways, and where your records lie" />
+      <PlaceHead
+        title="Settings"
+        sub="your units, clock and green; and your records: copies, files, erasing"
+      />
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-y-0">
         <div>
           <SettingsForm

@@ -12,6 +12,7 @@ import { Empty, PlaceHead } from '@/features/shared/place';
 import { reckon } from '@/features/reckoning/pool';
 import { coachContext, orNotFound } from '@/features/shared/server';
 import { setArchived } from '@/features/students/actions';
+import { BriefPart } from '@/features/students/brief-part';
 import { Glance } from '@/features/students/glance';
 import { InDepth } from '@/features/students/in-depth';
 import { Checks } from '@/features/students/checks';
@@ -71,25 +72,6 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           .filter(Boolean)
           .join(' · ')}
       >
-        {own && (
-          <ArchiveButton
-            id={student.id}
-            name={student.name}
-            archived={student.archivedAt !== null}
-            set={setArchived}
-          />
-        )}
-        {own && (
-          <Rights student={student.id} given={given} sessions={sessions.length} putts={putts} />
-        )}
-        {own && others.length > 0 && !student.archivedAt && (
-          <Sharing
-            student={student.id}
-            given={given}
-            others={others}
-            shares={shares.map(({ coachId, ...share }) => ({ ...share, name: nameOf(coachId) }))}
-          />
-        )}
         <Button asChild>
           <Link href={`/students/${student.id}/set-up`}>Set-up</Link>
         </Button>
@@ -109,7 +91,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           </Button>
         )}
         {!student.archivedAt && (
-          <Button asChild kind="primary">
+          <Button asChild kind={known?.brief.next ? 'plain' : 'primary'}>
             <Link href={`/start?student=${student.id}`}>Start session</Link>
           </Button>
         )}
@@ -124,11 +106,8 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
         </Empty>
       ) : (
         <>
+          <BriefPart brief={known.brief} archived={student.archivedAt !== null} />
           <div className="border-b-[length:var(--stroke)] border-ink">
-            <p className="bg-sheet px-5 pt-3 text-sm text-ink2 md:px-7">
-              Eight of ten putts lie inside the bar; its pale ends are what is not yet certain. The
-              ring is where they centre.
-            </p>
             <Glance
               student={student}
               scores={scores}
@@ -165,6 +144,28 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           <OtherStrokes student={student} told={known.strokes} />
           <WorthPart worth={known.worth} units={units} />
         </>
+      )}
+      {own && (
+        <section
+          aria-label={`${given}’s record`}
+          className="flex flex-wrap gap-2.5 border-t border-rule px-4 py-5 md:px-7 print:hidden"
+        >
+          <ArchiveButton
+            id={student.id}
+            name={student.name}
+            archived={student.archivedAt !== null}
+            set={setArchived}
+          />
+          <Rights student={student.id} given={given} sessions={sessions.length} putts={putts} />
+          {others.length > 0 && !student.archivedAt && (
+            <Sharing
+              student={student.id}
+              given={given}
+              others={others}
+              shares={shares.map(({ coachId, ...share }) => ({ ...share, name: nameOf(coachId) }))}
+            />
+          )}
+        </section>
       )}
       <History database={database} principal={principal} about={[student.id]} />
     </>

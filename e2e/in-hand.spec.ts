@@ -1,0 +1,196 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import { addStudent, logByKeys, startBuiltIn } from './coach';
+import { ownPort } from './ports';
+import { serve } from './server';
+import { expect, test } from './test';
+
+/** What stands over the middle of a control, when that is not the control itself; scrolled to, as a finger would. */
+const hidden = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('main button, main a[href]')].flatMap((control) => {
+      if (control.offsetWidth === 0 || control.offsetHeight === 0) return [];
+      control.scrollIntoView({ block: 'nearest' });
+      const { left, top, width, height } = control.getBoundingClientRect();
+      const at = document.elementFromPoint(left + width / 2, top + height / 2);
+      return at && control.contains(at)
+        ? []
+        : [control.getAttribute('aria-label') ?? control.textContent];
+    }),
+  );
+
+const tooWide = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+
+test('an empty book comes to its first putt in at most twelve touches, with nothing explained elsewhere', async ({
+  browser,
+}) => {
+  const folder = await mkdtemp(join(tmpdir(), 'dirigo-first-'));
+  const server = await serve(ownPort('in the hand'), join(folder, 'empty.db'));
+  try {
+    for (const viewport of [
+      { width: 390, height: 844 },
+      { width: 1280, height: 800 },
+    ]) {
+      const page = await (await browser.newContext({ viewport, baseURL: server.url })).newPage();
+      let touches = 0;
+      const touch = async (name: string | RegExp, role: 'button' | 'radio' = 'button') => {
+        await page.getByRole(role, { name }).first().click();
+        touches += 1;
+      };
+      if (viewport.width === 390) {
+        await page.goto('/');
+        await expect(page.getByRole('heading', { level: 1 })).toHaveText('Your first putts');
+        // Touched to type into: each counts as one.
+        await page.getByLabel('Your name').fill('Marit Quay');
+        touches += 1;
+        await touch('metres', 'radio');
+        await touch('a student', 'radio');
+        await touch('Set it up and putt');
+        await expect(page.getByText('A name is needed.')).toBeVisible();
+        await page.getByLabel('The student’s name').fill('Ilse Bollard');
+        touches += 1;
+        await touch('left-handed', 'radio');
+        await touch(/Straight gate/, 'radio');
+        await touch('Set it up and putt');
+        await touch('It stands, begin');
+        await touch(/^Clear/);
+        await expect(page.getByRole('status', { name: 'count' })).toContainText('1');
+        expect(touches).toBeLessThanOrEqual(12);
+        await page.goto('/students');
+        await expect(page.getByRole('link', { name: 'Ilse Bollard' })).toBeVisible();
+        await expect(page.getByText('left-handed').first()).toBeVisible();
+      } else {
+        // The book is empty no more: nobody is asked again.
+        await page.goto('/');
+        await expect(page.getByRole('heading', { level: 1 })).toHaveText('Today');
+      }
+      await page.context().close();
+    }
+  } finally {
+    await server.kill();
+    await rm(folder, { recursive: true, force: true });
+  }
+});
+
+test('every control of the logging screen is reached at every size, before and after the device is turned', async ({
+  page,
+}) => {
+  await addStudent(page, 'Turn Staithe');
+  await startBuiltIn(page, 'three-in-one', 'Turn Staithe');
+  for (const [width, height] of [
+    [844, 390],
+    [390, 844],
+    [320, 568],
+    [568, 320],
+    [820, 1180],
+    [1180, 820],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
+    await expect.poll(() => hidden(page), { message: `${width} × ${height}` }).toEqual([]);
+    expect(await tooWide(page)).toBe(0);
+  }
+});
+
+test('two taps on one key are one putt, the arrows log after a button was pressed, and what was logged is said', async ({
+  page,
+}) => {
+  await addStudent(page, 'Pier Trembath');
+  await startBuiltIn(page, 'straight-gate', 'Pier Trembath');
+  const count = page.getByRole('status', { name: 'count' });
+  const clear = page.getByRole('button', { name: /^Clear/ });
+  await clear.click();
+  await page.waitForTimeout(300);
+  await clear.click();
+  await expect(count).toHaveText(/^1/);
+  await page.waitForTimeout(700);
+  await clear.click();
+  await expect(count).toHaveText(/^2/);
+  const said = page.getByRole('status', { name: 'logged' });
+  await expect(said).toHaveText('Clear; 2 of 2 clear');
+  // The focus stays on a button that was pressed by its key: arrows are none of its business.
+  await page.getByRole('button', { name: 'Look at the putts and correct one' }).focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(said).toHaveText('Left, tee A; 2 of 3 clear');
+  await page.keyboard.press('u');
+  await expect(said).toHaveText('Taken back; 2 of 2 clear');
+  await expect(page.getByText('all saved')).not.toHaveAttribute('role', 'status');
+});
+
+test('a mark is pointed at by keys: arrows move a cross, Enter sets it', async ({ page }) => {
+  await addStudent(page, 'Keys Lanyard');
+  await startBuiltIn(page, 'marked-face', 'Keys Lanyard');
+  const picture = page.getByRole('application', { name: /^Where the mark is/ });
+  await picture.focus();
+  for (let step = 0; step < 3; step++) await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status', { name: 'count' })).toHaveText(/^[01]/);
+  await expect(page.getByRole('status', { name: 'logged' })).toHaveText(/mm to the (heel|toe)/);
+});
+
+test('letters go nowhere in a list or when they are switched off, and unsaved work is asked about', async ({
+  page,
+}) => {
+  await addStudent(page, 'Lettie Fairway');
+  await page.goto('/drills/new');
+  await page.getByLabel('Name', { exact: true }).fill('Half made');
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('s');
+  const ask = page.getByRole('alertdialog', { name: 'Leave without saving?' });
+  await expect(ask).toBeVisible();
+  await ask.getByRole('button', { name: 'Stay here' }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half made');
+  await page.getByRole('link', { name: 'Students' }).click();
+  await ask.getByRole('button', { name: 'Leave, and lose it' }).click();
+  await expect(page).toHaveURL(/\/students$/);
+  await page.getByRole('combobox', { name: 'In order' }).click();
+  await page.keyboard.press('s');
+  await page.keyboard.press('Escape');
+  await expect(page).toHaveURL(/\/students$/);
+  await page.keyboard.press('?');
+  await page.getByRole('switch', { name: /Single keys/ }).click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('3');
+  await page.waitForTimeout(500);
+  await expect(page).toHaveURL(/\/students$/);
+});
+
+for (const timezoneId of ['UTC', 'America/St_Johns', 'Asia/Tokyo', 'Europe/Amsterdam']) {
+  test(`times are the coach's in a browser of ${timezoneId}, and nothing is rendered twice`, async ({
+    browser,
+    baseURL,
+  }) => {
+    const page = await (await browser.newContext({ timezoneId, baseURL })).newPage();
+    const wrong: string[] = [];
+    page.on('pageerror', ({ message }) => wrong.push(message));
+    page.on('console', (said) => said.type() === 'error' && wrong.push(said.text()));
+    await addStudent(page, `Hour of ${timezoneId.replace('/', ' ')}`);
+    await startBuiltIn(page, 'straight-gate', `Hour of ${timezoneId.replace('/', ' ')}`);
+    await logByKeys(page, 'CCL');
+    await page.getByRole('button', { name: 'Finish' }).first().click();
+    await page.getByRole('button', { name: 'All in, finish' }).click();
+    const head = await page.locator('header p').first().textContent();
+    await page.getByText('Putt by putt').first().click();
+    const [from] = /\d\d:\d\d/.exec(head!)!;
+    const clock = new Intl.DateTimeFormat('en-GB', {
+      timeZone: 'Europe/Amsterdam',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    });
+    const now = clock.format(new Date());
+    const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
+    expect((minutes(now) - minutes(from) + 1440) % 1440).toBeLessThan(5);
+    await page.reload();
+    await page.waitForTimeout(500);
+    expect(wrong.filter((one) => /hydrat|did not match|#4\d\d/i.test(one))).toEqual([]);
+    await page.goto('/');
+    await expect(page.getByText('Times are those of Europe/Amsterdam')).toHaveCount(
+      timezoneId === 'Europe/Amsterdam' ? 0 : 1,
+    );
+    await page.context().close();
+  });
+}
