@@ -84,13 +84,13 @@ export async function touchPicture(page: Page, name: RegExp, across: number, dow
 
 /** Says that the layout stands, once the screen can take a putt. */
 export async function setUp(page: Page) {
-  await page.getByRole('button', { name: 'It stands, begin' }).click();
+  await page.getByRole('button', { name: 'Set up, start' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
 }
 
 /** Finishes; all that was put out is counted in. */
 export async function finish(page: Page) {
-  const allIn = page.getByRole('button', { name: 'All in, finish' });
+  const allIn = page.getByRole('button', { name: 'All collected, finish' });
   // A page that has just been opened may not listen yet.
   await expect(async () => {
     if (!(await allIn.isVisible())) {

@@ -75,7 +75,7 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
   await expect(page.getByText('ball gate, putter gate and pace zone')).toBeVisible();
 
   await test.step('for a left-hander the heel stands on the other side', async () => {
-    await page.getByRole('combobox', { name: 'Looked at for' }).click();
+    await page.getByRole('combobox', { name: 'Show for' }).click();
     await page.getByRole('option', { name: 'Lef Tiller' }).click();
     await expect(page.getByText('Lef Tiller: left-handed, 112 mm head, arc.')).toBeVisible();
     await expect(tapeRow(page, /toe tee, C/)).toContainText('66.5 mm left');

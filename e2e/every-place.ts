@@ -39,7 +39,7 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
     .getByRole('button', { name: `Ada ${name}` })
     .click();
   await page.getByRole('radio', { name: '30' }).click();
-  await page.getByRole('button', { name: 'Propose the hour' }).click();
+  await page.getByRole('button', { name: 'Suggest a plan' }).click();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByRole('link', { name: 'On a page' })).toBeVisible();
   const hour = new URL(page.url()).pathname;

@@ -44,7 +44,7 @@ test('a reading in steps sets the drill, the gate moves to the start line, and t
   await page.getByRole('combobox', { name: 'On' }).click();
   await page.getByRole('option', { name: /Quay green, Long end/ }).click();
   await expect(page.getByLabel('Slope', { exact: true })).toHaveValue('1.37 %');
-  await expect(page.getByRole('row', { name: /start line pin/ })).toContainText('in right');
+  await expect(page.getByRole('row', { name: /aim marker/ })).toContainText('in right');
   await expect(page.getByRole('row', { name: /left tee, A/ })).not.toContainText('36 mm left');
   await page.getByRole('button', { name: 'Save drill' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Bollard gate' })).toBeVisible();
@@ -55,7 +55,7 @@ test('a reading in steps sets the drill, the gate moves to the start line, and t
   await expectCount(page, 2, 3);
   await page.getByRole('button', { name: 'Tape list' }).click();
   await expect(page.getByRole('dialog')).toContainText('Quay green, Long end');
-  await expect(page.getByRole('dialog').getByRole('row', { name: /start line pin/ })).toBeVisible();
+  await expect(page.getByRole('dialog').getByRole('row', { name: /aim marker/ })).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
   await finish(page);

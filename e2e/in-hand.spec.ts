@@ -55,7 +55,7 @@ test('an empty book comes to its first putt in at most twelve touches, with noth
         await touch('left-handed', 'radio');
         await touch(/Straight gate/, 'radio');
         await touch('Set it up and putt');
-        await touch('It stands, begin');
+        await touch('Set up, start');
         await touch(/^Clear/);
         await expect(page.getByRole('status', { name: 'count' })).toContainText('1');
         expect(touches).toBeLessThanOrEqual(12);
@@ -171,7 +171,7 @@ for (const timezoneId of ['UTC', 'America/St_Johns', 'Asia/Tokyo', 'Europe/Amste
     await startBuiltIn(page, 'straight-gate', `Hour of ${timezoneId.replace('/', ' ')}`);
     await logByKeys(page, 'CCL');
     await page.getByRole('button', { name: 'Finish' }).first().click();
-    await page.getByRole('button', { name: 'All in, finish' }).click();
+    await page.getByRole('button', { name: 'All collected, finish' }).click();
     const head = await page.locator('header p').first().textContent();
     await page.getByText('Putt by putt').first().click();
     const [from] = /\d\d:\d\d/.exec(head!)!;

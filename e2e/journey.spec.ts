@@ -122,7 +122,7 @@ test('a coach who reads metres sees metres, and the drill is the same', async ({
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.reload();
   await expect(page.getByRole('radio', { name: '83 %' })).toBeChecked();
-  await expect(page.getByLabel('Where your clocks are')).toHaveValue('Europe/Amsterdam');
+  await expect(page.getByLabel('Time zone')).toHaveValue('Europe/Amsterdam');
   await page.getByRole('radio', { name: '92 %' }).click();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
@@ -141,7 +141,7 @@ test('on a falling putt the gate stands on the start line, and the run keeps the
     page.getByText('aim 8 1/8 in right · 1.4 cups outside the edge · 4.8°'),
   ).toBeVisible();
   await expect(page.getByRole('row', { name: /left tee, A/ })).toContainText('9 mm right');
-  await expect(page.getByRole('row', { name: /start line pin/ })).toContainText('8 1/8 in right');
+  await expect(page.getByRole('row', { name: /aim marker/ })).toContainText('8 1/8 in right');
   await expect(page.getByRole('img', { name: /hole −0\.98° \+0\.99°/ })).toBeVisible();
   await type(page, 'Falls', 'right');
   await expect(

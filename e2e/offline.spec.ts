@@ -56,11 +56,11 @@ async function choose(page: Page, what: string, name: string | RegExp) {
   await page.getByRole('option', { name }).first().click();
 }
 
-const stands = (page: Page) => page.getByRole('button', { name: 'It stands, begin' }).click();
+const stands = (page: Page) => page.getByRole('button', { name: 'Set up, start' }).click();
 
 async function finishHere(page: Page) {
   await page.getByRole('button', { name: 'Finish' }).first().click();
-  await page.getByRole('button', { name: 'All in, finish' }).click();
+  await page.getByRole('button', { name: 'All collected, finish' }).click();
 }
 
 async function note(page: Page, text: string) {
@@ -116,7 +116,7 @@ test('a coach with no signal begins, logs, climbs, finishes, notes, and begins t
     await page.reload();
     await expect(page.getByText('Gate ladder, rung 2')).toBeVisible();
     // It is left open, and gone on with.
-    await page.getByRole('link', { name: 'leave open' }).click();
+    await page.getByRole('link', { name: 'Finish later' }).click();
     await page.getByRole('region', { name: 'Going on' }).getByRole('button').click();
     await expect(page.getByText('Gate ladder, rung 2')).toBeVisible();
     await logByKeys(page, 'C');

@@ -30,7 +30,7 @@ test.afterEach(async () => {
 async function beginOn(page: import('./test').Page): Promise<string> {
   await page.goto(`/start?student=${book.students.shared}&drill=${book.drill}`);
   await page.getByRole('button', { name: 'Start session' }).click();
-  await page.getByRole('button', { name: 'It stands, begin' }).click();
+  await page.getByRole('button', { name: 'Set up, start' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
   return new URL(page.url()).pathname;
 }
@@ -336,7 +336,7 @@ test('a link that is ended ends on the phone too, and twelve taps start one sess
   });
   await page.goto(`/home/${link}`);
   await page.getByRole('button', { name: /Go on with/ }).click();
-  await page.getByRole('button', { name: 'It stands, begin' }).click();
+  await page.getByRole('button', { name: 'Set up, start' }).click();
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   await page.waitForFunction(
     async () =>

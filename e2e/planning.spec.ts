@@ -35,7 +35,7 @@ async function proposeFor(page: Page, student: string, minutes: string): Promise
   await page.goto('/programme/hours/new');
   await page.getByRole('toolbar', { name: 'For' }).getByRole('button', { name: student }).click();
   await page.getByRole('radio', { name: minutes, exact: true }).click();
-  await page.getByRole('button', { name: 'Propose the hour' }).click();
+  await page.getByRole('button', { name: 'Suggest a plan' }).click();
   await expect(blocks(page)).toBeVisible();
 }
 
@@ -45,7 +45,7 @@ test('an hour is proposed, moved, kept, put on a page, and run drill by drill', 
   await addStudent(page, 'Rika Sluice');
   await addStudent(page, 'Lina Sluice');
   await page.goto('/programme/hours/new');
-  await page.getByRole('button', { name: 'Propose the hour' }).click();
+  await page.getByRole('button', { name: 'Suggest a plan' }).click();
   await expect(page.getByText('Say who it is for.')).toBeVisible();
   await proposeFor(page, 'Lina Sluice', '45');
   const proposed = await namesOf(page);
@@ -90,8 +90,8 @@ test('an hour is proposed, moved, kept, put on a page, and run drill by drill', 
   const wanted = await namesOf(page);
 
   // What is kept stays when the rest is proposed anew.
-  await page.getByRole('button', { name: 'Propose anew, round what is kept' }).click();
-  await expect(page.getByRole('button', { name: 'Reckoning…' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Suggest again around what is kept' }).click();
+  await expect(page.getByRole('button', { name: 'Calculating…' })).toHaveCount(0);
   expect(await namesOf(page)).toContain(wanted[1]);
 
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
@@ -173,7 +173,9 @@ test('a programme that two days were missed of changes, and says why', async ({ 
   await page.reload();
   expect(await page.getByRole('region', { name: 'How it goes' }).innerText()).toBe(told);
   await page.goto(own.url);
-  await expect(page.getByRole('region', { name: 'Missed and changed' })).toContainText('Mats Quay');
+  await expect(page.getByRole('region', { name: 'Missed and rescheduled' })).toContainText(
+    'Mats Quay',
+  );
 });
 
 test('homework is done on the student’s own page, which shows nothing else', async ({
@@ -308,7 +310,7 @@ test('the diary shows who comes, and is taken along as a calendar', async ({ pag
   expect((await page.request.get(`${link}x`)).status()).toBe(404);
 
   await page.getByRole('list', { name: 'Agenda' }).getByRole('link', { name: 'Rafe Lock' }).click();
-  await page.getByRole('button', { name: 'Take it out' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByText('It is out of the diary.')).toBeVisible();
   expect(event(await (await page.request.get(link)).text())).toBeUndefined();
 });
@@ -324,7 +326,7 @@ test('the whole cold test is one button: five parts, the same for everyone, one 
   await page.getByRole('button', { name: 'Cold test: five parts, 20 minutes' }).click();
   for (let part = 1; part <= 5; part++) {
     await expect(page.getByText(`drill ${part} of 5`)).toBeVisible();
-    await page.getByRole('button', { name: 'It stands, begin' }).click();
+    await page.getByRole('button', { name: 'Set up, start' }).click();
     await page.keyboard.press('Space');
     await expect(
       page.getByRole('button', { name: 'Look at the putts and correct one' }),

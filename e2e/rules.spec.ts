@@ -38,7 +38,7 @@ test('a rule counts for the coach, ends the drill kindly, and undo takes it back
       .getByRole('status', { name: 'the rule' })
       .getByRole('button', { name: 'Finish' })
       .click();
-    await page.getByRole('button', { name: 'All in, finish' }).click();
+    await page.getByRole('button', { name: 'All collected, finish' }).click();
   });
   await expect(page.getByText('4 of 6 clear')).toBeVisible();
   await expect(page.getByText('Done in 5 putts. 3 in a row, or start again')).toBeVisible();

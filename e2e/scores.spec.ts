@@ -33,7 +33,7 @@ test('from a logged session to a changed score, to the reason, to a drill for it
 
   await test.step('from the reason to a drill for it, and a new run', async () => {
     const misses = page.getByRole('region', { name: 'What the misses say' });
-    await expect(misses.getByText(/^Not now: \w+/)).toBeVisible();
+    await expect(misses.getByText(/^Avoid for now: \w+/)).toBeVisible();
     await misses.getByRole('link').first().click();
     await page.getByRole('button', { name: 'Start session' }).click();
     await page.getByRole('combobox', { name: 'Student', exact: true }).click();

@@ -148,11 +148,11 @@ test('two at stations of their own, each fitted, move on by one station', async 
   await logByKeys(page, 'CL');
   await expectCount(page, 1, 2);
   await page.getByRole('button', { name: 'Dore is next' }).click();
-  await page.getByRole('button', { name: 'It stands, begin' }).click();
+  await page.getByRole('button', { name: 'Set up, start' }).click();
   await expect(page.getByText('Mark on the face')).toBeVisible();
   await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('button', { name: 'All on by one station' }).click();
-  await page.getByRole('button', { name: 'It stands, begin' }).click();
+  await page.getByRole('button', { name: 'Set up, start' }).click();
   await expect(page.getByText('Dore Wharf · Station gate')).toBeVisible();
   await logByKeys(page, 'C');
   await expectCount(page, 1, 1);
@@ -200,7 +200,7 @@ test('a cold test comes first, then the drill; a gate that is too hard is said s
   ).toBeVisible();
   await page.getByRole('button', { name: 'On to the drill' }).click();
   await expect(page.getByText('Straight gate, rung 3')).toBeVisible();
-  await page.getByRole('button', { name: 'It stands, begin' }).click();
+  await page.getByRole('button', { name: 'Set up, start' }).click();
   await expect(count(page)).toHaveText('0of 25 passed');
   await logByKeys(page, 'LLRCLLL');
   await expect(
@@ -235,7 +235,7 @@ test('another drill in the middle of a session, and a tone that can be switched 
   await page.getByRole('combobox', { name: 'Drill' }).click();
   await page.getByRole('option', { name: 'Second gate' }).click();
   await page.getByRole('button', { name: 'Go on with Second gate' }).click();
-  await page.getByRole('button', { name: 'It stands, begin' }).click();
+  await page.getByRole('button', { name: 'Set up, start' }).click();
   await expect(page.getByText('Gro Anchor · Second gate')).toBeVisible();
   await logByKeys(page, 'L');
   await expectCount(page, 0, 1);

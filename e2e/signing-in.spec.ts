@@ -178,7 +178,7 @@ test('three coaches side by side see theirs, share, hand over, and are told of e
   await test.step('an assistant logs', async () => {
     await assistant.goto(`/start?student=${shared}&drill=${book.drill}`);
     await assistant.getByRole('button', { name: 'Start session' }).click();
-    await assistant.getByRole('button', { name: 'It stands, begin' }).click();
+    await assistant.getByRole('button', { name: 'Set up, start' }).click();
     await assistant.keyboard.press('Space');
     await expect(assistant.getByText('all saved')).toBeVisible();
     await head.goto(`/students/${shared}`);

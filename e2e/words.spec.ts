@@ -82,10 +82,8 @@ test('the routine is kept or broken putt by putt, and what that does is told', a
     if (putt === 0) {
       // Timed from stepping in to the strike, and the time stays with whatever is said of it.
       await page.getByRole('button', { name: 'Time it: the player steps in' }).click();
-      await expect(
-        page.getByRole('button', { name: /Stop at the strike: 0\.[3-9] s/ }),
-      ).toBeVisible();
-      await page.getByRole('button', { name: /^Stop at the strike/ }).click();
+      await expect(page.getByRole('button', { name: /Stop at impact: 0\.[3-9] s/ })).toBeVisible();
+      await page.getByRole('button', { name: /^Stop at impact/ }).click();
       await expect(page.getByRole('status', { name: 'seen so far' })).toContainText(
         /Kept, 0\.\d s/,
       );

@@ -37,7 +37,7 @@ interface Shot {
 }
 
 async function lookAtFor(page: Page, name: string): Promise<void> {
-  await page.getByRole('combobox', { name: 'Looked at for' }).click();
+  await page.getByRole('combobox', { name: 'Show for' }).click();
   await page.getByRole('option', { name }).click();
 }
 
@@ -51,7 +51,7 @@ async function begin(page: Page, students: string[]): Promise<void> {
     await page.getByRole('option', { name: student }).click();
   }
   await page.getByRole('button', { name: 'Start session' }).click();
-  await page.getByRole('button', { name: 'It stands, begin' }).click();
+  await page.getByRole('button', { name: 'Set up, start' }).click();
 }
 
 /** Touches the picture of the logging screen, at shares of its width and height. */
@@ -126,7 +126,7 @@ async function main(): Promise<void> {
       name: 'hour',
       path: `/programme/hours/new?student=${yusra?.id}`,
       before: async (page) => {
-        await page.getByRole('button', { name: 'Propose the hour' }).click();
+        await page.getByRole('button', { name: 'Suggest a plan' }).click();
         await page.getByRole('list', { name: 'Drills of the plan, in order' }).waitFor();
         await page.evaluate(() => scrollTo(0, 0));
       },
@@ -170,7 +170,7 @@ async function main(): Promise<void> {
         await page.waitForTimeout(12_000);
         await page.context().setOffline(true);
         await page.goto('/');
-        await page.getByRole('heading', { name: 'Who comes' }).waitFor();
+        await page.getByRole('heading', { name: 'Today’s lessons' }).waitFor();
       },
     },
   ];

@@ -43,7 +43,7 @@ describe('the tape list', () => {
     );
     const rows = rowsOf(renderToStaticMarkup(<TapeList layout={breaking} units={DEFAULT_UNITS} />));
     expect(rows[1]?.[0]).toBe('ball mark');
-    expect(rows[2]).toEqual(['start line pin, beside the hole', '8 ft', '8 1/16 in right']);
+    expect(rows[2]).toEqual(['aim marker, beside the hole', '8 ft', '8 1/16 in right']);
     // By hand: 457.2 mm at 4.806° is 455.6 mm along and 38.3 across; a tee is 29.4 across and 2.5 along from there.
     expect(rows[3]?.slice(1)).toEqual(['18 1/16 in', '9 mm right']);
     expect(rows[4]?.slice(1)).toEqual(['17 13/16 in', '67.5 mm right']);

@@ -75,7 +75,7 @@ export default async function TodayPage() {
               </Link>
             )}
             {coming.length > 0 && (
-              <Part title="Who comes">
+              <Part title="Today’s lessons">
                 <Coming dates={coming} nameOf={nameOf} saysOf={saysOf} />
               </Part>
             )}
@@ -103,7 +103,7 @@ export default async function TodayPage() {
               </Part>
             )}
             {open.length > 0 && (
-              <Part title="Left open">
+              <Part title="Unfinished">
                 {open.map(({ id, name, drill, counts, startedAt }) => (
                   <div
                     key={id}
@@ -133,7 +133,7 @@ export default async function TodayPage() {
           </section>
           <div className="lg:col-start-1">
             {overdue.length > 0 && (
-              <Part title="Missed and changed">
+              <Part title="Missed and rescheduled">
                 <Reminders all={overdue} />
               </Part>
             )}

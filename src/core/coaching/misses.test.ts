@@ -132,7 +132,7 @@ describe('reading the misses', () => {
       },
     });
     expect(causeOf(seen(0.02))).toBe('It is aimed there: the stroke adds nothing to that side.');
-    expect(causeOf(seen(0))).toMatch(/^The face is open at the strike/);
+    expect(causeOf(seen(0))).toMatch(/^The face is open at impact/);
     const aims = readMisses(seen(0.02)).find(({ id }) => id === 'aims right')!;
     expect(aims.drills.map(({ key }) => key)).toContain('aim-coin');
   });

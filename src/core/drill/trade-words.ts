@@ -19,7 +19,7 @@ const TRADE: Readonly<Record<string, readonly string[]>> = {
   metronome: ['beat', 'count'],
   yips: ['nerves', 'push', 'hand only'],
   pressure: ['start again', 'costs', 'nerves'],
-  'sweet spot': ['strike', 'middle of the face'],
+  'sweet spot': ['strike', 'centre of the face'],
   centre: ['strike', 'middle'],
   center: ['strike', 'middle'],
   toe: ['strike', 'heel'],

@@ -13,7 +13,7 @@ const WAYS = {
     cautions: CAUTIONS.string,
   },
   rod: {
-    label: 'rod overhead',
+    label: 'alignment stick overhead',
     kit: [{ item: 'rod', count: 1 }],
     checklist: ['Somebody holds a rod over the ball, square to the line.'],
     cautions: CAUTIONS.overhead,

@@ -15,7 +15,7 @@ import { openingEvidence, openingMet, openingTolerance, type Opening } from './o
 import type { Setting } from './setting';
 import { turned, type Spot } from './spot';
 
-/** Tee shank of a common tee, m. */
+/** Tee width of a common tee, m. */
 export const DEFAULT_SHANK = 0.005;
 /** Total air under which a gate is more luck than skill, m. */
 export const LEAST_AIR = 0.002;
@@ -143,7 +143,7 @@ export const standingMet = (launch: Launch, gate: BallGate, setting: Setting): s
  *
  * @param tolerance radians each side, 0 or more and below a right angle
  * @param distance ball to gate, m
- * @param shank tee shank, m
+ * @param shank tee width, m
  * @returns inner gap, m
  */
 export function gapForTolerance(
@@ -288,8 +288,8 @@ export const ballGate = defineElement({
     {
       type: 'length',
       name: 'shank',
-      label: 'Tee shank',
-      what: 'A tee shank',
+      label: 'Tee width',
+      what: 'A tee width',
       hint: 'thickness of the tee',
       when: { field: 'made', is: ['tees'] },
       kind: 'across',

@@ -81,7 +81,7 @@ const AIDS = {
     cautions: [],
   },
   wedge: {
-    label: 'lofted club',
+    label: 'wedge',
     kit: [{ item: 'wedge', count: 1 }],
     checklist: [
       'Leading edge level with the ball’s equator.',
@@ -130,7 +130,7 @@ type BodyAid = z.infer<typeof schema>;
 /** Something held, worn or done: no geometry, a checklist and its cautions. */
 export const bodyAid = defineElement({
   kind: 'bodyAid',
-  name: 'Body aid',
+  name: 'Training aid',
   about: 'Something held, worn or done: a checklist, nothing to measure.',
   trains: 'set-up',
   traits: { spread: true },

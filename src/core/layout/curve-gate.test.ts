@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { between } from 'tests/arbitraries';
+import { nearest, roll, shoot } from 'tests/player/green';
 import {
   BALL_DIAMETER,
   DEFAULT_PUTT,
@@ -18,6 +19,7 @@ import {
   drawLayout,
   gateTolerance,
   midpointOf,
+  otherRoll,
   settingOf,
   standing,
   strictnessOf,
@@ -143,5 +145,36 @@ describe('the midpoint mark', () => {
     expect(drawLayout(over)).toContainEqual(
       expect.objectContaining({ type: 'line', role: 'tier', label: '1 %' }),
     );
+  });
+});
+
+describe('the roll of another putt, drawn over this one', () => {
+  it('goes where a general solver rolls it', () => {
+    const putt = { ...breaking, past: 0.1 };
+    const curve = otherRoll(putt);
+    if (curve.type !== 'curve') throw new Error('A roll is a curve.');
+    const green = {
+      distance: putt.distance,
+      greenSpeed: putt.greenSpeed,
+      grade: putt.slope.grade,
+      falls: putt.slope.falls,
+      past: putt.past,
+    };
+    const { direction, speed } = shoot(green);
+    const rolled = roll(green, speed, direction);
+    for (const { along, across } of curve.points.filter((one) => one.along < putt.distance - 0.1)) {
+      expect(nearest(rolled, along, across).off).toBeLessThan(0.004);
+    }
+    expect(curve.points.length).toBeGreaterThan(10);
+  });
+
+  it('is the straight line where nothing breaks', () => {
+    expect(otherRoll(DEFAULT_PUTT)).toMatchObject({
+      role: 'other',
+      points: [
+        { along: 0, across: 0 },
+        { along: DEFAULT_PUTT.distance, across: 0 },
+      ],
+    });
   });
 });

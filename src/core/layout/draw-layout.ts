@@ -6,6 +6,7 @@ import {
   routePoints,
   stretchesOf,
   type Aim,
+  type Putt,
 } from '@/core/green';
 import type { Mark, Spot } from './element';
 import { standing, type Layout, type Standing } from './layout';
@@ -19,6 +20,26 @@ const TIER_DRAWN = 0.3;
 
 /** Whether a putt breaks by more than a tape would show at the hole. */
 export const breaks = ({ beside }: Aim): boolean => Math.abs(beside) > NO_BREAK;
+
+/**
+ * The roll of another putt as a curve over a layout's own: straight where it does not break.
+ *
+ * @param putt the same ball and hole, otherwise paced or on another green
+ * @throws RangeError when the slope cannot hold its pace
+ */
+export function otherRoll(putt: Putt): Mark {
+  const ball = { along: 0, across: 0 };
+  if (isLevel(putt)) {
+    return { type: 'curve', role: 'other', points: [ball, { ...ball, along: putt.distance }] };
+  }
+  const { startSpeed, direction } = makeWindow(putt).aim;
+  const route = routeOf(stretchesOf(putt), { ...ball, speed: startSpeed, direction });
+  return {
+    type: 'curve',
+    role: 'other',
+    points: routePoints(route, putt.distance + SHOWN_BEYOND),
+  };
+}
 
 /** Where the intended roll is half way to the hole: the spot to look at beside the gate. */
 export function midpointOf({ putt }: Layout): Spot {

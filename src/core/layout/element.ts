@@ -132,7 +132,7 @@ export interface Pointing<Params> {
   on: 'green' | 'face' | 'read' | 'clock';
   /** Whether there is such a picture with these numbers; always where it is left out. */
   shown?(params: Params): boolean;
-  /** Half of what counts as the middle of the face, m. */
+  /** Half of what counts as the centre of the face, m. */
   middle?(params: Params): Spot;
   /** The outcome that a spot is. */
   outcome(spot: Spot, params: Params, setting: Setting): string;
@@ -174,7 +174,8 @@ export type Mark =
       left: number;
       right: number;
     }
-  | { type: 'curve'; role: 'roll' | 'zone'; points: Spot[] }
+  /** The roll, where the ball may rest, or the roll of another putt that it is compared with. */
+  | { type: 'curve'; role: 'roll' | 'zone' | 'other'; points: Spot[] }
   | { type: 'aim'; at: Spot; beside: number; cups: number; direction: number }
   | { type: 'fall'; grade: number; falls: number }
   | {

@@ -5,7 +5,7 @@ import type { Spot } from './spot';
 const LIMITS = { across: { min: 0.002, max: 0.03 }, high: { min: 0.002, max: 0.012 } } as const;
 
 const schema = z.object({
-  /** Half of the width and of the height of what counts as the middle of the face, m. */
+  /** Half of the width and of the height of what counts as the centre of the face, m. */
   across: z.number().min(LIMITS.across.min).max(LIMITS.across.max),
   high: z.number().min(LIMITS.high.min).max(LIMITS.high.max),
 });

@@ -46,8 +46,8 @@ export const HEAD_FIELDS = [
   {
     type: 'length',
     name: 'shank',
-    label: 'Tee shank',
-    what: 'A tee shank',
+    label: 'Tee width',
+    what: 'A tee width',
     kind: 'across',
     ...HEAD_LIMITS.shank,
   },

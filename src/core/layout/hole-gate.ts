@@ -57,8 +57,8 @@ export const holeGate = defineElement({
     {
       type: 'length',
       name: 'shank',
-      label: 'Tee shank',
-      what: 'A tee shank',
+      label: 'Tee width',
+      what: 'A tee width',
       kind: 'across',
       min: 0.002,
       max: 0.012,

@@ -84,7 +84,7 @@ export {
   type Read,
   type Standing,
 } from './layout';
-export { breaks, drawLayout, midpointOf } from './draw-layout';
+export { breaks, drawLayout, midpointOf, otherRoll } from './draw-layout';
 export { filledOutcomes, fillerOf } from './fill';
 export { allAsIntended, judge, outcomesProblem, pointsProblem } from './judge';
 export { loggedElements, type LoggedElements } from './logged';

@@ -7,7 +7,7 @@ const LENGTH = { min: 0.3, max: 15 };
 const KINDS = [
   { value: 'string', label: 'string on skewers', item: 'string' },
   { value: 'chalk', label: 'chalk line', item: 'chalk' },
-  { value: 'overhead', label: 'rod overhead', item: 'rod' },
+  { value: 'overhead', label: 'alignment stick overhead', item: 'rod' },
 ] as const;
 
 const schema = z.object({
@@ -22,7 +22,7 @@ type Line = z.infer<typeof schema>;
 export const line = defineElement({
   kind: 'line',
   name: 'Line',
-  about: 'Chalk, string or a rod overhead: shows the start line.',
+  about: 'Chalk, string or a alignment stick overhead: shows the start line.',
   trains: 'set-up',
   traits: { spread: true },
   schema,

@@ -49,7 +49,7 @@ export function tapeList(layout: Layout): TapeRow[] {
       ? [
           {
             id: 'pin',
-            name: 'start line pin, beside the hole',
+            name: 'aim marker, beside the hole',
             at: { along: layout.putt.distance, across: aim.beside },
             what: 'pin' as const,
             checks: [],

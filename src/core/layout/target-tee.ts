@@ -44,8 +44,8 @@ export const targetTee = defineElement({
     {
       type: 'length',
       name: 'shank',
-      label: 'Tee shank',
-      what: 'A tee shank',
+      label: 'Tee width',
+      what: 'A tee width',
       kind: 'across',
       ...LIMITS.shank,
     },

@@ -17,7 +17,7 @@ type Watch = z.infer<typeof schema>;
 /** The coach's eye: something seen that no tee can tell. */
 export const watch = defineElement({
   kind: 'watch',
-  name: 'Coach’s eye',
+  name: 'Coach’s check',
   about: 'Something seen that no tee can tell, yes or no.',
   trains: 'set-up',
   traits: { byEye: true },

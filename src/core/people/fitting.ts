@@ -27,7 +27,7 @@ export const fittingSchema = z.object({
 
 export type Fitting = z.infer<typeof fittingSchema>;
 
-/** Whom a layout is drawn for until somebody is named: right-handed, a common blade, an arc, standing. */
+/** Whom a layout is drawn for until somebody is named: right-handed, a standard blade, an arc, standing. */
 export const STANDARD_FITTING: Fitting = {
   hand: 'right',
   headLength: 0.112,

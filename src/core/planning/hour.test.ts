@@ -193,7 +193,9 @@ describe('what suits', () => {
     const lane = libraryDrill('six-tee-lane')!;
     expect(unsuited(lane, player(), ground)).toContain('straight school');
     const rods = libraryDrill('rod-corridor')!;
-    expect(unsuited(rods, player(), { place: 'green', kit: COMMON_KIT })).toBe('needs rods');
+    expect(unsuited(rods, player(), { place: 'green', kit: COMMON_KIT })).toBe(
+      'needs alignment sticks',
+    );
     const lag = libraryDrill('lag-and-farther')!;
     expect(unsuited(lag, player(), { ...ground, place: 'home' })).toBe('needs another place');
   });

@@ -31,7 +31,7 @@ export const pace: Quantity = {
       side: () => -1,
       least: 0.03,
       putts: 12,
-      seen: (size) => `Rolls ${Math.round(size * 100)} % short of the distance meant`,
+      seen: (size) => `Finishes ${Math.round(size * 100)} % short`,
       cause: 'The head slows into the ball, or distances are read too short.',
     },
     {
@@ -39,7 +39,7 @@ export const pace: Quantity = {
       side: () => 1,
       least: 0.03,
       putts: 12,
-      seen: (size) => `Rolls ${Math.round(size * 100)} % beyond the distance meant`,
+      seen: (size) => `Finishes ${Math.round(size * 100)} % long`,
       cause: 'The stroke is too long for the distance, or the green is faster than it is read.',
     },
   ],

@@ -45,12 +45,12 @@ export const start: Quantity = {
     sideways(
       'push',
       farSide,
-      'The face is open at the strike, or the hands are held off with the ball too far forward.',
+      'The face is open at impact, or the hands are held off with the ball too far forward.',
     ),
     sideways(
       'pull',
       nearSide,
-      'The face is closed at the strike: the wrists flip, or the body turns early.',
+      'The face is closed at impact: the wrists flip, or the body turns early.',
     ),
   ],
   columns: [

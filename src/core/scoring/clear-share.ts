@@ -27,7 +27,7 @@ const WIDEST = 0.3;
  *
  * @param score the player's start line, rad
  * @param share 0 to 1
- * @param gate where it stands and its tee shank, m
+ * @param gate where it stands and its tee width, m
  * @returns inner gap, m
  */
 export function gapForShare(

@@ -66,7 +66,7 @@ export interface GateOfWindow {
  * The window as a gate.
  *
  * @param window radians
- * @param gate where that gate would stand and its tee shank, m; 18 in and 5 mm unless told
+ * @param gate where that gate would stand and its tee width, m; 18 in and 5 mm unless told
  */
 export function gateOfWindow(window: Estimate, gate = REFERENCE): GateOfWindow {
   const gap = (tolerance: number) => gapForTolerance(tolerance, gate.distance, gate.shank);
@@ -82,7 +82,7 @@ export function gateOfWindow(window: Estimate, gate = REFERENCE): GateOfWindow {
  * @param result a score
  * @param hand the player's
  * @param units the coach's
- * @param gate where the gate of the sentence stands and its tee shank, m
+ * @param gate where the gate of the sentence stands and its tee width, m
  */
 export function scoreWords(
   result: Score,

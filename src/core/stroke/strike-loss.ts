@@ -15,7 +15,7 @@ export const BLADE: HeadBody = { mass: 0.35, inertia: 4e-4 };
  * Ball speed struck off the middle, against one struck there: `(1 + m/M) / (1 + m/M + m h²/I)`, from the momentum of
  * a ball on a free body.
  *
- * @param offset from the middle of the face, m, either way
+ * @param offset from the centre of the face, m, either way
  * @param head mass (kg) and moment of inertia (kg m²), above 0
  * @returns 1 in the middle, less away from it
  */
@@ -27,7 +27,7 @@ export function strikeSpeed(offset: number, { mass, inertia }: HeadBody = BLADE)
 /**
  * How much shorter a putt rolls that is struck off the middle: distance goes with the square of the speed.
  *
- * @param offset from the middle of the face, m
+ * @param offset from the centre of the face, m
  * @returns share of the distance that is lost, 0 to 1
  */
 export const strikeLoss = (offset: number, head: HeadBody = BLADE): number =>

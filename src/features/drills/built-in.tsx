@@ -4,6 +4,7 @@ import { layoutCautions, layoutKit, onRung, rungStrictness } from '@/core/layout
 import type { ReactNode } from 'react';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
+import { Term } from '../shared/term';
 import { PlaceHead } from '../shared/place';
 import { drillWords } from './drill-words';
 import { LayoutDrawing } from './layout-drawing';
@@ -65,7 +66,9 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
         </div>
         <div className="grid content-start gap-6 px-4 py-5 md:px-7 lg:px-6">
           <section aria-label="Tape list">
-            <h2 className="mb-1 cap">Tape list, for a common blade</h2>
+            <h2 className="mb-1 cap">
+              <Term name="tape list">Tape list</Term>, for a standard blade
+            </h2>
             <TapeList layout={layout} units={units} />
           </section>
           <section aria-label="Kit">
@@ -75,7 +78,9 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
             </p>
           </section>
           <section aria-label="Ladder">
-            <h2 className="mb-1 cap">Ladder</h2>
+            <h2 className="mb-1 cap">
+              <Term name="ladder">Ladder</Term>
+            </h2>
             <table className="w-full text-[0.9375rem]">
               <tbody>
                 {drill.ladder.map((rung, index) => (

@@ -316,9 +316,9 @@ export function Designer({
             {students.length > 0 && (
               <div className="w-[260px] pb-2">
                 <Pick
-                  label="Looked at for"
+                  label="Show for"
                   placeholder="A student"
-                  options={[{ value: NOBODY, label: 'nobody in particular' }, ...students]}
+                  options={[{ value: NOBODY, label: 'no one' }, ...students]}
                   value={student?.value ?? NOBODY}
                   onChange={lookFor}
                 />

@@ -68,7 +68,7 @@ export function MakeMapView({
                 need <strong className="num">{chances.putts.mean.toFixed(2)}</strong> putts.
               </>
             ) : (
-              'Reckoning…'
+              'Calculating…'
             )}
             <span className="mt-1.5 block text-sm text-ink2">
               Start line from {who.putts} putts. Pace and reading are not measured yet: taken as ±

@@ -16,7 +16,7 @@ import {
   type PaceId,
   type Putt,
 } from '@/core/green';
-import type { Layout } from '@/core/layout';
+import { otherRoll, type Layout } from '@/core/layout';
 import {
   bareUnit,
   lengthSchema,
@@ -95,24 +95,36 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
         {there && other ? (
           <>
             <p className="text-[1.125rem]">{difference(here, there)}</p>
-            <div className="grid gap-x-6 gap-y-3 md:grid-cols-2">
-              {[
-                { name: 'As designed', layout },
-                { name: 'What if', layout: { ...layout, putt: other } },
-              ].map((one) => (
-                <figure key={one.name} className="min-w-0 border border-ink">
-                  <div className="h-[230px]">
-                    <LayoutDrawing layout={one.layout} units={units} lie="along" brief />
-                  </div>
-                  <figcaption className="border-t border-ink px-3 py-1 cap">{one.name}</figcaption>
-                </figure>
-              ))}
-            </div>
+            <figure className="min-w-0 border border-ink">
+              <div className="h-[380px] max-md:h-[300px]">
+                <LayoutDrawing
+                  layout={layout}
+                  units={units}
+                  lie="along"
+                  brief
+                  more={[otherRoll(other)]}
+                />
+              </div>
+              <figcaption className="flex flex-wrap gap-x-6 gap-y-1 border-t border-ink px-3 py-1.5 text-[0.9375rem]">
+                <span>
+                  <span aria-hidden className="font-[700]">
+                    ━━
+                  </span>{' '}
+                  as designed
+                </span>
+                <span className="text-hole">
+                  <span aria-hidden className="font-[700]">
+                    ╍╍
+                  </span>{' '}
+                  what if
+                </span>
+              </figcaption>
+            </figure>
             <Comparison here={here} there={there} putt={putt} other={other} units={units} />
           </>
         ) : (
           <p className="text-ink2">
-            {other ? 'No ball stops there at that pace.' : 'Mend the green speed to compare.'}
+            {other ? 'No ball stops there at that pace.' : 'Correct the green speed to compare.'}
           </p>
         )}
       </section>

@@ -72,7 +72,7 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
       {home === '' ? (
         <>
           {coming.length > 0 && (
-            <Part title="Who comes">
+            <Part title="Today’s lessons">
               {coming.map(({ id, day, studentId, words }) => (
                 <Row
                   key={id}

@@ -99,7 +99,7 @@ export const keptSchema = z.object({
   drills: z.array(keptDrill),
   /** The speed of the carpet at home, m; null where it was not measured, and on a coach's device. */
   carpet: z.number().positive().nullable().default(null),
-  /** Who comes today and tomorrow, in order. */
+  /** Today’s lessons today and tomorrow, in order. */
   coming: z.array(
     z.object({ id: z.string(), day: z.string(), studentId: z.uuid(), words: z.string() }),
   ),

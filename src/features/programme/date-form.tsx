@@ -117,7 +117,7 @@ export function DateForm({
               router.push('/programme');
             }}
           >
-            Take it out
+            Delete
           </Button>
         )}
       </div>

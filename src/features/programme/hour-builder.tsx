@@ -228,10 +228,10 @@ export function HourBuilder({
           >
             <Sparkle size={17} aria-hidden />
             {proposing
-              ? 'Reckoning…'
+              ? 'Calculating…'
               : blocks.length === 0
-                ? 'Propose the hour'
-                : 'Propose anew, round what is kept'}
+                ? 'Suggest a plan'
+                : 'Suggest again around what is kept'}
           </Button>
         </section>
         <section ref={planned} aria-label="The plan" className="lg:order-1">

@@ -160,12 +160,14 @@ export function HourDrawn({
         <text
           x={Math.min(x(totals.late), width - 4)}
           y={LINE + 50}
-          textAnchor={x(totals.late) > width - 120 ? 'end' : 'middle'}
+          textAnchor={
+            x(totals.late) > width - 170 ? 'end' : x(totals.late) < 170 ? 'start' : 'middle'
+          }
           fontSize="13.5"
           fontWeight="650"
           fill={over ? 'var(--line)' : 'var(--ink2)'}
         >
-          nine in ten done by {Math.round(totals.late)}
+          90 % chance of finishing within {Math.round(totals.late)} min
         </text>
       )}
     </svg>

@@ -23,7 +23,7 @@ export function aimWords(
   const middle = sorted[sorted.length >> 1]!;
   const met = windows.filter((window) => window <= aim.window).length / windows.length;
   const now = `±${showAmount(aim.skill, middle)}`;
-  if (putts === 0) return 'Nothing was putted yet that tells where it stands.';
+  if (putts === 0) return 'No putts yet for this.';
   if (met > 0.8) return `It is at ${now} now: very likely met (${percent(met)}). Set the next aim.`;
   return `It is at ${now} now; the chance that it is met already is ${percent(met)}.`;
 }

@@ -5,7 +5,7 @@ import { KINDS, forWhat, timeWords } from './date-words';
 import { RunPlanButton } from './run-plan-button';
 import type { Reminder } from './today';
 
-/** Who comes today: one touch starts what is planned. */
+/** Today’s lessons today: one touch starts what is planned. */
 export function Coming({
   dates,
   nameOf,

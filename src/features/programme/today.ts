@@ -37,7 +37,7 @@ interface TodayOf {
 /** What was missed is told for so long, and what a programme changed. */
 const LATELY = 7;
 
-/** Who comes, what is due, and what is overdue. */
+/** Today’s lessons, what is due, and what is overdue. */
 export async function todayOf(
   database: Database,
   principal: CoachPrincipal,

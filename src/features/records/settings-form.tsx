@@ -85,7 +85,7 @@ export function SettingsForm({ values, units }: { values: SettingsInput; units: 
         }))}
       />
       <TextField
-        label="Where your clocks are"
+        label="Time zone"
         {...register('zone')}
         list="zones"
         hint="lessons are dated by it: “Europe/Amsterdam”"

@@ -22,7 +22,7 @@ export function CountIn({
   const [less, setLess] = useState<Record<string, number>>({});
   const missing = Object.values(less).reduce((sum, count) => sum + count, 0);
   return (
-    <SheetDialog returnsFocus={false} title="Count it in" open={open} onOpen={onOpen}>
+    <SheetDialog returnsFocus={false} title="Pick up your kit" open={open} onOpen={onOpen}>
       <ul className="mt-3 grid gap-1">
         {Object.entries(out).map(([item, count]) => {
           const { one, many } = KIT[item as KitId];
@@ -61,7 +61,7 @@ export function CountIn({
           )
         }
       >
-        {missing === 0 ? 'All in, finish' : `Finish with ${missing} missing`}
+        {missing === 0 ? 'All collected, finish' : `Finish with ${missing} missing`}
       </Button>
     </SheetDialog>
   );

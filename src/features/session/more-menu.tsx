@@ -122,7 +122,7 @@ export function MoreMenu({
               disabled={busy || !nextDrill}
               onClick={close(() => onSwap({ drillId: next, rung: null }))}
             >
-              {next === drillId ? 'Begin this drill anew' : `Go on with ${nextDrill?.label ?? ''}`}
+              {next === drillId ? 'Restart this drill' : `Go on with ${nextDrill?.label ?? ''}`}
             </Button>
           </Part>
         )}

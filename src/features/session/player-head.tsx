@@ -84,7 +84,7 @@ export function PlayerHead({
                 ways.apart.go(ways.player(student.id));
               }}
             >
-              <X size={15} aria-hidden /> leave open
+              <X size={15} aria-hidden /> Finish later
             </Link>
           </Button>
           {plan?.next && (

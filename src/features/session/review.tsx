@@ -5,6 +5,7 @@ import { whatIsNew, type Trial } from '@/core/coaching';
 import { endedWords, paceOfPlay, ruleTraits, ruleWords } from '@/core/drill';
 import {
   ballGateOf,
+  type BallGate,
   isBuilt,
   judge,
   layoutAt,
@@ -99,7 +100,7 @@ export function Review({
         <Button asChild>
           <Link href={`/start?student=${student.id}`}>Another session</Link>
         </Button>
-        <Button asChild kind="primary">
+        <Button asChild>
           <Link href={`/students/${student.id}`}>{first}’s page</Link>
         </Button>
       </PlaceHead>
@@ -125,13 +126,13 @@ export function Review({
           )}
         </nav>
       )}
+      <Story blocks={blocks} score={score} student={student} units={units} gate={gate} />
       {blocks.map((block) => (
         <Going
           key={block.runs[0]!.id}
           block={block}
           news={whatIsNew(block.facts, factsBefore(sessions, session, block.last))}
           units={units}
-          studentId={student.id}
           fresh={fresh}
         />
       ))}
@@ -156,14 +157,6 @@ export function Review({
       {score && score.basis.start > 0 && run && (
         <>
           <div className="border-b-[length:var(--stroke)] border-ink">
-            <p className="max-w-[62ch] px-4 pt-5 text-[1.0625rem] md:px-7">
-              On these putts alone {first}{' '}
-              <strong>{scoreWords(score.alone.start, student.hand, units, gate)}</strong>.{' '}
-              <span className="text-ink2">
-                With all earlier sessions:{' '}
-                {scoreWords(score.carried.start, student.hand, units, gate)}.
-              </span>
-            </p>
             <ScoreRuler
               name="This session"
               basis={`${score.basis.start} putts`}
@@ -209,22 +202,86 @@ export function Review({
   );
 }
 
+/** The session from the top: what happened, what it means, and what comes next. */
+function Story({
+  blocks,
+  score,
+  student,
+  units,
+  gate,
+}: {
+  blocks: BlockFacts[];
+  score: ScoreTold | undefined;
+  student: Student;
+  units: UnitPreferences;
+  gate: BallGate | undefined;
+}) {
+  const last = blocks.at(-1);
+  if (!last) return null;
+  const first = student.name.split(' ')[0]!;
+  const putts = blocks.reduce((sum, { counts }) => sum + counts.putts, 0);
+  const told = score?.basis.start ?? 0;
+  const { next } = last;
+  return (
+    <section
+      aria-label="In short"
+      className="flex flex-wrap items-center justify-between gap-x-8 gap-y-3 border-b-[length:var(--stroke)] border-ink bg-sheet px-4 py-4 md:px-7"
+    >
+      <div className="grid min-w-0 flex-1 basis-80 gap-1">
+        {score && told > 0 ? (
+          <p className="max-w-[66ch] text-[1.125rem]">
+            On these putts alone {first}{' '}
+            <strong>{scoreWords(score.alone.start, student.hand, units, gate)}</strong>.{' '}
+            <span className="text-ink2">
+              With all earlier sessions:{' '}
+              {scoreWords(score.carried.start, student.hand, units, gate)}.
+            </span>
+          </p>
+        ) : (
+          <p className="text-[1.125rem]">
+            No putt of this session says anything of the start line.
+          </p>
+        )}
+        {told > 0 && (
+          <p className="text-[0.9375rem] text-ink2">
+            {told} of {putts} putts say something of the start line.
+          </p>
+        )}
+        <p className="text-[1.0625rem]">Next: {next.why}</p>
+      </div>
+      <Button asChild kind="primary" className="min-h-14 px-6 text-[1.0625rem] max-sm:w-full">
+        <Link
+          href={
+            next.type === 'other'
+              ? '/drills'
+              : `/start?student=${student.id}&drill=${last.last.drillId}${next.rung === null ? '' : `&rung=${next.rung}`}`
+          }
+        >
+          {next.type === 'other'
+            ? 'Look for another drill'
+            : next.rung === null
+              ? 'The same again'
+              : `Rung ${next.rung + 1}, ${rungWords(last.last.ladder[next.rung]!, units)}`}
+        </Link>
+      </Button>
+    </section>
+  );
+}
+
 /** One going at a drill: what happened, on the drawing and in words, what is new and what next. */
 function Going({
   block,
   news,
   units,
-  studentId,
   fresh,
 }: {
   block: BlockFacts;
   news: string[];
   units: UnitPreferences;
-  studentId: string;
   /** Its putts may still be corrected. */
   fresh: boolean;
 }) {
-  const { runs, last, counts, progress, course, next } = block;
+  const { runs, last, counts, progress, course } = block;
   const putts = runs.flatMap((run) => counted(run.putts));
   const pace = paceOfPlay(
     putts.map(({ at }) => at),
@@ -275,25 +332,6 @@ function Going({
             does.
           </p>
         )}
-        <div className="grid gap-2 border-t border-rule pt-3">
-          <h3 className="cap">Next</h3>
-          <p className="text-[1rem]">{next.why}</p>
-          <Button asChild className="w-fit">
-            <Link
-              href={
-                next.type === 'other'
-                  ? '/drills'
-                  : `/start?student=${studentId}&drill=${last.drillId}${next.rung === null ? '' : `&rung=${next.rung}`}`
-              }
-            >
-              {next.type === 'other'
-                ? 'Look for another drill'
-                : next.rung === null
-                  ? 'The same again'
-                  : `Rung ${next.rung + 1}, ${rungWords(last.ladder[next.rung]!, units)}`}
-            </Link>
-          </Button>
-        </div>
         <p className="text-sm text-ink2">
           {pace === null ? '' : `${Math.round(pace)} s from putt to putt. `}
           {course.pauses.length > 0 &&

@@ -8,7 +8,7 @@ import { releaseFocus } from '@/ui/release-focus';
 /** How often the seconds are shown anew, ms. */
 const TICK = 100;
 
-/** Times a routine: touched when the player steps in, and again at the strike. */
+/** Times a routine: touched when the player steps in, and again at impact. */
 export function RoutineClock({
   seconds,
   most,
@@ -44,7 +44,7 @@ export function RoutineClock({
     >
       <Timer size={18} aria-hidden />
       {from !== null
-        ? `Stop at the strike: ${passed.toFixed(1)} s`
+        ? `Stop at impact: ${passed.toFixed(1)} s`
         : seconds === undefined
           ? 'Time it: the player steps in'
           : `Took ${seconds.toFixed(1)} s. Time it again`}

@@ -84,7 +84,7 @@ export function SetUp({
               setOpen(false);
             }}
           >
-            It stands, begin
+            Set up, start
           </Button>
         </div>
       )}

@@ -35,6 +35,21 @@ export async function coachContext(least: Role = 'assistant') {
   return { database, principal, coach, units: coach.settings.units };
 }
 
+/** The title of a page that is about something of a coach's; plain where it cannot be told whose it is. */
+export async function titled(
+  plain: string,
+  nameOf: (asking: { database: Database; principal: CoachPrincipal }) => Promise<string>,
+): Promise<{ title: string }> {
+  try {
+    await untilRequested();
+    const [database, principal] = [await connection(), await askingCoach()];
+    return { title: principal ? await nameOf({ database, principal }) : plain };
+  } catch (error) {
+    if (error instanceof Problem) return { title: plain };
+    throw error;
+  }
+}
+
 /** The zone of the book, for the page; undefined while there is none, or it cannot be opened. */
 export async function zoneOfBook(): Promise<string | undefined> {
   await untilRequested();

@@ -33,7 +33,7 @@ export interface Brief {
 }
 
 /** Findings that begin with what the player does, so that a name can stand before them. */
-const DOES = /^(Starts|Aims|Rolls|Reads|Looks)\b/;
+const DOES = /^(Starts|Aims|Finishes|Reads|Looks)\b/;
 
 const sentenceOf = (given: string, { seen }: Finding): string =>
   `${given}${DOES.test(seen) ? ' ' : ': '}${seen[0]!.toLowerCase()}${seen.slice(1)}`;
@@ -112,7 +112,7 @@ export function briefOf(
     says: found
       ? sentenceOf(given, found)
       : start
-        ? `${given}: eight in ten start within ±${showDegrees(start.window.middle)}; no miss is sure enough to be named.`
+        ? `${given}: 8 in 10 start within ±${showDegrees(start.window.middle)}; no miss is sure enough to be named.`
         : `${given}: no miss is sure enough to be named.`,
     sure: found
       ? `${Math.min(99, Math.round(100 * found.probability))} % sure, from ${found.putts} putts`

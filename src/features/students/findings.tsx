@@ -40,7 +40,7 @@ export function Findings({ findings, student }: { findings: Finding[]; student: 
           )}
           {avoid.length > 0 && (
             <p className="mt-0.5 text-[0.9375rem] text-ink2">
-              Not now: {avoid.map(({ name }) => name).join(', ')}.
+              Avoid for now: {avoid.map(({ name }) => name).join(', ')}.
             </p>
           )}
         </li>

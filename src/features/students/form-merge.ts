@@ -9,8 +9,8 @@ export const FORM_PARTS = {
   'putter.headLength': 'Putter head, heel to toe',
   'putter.headDepth': 'Putter head, front to back',
   'putter.lieAngle': 'Lie angle of the shaft',
-  school: 'Path they believe in',
-  kit: 'Has at hand',
+  school: 'Preferred stroke',
+  kit: 'Kit available',
   groups: 'Groups',
   notes: 'Notes',
 } as const;

@@ -2,6 +2,7 @@ import type { Layout } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import type { ScoreTold } from '../reckoning/history';
+import { Term } from '../shared/term';
 import { basisOfAll } from './reading';
 import { RulersFile } from './rulers-file';
 import { SkillRuler } from './skill-ruler';
@@ -54,8 +55,8 @@ export function Glance({
       <div className="divide-y divide-hair">
         {RULED.flatMap(rulerOf)}
         <p className="bg-sheet px-4 py-2 text-sm text-ink2 md:px-7">
-          Eight of ten putts lie inside the bar; its pale ends are what is not yet certain. The ring
-          is where they centre.
+          The bar is the <Term name="window" />: 8 of 10 putts lie inside it; its pale ends are the{' '}
+          <Term name="80 % interval" />. The ring is the <Term name="bias" />.
         </p>
         {more.length > 0 && (
           <details>

@@ -70,7 +70,7 @@ export function InDepth({
         ))}
       </nav>
       {shown.length === 0 ? (
-        <p className="px-4 py-4 text-ink2 md:px-7">No putt speaks of this skill yet.</p>
+        <p className="px-4 py-4 text-ink2 md:px-7">No putts yet for this skill.</p>
       ) : (
         <>
           <div className="grid grid-cols-1 gap-4 px-4 pt-4 md:px-7 lg:grid-cols-[minmax(0,1fr)_420px]">

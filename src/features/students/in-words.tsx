@@ -161,8 +161,7 @@ function feelWords({ guesses, right, distance }: Feel, units: UnitPreferences): 
   if (!distance) return counted;
   const { bias, spread, correlation } = distance;
   const side = bias > 0 ? 'farther than it lay' : 'shorter than it lay';
-  const tied =
-    correlation === null ? '' : `; guess and fact go together by ${correlation.toFixed(2)}`;
+  const tied = correlation === null ? '' : `; agreement ${correlation.toFixed(2)} (1 is perfect)`;
   return `${counted} Guessed ${roughLength(Math.abs(bias), units)} ${side}, give or take ${roughLength(spread, units)}${tied}.`;
 }
 

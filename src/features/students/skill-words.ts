@@ -95,7 +95,7 @@ export function changeWords({
   if (measure) {
     return `it looks ${size}; measure the gap to be sure`;
   }
-  return sure < SETTLED.probability ? 'not clearly changed' : `${size} (${percent} % sure)`;
+  return sure < SETTLED.probability ? 'no clear change' : `${size} (${percent} % sure)`;
 }
 
 /** Lengths of a gate that this coach can set. */

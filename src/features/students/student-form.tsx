@@ -132,7 +132,7 @@ export function StudentForm({
       <ChoiceField
         control={control}
         name="school"
-        label="Path they believe in"
+        label="Preferred stroke"
         options={[
           { value: 'arc', label: 'slight arc' },
           { value: 'straight', label: 'straight back and through' },
@@ -143,7 +143,7 @@ export function StudentForm({
         name="kit"
         render={({ field }) => (
           <Several
-            label="Has at hand"
+            label="Kit available"
             options={KIT_IDS.map((value) => ({ value, label: KIT[value].one }))}
             values={field.value}
             onChange={field.onChange}

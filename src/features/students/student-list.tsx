@@ -134,7 +134,10 @@ function Line({ row, archived }: { row: StudentRow; archived: boolean }) {
       </ul>
       {!archived && (
         <Button asChild className="min-h-11 justify-self-start lg:justify-self-end">
-          <Link href={next?.href ?? `/start?student=${id}`} aria-label={`Start the next with ${name.split(' ')[0]}`}>
+          <Link
+            href={next?.href ?? `/start?student=${id}`}
+            aria-label={`Start the next with ${name.split(' ')[0]}`}
+          >
             Start
           </Link>
         </Button>

@@ -1,5 +1,5 @@
 import { LIBRARY, libraryDrill } from '@/core/drill';
-import { drawLayout, fitted, standing, type Layout, type Mark } from '@/core/layout';
+import { drawLayout, fitted, standing, type Layout } from '@/core/layout';
 import { STANDARD_FITTING } from '@/core/people';
 import { DEFAULT_UNITS } from '@/core/units';
 import { svgString } from '../svg-string';
@@ -64,18 +64,28 @@ describe('the geometry of a drawing', () => {
     },
   );
 
-  it('draws a straight start line through a cut as it runs on the green', () => {
-    const { layout } = libraryDrill('breaking-start-gate')!;
-    const { marks, geometry, svg } = drawn(layout, { width: 500, height: 330 }, 'along');
+  it('cuts no stretch out of a putt that breaks: its curve is what it shows', () => {
+    const bending = LIBRARY.filter(({ layout }) =>
+      drawLayout(layout).some(
+        (mark) =>
+          mark.type === 'curve' &&
+          mark.role === 'roll' &&
+          mark.points.some(({ across }) => Math.abs(across) > 0.03),
+      ),
+    );
+    expect(bending.length).toBeGreaterThan(5);
+    for (const { layout } of bending) {
+      expect(drawn(layout, { width: 1130, height: 330 }, 'along').geometry.cut).toBeNull();
+    }
+  });
+
+  it('draws the start line of a long straight putt through its cut', () => {
+    const { layout } = libraryDrill('straight-gate')!;
+    const { geometry, svg } = drawn(layout, { width: 500, height: 330 }, 'along');
     const { cut, pixel } = geometry;
     expect(cut).not.toBeNull();
-    const start = marks.find(
-      (mark): mark is Extract<Mark, { type: 'line' }> =>
-        mark.type === 'line' && mark.role === 'start',
-    )!;
-    const slope = start.to.across / start.to.along;
     for (const along of [cut!.from, cut!.to]) {
-      const { x, y } = pixel({ along, across: slope * along });
+      const { x, y } = pixel({ along, across: 0 });
       expect(svg).toContain(`${x},${y}`);
     }
   });

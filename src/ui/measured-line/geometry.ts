@@ -44,6 +44,10 @@ export const marginsOf = (lie: Lie, dialBelow = false): Room['margin'] =>
 const EXAGGERATIONS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 75, 100];
 /** A gate nearer to the ball than this is hard to see or touch, px. */
 const CLOSE = 92;
+/** The same on a putt that breaks: a cut would take its curve away, so only what lies on top of each other is drawn apart. */
+const CLOSE_ON_CURVE = 24;
+/** A roll that leaves the line by more than this is seen to break, m. */
+const BENDS = 0.02;
 /** What a cut takes on the screen, px. */
 const CUT_WIDTH = 26;
 /** Drawn after the last thing on the line, m. */
@@ -145,7 +149,13 @@ function cutFor(
     .filter(({ from, to }) => to - from > 0.02);
   const perMetre = length / (until - first);
   const tightest = Math.min(...steps.map(({ from, to }) => to - from));
-  if (tightest * perMetre >= CLOSE) return null;
+  const bends = marks.some(
+    (mark) =>
+      mark.type === 'curve' &&
+      mark.role === 'roll' &&
+      mark.points.some(({ across }) => Math.abs(across) > BENDS),
+  );
+  if (tightest * perMetre >= (bends ? CLOSE_ON_CURVE : CLOSE)) return null;
   const longest = steps.reduce((best, step) =>
     step.to - step.from > best.to - best.from ? step : best,
   );

@@ -101,6 +101,20 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
       );
     }
     case 'curve':
+      if (mark.role === 'other') {
+        return (
+          <polyline
+            points={mark.points
+              .map(pixel)
+              .map(({ x, y }) => `${x},${y}`)
+              .join(' ')}
+            fill="none"
+            stroke="var(--hole)"
+            strokeWidth={3}
+            strokeDasharray="12 7"
+          />
+        );
+      }
       if (mark.role === 'zone') {
         return (
           <polyline

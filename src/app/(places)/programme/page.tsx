@@ -181,7 +181,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
             )}
           </div>
           <div>
-            <h2 className="mb-1 text-[1.25rem] num">Hours kept</h2>
+            <h2 className="mb-1 text-[1.25rem] num">Saved plans</h2>
             {kept.length === 0 ? (
               <p className="text-ink2">None yet.</p>
             ) : (
@@ -207,7 +207,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
             )}
           </div>
           <div>
-            <h2 className="mb-2 text-[1.25rem] num">Elsewhere</h2>
+            <h2 className="mb-2 text-[1.25rem] num">Calendar</h2>
             <CalendarLink known={link} origin={originOf((await headers()).get('host'))} />
           </div>
         </section>

@@ -76,8 +76,8 @@ export default async function RecordsPage() {
             </div>
           </section>
           {principal.as === 'head' && (
-            <section className="grid gap-3" aria-label="Where they lie">
-              <h2 className="text-[1.25rem] num">Where they lie</h2>
+            <section className="grid gap-3" aria-label="Where your data is kept">
+              <h2 className="text-[1.25rem] num">Where your data is kept</h2>
               <p className="text-[1rem]">
                 {students.length} students and {putts} putts, in one file on this machine:
               </p>

@@ -178,7 +178,7 @@ export const COMBINED: LibraryDrill[] = [
     steps: [
       'Write the player’s own steps into your copy: where they look from, practice strokes, looks, go.',
       'One ball, a new spot each time. All the steps, every time.',
-      'Start the clock when the player steps in, stop it at the strike.',
+      'Start the clock when the player steps in, stop it at impact.',
       'Log the putt, and whether the routine was kept.',
     ],
     judge: 'By the hole, and by whether the routine was whole.',

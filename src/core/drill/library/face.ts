@@ -114,7 +114,7 @@ export const FACE: LibraryDrill[] = [
     minutes: 8,
     dose: '3 sets of 5, short putts',
     when: 'For wrists that flip, and pulls that come from them.',
-    whenNot: 'Not for players who push with the hands held off.',
+    whenNot: 'Not for players who push with the holding off the release.',
     steps: ['Trail hand away.', 'Three-footers through a roomy gate, then six-footers.'],
     judge: 'By the gate, and by a quiet wrist at the finish.',
     errors: ['Gripping hard: the forearm shakes. Lighter.'],
@@ -128,7 +128,7 @@ export const FACE: LibraryDrill[] = [
   entry({
     key: 'grip-end-guide',
     name: 'Grip end to the body',
-    purpose: 'The grip end keeps pointing at the same place: the lead wrist cannot break down.',
+    purpose: 'The butt end keeps pointing at the same place: the lead wrist cannot break down.',
     skills: ['face'],
     misses: ['pull'],
     avoid: ['push'],

@@ -197,10 +197,10 @@ export const PACE: LibraryDrill[] = [
     places: ['green', 'busy green', 'carpet', 'home'],
     minutes: 10,
     dose: '5 at 10, 20 and 30 ft',
-    when: 'When long putts are hit and short ones are poked.',
+    when: 'When long putts are hit and short ones are jabbed.',
     whenNot: 'Not with music of another beat next door.',
     steps: [
-      'Count aloud: one at the end of the backstroke, two at the strike.',
+      'Count aloud: one at the end of the backstroke, two at impact.',
       'Same count from every distance.',
     ],
     judge: 'The count was even, and the ball in the zone.',

@@ -112,7 +112,7 @@ export const START_LINE: LibraryDrill[] = [
     minutes: 8,
     dose: '20 a day at home',
     when: 'Homework, a full green, or greens where tees are forbidden.',
-    whenNot: 'Not for the very first weeks: most balls miss a coin, and it teaches despair.',
+    whenNot: 'Not for the very first weeks: most balls miss a coin, and it is discouraging.',
     steps: [
       'Coin at arm’s reach plus a little: 75 to 90 cm.',
       'Roll the ball over it. Listen: a true hit clicks or hops.',

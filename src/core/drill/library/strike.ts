@@ -6,7 +6,7 @@ export const STRIKE: LibraryDrill[] = [
   entry({
     key: 'putter-gate-level',
     name: 'Putter gate, level',
-    purpose: 'Two tees at the ball, the head between them: the middle of the face, every time.',
+    purpose: 'Two tees at the ball, the head between them: the centre of the face, every time.',
     skills: ['strike'],
     misses: ['heel', 'toe'],
     places: ['green', 'busy green', 'carpet'],
@@ -200,9 +200,8 @@ export const STRIKE: LibraryDrill[] = [
   }),
   entry({
     key: 'equator-club',
-    name: 'Lofted club on the equator',
-    purpose:
-      'A lofted club’s leading edge must meet the ball’s middle height: level through the ball.',
+    name: 'Wedge on the equator',
+    purpose: 'A wedge’s leading edge must meet the ball’s middle height: level through the ball.',
     skills: ['strike'],
     misses: ['low on the face'],
     levels: ['improving', 'steady', 'advanced'],

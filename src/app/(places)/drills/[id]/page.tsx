@@ -7,9 +7,13 @@ import { Designer } from '@/features/drills/designer';
 import { designerOptions } from '@/features/drills/options';
 import { BuiltIn } from '@/features/drills/built-in';
 import { DrillFoot } from '@/features/drills/drill-foot';
-import { coachContext, orNotFound } from '@/features/shared/server';
+import { coachContext, orNotFound, titled } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'Drill' };
+export const generateMetadata = ({ params }: PageProps<'/drills/[id]'>): Promise<Metadata> =>
+  titled('Drill', async ({ database, principal }) => {
+    const { id } = await params;
+    return libraryDrill(id)?.name ?? (await getDrill(database, principal, id)).name;
+  });
 
 const query = z.object({ version: z.coerce.number().int().positive().optional().catch(undefined) });
 

@@ -16,11 +16,15 @@ import { libraryRef } from '@/features/programme/library-ref';
 import { ArchiveButton } from '@/features/shared/archive-button';
 import { ShareButton } from '@/features/shared/share-button';
 import { PlaceHead } from '@/features/shared/place';
-import { coachContext, orNotFound } from '@/features/shared/server';
+import { coachContext, orNotFound, titled } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 import { FallArrow } from '@/ui/fall-arrow';
 
-export const metadata: Metadata = { title: 'Green' };
+export const generateMetadata = ({ params }: PageProps<'/greens/[id]'>): Promise<Metadata> =>
+  titled('Green', async ({ database, principal }) => {
+    const { id } = await params;
+    return (await getGreen(database, principal, id)).name;
+  });
 
 /** What a spot's slope does to a putt that every coach has in mind. */
 const TOLD = 8 * FOOT;

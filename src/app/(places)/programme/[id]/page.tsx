@@ -74,9 +74,7 @@ export default async function ProgrammePage({ params }: PageProps<'/programme/[i
               <strong>{aimSaid(programme)}.</strong>
             </p>
             <p className="mt-1">
-              {stands
-                ? aimWords(programme, stands.points, stands.putts)
-                : 'Nothing was putted yet that tells where it stands.'}
+              {stands ? aimWords(programme, stands.points, stands.putts) : 'No putts yet for this.'}
             </p>
           </div>
           <div>

@@ -10,7 +10,7 @@ import { Sharing } from '@/features/academy/sharing';
 import { ArchiveButton } from '@/features/shared/archive-button';
 import { Empty, PlaceHead } from '@/features/shared/place';
 import { reckon } from '@/features/reckoning/pool';
-import { coachContext, orNotFound } from '@/features/shared/server';
+import { coachContext, orNotFound, titled } from '@/features/shared/server';
 import { setArchived } from '@/features/students/actions';
 import { BriefPart } from '@/features/students/brief-part';
 import { Glance } from '@/features/students/glance';
@@ -26,7 +26,11 @@ import { WorthPart } from '@/features/students/worth-part';
 import { Button } from '@/ui/button';
 import { showLength } from '@/core/units';
 
-export const metadata: Metadata = { title: 'Student' };
+export const generateMetadata = ({ params }: PageProps<'/students/[id]'>): Promise<Metadata> =>
+  titled('Student', async ({ database, principal }) => {
+    const { id } = await params;
+    return (await getStudent(database, principal, id)).name;
+  });
 
 const query = z.object({
   skill: z.string().refine(isQuantity).catch('start'),

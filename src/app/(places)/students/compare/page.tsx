@@ -50,7 +50,9 @@ export default async function ComparePage({ searchParams }: PageProps<'/students
       </nav>
       {all.every(({ rows }) => rows.length === 0) ? (
         <Empty title="Nothing to compare yet">
-          <p>No putt speaks of this skill. Its ruler on a student’s page says which drill does.</p>
+          <p>
+            No putts yet for this skill. Its ruler on a student’s page says which drill gives some.
+          </p>
         </Empty>
       ) : (
         <Compared skill={skill} comparisons={all} units={units} />

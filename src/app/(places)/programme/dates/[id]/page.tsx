@@ -9,7 +9,7 @@ import { PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'A date' };
+export const metadata: Metadata = { title: 'Appointment' };
 
 export default async function DatePage({ params }: PageProps<'/programme/dates/[id]'>) {
   const { database, principal } = await coachContext('coach');

@@ -7,7 +7,7 @@ import { planStudents } from '@/features/programme/load-plan';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'A date' };
+export const metadata: Metadata = { title: 'New appointment' };
 
 const query = z.object({
   student: z.uuid().optional().catch(undefined),
@@ -20,7 +20,7 @@ export default async function NewDatePage({ searchParams }: PageProps<'/programm
   const plans = (await listPlans(database, principal)).filter(({ archivedAt }) => !archivedAt);
   return (
     <>
-      <PlaceHead title="A date" sub={`times are those of ${coach.settings.zone}`} />
+      <PlaceHead title="New appointment" sub={`times are those of ${coach.settings.zone}`} />
       <DateForm
         id={null}
         ofProgramme={false}

@@ -5,13 +5,19 @@ import { getStudent, knownLink, listHomework, listWords } from '@/data';
 import { studentsOrigin } from '@/features/shared/origin';
 import { PlaceHead } from '@/features/shared/place';
 import { reckon } from '@/features/reckoning/pool';
-import { coachContext, orNotFound } from '@/features/shared/server';
+import { coachContext, orNotFound, titled } from '@/features/shared/server';
 import { HomeLink } from '@/features/students/home-link';
 import { HomeworkForm } from '@/features/students/homework-form';
 import { HomeworkList } from '@/features/students/homework-list';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Homework' };
+export const generateMetadata = ({
+  params,
+}: PageProps<'/students/[id]/homework'>): Promise<Metadata> =>
+  titled('Homework', async ({ database, principal }) => {
+    const { id } = await params;
+    return `Homework for ${(await getStudent(database, principal, id)).name}`;
+  });
 
 /** Days that homework is given for until told otherwise. */
 const LASTS = 21;

@@ -9,11 +9,17 @@ import { Putters } from '@/features/setup/putters';
 import { Trials } from '@/features/setup/trials';
 import { cardLines, sentence } from '@/features/setup/words';
 import { PlaceHead } from '@/features/shared/place';
-import { coachContext, orNotFound } from '@/features/shared/server';
+import { coachContext, orNotFound, titled } from '@/features/shared/server';
 import { PrintButton } from '@/features/students/print-button';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Set-up' };
+export const generateMetadata = ({
+  params,
+}: PageProps<'/students/[id]/set-up'>): Promise<Metadata> =>
+  titled('Set-up', async ({ database, principal }) => {
+    const { id } = await params;
+    return `Set-up of ${(await getStudent(database, principal, id)).name}`;
+  });
 
 export default async function SetUpPage({ params }: PageProps<'/students/[id]/set-up'>) {
   const { database, principal, units } = await coachContext();

@@ -1,0 +1,32 @@
+'use client';
+
+import { Popover } from 'radix-ui';
+import { useState, type ReactNode } from 'react';
+import { GLOSSARY, type GlossaryTerm } from './glossary';
+
+/** A word of art that explains itself, touched or pointed at. */
+export function Term({ name, children }: { name: GlossaryTerm; children?: ReactNode }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger
+        aria-label={`${typeof children === 'string' ? children : name}: what is that?`}
+        onPointerEnter={({ pointerType }) => pointerType === 'mouse' && setOpen(true)}
+        onPointerLeave={({ pointerType }) => pointerType === 'mouse' && setOpen(false)}
+        className="cursor-help underline decoration-dotted decoration-2 underline-offset-4"
+      >
+        {children ?? name}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={6}
+          collisionPadding={12}
+          onOpenAutoFocus={(event) => event.preventDefault()}
+          className="z-50 max-w-[min(88vw,320px)] rounded-[3px] border-2 border-ink bg-sheet px-3.5 py-2.5 text-[1rem] text-ink"
+        >
+          {GLOSSARY[name]}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
