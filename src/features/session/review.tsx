@@ -5,7 +5,6 @@ import { whatIsNew, type Trial } from '@/core/coaching';
 import { endedWords, paceOfPlay, ruleTraits, ruleWords } from '@/core/drill';
 import {
   ballGateOf,
-  type BallGate,
   isBuilt,
   judge,
   layoutAt,
@@ -214,7 +213,7 @@ function Story({
   score: ScoreTold | undefined;
   student: Student;
   units: UnitPreferences;
-  gate: BallGate | undefined;
+  gate: NonNullable<ReturnType<typeof ballGateOf>> | undefined;
 }) {
   const last = blocks.at(-1);
   if (!last) return null;
