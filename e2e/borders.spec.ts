@@ -415,6 +415,7 @@ const OF_THEIR_OWN: Record<'coach' | 'assistant', string[]> = {
     'besideNow',
     'makeCalendarLink',
     'endCalendarLink',
+    'beginFirst',
     'askNewPasskey',
     'dropPassphrase',
     'keepPassphrase',

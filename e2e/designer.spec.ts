@@ -12,6 +12,7 @@ async function add(page: Page, element: string): Promise<void> {
 
 /** Takes hold of the middle of a thing and moves it by so many pixels. */
 async function drag(page: Page, name: string, by: { x: number; y: number }): Promise<void> {
+  await grip(page, name).first().scrollIntoViewIfNeeded();
   const box = (await grip(page, name).first().boundingBox())!;
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);
@@ -194,7 +195,7 @@ test('a built-in drill is found, copied, changed into a new version, and taken a
   const search = page.getByRole('searchbox');
   await expect(async () => {
     await search.fill('twin entries');
-    await expect(page.getByText('Built in, 1')).toBeVisible({ timeout: 500 });
+    await expect(page.getByText('The library, 1')).toBeVisible({ timeout: 500 });
   }).toPass();
   await page.getByRole('combobox', { name: 'School' }).click();
   await page.getByRole('option', { name: 'arc' }).click();

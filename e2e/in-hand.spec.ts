@@ -79,19 +79,25 @@ test('every control of the logging screen is reached at every size, before and a
   page,
 }) => {
   await addStudent(page, 'Turn Staithe');
-  await startBuiltIn(page, 'three-in-one', 'Turn Staithe');
-  for (const [width, height] of [
-    [844, 390],
-    [390, 844],
-    [320, 568],
-    [568, 320],
-    [820, 1180],
-    [1180, 820],
-  ] as const) {
-    await page.setViewportSize({ width, height });
-    await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
-    await expect.poll(() => hidden(page), { message: `${width} × ${height}` }).toEqual([]);
-    expect(await tooWide(page)).toBe(0);
+  for (const drill of ['three-in-one', 'read-first', 'routine-kept']) {
+    await page.setViewportSize({ width: 1280, height: 720 });
+    await startBuiltIn(page, drill, 'Turn Staithe');
+    for (const [width, height] of [
+      [1280, 720],
+      [844, 390],
+      [390, 844],
+      [320, 568],
+      [568, 320],
+      [820, 1180],
+      [1180, 820],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
+      await expect
+        .poll(() => hidden(page), { message: `${drill} at ${width} × ${height}` })
+        .toEqual([]);
+      expect(await tooWide(page)).toBe(0);
+    }
   }
 });
 

@@ -325,7 +325,7 @@ test('a link that is ended ends on the phone too, and twelve taps start one sess
     const host = `127.0.0.1:${PORT}`;
     const answers = await Promise.all(
       Array.from({ length: 12 }, () =>
-        call(server!.url, `/home/${link}`, start, [link, homework], {
+        call(server!.url, `/home/${link}`, start, [link, { id: homework, carpet: false }], {
           host,
           origin: `http://${host}`,
         }),

@@ -19,8 +19,11 @@ test('from a logged session to a changed score, to the reason, to a drill for it
       page.getByRole('img', { name: /^Start line: eight in ten within ±\d\.\d\d°.*push/ }),
     ).toBeVisible();
     await expect(page.getByText('No data yet: needs a box of four tees.')).toBeVisible();
-    await expect(page.getByText(/Starts \d\.\d° to the right, a push/)).toBeVisible();
-    await expect(page.getByText(/\d\d % sure, from 20 putts\./)).toBeVisible();
+    await expect(page.getByText(/^Starts \d\.\d° to the right, a push/)).toBeVisible();
+    const short = page.getByRole('region', { name: 'In short' });
+    await expect(short).toContainText(/Vigo starts \d\.\d° to the right, a push/);
+    await expect(short).toContainText(/Next: .+, \d+ minutes\./);
+    await expect(page.getByText(/\d\d % sure, from 20 putts\./).first()).toBeVisible();
   });
 
   await test.step('what the score rests on is one touch away, down to the putts', async () => {

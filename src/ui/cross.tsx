@@ -55,6 +55,8 @@ export function Cross({
       // A picture that is pointed at by keys takes the focus.
       tabIndex={0}
       onKeyDown={onKeyDown}
+      // Touched, it does not take the focus: the keys go on meaning what the screen says.
+      onMouseDown={(event) => event.preventDefault()}
       onBlur={() => setAt(null)}
       className={clsx('relative', className)}
     >

@@ -309,7 +309,7 @@ export function PlayerScreen({
         </div>
         <footer
           className={clsx(
-            'grid min-h-0 grid-cols-[minmax(0,1fr)] content-end gap-2.5 overflow-y-auto border-ink bg-paper px-3.5 pt-2.5 pb-4 [@media(max-height:500px)]:gap-1.5 [@media(max-height:500px)]:pb-2',
+            'grid min-h-0 grid-cols-[minmax(0,1fr)] [align-content:safe_end] gap-2.5 overflow-y-auto border-ink bg-paper px-3.5 pt-2.5 pb-4 [@media(max-height:500px)]:gap-1.5 [@media(max-height:500px)]:pb-2',
             beside ? 'border-l-[length:var(--stroke)]' : 'border-t-[length:var(--stroke)]',
             wide && 'grid-rows-[1fr]',
           )}

@@ -76,7 +76,9 @@ export function usePutt({
   const take = (what: Seen, at?: number) => {
     if (shut) return;
     // Of several things the next may be touched at once.
-    if (again(several ? `${number} ${changedIn(seen, what)}` : keyIn(what), at)) return;
+    // A guess and what came true are two things, though they may be the same key.
+    const key = several ? `${number} ${changedIn(seen, what)}` : keyIn(what);
+    if (again(guesses ? `guess ${key}` : key, at)) return;
     if (guesses && primary && what[primary.id]) {
       setGuess(puttOf({ [primary.id]: what[primary.id]! }));
       setSeen({});

@@ -13,7 +13,7 @@ export function Term({ name, children }: { name: GlossaryTerm; children?: ReactN
         aria-label={`${typeof children === 'string' ? children : name}: what is that?`}
         onPointerEnter={({ pointerType }) => pointerType === 'mouse' && setOpen(true)}
         onPointerLeave={({ pointerType }) => pointerType === 'mouse' && setOpen(false)}
-        className="cursor-help underline decoration-dotted decoration-2 underline-offset-4"
+        className="inline-block min-h-6 cursor-help px-0.5 leading-6 underline decoration-dotted decoration-2 underline-offset-4"
       >
         {children ?? name}
       </Popover.Trigger>
