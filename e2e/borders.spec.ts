@@ -415,7 +415,6 @@ const OF_THEIR_OWN: Record<'coach' | 'assistant', string[]> = {
     'besideNow',
     'makeCalendarLink',
     'endCalendarLink',
-    'beginFirst',
     'askNewPasskey',
     'dropPassphrase',
     'keepPassphrase',
@@ -440,7 +439,9 @@ for (const role of ['coach', 'assistant'] as const) {
     const before = await sumOf(others);
     const done: string[] = [];
     // Whoever asks may ask a passkey to sign in, until it was asked too often.
-    for (const action of builtActions().filter(({ name }) => name !== 'askPasskey')) {
+    // A first session is one's own, and its run has no coach of its own to be told by.
+    const asked = builtActions().filter(({ name }) => !['askPasskey', 'beginFirst'].includes(name));
+    for (const action of asked) {
       // The page does not know the caller by its address: a home page of the head coach's student is none of theirs either.
       const headers = { ...OWN, cookie: cookies[role] };
       const answer = await call(server.url, pageOf(action), action, argsOf(action), headers);

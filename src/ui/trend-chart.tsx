@@ -98,6 +98,19 @@ const changesDrawn = (marks: { at: Date; label: string }[], ink: string): Plugin
   },
 });
 
+/**
+ * A colour so thin that a line shows through it. A style sheet that was made small writes `#000` for black: two digits put to
+ * that are no colour, and the band would be painted solid.
+ *
+ * @param hex with three or six digits
+ */
+export function faint(hex: string): string {
+  const digits = hex.replace('#', '');
+  const six = digits.length === 3 ? [...digits].map((one) => one + one).join('') : digits;
+  const [r, g, b] = [0, 2, 4].map((from) => parseInt(six.slice(from, from + 2), 16));
+  return `rgb(${r} ${g} ${b} / 14%)`;
+}
+
 /** A number over time with the band that holds it eight times in ten. */
 export function TrendChart({
   points,
@@ -133,7 +146,7 @@ export function TrendChart({
         data: series(({ low }) => low),
         ...band,
         fill: '-1',
-        backgroundColor: `${palette.ink}24`,
+        backgroundColor: faint(palette.ink),
       },
       ...(level
         ? [

@@ -4,7 +4,7 @@ import { Redo2, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { Tabs } from 'radix-ui';
-import { useMemo, useState, useTransition } from 'react';
+import { useEffect, useMemo, useState, useTransition } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import type { Slope } from '@/core/green';
@@ -62,6 +62,11 @@ import { WhatIf } from './what-if';
 import { WordsPanel } from './words-panel';
 
 const NOBODY = 'nobody';
+
+/** Where this device remembers for whom drills are looked at. */
+const LOOKED = 'dirigo-show-for';
+const lookedBefore = (): string | null => localStorage.getItem(LOOKED);
+const rememberLooked = (student: string): void => localStorage.setItem(LOOKED, student);
 
 /**
  * Designing a drill: the drawing is taken hold of or the numbers are typed, and at once there is what they mean. What
@@ -145,6 +150,7 @@ export function Designer({
   useHotkeys('mod+shift+z, mod+y', () => history.redo?.(), { preventDefault: true });
 
   const lookFor = (value: string) => {
+    rememberLooked(value);
     const found = students.find((one) => one.value === value) ?? null;
     setStudent(found);
     setKnown(null);
@@ -154,6 +160,15 @@ export function Designer({
       if (showErrors(result)) setKnown(result.value);
     });
   };
+  // Who was looked at on the last drill is looked at on this one too, as long as they are there.
+  useEffect(() => {
+    const before = lookedBefore();
+    if (!before || !students.some((one) => one.value === before)) return;
+    const frame = requestAnimationFrame(() => lookFor(before));
+    return () => cancelAnimationFrame(frame);
+    // Once, when the page opens.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
   const keep = () => {
     const problems = Object.values(wrong);
     if (draft.name.trim() === '') setNameError('A name is needed.');

@@ -55,12 +55,13 @@ export async function startOptions(
   return {
     students: students
       .filter(({ archivedAt }) => !archivedAt)
-      .map(({ id, name, hand }): StudentOption => {
+      .map(({ id, name, hand, level, groups }): StudentOption => {
         const last = cold.get(id);
         return {
           value: id,
           label: name,
-          detail: `${hand}-handed`,
+          // Two of one name are told apart by what else is known of them.
+          detail: [`${hand}-handed`, level, groups].filter(Boolean).join(', '),
           lastCold: last ? `Last cold test ${format(last, 'd MMMM')}` : 'No cold test yet',
         };
       }),

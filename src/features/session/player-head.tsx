@@ -33,7 +33,12 @@ export function PlayerHead({
   return (
     <div className={clsx('flex justify-between gap-3', row ? 'items-center' : 'items-start')}>
       <div className={clsx('min-w-0', row && 'flex items-baseline gap-4')}>
-        <p className={clsx('text-[1rem]', shape === 'beside' ? '' : 'truncate')}>
+        <p
+          className={clsx(
+            'text-[1rem]',
+            { above: 'line-clamp-2 leading-tight', row: 'truncate', beside: '' }[shape],
+          )}
+        >
           <strong>{student.name}</strong>
           <span className="text-ink2">
             {' '}

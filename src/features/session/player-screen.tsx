@@ -234,7 +234,7 @@ export function PlayerScreen({
           'grid min-h-0',
           beside
             ? 'grid-cols-[minmax(0,1fr)_minmax(304px,36%)]'
-            : 'grid-cols-[minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto]',
+            : 'grid-cols-[minmax(0,1fr)] grid-rows-[minmax(150px,1fr)_minmax(0,auto)]',
         )}
       >
         <div className="grid min-h-0 min-w-0 grid-rows-[auto_minmax(0,1fr)]">

@@ -150,6 +150,43 @@ function changedSince(scores: SessionScore[], faceShare: number): string | null 
   return sure ? `${nameOf(sure.skill)} ${changeWords(sure.change)}` : null;
 }
 
+/** Lines that were made, as long as the scores they were made from stay the same: by then their students and drills must too. */
+const made = new WeakMap<readonly SessionScore[], { of: string; line: StudentLine }>();
+
+/** One student's line, from their history. */
+function lineOf(
+  student: Student,
+  history: Awaited<ReturnType<typeof studentHistory>>,
+  own: Drill[],
+  units: UnitPreferences,
+): StudentLine {
+  const { scores, faceShare } = history;
+  const of = JSON.stringify([
+    ...[student, units],
+    own.map(({ id, version, archivedAt, origin }) => [id, version, archivedAt, origin]),
+  ]);
+  const known = made.get(scores);
+  if (known?.of === of) return known.line;
+  const last = scores.at(-1);
+  const basis = basisOfAll(scores);
+  const line: StudentLine = {
+    ...briefOf(student, history, own, units),
+    rulers: Object.fromEntries(
+      RULED.flatMap((skill) => {
+        const score = last?.carried[skill];
+        if (!score || (basis[skill] ?? 0) === 0) return [];
+        const { bias, window, side } = score;
+        return [[skill, { bias, window, side }]];
+      }),
+    ),
+    at: last?.at ?? null,
+    changed: changedSince(scores, faceShare),
+    window: last?.carried.start?.window.middle ?? null,
+  };
+  made.set(scores, { of, line });
+  return line;
+}
+
 /** Everyone in the list, by their id. */
 export async function studentLines(
   database: Database,
@@ -163,22 +200,7 @@ export async function studentLines(
   const lines: Record<string, StudentLine> = {};
   for (const student of students) {
     const history = await studentHistory(database, principal, student.id);
-    const last = history.scores.at(-1);
-    const basis = basisOfAll(history.scores);
-    lines[student.id] = {
-      ...briefOf(student, history, own, settings.units),
-      rulers: Object.fromEntries(
-        RULED.flatMap((skill) => {
-          const score = last?.carried[skill];
-          if (!score || (basis[skill] ?? 0) === 0) return [];
-          const { bias, window, side } = score;
-          return [[skill, { bias, window, side }]];
-        }),
-      ),
-      at: last?.at ?? null,
-      changed: changedSince(history.scores, history.faceShare),
-      window: last?.carried.start?.window.middle ?? null,
-    };
+    lines[student.id] = lineOf(student, history, own, settings.units);
   }
   return lines;
 }
