@@ -49,6 +49,7 @@ test('a spreadsheet of an old year comes in, stands on the rulers, goes out agai
   await test.step('it stands on the rulers, closed as it was said to be', async () => {
     await page.goto('/students');
     await page.getByRole('link', { name: 'Tamsin Quay' }).first().click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Tamsin Quay' })).toBeVisible();
     await expect(page.getByRole('img', { name: /^Face: .*closed/ })).toBeVisible();
     await page.getByText('Tempo', { exact: true }).first().click();
     await expect(page.getByRole('img', { name: /^Tempo: / })).toBeVisible();
