@@ -1,11 +1,12 @@
 import { test } from './test';
 import { addDrill, addStudent, expectCount, startSession, untilNextTouch } from './coach';
 import { everyPlace, lookAt } from './every-place';
+import { lookOver } from './look-over';
 
 test('every place passes the accessibility rules and fits a phone; what is used on the green, in every theme', async ({
   page,
 }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(420_000);
   const { all, onGreen } = await everyPlace(page, 'Weir');
   await lookAt(page, onGreen, [
     { theme: 'light', width: 390, by: 'rules' },
@@ -18,6 +19,7 @@ test('every place passes the accessibility rules and fits a phone; what is used 
     { theme: 'light', width: 1280, by: 'rules' },
     { theme: 'light', width: 390, by: 'fit' },
   ]);
+  await lookOver(page, all);
 });
 
 test('a session can be logged with the keyboard alone, from Tab and Enter', async ({ page }) => {

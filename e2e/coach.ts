@@ -54,7 +54,11 @@ export async function startSession(page: Page, student: string, drill: string) {
 /** Starts a built-in drill, from its page, for students who are there already. */
 export async function startBuiltIn(page: Page, drill: string, ...students: string[]) {
   await page.goto(`/drills/${drill}`);
-  await page.getByRole('button', { name: 'Start session' }).click();
+  // A page that has just been opened may not listen yet; taken twice it is the same drill.
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Start session' }).click({ timeout: 3_000 });
+    await expect(page).toHaveURL(/\/start/, { timeout: 5_000 });
+  }).toPass();
   for (const [index, student] of students.entries()) {
     if (index > 0) await page.getByRole('button', { name: 'Another student' }).click();
     const name = index === 0 ? 'Student' : `Student ${index + 1}`;

@@ -29,6 +29,8 @@ export interface RulerProps {
 
 const HEIGHT = 92;
 const MIDDLE = 47;
+/** From the middle of the word in the middle to what stands beside it, px. */
+const BESIDE = 40;
 
 /** One ruler: centred on what was intended, its bar as wide as eight putts in ten, a ring where they centre. */
 export function Ruler(props: RulerProps) {
@@ -109,6 +111,8 @@ function Bar({
   );
   const half = 1.15 * Math.max(furthest, reach);
   const x = (amount: number) => width / 2 + (amount / half) * (width / 2 - 4);
+  /** The hole's label would lie on that of the middle. */
+  const close = allowed !== undefined && x(allowed.right) - width / 2 < 2 * BESIDE;
   return (
     <svg
       width={width}
@@ -165,9 +169,9 @@ function Bar({
         ))}
       {allowed && (
         <text
-          x={x(allowed.right)}
+          x={close ? width / 2 + BESIDE : x(allowed.right)}
           y={MIDDLE - 27}
-          textAnchor="middle"
+          textAnchor={close ? 'start' : 'middle'}
           className="fill-hole text-[0.8125rem] font-[620]"
         >
           {allowed.label}

@@ -112,7 +112,7 @@ export function FirstRun({
       </div>
       <div role="radiogroup" aria-labelledby={id} className="grid gap-3">
         <span id={id} className="cap">
-          Which gate
+          What to set up
         </span>
         <div className="grid gap-3 sm:grid-cols-3">
           {gates.map((gate) => (
@@ -124,7 +124,7 @@ export function FirstRun({
               onClick={() => setDrill(gate.key)}
               className={clsx(
                 'grid content-start gap-1 rounded-[3px] border-ink bg-sheet p-3 text-left',
-                drill === gate.key ? 'border-[3px]' : 'border-[length:var(--stroke)] opacity-80',
+                drill === gate.key ? 'border-[3px]' : 'border-[length:var(--stroke)]',
               )}
             >
               <SmallLine

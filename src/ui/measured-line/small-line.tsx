@@ -18,9 +18,16 @@ const SAID: Mark['type'][] = ['dimension', 'aim', 'midpoint', 'fall', 'tally'];
 export const smallMarks = (marks: readonly Mark[]): Mark[] =>
   marks.flatMap((mark): Mark[] => {
     if (SAID.includes(mark.type) || (mark.type === 'line' && mark.role === 'past')) return [];
-    const bare = mark.type === 'tee' || mark.type === 'coin' ? { ...mark, label: '' } : mark;
-    return [JSON.parse(JSON.stringify(bare, rounded)) as Mark];
+    return [JSON.parse(JSON.stringify(bare(mark), rounded)) as Mark];
   });
+
+/** Without its letter; one of many tees as one of few, so that all of them find room. */
+function bare(mark: Mark): Mark {
+  if (mark.type === 'tee' || mark.type === 'coin') return { ...mark, label: '' };
+  if (mark.type !== 'peg') return mark;
+  const { at } = mark;
+  return { type: 'tee', id: `${at.along} ${at.across}`, label: '', side: 'right', at };
+}
 
 const rounded = (_key: string, value: unknown): unknown =>
   typeof value === 'number' ? Math.round(value * 1e4) / 1e4 : value;
