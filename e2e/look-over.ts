@@ -87,14 +87,14 @@ async function expectFits(page: Page, where: string): Promise<void> {
 }
 
 /**
- * Looks over some places as an eye would, at the widths of a laptop and of a phone: one head, no two texts on top of each other,
- * nothing beyond the screen; after the device was turned; and with text of twice its size.
+ * Looks over some places as an eye would, on a phone that lies and is then turned: one head, no two texts on top of each other,
+ * nothing beyond the screen; and with text of twice its size.
  */
 export async function lookOver(page: Page, places: readonly string[]): Promise<void> {
   for (const path of places) {
-    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.setViewportSize(TURNED[0]!);
     await page.goto(path);
-    for (const viewport of [{ width: 1280, height: 800 }, ...TURNED]) {
+    for (const viewport of TURNED) {
       await page.setViewportSize(viewport);
       const where = `${path} at ${viewport.width} × ${viewport.height}`;
       await expectFits(page, where);

@@ -52,6 +52,7 @@ export function Pick({
         <Select.Trigger
           aria-labelledby={id}
           aria-invalid={!!error}
+          aria-describedby={error && `${id}-error`}
           className="flex min-h-12 w-full items-center justify-between gap-3 rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-3 text-left text-[1.0625rem] font-[600] data-[placeholder]:text-ink2"
         >
           <span className="truncate">
@@ -99,7 +100,7 @@ export function Pick({
         </Select.Portal>
       </Select.Root>
       {error && (
-        <p role="alert" className="text-sm font-[560] text-line">
+        <p id={`${id}-error`} role="alert" className="text-sm font-[560] text-line">
           ▲ {error}
         </p>
       )}

@@ -101,7 +101,8 @@ export function parseLength(
   own: OwnMeasures = DEFAULT_OWN,
 ): ParsedLength {
   const metresIn = (unit: LengthUnit) => ({ ...METRES, ...own })[unit];
-  const typed = text.trim();
+  // Digits of full width, as some keyboards type them, are digits.
+  const typed = text.replace(/[！-～　]/g, (one) => one.normalize('NFKC')).trim();
   const refuse = (why: string): ParsedLength => ({ ok: false, message: `${why} ${LENGTH_HINT}` });
   if (typed === '') return refuse('A length is needed.');
   const shown = typed.length > 24 ? `${typed.slice(0, 24)}…` : typed;

@@ -201,3 +201,15 @@ describe('gradeSchema', () => {
 
   it('is printed to a tenth of a per cent', () => expect(showGrade(0.0151)).toBe('1.5 %'));
 });
+
+describe('digits of full width', () => {
+  it.each([
+    ['１８ in', 0.4572],
+    ['８ ft', 2.4384],
+    ['６０ｍｍ', 0.06],
+    ['２．４　m', 2.4],
+  ])('%p is read as it is meant', (typed, metres) => {
+    const read = parseLength(typed, 'mm');
+    expect(read.ok && read.metres).toBeCloseTo(metres, 9);
+  });
+});
