@@ -198,7 +198,11 @@ async function take(
   baseURL: string,
   { name, path, size = LAPTOP, theme = 'light', before }: Shot,
 ): Promise<void> {
-  const context = await browser.newContext({ viewport: size, baseURL });
+  const context = await browser.newContext({
+    timezoneId: 'Europe/Amsterdam',
+    viewport: size,
+    baseURL,
+  });
   await context.addInitScript((value) => localStorage.setItem('theme', value), theme);
   const page = await context.newPage();
   await page.clock.setFixedTime(DAY);

@@ -78,7 +78,7 @@ export function InDepth({
               <h2 className="mb-1 flex flex-wrap justify-between gap-x-4 cap">
                 <span>
                   {nameOf(skill)}: eight in ten {saysOf(skill)} it, by session, later ones taken
-                  into account; the band holds it with 80 %
+                  into account; 80 % interval
                 </span>
                 {skill === 'start' && (
                   <span className="text-hole">– – as wide as the hole at {distance}</span>
