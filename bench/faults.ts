@@ -8,7 +8,7 @@ import {
   type PuttPlace,
 } from '@/core/layout';
 import { finishOf, oddsOf } from '@/core/planning';
-import { readMisses } from '@/core/coaching';
+import { NO_COUNTS, readMisses } from '@/core/coaching';
 import {
   DEFAULT_FACE_SHARE,
   SKILLS,
@@ -157,20 +157,13 @@ function named(score: SessionScore): boolean {
   const points = Object.fromEntries(
     SKILLS.map((skill) => [skill, pointsOf(score.belief.carried, skill, W)]),
   ) as Parameters<typeof readMisses>[0]['points'];
-  const counts = {
-    both: 0,
-    clearMissed: 0,
-    hitHoled: 0,
-    cold: null,
-    pressure: null,
-    strike: null,
-    early: { seen: 0, of: 0 },
-    away: { passed: 0, of: 0 },
-    towards: { passed: 0, of: 0 },
-  };
-  return readMisses({ hand: 'right', school: 'arc', points, basis: score.basis, counts }).some(
-    ({ id }) => id === 'push' || id === 'pull',
-  );
+  return readMisses({
+    hand: 'right',
+    school: 'arc',
+    points,
+    basis: score.basis,
+    counts: NO_COUNTS,
+  }).some(({ id }) => id === 'push' || id === 'pull');
 }
 
 row('ten one-handed putts', () => {

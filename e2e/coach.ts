@@ -70,14 +70,17 @@ export async function startBuiltIn(page: Page, drill: string, ...students: strin
   await setUp(page);
 }
 
-/** Waits until a touch is no second one of the touch before, by the clock that touches have. */
-export async function untilNextTouch(page: Page) {
+/** Waits until so many ms have passed, by the clock that touches have. */
+export async function apartFrom(page: Page, apart: number) {
   const now = await page.evaluate(() => performance.now());
-  await page.waitForFunction(([since, apart]) => performance.now() - since > apart, [
+  await page.waitForFunction(([since, ms]) => performance.now() - since > ms, [
     now,
-    SAME_KEY,
+    apart,
   ] as const);
 }
+
+/** Waits until a touch is no second one of the touch before. */
+export const untilNextTouch = (page: Page): Promise<void> => apartFrom(page, SAME_KEY);
 
 /** Touches a picture at shares of its width and height. */
 export async function touchPicture(page: Page, name: RegExp, across: number, down: number) {

@@ -14,6 +14,16 @@ async function drawn(page: Page): Promise<Buffer> {
   return Buffer.from(url.split(',')[1]!, 'base64');
 }
 
+/** Gives the straight gate as homework, on a student's page of it. */
+async function giveStraightGate(page: Page): Promise<void> {
+  await page.getByRole('combobox', { name: 'Drill' }).click();
+  await page
+    .getByRole('option', { name: /^Straight gate/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Give it', exact: true }).click();
+}
+
 test('a student says how homework felt, with a picture; the coach sees it under Today and answers', async ({
   page,
   browser,
@@ -21,12 +31,7 @@ test('a student says how homework felt, with a picture; the coach sees it under 
   await addStudent(page, 'Fenna Sluis');
   const student = new URL(page.url()).pathname;
   await page.goto(`${student}/homework`);
-  await page.getByRole('combobox', { name: 'Drill' }).click();
-  await page
-    .getByRole('option', { name: /^Straight gate/ })
-    .first()
-    .click();
-  await page.getByRole('button', { name: 'Give it', exact: true }).click();
+  await giveStraightGate(page);
   await expect(page.getByRole('region', { name: 'Given' })).toContainText('Straight gate');
   const home = await makeHome(page);
 
@@ -112,12 +117,7 @@ test('a carpet is measured with a ball off a book, and what is putted at home is
 }) => {
   await addStudent(page, 'Hanne Kolk');
   await page.goto(`${new URL(page.url()).pathname}/homework`);
-  await page.getByRole('combobox', { name: 'Drill' }).click();
-  await page
-    .getByRole('option', { name: /^Straight gate/ })
-    .first()
-    .click();
-  await page.getByRole('button', { name: 'Give it', exact: true }).click();
+  await giveStraightGate(page);
   const home = await makeHome(page);
   const phone = await (
     await browser.newContext({ viewport: { width: 390, height: 844 } })

@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { readMisses } from '@/core/coaching';
+import { NO_COUNTS, readMisses } from '@/core/coaching';
 import { drillDetails, libraryDrill, skillWords, type Putt } from '@/core/drill';
 import { needsOf, phaseOf } from '@/core/planning';
 import { addQuantity, type Quantity } from '@/core/quantity';
@@ -104,12 +104,13 @@ test('is needed, belongs to a phase, is aimed at, and its bias is read as a miss
   expect(skillWords('shaftLean')).toBe('lean of the shaft');
   expect(programmeForm.shape.skill.safeParse('shaftLean').success).toBe(true);
   const points = { shaftLean: pointsOf(last.belief.carried, 'shaftLean', 0.92) };
-  const none = { passed: 0, of: 0 };
-  const counts = {
-    ...{ both: 0, clearMissed: 0, hitHoled: 0, cold: null, pressure: null, strike: null },
-    ...{ early: { seen: 0, of: 0 }, away: none, towards: none },
-  };
-  const known = { hand: 'right', school: 'arc', basis: { shaftLean: 80 }, points, counts } as const;
+  const known = {
+    hand: 'right',
+    school: 'arc',
+    basis: { shaftLean: 80 },
+    points,
+    counts: NO_COUNTS,
+  } as const;
   const [found] = readMisses(known as never);
   expect(found).toMatchObject({ id: 'forward lean', cause: 'The hands lead the head.', putts: 80 });
   expect(found!.seen).toMatch(/^The shaft leans 3° forward\.$/);

@@ -35,7 +35,8 @@ export default async function TodayPage() {
     now,
     zone,
   );
-  const lines = coming.length > 0 ? await reckon('lines', principal, undefined) : {};
+  const studentIds = coming.map(({ studentId }) => studentId);
+  const lines = coming.length > 0 ? await reckon('lines', principal, { studentIds }) : {};
   const saysOf = (id: string) => (lines[id]?.at ? lines[id].says : null);
   const nameOf = (id: string) => students.find((student) => student.id === id)?.name ?? '';
   const rows = sessions.map((session) => {

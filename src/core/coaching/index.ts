@@ -10,7 +10,7 @@ export {
   type Rate,
 } from './checks';
 export { gateFit, gateFitWords, rateBelow, TEACHING, type GateFit } from './gate-fit';
-export { readMisses, type Finding, type Known, type MissCounts } from './misses';
+export { NO_COUNTS, readMisses, type Finding, type Known, type MissCounts } from './misses';
 export { nextStep, type NextStep } from './next-step';
 export { whatIsNew, type DrillFacts } from './news';
 export {
@@ -28,3 +28,4 @@ export { rollRows, tellRolls, type RollRow, type RollTable } from './roll-table'
 export { standingsWords, type Standing } from './standings';
 export { trialsOf, verdictWords, type Trial, type TrialRun, type TrialSkill } from './trial';
 export { USUAL_SLOPE, gains, worthByDistance, type Gain, type Worth } from './worth';
+export { sureWords } from './sure';

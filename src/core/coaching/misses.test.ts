@@ -14,20 +14,9 @@ import {
 import { chance, simulatePutts, type Truth } from '@/core/simulate';
 import { DEGREE } from '@/core/units';
 import { shoot } from 'tests/player/green';
-import { gains, readMisses, worthByDistance, type Known, type MissCounts } from '.';
+import { NO_COUNTS, gains, readMisses, worthByDistance, type Known, type MissCounts } from '.';
 
 const W = DEFAULT_FACE_SHARE;
-const QUIET: MissCounts = {
-  both: 0,
-  clearMissed: 0,
-  hitHoled: 0,
-  cold: null,
-  pressure: null,
-  strike: null,
-  early: { seen: 0, of: 0 },
-  away: { passed: 0, of: 0 },
-  towards: { passed: 0, of: 0 },
-};
 const GOOD: Truth = {
   face: { bias: 0, spread: 0.8 * DEGREE },
   path: { bias: 0, spread: 1 * DEGREE },
@@ -53,7 +42,7 @@ function known(
   const points = Object.fromEntries(
     SKILLS.map((skill) => [skill, pointsOf(belief, skill, W)]),
   ) as ByQuantity<SkillPoints>;
-  return { hand, school: 'arc', points, basis, counts: { ...QUIET, ...counts } };
+  return { hand, school: 'arc', points, basis, counts: { ...NO_COUNTS, ...counts } };
 }
 const found = (what: Known) => readMisses(what).map(({ id }) => id);
 const with_ = (changes: Partial<Truth>): Truth => ({ ...GOOD, ...changes });
@@ -100,7 +89,7 @@ describe('reading the misses', () => {
       SKILLS.map((skill) => [skill, pointsOf(prior, skill, W)]),
     ) as ByQuantity<SkillPoints>;
     const basis = { start: 0, face: 0, path: 0, strike: 0, pace: 0, height: 0 };
-    expect(found({ hand: 'right', school: 'arc', points, basis, counts: QUIET })).toEqual([]);
+    expect(found({ hand: 'right', school: 'arc', points, basis, counts: NO_COUNTS })).toEqual([]);
   });
 
   it.each<[string, Partial<Truth>, Hand, string]>([

@@ -35,6 +35,19 @@ export interface MissCounts {
   towards: { passed: number; of: number };
 }
 
+/** Nothing counted: no pattern that rests on counts is told. */
+export const NO_COUNTS: MissCounts = {
+  both: 0,
+  clearMissed: 0,
+  hitHoled: 0,
+  cold: null,
+  pressure: null,
+  strike: null,
+  early: { seen: 0, of: 0 },
+  away: { passed: 0, of: 0 },
+  towards: { passed: 0, of: 0 },
+};
+
 /** A pattern found in a player's misses. */
 export interface Finding {
   id: string;

@@ -2,12 +2,12 @@ import { z } from 'zod';
 import { BALL_DIAMETER, HOLE_RADIUS } from '@/core/green';
 import { INCH } from '@/core/units';
 import { CAUTIONS } from './cautions';
+import { THINGS, THINGS_NAMED, thickOf, thingsDrawn } from './gate-things';
 import {
   defineElement,
   type Evidence,
   type Finding,
   type Launch,
-  type Mark,
   type Outcome,
   type Tolerance,
 } from './element';
@@ -36,7 +36,7 @@ const schema = z.object({
   /** How far right of the gate's centre line the ball lies, m. */
   offset: z.number().min(-0.2).max(0.2).default(0),
   /** What it is set with: tees, or at home books laid down and the sleeves that balls come in. */
-  made: z.enum(['tees', 'books', 'sleeves']).default('tees'),
+  made: z.enum(THINGS_NAMED).default('tees'),
   /** On the start line, or on the curve of a breaking putt and square to it. */
   on: z.enum(['line', 'curve']).default('line'),
 });
@@ -46,20 +46,6 @@ export type BallGate = z.infer<typeof schema>;
 export type BallGateInput = z.input<typeof schema>;
 
 type OnLine = Omit<BallGate, 'on' | 'made'> & Partial<Pick<BallGate, 'made'>>;
-
-/** What stands for a tee: how wide it lies across the line, m, and as what it counts. */
-const THINGS = {
-  tees: { one: 'tee', edge: '', kit: 'tee', wide: 0 },
-  books: { one: 'book', edge: ', front inner corner', kit: 'book', wide: 0.15 },
-  sleeves: { one: 'sleeve', edge: ', front inner corner', kit: 'sleeve', wide: 0.045 },
-} as const;
-
-/** A book's corner is sharp: it counts as the thinnest of tees. */
-const CORNER = 0;
-
-/** The thickness that a ball meets, m. */
-const thickOf = ({ made = 'tees', shank }: Pick<OnLine, 'made' | 'shank'>): number =>
-  made === 'tees' ? shank : CORNER;
 
 /** What is measured of a standing gate, and how far off it is easily set, m. */
 const ERRORS = { gap: 0.002, distance: 0.01, ball: 0.003 };
@@ -202,23 +188,6 @@ export const midway = (a: Spot, b: Spot): Spot => ({
   across: (a.across + b.across) / 2,
 });
 
-/** The front edges of what lies there instead of tees, from the corner outwards. */
-const thingsDrawn = ({ made }: BallGate, corners: { left: Spot; right: Spot }): Mark[] => {
-  const { wide } = THINGS[made];
-  if (wide === 0) return [];
-  const { left, right } = corners;
-  const across = Math.hypot(right.along - left.along, right.across - left.across);
-  return [[left, right] as const, [right, left] as const].map(([from, other]) => ({
-    type: 'rod',
-    role: 'stop',
-    from,
-    to: {
-      along: from.along + (wide * (from.along - other.along)) / across,
-      across: from.across + (wide * (from.across - other.across)) / across,
-    },
-  }));
-};
-
 /** What can happen at two tees that the ball should pass between. */
 export const gateOutcomes = (left: Spot, right: Spot): Outcome[] => [
   {
@@ -349,7 +318,7 @@ export const ballGate = defineElement({
       gateWedge(standingTolerance(gate, setting), setting),
       { type: 'tee', id: 'left', label: '', side: 'left', at: left },
       { type: 'tee', id: 'right', label: '', side: 'right', at: right },
-      ...thingsDrawn(gate, { left, right }),
+      ...thingsDrawn(gate.made, { left, right }),
     ];
   },
   grips: (gate, setting) => {

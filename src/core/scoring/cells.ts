@@ -185,9 +185,9 @@ function cellsOf(ground: Ground, putt: Putt): Term[][] {
   const apart = latents
     .filter(({ latent }) => !tied(latent))
     .map((one): Term[] => [{ heads: [], direct: {}, measured: [one] }]);
-  const pointed = pointedValues(ground, putt).map(({ latent }) => latent);
+  // What was read off says more than between which bounds it lay.
   const others = othersOf(ground, said)
-    .filter(({ latent }) => !pointed.includes(latent))
+    .filter((one) => !latents.some(({ latent }) => latent === one.latent))
     .map((one): Term[] => [{ heads: [], direct: {}, others: [one] }]);
   return [...(whole.length === terms.length ? [whole] : []), ...apart, ...others];
 }

@@ -30,6 +30,7 @@ import { ArchiveButton } from '../shared/archive-button';
 import { ShareButton } from '../shared/share-button';
 import { PlaceHead } from '../shared/place';
 import { useUnsaved } from '../shared/unsaved';
+import { useKept } from '../session/kept';
 import { showErrors } from '../shared/show-errors';
 import {
   keepDrill,
@@ -62,11 +63,6 @@ import { WhatIf } from './what-if';
 import { WordsPanel } from './words-panel';
 
 const NOBODY = 'nobody';
-
-/** Where this device remembers for whom drills are looked at. */
-const LOOKED = 'dirigo-show-for';
-const lookedBefore = (): string | null => localStorage.getItem(LOOKED);
-const rememberLooked = (student: string): void => localStorage.setItem(LOOKED, student);
 
 /**
  * Designing a drill: the drawing is taken hold of or the numbers are typed, and at once there is what they mean. What
@@ -114,8 +110,11 @@ export function Designer({
   );
   const [nameError, setNameError] = useState<string>();
   const [wrong, onWrong] = useWrong();
-  const [student, setStudent] = useState<StudentOption | null>(null);
-  const [known, setKnown] = useState<KnownStart | null>(null);
+  // Who was looked at on the last drill is looked at on this one too, as long as they are there.
+  const [looked, lookFor] = useKept('show-for', NOBODY);
+  const student = students.find(({ value }) => value === looked) ?? null;
+  const [starts, setStarts] = useState<{ of: string; start: KnownStart | null } | null>(null);
+  const known = starts && starts.of === student?.value ? starts.start : null;
 
   const tryLayout = (next: Layout, of: string): string | null => {
     const refused = refusal(next, units);
@@ -149,26 +148,14 @@ export function Designer({
   useHotkeys('mod+z', () => history.undo?.(), { preventDefault: true });
   useHotkeys('mod+shift+z, mod+y', () => history.redo?.(), { preventDefault: true });
 
-  const lookFor = (value: string) => {
-    rememberLooked(value);
-    const found = students.find((one) => one.value === value) ?? null;
-    setStudent(found);
-    setKnown(null);
-    if (!found) return;
-    score(async () => {
-      const result = await knownStart(found.value);
-      if (showErrors(result)) setKnown(result.value);
-    });
-  };
-  // Who was looked at on the last drill is looked at on this one too, as long as they are there.
+  const asked = student?.value;
   useEffect(() => {
-    const before = lookedBefore();
-    if (!before || !students.some((one) => one.value === before)) return;
-    const frame = requestAnimationFrame(() => lookFor(before));
-    return () => cancelAnimationFrame(frame);
-    // Once, when the page opens.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+    if (!asked) return;
+    score(async () => {
+      const result = await knownStart(asked);
+      if (showErrors(result)) setStarts({ of: asked, start: result.value });
+    });
+  }, [asked]);
   const keep = () => {
     const problems = Object.values(wrong);
     if (draft.name.trim() === '') setNameError('A name is needed.');

@@ -195,7 +195,7 @@ const forWhom = ({ skills: trains, misses, school, levels, minutes }: DrillSumma
   [
     trains.map(skillWords).join(', '),
     misses.length > 0 && `for ${misses.slice(0, 3).join(', ')}`,
-    levels.length <= 2 && `${levels.join(' and ')} players`,
+    levels.length > 0 && levels.length <= 2 && `${levels.join(' and ')} players`,
     school !== 'any' && `${school} strokes`,
     `${minutes} min`,
   ]

@@ -5,10 +5,9 @@ import { v4 } from 'uuid';
 import { COLD_TEST } from '@/core/drill';
 import { planFrame, planSchema, type PlanBlock } from '@/core/planning';
 import { addPlan, archivePlan, goToNextBlock, savePlan, startPlan } from '@/data';
-import { takeBuiltIn } from '../drills/take';
+import { ownDrillOf, takeBuiltIn } from '../drills/take';
 import { reckon } from '../reckoning/pool';
 import { archivingSchema, coachAction } from '../shared/action';
-import { keyOfRef } from './library-ref';
 
 const itemSchema = z.object({
   id: z.uuid(),
@@ -48,9 +47,7 @@ const keeping = z.object({
 export const keepPlan = coachAction(keeping, async (database, principal, { id, frame, items }) => {
   const blocks: PlanBlock[] = [];
   for (const { ref, ...item } of items) {
-    const key = keyOfRef(ref);
-    const drillId = key ? await takeBuiltIn(database, principal, key) : ref;
-    blocks.push({ ...item, drillId });
+    blocks.push({ ...item, drillId: await ownDrillOf(database, principal, ref) });
   }
   const values = planSchema.parse({ ...frame, blocks });
   if (id === null) return addPlan(database, principal, values, new Date());

@@ -28,6 +28,7 @@ import { SheetDialog } from '@/ui/sheet-dialog';
 import { ArchiveButton } from '../shared/archive-button';
 import { PlaceHead } from '../shared/place';
 import type { FieldErrors } from '../shared/result';
+import { ordinal } from '../session/place-words';
 import { showErrors } from '../shared/show-errors';
 import { keepPlan, propose, runPlan, setPlanArchived, timeBlock } from './actions';
 import { FrameFields, type PlanStudent } from './frame-fields';
@@ -328,9 +329,6 @@ export function HourBuilder({
   );
 }
 
-const PLACES_IN_ORDER = new Intl.PluralRules('en', { type: 'ordinal' });
-const ENDS: Record<string, string> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
-
 /** What is said while a drill of the plan is moved: "Close gate, now 2nd of 5". */
 function spokenOrder(
   blocks: readonly { item: { id: string }; offer: { name: string } }[],
@@ -339,7 +337,7 @@ function spokenOrder(
     blocks.find(({ item }) => item.id === id)?.offer.name ?? 'The drill';
   const placeOf = (id: UniqueIdentifier) => {
     const place = 1 + blocks.findIndex(({ item }) => item.id === id);
-    return `${place}${ENDS[PLACES_IN_ORDER.select(place)]} of ${blocks.length}`;
+    return `${ordinal(place)} of ${blocks.length}`;
   };
   return {
     onDragStart: ({ active }) =>

@@ -58,7 +58,7 @@ beforeAll(async () => {
   const item = { id: homework!.id, ref: drill!.id, rungs: {}, locked: false, why: '' };
   asked = {
     student: { studentId, rate: 0.7 },
-    lines: undefined,
+    lines: { studentIds: null },
     history: { studentId },
     scores: { studentId },
     compared: { skill: 'start', studentId },

@@ -30,7 +30,7 @@ export const WORKS = {
   /** The same without the sessions, for files. */
   scores: async (database, principal, { studentId }: { studentId: string }) =>
     told((await studentHistory(database, principal, studentId)).scores),
-  /** Everyone's line in the list of students. */
+  /** The lines of students in their list. */
   lines: studentLines,
   compared: comparisonsOf,
   /** A student's own file of everything. */

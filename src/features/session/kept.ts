@@ -4,24 +4,28 @@ import { useSyncExternalStore } from 'react';
 
 const listeners = new Set<() => void>();
 
-/** A switch that this device remembers. */
-export function useKeptSwitch(name: string, first: boolean): [boolean, (on: boolean) => void] {
-  const on = useSyncExternalStore(
+/** A word that this device remembers. */
+export function useKept(name: string, first: string): [string, (value: string) => void] {
+  const place = `dirigo-${name}`;
+  const value = useSyncExternalStore(
     (listener) => {
       listeners.add(listener);
       return () => listeners.delete(listener);
     },
-    () => {
-      const kept = localStorage.getItem(`dirigo-${name}`);
-      return kept === null ? first : kept === 'on';
-    },
+    () => localStorage.getItem(place) ?? first,
     () => first,
   );
   return [
-    on,
+    value,
     (next) => {
-      localStorage.setItem(`dirigo-${name}`, next ? 'on' : 'off');
+      localStorage.setItem(place, next);
       listeners.forEach((listener) => listener());
     },
   ];
+}
+
+/** A switch that this device remembers. */
+export function useKeptSwitch(name: string, first: boolean): [boolean, (on: boolean) => void] {
+  const [kept, keep] = useKept(name, first ? 'on' : 'off');
+  return [kept === 'on', (next) => keep(next ? 'on' : 'off')];
 }

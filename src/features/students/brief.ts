@@ -1,5 +1,5 @@
 import 'server-only';
-import { readMisses, type Finding } from '@/core/coaching';
+import { readMisses, sureWords, type Finding } from '@/core/coaching';
 import { LIBRARY, type DrillDetails } from '@/core/drill';
 import { fitted, type Layout } from '@/core/layout';
 import { fittingOf } from '@/core/people';
@@ -114,9 +114,7 @@ export function briefOf(
       : start
         ? `${given}: 8 in 10 start within ±${showDegrees(start.window.middle)}; no miss is sure enough to be named.`
         : `${given}: no miss is sure enough to be named.`,
-    sure: found
-      ? `${Math.min(99, Math.round(100 * found.probability))} % sure, from ${found.putts} putts`
-      : null,
+    sure: found ? `${sureWords(found.probability)} sure, from ${found.putts} putts` : null,
     next: chosen && nextOf(student, chosen, last, faceShare, units),
   };
 }
@@ -187,10 +185,15 @@ function lineOf(
   return line;
 }
 
-/** Everyone in the list, by their id. */
+/**
+ * The lines of some students, by their id.
+ *
+ * @param studentIds whose; everybody's in the list when null
+ */
 export async function studentLines(
   database: Database,
   principal: CoachPrincipal,
+  { studentIds }: { studentIds: readonly string[] | null },
 ): Promise<Record<string, StudentLine>> {
   const [students, own, { settings }] = await Promise.all([
     listStudents(database, principal),
@@ -199,6 +202,7 @@ export async function studentLines(
   ]);
   const lines: Record<string, StudentLine> = {};
   for (const student of students) {
+    if (studentIds && !studentIds.includes(student.id)) continue;
     const history = await studentHistory(database, principal, student.id);
     lines[student.id] = lineOf(student, history, own, settings.units);
   }

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { Finding } from '@/core/coaching';
+import { sureWords, type Finding } from '@/core/coaching';
 
 /** What a player's misses say: each with its numbers, how sure it is, and the drills for it and against it. */
 export function Findings({ findings, student }: { findings: Finding[]; student: string }) {
@@ -17,7 +17,7 @@ export function Findings({ findings, student }: { findings: Finding[]; student: 
           <p className="text-[1.0625rem]">
             <strong>{seen}</strong>{' '}
             <span className="text-ink2">
-              {Math.min(99, Math.round(probability * 100))} % sure, from {putts} putts.
+              {sureWords(probability)} sure, from {putts} putts.
             </span>
           </p>
           <p className="mt-0.5 text-[1rem]">{cause}</p>

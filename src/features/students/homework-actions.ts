@@ -3,8 +3,7 @@
 import { z } from 'zod';
 import { answerSchema, dayAfter } from '@/core/planning';
 import { answerWord, endHomework, endLink, giveHomework, makeLink } from '@/data';
-import { takeBuiltIn } from '../drills/take';
-import { keyOfRef } from '../programme/library-ref';
+import { ownDrillOf } from '../drills/take';
 import { coachAction } from '../shared/action';
 import { homeworkForm } from './homework-form-schema';
 
@@ -12,8 +11,7 @@ const giving = homeworkForm.safeExtend({ studentId: z.uuid() });
 
 /** Gives a student something to do at home. */
 export const give = coachAction(giving, async (database, principal, { studentId, ...values }) => {
-  const key = keyOfRef(values.drillId);
-  const drillId = key ? await takeBuiltIn(database, principal, key) : values.drillId;
+  const drillId = await ownDrillOf(database, principal, values.drillId);
   await giveHomework(database, principal, studentId, { ...values, drillId }, new Date());
   return null;
 });

@@ -1,5 +1,5 @@
 import 'server-only';
-import { readMisses, type Finding, type MissCounts } from '@/core/coaching';
+import { NO_COUNTS, readMisses, type Finding, type MissCounts } from '@/core/coaching';
 import { isLevel } from '@/core/green';
 import {
   counting,
@@ -154,11 +154,7 @@ export function quietCounts(
 ): MissCounts {
   const lately = new Set(scores.slice(-LATELY).map(({ id }) => id));
   const late = logged.filter(({ id }) => lately.has(id));
-  return {
-    ...gateAndHole(late),
-    ...eyesAndSides(late, hand),
-    ...{ cold: null, pressure: null, strike: null },
-  };
+  return { ...NO_COUNTS, ...gateAndHole(late), ...eyesAndSides(late, hand) };
 }
 
 /** A player's misses, read from what is known now and from what was putted lately. */

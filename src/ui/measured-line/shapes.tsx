@@ -12,6 +12,13 @@ interface MarkShapeProps {
   hidden: Set<string>;
 }
 
+/** How a curve is drawn, by what it is. */
+const CURVES = {
+  roll: { stroke: 'var(--ink)', strokeWidth: 2.6, strokeLinecap: 'round' },
+  zone: { stroke: 'var(--ink2)', strokeWidth: 1.4, strokeDasharray: '3 5' },
+  other: { stroke: 'var(--hole)', strokeWidth: 3, strokeDasharray: '12 7' },
+} as const;
+
 /** One mark of a layout, inked. */
 export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
   const { pixel, lie } = geometry;
@@ -101,34 +108,6 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
       );
     }
     case 'curve':
-      if (mark.role === 'other') {
-        return (
-          <polyline
-            points={mark.points
-              .map(pixel)
-              .map(({ x, y }) => `${x},${y}`)
-              .join(' ')}
-            fill="none"
-            stroke="var(--hole)"
-            strokeWidth={3}
-            strokeDasharray="12 7"
-          />
-        );
-      }
-      if (mark.role === 'zone') {
-        return (
-          <polyline
-            points={mark.points
-              .map(pixel)
-              .map(({ x, y }) => `${x},${y}`)
-              .join(' ')}
-            fill="none"
-            stroke="var(--ink2)"
-            strokeWidth={1.4}
-            strokeDasharray="3 5"
-          />
-        );
-      }
       return (
         <polyline
           points={mark.points
@@ -136,9 +115,7 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
             .map(({ x, y }) => `${x},${y}`)
             .join(' ')}
           fill="none"
-          stroke="var(--ink)"
-          strokeWidth={2.6}
-          strokeLinecap="round"
+          {...CURVES[mark.role]}
         />
       );
     case 'aim': {

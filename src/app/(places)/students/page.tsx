@@ -16,7 +16,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
   const archived = (await searchParams).archived !== undefined;
   const all = await listStudents(database, principal);
   const shown = all.filter(({ archivedAt }) => (archivedAt !== null) === archived);
-  const lines = await reckon('lines', principal, undefined);
+  const lines = await reckon('lines', principal, { studentIds: null });
   const coachOf = new Map((await listCoaches(database)).map(({ id, name }) => [id, name]));
   const hidden = all.length - shown.length;
   const now = new Date();
