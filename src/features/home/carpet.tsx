@@ -4,14 +4,17 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import { BOOK_LIMITS, carpetSpeed, type BookRolls } from '@/core/green';
-import { showLength, type UnitPreferences } from '@/core/units';
+import { INCH, showLength, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { LengthInput, useWrong } from '@/ui/parsed-input';
 import { showErrors } from '../shared/show-errors';
 import { keepCarpetAtHome } from './actions';
 
-/** A thick book, and a first roll off it. */
-const FIRST: BookRolls = { height: 0.05, there: 0.7, back: 0.7 };
+/** A thick book, and a first roll off it, as a tape of these units shows it. */
+const FIRST: Record<UnitPreferences['long'], BookRolls> = {
+  metric: { height: 0.05, there: 0.7, back: 0.7 },
+  imperial: { height: 2 * INCH, there: 28 * INCH, back: 28 * INCH },
+};
 
 /** How fast the carpet is: a ball off a book, both ways. The student is on the floor with a book and a tape. */
 export function CarpetForm({
@@ -25,7 +28,7 @@ export function CarpetForm({
 }) {
   const router = useRouter();
   const [busy, run] = useTransition();
-  const [rolls, setRolls] = useState(before ?? FIRST);
+  const [rolls, setRolls] = useState(before ?? FIRST[units.long]);
   const [wrong, onWrong] = useWrong();
   const speed = speedOf(rolls);
   const set = (name: keyof BookRolls) => (metres: number) => {

@@ -25,7 +25,7 @@ export function Coming({
         return (
           <li
             key={id}
-            className="grid grid-cols-[64px_minmax(0,1fr)_auto] items-center gap-x-3 border-b border-hair py-2.5 last:border-0"
+            className="grid grid-cols-[64px_minmax(0,1fr)] items-center gap-x-3 gap-y-2 border-b border-hair py-2.5 last:border-0 sm:grid-cols-[64px_minmax(0,1fr)_auto]"
           >
             <span className="text-[1.25rem] num">{time ?? 'today'}</span>
             <p className="min-w-0">
@@ -42,23 +42,26 @@ export function Coming({
               </span>
               {saysOf(studentId) && <span className="block text-[1rem]">{saysOf(studentId)}</span>}
             </p>
-            {state !== 'done' &&
-              (planId ? (
-                <RunPlanButton
-                  id={planId}
-                  name={`the plan for ${name}`}
-                  words="Start what is planned"
-                />
-              ) : (
-                <Button asChild>
-                  <Link
-                    href={`/start?student=${studentId}${kind === 'test' ? '&cold=1' : ''}`}
-                    aria-label={`Start with ${name}`}
-                  >
-                    Start
-                  </Link>
-                </Button>
-              ))}
+            {state !== 'done' && (
+              <div className="max-sm:col-start-2">
+                {planId ? (
+                  <RunPlanButton
+                    id={planId}
+                    name={`the plan for ${name}`}
+                    words="Start what is planned"
+                  />
+                ) : (
+                  <Button asChild>
+                    <Link
+                      href={`/start?student=${studentId}${kind === 'test' ? '&cold=1' : ''}`}
+                      aria-label={`Start with ${name}`}
+                    >
+                      Start
+                    </Link>
+                  </Button>
+                )}
+              </div>
+            )}
           </li>
         );
       })}

@@ -61,7 +61,11 @@ function candidate(
     const { name, layout, ...details } = library;
     return { ref: libraryRef(library.key), name, layout, details };
   }
-  const last = sessions[0]?.runs.at(-1)?.drillId;
+  // A session that was begun and never putted says nothing of what is worked on.
+  const putted = sessions.flatMap(({ runs }) =>
+    runs.filter(({ putts }) => putts.length > 0).slice(-1),
+  );
+  const last = putted[0]?.drillId;
   const drill = mine ?? own.find(({ id, archivedAt }) => id === last && !archivedAt);
   return drill ? { ref: drill.id, ...drill } : null;
 }

@@ -45,7 +45,7 @@ const EXAGGERATIONS = [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 75, 
 /** A gate nearer to the ball than this is hard to see or touch, px. */
 const CLOSE = 92;
 /** The same on a putt that breaks: a cut would take its curve away, so only what lies on top of each other is drawn apart. */
-const CLOSE_ON_CURVE = 24;
+const CLOSE_ON_CURVE = 14;
 /** A roll that leaves the line by more than this is seen to break, m. */
 const BENDS = 0.02;
 /** What a cut takes on the screen, px. */
