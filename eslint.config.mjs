@@ -124,10 +124,12 @@ const config = [
   },
   {
     files: ['src/{app,features,data,ui}/**/*.{ts,tsx}', 'scripts/**', 'e2e/**', 'bench/**'],
+    ignores: ['src/ui/link.tsx'],
     rules: {
       'no-restricted-imports': [
         'error',
         {
+          paths: [{ name: 'next/link', message: 'Link of @/ui/link fetches nothing ahead' }],
           patterns: [
             {
               regex: '^@/core/[a-z-]+/.+',

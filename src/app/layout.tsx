@@ -1,8 +1,10 @@
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { Awake } from '@/features/shared/awake';
 import { BUILD } from '@/features/shared/build';
 import { FreshPage } from '@/features/shared/fresh-page';
+import { AWAKE, keepEarly } from '@/features/shared/keep-early';
 import { zoneOfBook } from '@/features/shared/server';
 import { Providers } from '@/features/shared/providers';
 import './globals.css';
@@ -27,9 +29,15 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" data-build={BUILD} data-zone={zone} suppressHydrationWarning>
       <body>
+        <script
+          nonce={nonce}
+          suppressHydrationWarning
+          dangerouslySetInnerHTML={{ __html: `(${keepEarly.toString()})('${AWAKE}')` }}
+        />
         <Providers nonce={nonce}>
           <FreshPage build={BUILD} />
           {children}
+          <Awake />
         </Providers>
       </body>
     </html>

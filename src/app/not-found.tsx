@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { Button } from '@/ui/button';
 
 export default function NotFound() {

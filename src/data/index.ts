@@ -174,6 +174,7 @@ export {
   lastColdTests,
   lastSessions,
   listSessions,
+  sessionsStand,
   noteSession,
   reopenSession,
   toLogged,

@@ -16,6 +16,8 @@ import {
   moveRung,
   noteSession,
   recordEvents,
+  reopenSession,
+  sessionsStand,
   rotateStations,
   startGroup,
   startSession,
@@ -187,6 +189,51 @@ describe('marks of a run', () => {
     await expect(record([knowing])).rejects.toThrow('was finished');
     const { marks } = await record([mark({ type: 'taken up', in: { tee: 2 } })]);
     expect(marks.map((one) => one.mark.type)).toEqual(['set up', 'pause', 'taken up']);
+  });
+});
+
+describe('what the sessions of a student stand at', () => {
+  it('is another after all that is written of them, and the same after a look', async () => {
+    const seen = new Set<string>();
+    const isNew = async (what: string) => {
+      const stand = await sessionsStand(database, principal, sal);
+      expect([what, seen.has(stand)]).toEqual([what, false]);
+      seen.add(stand);
+      expect(await sessionsStand(database, principal, sal)).toBe(stand);
+    };
+    await isNew('nothing yet');
+    const { id, record } = await begun('marked-face');
+    await isNew('begun');
+    const puttId = v4();
+    const putt = { faceMark1: 'middle' };
+    await record([{ type: 'putt', id: puttId, outcomes: putt, points: {}, at: now }]);
+    await isNew('a putt');
+    await record([change(puttId, { outcomes: { faceMark1: 'right' } })]);
+    await isNew('corrected');
+    await record([change(puttId, { note: 'wind' })]);
+    await isNew('noted');
+    await record([change(puttId, { leftOut: true })]);
+    await isNew('left out');
+    await record([mark({ type: 'pause' })]);
+    await isNew('a mark');
+    await record([{ type: 'undo', id: puttId, at: now }]);
+    await isNew('undone');
+    await record([{ type: 'putt', id: v4(), outcomes: putt, points: {}, at: now }]);
+    await isNew('another putt');
+    await noteSession(database, principal, id, 'calm');
+    await isNew('the note of the session');
+    await swapDrill(database, principal, id, { drillId: await drill('straight-gate'), rung: null });
+    await isNew('another drill');
+    const unfinished = await sessionsStand(database, principal, sal);
+    await finishSession(database, principal, id, addHours(now, 1));
+    await isNew('finished');
+    await reopenSession(database, principal, id);
+    expect(await sessionsStand(database, principal, sal)).toBe(unfinished);
+    // What somebody else putts is nothing to it.
+    const drillId = await drill('marked-face');
+    const stands = await sessionsStand(database, principal, sal);
+    await startSession(database, principal, { studentId: runa, drillId, startedAt: now });
+    expect(await sessionsStand(database, principal, sal)).toBe(stands);
   });
 });
 

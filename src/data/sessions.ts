@@ -245,6 +245,29 @@ export async function listSessions(
   return withRuns(database, principal, rows);
 }
 
+/**
+ * What a student's sessions stand at: the same text as long as nothing of them has changed, read without their putts. All that is
+ * written of a run, its putts and its marks moves the run's revision on.
+ */
+export async function sessionsStand(
+  { models }: Database,
+  principal: Principal,
+  studentId: string,
+): Promise<string> {
+  const rows = await models.session.findAll({
+    where: scoped(principal, 'session', { ...SHOWN, studentId }),
+    order: [['id', 'ASC']],
+    raw: true,
+  });
+  const runs = await models.run.findAll({
+    attributes: ['id', 'revision', 'position'],
+    where: { sessionId: rows.map(({ id }) => id) },
+    order: [['id', 'ASC']],
+    raw: true,
+  });
+  return JSON.stringify([seesNotes(principal), rows, runs]);
+}
+
 /** Some sessions that a principal reaches, oldest first. */
 export async function sessionsById(
   database: Database,
@@ -281,6 +304,7 @@ export async function lastSessions(
   principal: Principal,
 ): Promise<Map<string, Date>> {
   const sessions = await models.session.findAll({
+    attributes: ['studentId', 'startedAt'],
     where: scoped(principal, 'session', SHOWN),
     order: [['startedAt', 'ASC']],
   });
@@ -292,8 +316,9 @@ export async function lastColdTests(
   { models }: Database,
   principal: Principal,
 ): Promise<Map<string, Date>> {
-  const runs = await models.run.findAll({ where: { cold: true } });
+  const runs = await models.run.findAll({ attributes: ['sessionId'], where: { cold: true } });
   const sessions = await models.session.findAll({
+    attributes: ['studentId', 'startedAt'],
     where: scoped(principal, 'session', {
       ...SHOWN,
       id: runs.map(({ sessionId }) => sessionId),

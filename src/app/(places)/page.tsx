@@ -1,6 +1,6 @@
 import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
 import { tallyRuns } from '@/core/drill';
 import { FEELS } from '@/core/planning';

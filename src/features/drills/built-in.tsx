@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { PLACE_WORDS, ruleWords, skillWords, type LibraryDrill } from '@/core/drill';
 import { layoutCautions, layoutKit, onRung, rungStrictness } from '@/core/layout';
 import type { ReactNode } from 'react';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Redo2, Undo2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { Tabs } from 'radix-ui';
 import { useEffect, useMemo, useState, useTransition } from 'react';

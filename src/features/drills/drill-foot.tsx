@@ -1,5 +1,5 @@
 import { format } from '@/ui/when';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { CopyButton } from './take-buttons';
 
 /** Below a drill: its copy, its file, and its older versions, to look at and to save again as the newest. */

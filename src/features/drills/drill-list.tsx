@@ -2,7 +2,7 @@
 
 import clsx from 'clsx';
 import { LayoutGrid, Rows3, Search, SlidersHorizontal } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useMemo, useState } from 'react';
 import { PLACES, PLACE_WORDS, missNames, skillWords, skills } from '@/core/drill';
 import { LEVELS, type KitId, type Level, type PathSchool } from '@/core/people';

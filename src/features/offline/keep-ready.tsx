@@ -2,7 +2,6 @@
 
 import { usePathname } from 'next/navigation';
 import { useEffect } from 'react';
-import { deliverAll, refreshKept } from './sync';
 
 /** How long a page is left to settle first, ms. */
 const FIRST = 6000;
@@ -12,8 +11,12 @@ export function KeepReady({ home = '' }: { home?: string }) {
   const path = usePathname();
   useEffect(() => {
     const timer = setTimeout(() => {
-      void deliverAll(home)
-        .then(() => refreshKept(home))
+      // Fetched only now: no page waits for what keeps it.
+      void import('./sync')
+        .then(async ({ deliverAll, refreshKept }) => {
+          await deliverAll(home);
+          await refreshKept(home);
+        })
         .catch(() => undefined);
     }, FIRST);
     return () => clearTimeout(timer);

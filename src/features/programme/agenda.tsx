@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { dayWords, type Day } from '@/core/planning';
 import type { Appointment } from '@/data';
 import { KINDS, STATES, forWhat, timeWords } from './date-words';

@@ -3,7 +3,7 @@
 import { useSortable } from '@dnd-kit/sortable';
 import { GripVertical, Lock, LockOpen, Repeat2, X } from 'lucide-react';
 import clsx from 'clsx';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { PHASE_WORDS } from '@/core/planning';
 import { Button } from '@/ui/button';
 import { Pick } from '@/ui/pick';

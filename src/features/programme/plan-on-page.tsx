@@ -1,5 +1,5 @@
 import { ArrowLeft } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { Button } from '@/ui/button';
 import { coachContext } from '../shared/server';
 import { PrintButton } from '../students/print-button';

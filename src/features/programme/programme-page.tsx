@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { dayIn, dayWords, mondayOf, type Day } from '@/core/planning';
 import type { SkillPoints } from '@/core/scoring';
 import { windowsOf } from '@/core/scoring';

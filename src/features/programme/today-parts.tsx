@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { Appointment } from '@/data';
 import { Button } from '@/ui/button';
 import { KINDS, forWhat, timeWords } from './date-words';

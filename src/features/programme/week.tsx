@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { dayAfter, dayWords, type Day } from '@/core/planning';
 import type { Appointment } from '@/data';
 import { KINDS, STATES, forWhat } from './date-words';

@@ -2,7 +2,7 @@
 
 import clsx from 'clsx';
 import { X } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { ruleTraits } from '@/core/drill';
 import { Button } from '@/ui/button';
 import { passWord } from './outcome-words';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { ballGateOf } from '@/core/layout';
 import { scoreWords } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { differenceInHours } from 'date-fns';
 import { format } from '@/ui/when';
 import { whatIsNew, type Trial } from '@/core/coaching';

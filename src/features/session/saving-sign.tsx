@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { Button } from '@/ui/button';
 import type { RunView } from './run-store';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import clsx from 'clsx';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { PLACES } from './places';

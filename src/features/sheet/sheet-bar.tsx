@@ -1,7 +1,7 @@
 'use client';
 
 import { ArrowLeft, Printer } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';

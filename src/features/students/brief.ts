@@ -18,7 +18,7 @@ import {
 } from '@/data';
 import { rungWords } from '../drills/rung-words';
 import { libraryRef } from '../programme/library-ref';
-import { studentHistory } from '../reckoning/history';
+import { studentHistory, type StudentHistory } from '../reckoning/history';
 import { basisOfAll, pointsNow, quietCounts } from './reading';
 import { RULED, changeWords, nameOf } from './skill-words';
 
@@ -94,7 +94,7 @@ function nextOf(
 /** The brief of one student, from their history. */
 export function briefOf(
   student: Student,
-  { sessions, logged, scores, faceShare }: Awaited<ReturnType<typeof studentHistory>>,
+  { sessions, logged, scores, faceShare }: StudentHistory,
   own: Drill[],
   units: UnitPreferences,
 ): Brief {
@@ -158,7 +158,7 @@ const made = new WeakMap<readonly SessionScore[], { of: string; line: StudentLin
 /** One student's line, from their history. */
 function lineOf(
   student: Student,
-  history: Awaited<ReturnType<typeof studentHistory>>,
+  history: StudentHistory,
   own: Drill[],
   units: UnitPreferences,
 ): StudentLine {

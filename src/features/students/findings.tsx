@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { sureWords, type Finding } from '@/core/coaching';
 
 /** What a player's misses say: each with its numbers, how sure it is, and the drills for it and against it. */

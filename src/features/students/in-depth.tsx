@@ -1,5 +1,5 @@
 import { format } from '@/ui/when';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { changeName, setupChanges } from '@/core/coaching';
 import { makeWindow } from '@/core/green';
 import { quantityOf, shownUnit } from '@/core/quantity';

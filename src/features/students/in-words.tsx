@@ -1,5 +1,5 @@
 import { format } from '@/ui/when';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { gateNowOf, type GateNow } from '@/core/layout';
 import { aimWords, readingWords, relationWords } from '@/core/coaching';
 import {

@@ -1,5 +1,5 @@
 import { format } from '@/ui/when';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { counted, type Session } from '@/data';
 
 /** Sessions of a student, the latest first, with what was putted. */

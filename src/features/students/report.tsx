@@ -1,6 +1,6 @@
 import { ArrowLeft } from 'lucide-react';
 import { format } from '@/ui/when';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import { Button } from '@/ui/button';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { makeWindow } from '@/core/green';
 import type { Layout } from '@/core/layout';
 import type { Hand } from '@/core/people';

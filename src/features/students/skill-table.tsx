@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { Hand } from '@/core/people';
 import { quantityOf, shownUnit } from '@/core/quantity';
 import type { Estimate, Score } from '@/core/scoring';

@@ -2,7 +2,7 @@
 
 import clsx from 'clsx';
 import { Search } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useMemo, useState } from 'react';
 import type { Hand } from '@/core/people';
 import { quantityOf } from '@/core/quantity';

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { listDrills, listStudents } from '@/data';
 import { DrillList } from '@/features/drills/drill-list';
 import { ImportButton } from '@/features/drills/import-button';

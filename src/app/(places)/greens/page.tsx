@@ -1,7 +1,7 @@
 import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { currentOf, fallsWords } from '@/core/green';
 import { showGrade, showLength, type UnitPreferences } from '@/core/units';
 import { listGreens, type Reading } from '@/data';

@@ -1,7 +1,7 @@
 import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { copySettings, listCopies, listErasures, listStudents } from '@/data';
 import { ROLE_WORDS } from '@/features/academy/role-words';
 import { SettingsForm } from '@/features/records/settings-form';

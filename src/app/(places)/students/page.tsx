@@ -1,6 +1,6 @@
 import { formatDistance } from 'date-fns';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { groupsOf } from '@/core/people';
 import { listCoaches, listStudents } from '@/data';
 import { Empty, PlaceHead } from '@/features/shared/place';

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { connection as untilRequested } from 'next/server';
 import { connection, ticketFor } from '@/data';
 import { SignInHere } from '@/features/sign-in/sign-in-here';

@@ -1,7 +1,7 @@
 import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { DEFAULT_PUTT, aimFor, breakWords, currentOf, fallsWords, type Slope } from '@/core/green';
 import { FOOT, roughLength, showGrade, showLength, type UnitPreferences } from '@/core/units';
 import { getGreen, listCoaches, type Green, type Reading } from '@/data';

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { dayIn, dayWords } from '@/core/planning';
 import { getProgramme, getStudent, refreshProgramme } from '@/data';
 import { CloseProgramme } from '@/features/programme/close-programme';

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { listCoaches, listStudents, sharesByCoach } from '@/data';
 import { AddCoach, CoachList } from '@/features/academy/coach-list';
 import { History } from '@/features/academy/history';

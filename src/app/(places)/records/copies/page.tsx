@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { formatDistance } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { copiesFolder, copySettings, listCopies } from '@/data';
 import { CopiesFolder } from '@/features/records/copies-folder';
 import { CopiesPanel } from '@/features/records/copies-panel';

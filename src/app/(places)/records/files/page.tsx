@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { listDrills, listImports, listStudents } from '@/data';
 import { ExportForm } from '@/features/export/export-form';
 import { ImportPanel } from '@/features/import/import-panel';

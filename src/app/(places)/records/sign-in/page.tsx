@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { format } from '@/ui/when';
 import {
   hasPassphrase,

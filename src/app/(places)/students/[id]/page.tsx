@@ -1,6 +1,6 @@
 import { format } from '@/ui/when';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { z } from 'zod';
 import { isQuantity } from '@/core/quantity';
 import { counted, getStudent, listCoaches, listShares } from '@/data';

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { z } from 'zod';
 import { isQuantity } from '@/core/quantity';
 import { listStudents } from '@/data';

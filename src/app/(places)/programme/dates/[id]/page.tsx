@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { dayWords } from '@/core/planning';
 import { getAppointment, getStudent, listPlans } from '@/data';
 import { DateForm } from '@/features/programme/date-form';

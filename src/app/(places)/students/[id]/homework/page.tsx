@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { dayAfter, dayIn } from '@/core/planning';
 import { getStudent, knownLink, listHomework, listWords } from '@/data';
 import { studentsOrigin } from '@/features/shared/origin';

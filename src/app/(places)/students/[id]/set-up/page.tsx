@@ -1,6 +1,6 @@
 import { format } from '@/ui/when';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { changeName, effectWords } from '@/core/coaching';
 import { adviceOf, emptyCard, fittingHints } from '@/core/setup';
 import { getStudent, listPutters } from '@/data';

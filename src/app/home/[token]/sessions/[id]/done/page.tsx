@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { endedWords } from '@/core/drill';
 import { homeSession } from '@/data';
 import { LeaveWord } from '@/features/home/leave-word';
