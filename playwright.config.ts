@@ -9,7 +9,7 @@ export default defineConfig({
   // A slow machine can make one wait too short; the list names each that passed only the second time.
   retries: 1,
   timeout: 120_000,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 30_000 },
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -155,3 +155,26 @@ test('the copy of the records is a whole database', async ({ request }) => {
   const copy = await request.get('/records/copy');
   expect((await copy.body()).subarray(0, 15).toString()).toBe('SQLite format 3');
 });
+
+test('what is typed and touched before the page listens is kept, and sent once', async ({
+  page,
+}) => {
+  let arrive = () => {};
+  const come = new Promise<void>((resolve) => (arrive = resolve));
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    await come;
+    await route.continue();
+  });
+  await page.goto('/students/new', { waitUntil: 'commit' });
+  await page.getByLabel('Name', { exact: true }).fill('Early Wharf');
+  await page.getByRole('radio', { name: 'Left-handed' }).click();
+  const add = page.getByRole('button', { name: 'Add student' });
+  for (let times = 0; times < 3; times++) await add.click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Early Wharf');
+  expect(new URL(page.url()).pathname).toBe('/students/new');
+  arrive();
+  await expect(page.getByRole('heading', { level: 1, name: 'Early Wharf' })).toBeVisible();
+  await expect(page.getByText(/^left-handed/)).toBeVisible();
+  await page.goto('/students');
+  await expect(page.getByRole('link', { name: 'Early Wharf', exact: true })).toHaveCount(1);
+});

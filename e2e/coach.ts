@@ -1,14 +1,10 @@
+import { libraryRef } from '../src/features/programme/library-ref';
 import { SAME_KEY } from '../src/features/session/seen';
 import { expect, type Page } from './test';
 
-/** Types into a field; again when the page was still waking up and put its own value back. */
-export async function type(page: Page, label: string, text: string): Promise<void> {
-  const field = page.getByLabel(label, { exact: true });
-  await expect(async () => {
-    await field.fill(text);
-    await expect(field).toHaveValue(text, { timeout: 300 });
-  }).toPass();
-}
+/** Types into a field. */
+export const type = (page: Page, label: string, text: string): Promise<void> =>
+  page.getByLabel(label, { exact: true }).fill(text);
 
 export async function addStudent(
   page: Page,
@@ -51,14 +47,9 @@ export async function startSession(page: Page, student: string, drill: string) {
   await expect(page.getByRole('button', { name: /Clear/ }).first()).toBeVisible();
 }
 
-/** Starts a built-in drill, from its page, for students who are there already. */
+/** Starts a built-in drill for students who are there already. */
 export async function startBuiltIn(page: Page, drill: string, ...students: string[]) {
-  await page.goto(`/drills/${drill}`);
-  // A page that has just been opened may not listen yet; taken twice it is the same drill.
-  await expect(async () => {
-    await page.getByRole('button', { name: 'Start session' }).click({ timeout: 3_000 });
-    await expect(page).toHaveURL(/\/start/, { timeout: 5_000 });
-  }).toPass();
+  await page.goto(`/start?drill=${libraryRef(drill)}`);
   for (const [index, student] of students.entries()) {
     if (index > 0) await page.getByRole('button', { name: 'Another student' }).click();
     const name = index === 0 ? 'Student' : `Student ${index + 1}`;
@@ -97,15 +88,8 @@ export async function setUp(page: Page) {
 
 /** Finishes; all that was put out is counted in. */
 export async function finish(page: Page) {
-  const allIn = page.getByRole('button', { name: 'All collected, finish' });
-  // A page that has just been opened may not listen yet.
-  await expect(async () => {
-    if (!(await allIn.isVisible())) {
-      await page.getByRole('button', { name: 'Finish' }).first().click({ timeout: 3_000 });
-    }
-    await expect(allIn).toBeVisible({ timeout: 3_000 });
-  }).toPass();
-  await allIn.click();
+  await page.getByRole('button', { name: 'Finish' }).first().click();
+  await page.getByRole('button', { name: 'All collected, finish' }).click();
 }
 
 /** Logs by keys: C clear, L left, R right. */

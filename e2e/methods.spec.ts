@@ -17,6 +17,9 @@ async function logOne(page: Page): Promise<void> {
   await expect(logged).toBeEnabled();
 }
 
+// One beside the other.
+test.describe.configure({ mode: 'parallel' });
+
 for (const half of [0, 1]) {
   test(`every method of the library is set, played and told through the screen: half ${half + 1} of 2`, async ({
     page,
