@@ -19,6 +19,8 @@ import {
   finishSession,
   getPlan,
   getProgramme,
+  saveCoach,
+  getCoach,
   getSession,
   giveHomework,
   goToNextBlock,
@@ -181,6 +183,7 @@ const needed = (basis: Partial<Basis> = {}): Need[] =>
   });
 const NEEDS = needed();
 const programme = (more: Partial<ProgrammeValues> = {}): ProgrammeValues => ({
+  off: [],
   from: '2026-03-02',
   weeks: 4,
   slots: [
@@ -276,6 +279,32 @@ describe('a programme', () => {
     expect(after.entries.some(({ day }) => day === '2026-03-06')).toBe(false);
     expect(after.entries.some(({ day }) => day === '2026-03-05')).toBe(true);
     expect(after.changes[0]!.words).toContain('were changed');
+  });
+
+  it('has no day while its student is away or its coach is off, and loses days that become so', async () => {
+    const away = { from: '2026-03-09', until: '2026-03-15', why: 'away' };
+    const values = programme({ off: [away] });
+    const how = { needs: NEEDS, zone: ZONE, at: now };
+    const id = await addProgramme(database, principal, studentId, values, how);
+    const daysOf = async () =>
+      (await getProgramme(database, principal, id)).entries.map(({ day }) => day);
+    expect(await daysOf()).toEqual(
+      ['03', '06', '17', '20', '24', '27'].map((day) => `2026-03-${day}`),
+    );
+    const { name, settings } = await getCoach(database, principal);
+    const holiday = { from: '2026-03-23', until: '2026-03-26', why: 'holiday' };
+    await saveCoach(database, principal, { name, settings: { ...settings, daysOff: [holiday] } });
+    const refreshed = await refreshProgramme(database, principal, id, how);
+    expect(refreshed.changes.map(({ words }) => words)).toContain(
+      'left out, a day off: Mon 23 Mar to Thu 26 Mar, holiday.',
+    );
+    expect(await daysOf()).not.toContain('2026-03-24');
+    expect(await refreshProgramme(database, principal, id, how)).toEqual(refreshed);
+    // Made anew, it has no day then either.
+    await saveProgramme(database, principal, id, programme(), how);
+    expect(await daysOf()).toEqual(
+      ['03', '06', '10', '13', '17', '20', '27'].map((day) => `2026-03-${day}`),
+    );
   });
 
   it('ended, takes what was to come out of the diary', async () => {

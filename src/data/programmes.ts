@@ -1,15 +1,16 @@
 import { v4 } from 'uuid';
 import { Op, type Transaction } from 'sequelize';
 import { z } from 'zod';
+import type { DaysOff } from '@/core/calendar';
 import { skillSchema } from '@/core/drill';
+import { coachSettings } from '@/core/people';
+import { dayIn, type Day } from '@/core/calendar';
 import {
-  dayIn,
   programmeOf,
   programmeSchema,
   replan,
   trainedSchema,
   type AppointmentValues,
-  type Day,
   type Entry,
   type Need,
   type ProgrammeChange,
@@ -62,6 +63,7 @@ const toAppointment = (row: AppointmentRow): Appointment => {
 /** Weeks of lessons and practice for one student. */
 export interface Programme extends ProgrammeValues {
   id: string;
+  coachId: string;
   studentId: string;
   madeAt: Date;
   endedAt: Date | null;
@@ -206,6 +208,7 @@ async function toProgramme({ models }: Database, row: ProgrammeRow): Promise<Pro
   return {
     ...programmeSchema.parse(row.details),
     id: row.id,
+    coachId: row.coachId,
     studentId: row.studentId,
     madeAt: row.madeAt,
     endedAt: row.endedAt,
@@ -239,6 +242,12 @@ export async function getProgramme(
   return toProgramme(database, row);
 }
 
+/** When a coach is off. */
+async function daysOffOf({ models }: Database, coachId: string): Promise<DaysOff[]> {
+  const row = await models.coach.findByPk(coachId, { rejectOnEmpty: true });
+  return coachSettings.parse(row.settings).daysOff;
+}
+
 /** Makes a programme, with all its days. */
 export async function addProgramme(
   database: Database,
@@ -249,6 +258,7 @@ export async function addProgramme(
 ): Promise<string> {
   await getStudent(database, principal, studentId);
   const { coachId } = principal;
+  const closed = await daysOffOf(database, coachId);
   await database.change(principal, 'programme made', async (transaction) => {
     await database.models.programme.create(
       { id, coachId, studentId, details: values, needs, madeAt: at },
@@ -256,7 +266,7 @@ export async function addProgramme(
     );
     const whose = { coachId, studentId, programmeId: id, zone };
     await database.models.appointment.bulkCreate(
-      programmeOf(values, needs).map((entry) => ({ ...entry, ...whose, id: v4() })),
+      programmeOf(values, needs, [], closed).map((entry) => ({ ...entry, ...whose, id: v4() })),
       { transaction },
     );
   });
@@ -285,7 +295,7 @@ export async function saveProgramme(
   const kept = old.entries.filter(
     (entry) => entry.state !== 'planned' || entry.day < today || slots(entry),
   );
-  const fresh = programmeOf(values, needs, kept);
+  const fresh = programmeOf(values, needs, kept, await daysOffOf(database, old.coachId));
   await database.change(principal, 'programme changed', async (transaction) => {
     const row = await database.models.programme.findOne({
       where: scoped(principal, 'programme', { id }, 'change'),
@@ -360,16 +370,21 @@ export async function refreshProgramme(
     where: scoped(principal, 'session', { ...SHOWN, studentId: programme.studentId }),
   });
   const putted = sessions.map(({ startedAt }) => dayIn(startedAt, zone));
-  const { entries, changes, reconsidered } = replan(programme, programme.entries, {
+  const { entries, gone, changes, reconsidered } = replan(programme, programme.entries, {
     today,
     putted,
     now: needs,
     then: programme.needs,
+    closed: await daysOffOf(database, programme.coachId),
   });
-  const moved = entries.some((entry, i) => entry !== programme.entries[i]);
+  const moved = entries.some((entry) => !programme.entries.includes(entry));
   if (!moved && changes.length === 0) return programme;
   await database.change(principal, 'programme brought up to date', async (transaction) => {
     await writeChanged(database, programme.entries, entries, transaction);
+    await database.models.appointment.destroy({
+      where: { id: gone.map((entry) => entry.id) },
+      transaction,
+    });
     await database.models.programmeChange.bulkCreate(
       changes.map((change) => ({ ...change, id: v4(), programmeId: id, at })),
       { transaction },

@@ -45,9 +45,10 @@ describe('settingsForm', () => {
     pace: 'dies',
     faceShare: '0.83',
     zone: 'Europe/Amsterdam',
+    daysOff: [],
   };
 
-  it.each(['faceShare', 'zone', 'pace'] as const)(
+  it.each(['faceShare', 'zone', 'pace', 'daysOff'] as const)(
     'puts nothing of its own in place of a %s that the page forgot',
     (forgotten) => {
       const { [forgotten]: _gone, ...rest } = typed;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { allDaysOffSchema } from '@/core/calendar';
 import { DEFAULT_PUTT, GREEN_SPEED_RANGE, PACES } from '@/core/green';
 import { DEFAULT_UNITS, unitPreferences } from '@/core/units';
 import { DEFAULT_ZONE, zoneSchema } from './zone';
@@ -21,6 +22,8 @@ export const coachSettings = z.object({
   faceShare: z.enum(FACE_SHARES).default('0.92'),
   /** Where the clocks are that lessons are dated by. */
   zone: zoneSchema.default(DEFAULT_ZONE),
+  /** Holidays: no programme has a day then. */
+  daysOff: allDaysOffSchema.default([]),
 });
 
 export type CoachSettings = z.infer<typeof coachSettings>;

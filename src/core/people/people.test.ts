@@ -36,6 +36,7 @@ describe('coachSettings', () => {
       units: DEFAULT_UNITS,
       greenSpeed: DEFAULT_PUTT.greenSpeed,
       pace: 'rolls',
+      daysOff: [],
       faceShare: '0.92',
       zone: 'Europe/Amsterdam',
     });

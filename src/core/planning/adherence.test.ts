@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { adherenceOf, dayAfter } from '.';
+import { dayAfter } from '@/core/calendar';
+import { adherenceOf } from '.';
 
 const WORK = { from: '2026-03-02', until: '2026-03-29', timesAWeek: 3 };
 

@@ -1,4 +1,4 @@
-import { dayAfter, daysBetween, type Day } from './days';
+import { dayAfter, daysBetween, type Day } from '@/core/calendar';
 import type { HomeworkValues } from './dates';
 
 /** One week of homework. */

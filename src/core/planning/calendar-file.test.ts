@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import ICAL from 'ical.js';
-import { calendarFile, dayAfter, instantOf, type Dated } from '.';
+import { dayAfter } from '@/core/calendar';
+import { calendarFile, instantOf, type Dated } from '.';
 
 const AT = new Date('2026-03-01T09:00:00Z');
 const lesson: Dated = {

@@ -1,6 +1,6 @@
 import { TZDate } from '@date-fns/tz';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
-import { dayAfter, type Day } from './days';
+import { dayAfter, type Day } from '@/core/calendar';
 
 /** Something with a day, and perhaps a time of day in a zone. */
 export interface Dated {

@@ -1,6 +1,6 @@
 import { TZDate } from '@date-fns/tz';
 import ICAL from 'ical.js';
-import type { Day } from './days';
+import type { Day } from '@/core/calendar';
 
 /** A date that a calendar's file says. */
 export interface CalendarDate {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { daySchema, timeSchema } from './days';
+import { daySchema, timeSchema } from '@/core/calendar';
 
 /** A date in the diary that no programme made. */
 export const appointmentSchema = z.object({

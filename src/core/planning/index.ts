@@ -25,17 +25,7 @@ export { inOrder, PHASES, PHASE_WORDS, phaseOf, type Phase } from './phase';
 export { missesMet, unsuited, unsuitedToAny, type ForWhom, type Ground } from './suits';
 export { lowerRungs, setUpOf, timeDrill, type Paced, type RungWish } from './timed';
 export { setUpFactor, setUpTime, USUAL_PACE, type SetUpSeen } from './times';
-export {
-  dayAfter,
-  dayIn,
-  daysBetween,
-  daySchema,
-  dayWords,
-  mondayOf,
-  timeSchema,
-  weekdayOf,
-  type Day,
-} from './days';
+export { chanceWithin, reachOf, type Reach } from './reach';
 export {
   entryWords,
   programmeOf,

@@ -3,13 +3,18 @@ import { DEGREE } from '@/core/units';
 import {
   dayAfter,
   daysBetween,
-  entryWords,
+  daysOffSchema,
   mondayOf,
+  offOn,
+  offWords,
+  weekdayOf,
+} from '@/core/calendar';
+import {
+  entryWords,
   programmeOf,
   programmeSchema,
   replan,
   slotSchema,
-  weekdayOf,
   type Entry,
   type Need,
   type ProgrammeValues,
@@ -39,6 +44,7 @@ const VALUES: ProgrammeValues = {
   ],
   testEvery: 3,
   aim: { skill: 'start', window: 0.8 * DEGREE, by: '2026-04-26' },
+  off: [],
 };
 const NEEDS = needs('strike');
 const PLAN = programmeOf(VALUES, NEEDS);
@@ -233,7 +239,9 @@ describe('replanning', () => {
             now,
             then: once.reconsidered ? now : NEEDS,
           });
-          expect(twice).toEqual({ entries: once.entries, changes: [], reconsidered: false });
+          expect(twice).toEqual({
+            ...{ entries: once.entries, gone: [], changes: [], reconsidered: false },
+          });
           // Days stand where they were said, and none is lost.
           expect(once.entries.map(({ day, time }) => [day, time])).toEqual(
             PLAN.map(({ day, time }) => [day, time]),
@@ -247,5 +255,90 @@ describe('replanning', () => {
       ),
       { numRuns: 200 },
     );
+  });
+
+  it('has no day on a day off, and is else as it would be, for any time off', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 55 }),
+        fc.integer({ min: 0, max: 12 }),
+        fc.boolean(),
+        (first, days, own) => {
+          const from = dayAfter(VALUES.from, first);
+          const off = { from, until: dayAfter(from, days), why: 'away' };
+          const plan = own
+            ? programmeOf({ ...VALUES, off: [off] }, NEEDS)
+            : programmeOf(VALUES, NEEDS, [], [off]);
+          const outside = ({ day }: Entry) => day < off.from || day > off.until;
+          expect(plan.map(({ day, time }) => [day, time])).toEqual(
+            PLAN.filter(outside).map(({ day, time }) => [day, time]),
+          );
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('loses days that become days off, says so, and does what they were for on another day', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 50 }),
+        fc.integer({ min: 0, max: 9 }),
+        fc.boolean(),
+        (after, days, own) => {
+          const today = dayAfter(VALUES.from, after);
+          const from = dayAfter(today, 2);
+          const off = { from, until: dayAfter(from, days), why: 'quay festival' };
+          const values = own ? { ...VALUES, off: [off] } : VALUES;
+          const since = {
+            ...{ today, putted: puttedUntil(today), now: NEEDS, then: NEEDS },
+            closed: own ? [] : [off],
+          };
+          const { entries, gone, changes } = replan(values, PLAN, since);
+          const inside = PLAN.filter(({ day }) => day >= off.from && day <= off.until);
+          expect(gone).toEqual(inside);
+          expect(entries).toHaveLength(PLAN.length - inside.length);
+          for (const { day } of inside) {
+            const told = changes.find(
+              ({ words, day: of }) => of === day && /^left out/.test(words),
+            );
+            expect(told?.words).toContain('quay festival');
+          }
+          // A test that falls out is held on another day, where one comes.
+          const test = inside.find(({ kind }) => kind === 'test');
+          const coming = entries.filter(({ day }) => day >= today);
+          if (test && coming.length > 0) {
+            expect(
+              coming.some(({ kind, day }) => kind === 'test' && daysBetween(test.day, day) <= 14),
+            ).toBe(true);
+          }
+          expect(replan(values, entries, since)).toMatchObject({ gone: [], changes: [] });
+        },
+      ),
+      { numRuns: 120 },
+    );
+  });
+});
+
+describe('days off', () => {
+  const said = (from: string, until: string, why = '') =>
+    daysOffSchema.safeParse({ from, until, why }).error?.issues.map(({ message }) => message);
+
+  it('end on their first day or later, and do not go on for ever', () => {
+    expect(said('2026-12-24', '2026-12-24')).toBeUndefined();
+    expect(said('2026-12-24', '2026-12-23')).toEqual([
+      '2026-12-23 is before 2026-12-24: the last day is the first or a later one.',
+    ]);
+    expect(said('2026-01-01', '2026-04-30')).toBeUndefined();
+    expect(said('2026-01-01', '2026-05-01')).toEqual(['At most 120 days in a row.']);
+    expect(said('2026-01-01', 'soon')?.[0]).toBe('A day is needed, as 2026-04-09.');
+  });
+
+  it('are said by their days and what they are for', () => {
+    const off = { from: '2026-12-24', until: '2027-01-02', why: 'holiday' };
+    expect(offWords(off)).toBe('Thu 24 Dec to Sat 2 Jan, holiday');
+    expect(offWords({ ...off, until: off.from, why: '' })).toBe('Thu 24 Dec');
+    expect(offOn('2027-01-02', [off])).toBe(off);
+    expect(offOn('2027-01-03', [off])).toBeUndefined();
   });
 });

@@ -2,14 +2,18 @@ import { z } from 'zod';
 import { skills, skillWords, type Skill } from '@/core/drill';
 import { isTrained } from '@/core/quantity';
 import {
+  allDaysOffSchema,
   dayAfter,
   daysBetween,
   daySchema,
   dayWords,
+  offOn,
+  offWords,
   timeSchema,
   weekdayOf,
   type Day,
-} from './days';
+  type DaysOff,
+} from '@/core/calendar';
 import { trainedSchema, type Need } from './needs';
 
 /** When a student comes or practises, every week. */
@@ -40,6 +44,8 @@ export const programmeSchema = z.object({
   testEvery: z.number().int().min(1).max(12),
   /** An eight-in-ten window to come to, in the skill's unit, by the end or an earlier day. */
   aim: z.object({ skill: trainedSchema, window: z.number().positive(), by: daySchema }),
+  /** When this student is away. */
+  off: allDaysOffSchema.default([]),
 });
 
 export type ProgrammeValues = z.infer<typeof programmeSchema>;
@@ -131,11 +137,14 @@ const worksOn = (minutes: number, kind: Entry['kind']): number => {
   return left < LEAST ? 0 : left < 30 ? 1 : 2;
 };
 
-/** The days that a programme's slots fall on, in order. */
-function daysOf({ from, weeks, slots }: ProgrammeValues): { day: Day; slot: Slot }[] {
+/** The days that a programme's slots fall on, in order; none on a day off. */
+function daysOf(
+  { from, weeks, slots, off }: ProgrammeValues,
+  closed: readonly DaysOff[],
+): { day: Day; slot: Slot }[] {
   return Array.from({ length: 7 * weeks }, (_, i) => dayAfter(from, i)).flatMap((day) =>
     slots
-      .filter(({ weekday }) => weekday === weekdayOf(day))
+      .filter(({ weekday }) => weekday === weekdayOf(day) && !offOn(day, [...off, ...closed]))
       .toSorted((a, b) => (a.time ?? '').localeCompare(b.time ?? ''))
       .map((slot) => ({ day, slot })),
   );
@@ -147,15 +156,17 @@ function daysOf({ from, weeks, slots }: ProgrammeValues): { day: Day; slot: Slot
  * @param values what it is to be
  * @param needs what is needed, as it is known now
  * @param kept entries that stay as they are, by day and time; the others are made round them
+ * @param closed when the coach is off
  */
 export function programmeOf(
   values: ProgrammeValues,
   needs: readonly Need[],
   kept: readonly Entry[] = [],
+  closed: readonly DaysOff[] = [],
 ): Entry[] {
   const weights = weightsOf(needs, values.aim);
   const entries: Entry[] = [];
-  for (const { day, slot } of daysOf(values)) {
+  for (const { day, slot } of daysOf(values, closed)) {
     const known = kept.find((one) => one.day === day && one.time === slot.time);
     if (known) {
       entries.push(known);
@@ -180,6 +191,8 @@ export interface Since {
   /** What is needed as it is known now, and as it was known when the programme was last made. */
   now: readonly Need[];
   then: readonly Need[];
+  /** When the coach is off. */
+  closed?: readonly DaysOff[];
 }
 
 /** Wider than the last first by so much: the evidence has changed. */
@@ -223,7 +236,7 @@ const NEAR = 7;
 
 /**
  * Brings a programme up to date: what was putted is done, what was not is missed; what is to come changes only where a
- * missed day or new evidence asks for it, and each change says why. Doing it twice changes nothing more.
+ * missed day, a day off or new evidence asks for it, and each change says why. Doing it twice changes nothing more.
  *
  * @param values what it is to be
  * @param entries as they stood
@@ -232,18 +245,30 @@ const NEAR = 7;
 export function replan<E extends Entry>(
   values: ProgrammeValues,
   entries: readonly E[],
-  { today, putted, now, then }: Since,
-): { entries: E[]; changes: ProgrammeChange[]; reconsidered: boolean } {
+  { today, putted, now, then, closed = [] }: Since,
+): { entries: E[]; gone: E[]; changes: ProgrammeChange[]; reconsidered: boolean } {
   const changes: ProgrammeChange[] = [];
-  let all = entries.map((entry): E => {
+  const off = [...values.off, ...closed];
+  const gone = entries.filter(
+    ({ state, day }) => state === 'planned' && day >= today && offOn(day, off),
+  );
+  const stays = entries.filter((entry) => !gone.includes(entry));
+  let all = stays.map((entry): E => {
     if (entry.state !== 'planned') return entry;
     if (entry.day <= today && putted.includes(entry.day)) return { ...entry, state: 'done' };
     return entry.day < today ? { ...entry, state: 'missed' } : entry;
   });
-  const isNew = (entry: E, i: number) =>
-    entry.state === 'missed' && entries[i]!.state === 'planned';
+  const isNew = (entry: E, i: number) => entry.state === 'missed' && stays[i]!.state === 'planned';
   for (const [i, missed] of all.entries()) {
-    if (isNew(missed, i)) all = madeGood(all, missed, today, changes);
+    if (!isNew(missed, i)) continue;
+    all = madeGood(all, missed, today, `${dayWords(missed.day)} was missed.`, changes);
+  }
+  for (const free of gone) {
+    changes.push({
+      day: free.day,
+      words: `left out, a day off: ${offWords(offOn(free.day, off)!)}.`,
+    });
+    all = madeGood(all, free, today, `${dayWords(free.day)} is a day off.`, changes);
   }
   const [first, before] = [now[0], then[0]];
   const was = first && now.find(({ skill }) => skill === before?.skill);
@@ -266,7 +291,7 @@ export function replan<E extends Entry>(
     }
     all = anew;
   }
-  return { entries: all, changes, reconsidered };
+  return { entries: all, gone, changes, reconsidered };
 }
 
 /** Days stay where they are, moved by hand or not; what is worked on from one of them on is chosen anew. */
@@ -285,11 +310,12 @@ function workedAnew<E extends Entry>(entries: readonly E[], weights: Weights, fr
   return anew;
 }
 
-/** Puts what was missed where it disturbs least. */
+/** Puts what was missed, or falls out, where it disturbs least. */
 function madeGood<E extends Entry>(
   entries: E[],
   missed: E,
   today: Day,
+  on: string,
   changes: ProgrammeChange[],
 ): E[] {
   const coming = (entry: E) => entry.state === 'planned' && entry.day >= today;
@@ -297,7 +323,6 @@ function madeGood<E extends Entry>(
     changes.push({ day: at.day, words: `${changedWords(at, to)}: ${why}` });
     return to;
   };
-  const on = `${dayWords(missed.day)} was missed.`;
   if (missed.kind === 'test') {
     const next = entries.find(coming);
     const soon = entries.some(

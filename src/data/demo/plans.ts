@@ -1,9 +1,8 @@
 import { addDays, set } from 'date-fns';
 import { DEFAULT_ZONE } from '@/core/people';
+import { dayIn, weekdayOf } from '@/core/calendar';
 import {
-  dayIn,
   needsOf,
-  weekdayOf,
   type AppointmentValues,
   type Need,
   type PlanValues,
@@ -89,7 +88,7 @@ export async function addDemoPlans(of: PlansOf): Promise<void> {
       database,
       principal,
       student,
-      { ...values, from: day(since), testEvery: 3 },
+      { ...values, from: day(since), testEvery: 3, off: [] },
       { needs: await neededAt(of, student, at), zone: DEFAULT_ZONE, at, id: programme },
     );
     for (let later = since + 7; later <= 0; later += 7) {

@@ -2,7 +2,7 @@ import 'server-only';
 import { notFound } from 'next/navigation';
 import { connection as untilRequested } from 'next/server';
 import { connection, counted, getCoach, getStudent, type Session } from '@/data';
-import { dayIn } from '@/core/planning';
+import { dayIn } from '@/core/calendar';
 import { askingStudent } from '../shared/principal';
 
 /** The student whose own page a link opens, and the coach whose student that is. */

@@ -1,7 +1,8 @@
 import 'server-only';
 import { LIBRARY } from '@/core/drill';
 import { fittingOf } from '@/core/people';
-import { USUAL_PACE, dayAfter, dayIn } from '@/core/planning';
+import { dayAfter, dayIn } from '@/core/calendar';
+import { USUAL_PACE } from '@/core/planning';
 import { plainBelief } from '@/core/scoring';
 import {
   getCoach,

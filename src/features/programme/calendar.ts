@@ -1,5 +1,6 @@
 import 'server-only';
-import { calendarFile, dayAfter, dayIn, type Dated } from '@/core/planning';
+import { dayAfter, dayIn } from '@/core/calendar';
+import { calendarFile, type Dated } from '@/core/planning';
 import {
   getCoach,
   listAppointments,

@@ -1,7 +1,8 @@
 'use server';
 
 import { z } from 'zod';
-import { appointmentSchema, programmeSchema } from '@/core/planning';
+import { daySchema } from '@/core/calendar';
+import { appointmentSchema, programmeSchema, trainedSchema } from '@/core/planning';
 import {
   addAppointment,
   addProgramme,
@@ -51,6 +52,13 @@ export const keepProgramme = coachAction(
     await saveProgramme(database, principal, id, programme, how);
     return id;
   },
+);
+
+/** Tells how far a student may come by a day with what an aim is of; null while no putt has spoken of it. */
+export const askReach = coachAction(
+  z.object({ studentId: z.uuid(), skill: trainedSchema, by: daySchema }),
+  (_database, principal, asked) => reckon('reach', principal, asked),
+  { reads: true },
 );
 
 /** Ends a programme; what was to come of it leaves the diary. */

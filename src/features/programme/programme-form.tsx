@@ -13,6 +13,7 @@ import type { PickOption } from '@/ui/pick';
 import { showErrors } from '../shared/show-errors';
 import { nameOf } from '../students/skill-words';
 import { keepProgramme } from './date-actions';
+import { DaysOffField } from './days-off-field';
 import {
   aimUnit,
   programmeForm,
@@ -20,6 +21,7 @@ import {
   type ProgrammeInput,
   type ProgrammeOutput,
 } from './programme-form-schema';
+import { ReachLine } from './reach-line';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map(
   (label, i) => ({ value: String(i + 1), label }),
@@ -43,7 +45,10 @@ export function ProgrammeForm({
   >({ resolver: zodResolver(programmeForm), defaultValues: values, mode: 'onTouched' });
   const { errors, isSubmitting } = formState;
   const slots = useFieldArray({ control, name: 'slots' });
-  const skill = useWatch({ control, name: 'skill' });
+  const [skill, window, by, from, studentId] = useWatch({
+    control,
+    name: ['skill', 'window', 'by', 'from', 'studentId'],
+  });
   const save = handleSubmit(async (typed) => {
     const result = await keepProgramme({
       ...typedProgramme(typed),
@@ -85,6 +90,13 @@ export function ProgrammeForm({
           />
           <TextField label="By" type="date" {...register('by')} error={errors.by?.message} />
         </div>
+        <ReachLine
+          studentId={studentId}
+          skill={skill}
+          window={window}
+          by={by}
+          onTake={(next) => setValue('window', next, { shouldDirty: true, shouldValidate: true })}
+        />
       </fieldset>
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
         <TextField label="From" type="date" {...register('from')} error={errors.from?.message} />
@@ -161,6 +173,14 @@ export function ProgrammeForm({
           </Button>
         </div>
       </fieldset>
+      <DaysOffField
+        control={control}
+        name="off"
+        title="Days off"
+        hint="When this student is away. No day of the programme falls then, nor on your own days off, which stand in your settings."
+        today={from}
+        errorOf={(row, part) => errors.off?.[row]?.[part]?.message}
+      />
       <div>
         <Button kind="primary" type="submit" className="min-h-12" disabled={isSubmitting}>
           {id ? 'Keep' : 'Make the programme'}

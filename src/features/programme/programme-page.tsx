@@ -1,5 +1,5 @@
 import { Link } from '@/ui/link';
-import { dayIn, dayWords, mondayOf, type Day } from '@/core/planning';
+import { dayIn, dayWords, mondayOf, type Day } from '@/core/calendar';
 import type { SkillPoints } from '@/core/scoring';
 import { windowsOf } from '@/core/scoring';
 import type { Programme, Student } from '@/data';

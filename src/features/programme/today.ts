@@ -1,6 +1,7 @@
 import 'server-only';
 import { differenceInDays } from 'date-fns';
-import { adherenceOf, coldTestDue, dayAfter, dayIn, dayWords, type Day } from '@/core/planning';
+import { dayAfter, dayIn, dayWords, type Day } from '@/core/calendar';
+import { adherenceOf, coldTestDue } from '@/core/planning';
 import {
   getDrill,
   lastColdTests,

@@ -1,5 +1,5 @@
 import { Link } from '@/ui/link';
-import { dayAfter, dayWords, type Day } from '@/core/planning';
+import { dayAfter, dayWords, type Day } from '@/core/calendar';
 import type { Appointment } from '@/data';
 import { KINDS, STATES, forWhat } from './date-words';
 

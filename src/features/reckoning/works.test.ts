@@ -69,6 +69,7 @@ beforeAll(async () => {
     kept: undefined,
     needs: students.map(({ id }) => id),
     standing: { studentId: programme!.studentId, skill: programme!.aim.skill },
+    reach: { studentId: programme!.studentId, skill: programme!.aim.skill, by: '2099-01-01' },
     hour: { frame, kept: [item] },
     block: { frame, item },
     plan: { frame, items: [item], choosing: true },

@@ -3,6 +3,7 @@ import type { CoachPrincipal, Database } from '@/data';
 import { keptFor } from '../offline/make-kept';
 import { blockAsSet, hourFor, planTimed } from '../programme/hour';
 import { needsNow, standingNow } from '../programme/needs-now';
+import { reachNow } from '../programme/reach-now';
 import { studentLines } from '../students/brief';
 import { comparisonsOf } from '../students/comparisons';
 import { ownFile } from '../students/own-file';
@@ -42,6 +43,7 @@ export const WORKS = {
   kept: keptFor,
   needs: needsNow,
   standing: standingNow,
+  reach: reachNow,
   hour: hourFor,
   block: blockAsSet,
   plan: planTimed,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { allDaysOffSchema } from '@/core/calendar';
 import { GREEN_SPEED_RANGE, PACES } from '@/core/green';
 import { FACE_SHARES, nameSchema, zoneSchema } from '@/core/people';
 import {
@@ -31,6 +32,7 @@ export const settingsForm = (units: UnitPreferences) => {
     pace: z.enum(PACES.map(({ id }) => id)),
     faceShare: z.enum(FACE_SHARES),
     zone: zoneSchema,
+    daysOff: allDaysOffSchema,
   });
 };
 

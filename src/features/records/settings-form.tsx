@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useSyncExternalStore } from 'react';
 import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
+import type { Day } from '@/core/calendar';
 import { PACES } from '@/core/green';
 import { FACE_SHARES } from '@/core/people';
 import type { UnitPreferences } from '@/core/units';
@@ -13,6 +14,7 @@ import { Button } from '@/ui/button';
 import { ChoiceField } from '@/ui/controlled';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/field';
+import { DaysOffField } from '../programme/days-off-field';
 import { showErrors } from '../shared/show-errors';
 import { keepSettings } from './actions';
 import { settingsForm, type SettingsInput, type SettingsOutput } from './form';
@@ -20,7 +22,15 @@ import { settingsForm, type SettingsInput, type SettingsOutput } from './form';
 const nothing = () => () => undefined;
 
 /** The coach's own ways: name, units, usual green, and the look of this screen. */
-export function SettingsForm({ values, units }: { values: SettingsInput; units: UnitPreferences }) {
+export function SettingsForm({
+  values,
+  units,
+  today,
+}: {
+  values: SettingsInput;
+  units: UnitPreferences;
+  today: Day;
+}) {
   const router = useRouter();
   const { theme = 'light', setTheme } = useTheme();
   const inBrowser = useSyncExternalStore(
@@ -113,6 +123,14 @@ export function SettingsForm({ values, units }: { values: SettingsInput; units: 
           error={errors.units?.own?.club?.message}
         />
       </div>
+      <DaysOffField
+        control={control}
+        name="daysOff"
+        title="Your days off"
+        hint="Holidays. No day of any programme of yours falls then; days that do already are taken out, with the reason, and what they were for is done on another day."
+        today={today}
+        errorOf={(row, part) => errors.daysOff?.[row]?.[part]?.message}
+      />
       <div>
         <Button kind="primary" type="submit" disabled={isSubmitting}>
           Save

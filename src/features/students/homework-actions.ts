@@ -1,7 +1,8 @@
 'use server';
 
 import { z } from 'zod';
-import { answerSchema, dayAfter } from '@/core/planning';
+import { dayAfter } from '@/core/calendar';
+import { answerSchema } from '@/core/planning';
 import { answerWord, endHomework, endLink, giveHomework, makeLink } from '@/data';
 import { ownDrillOf } from '../drills/take';
 import { coachAction } from '../shared/action';

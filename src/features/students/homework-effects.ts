@@ -1,6 +1,6 @@
 import 'server-only';
 import { changeBetween, type Change } from '@/core/scoring';
-import { dayIn } from '@/core/planning';
+import { dayIn } from '@/core/calendar';
 import { trainedIds } from '@/core/quantity';
 import {
   getCoach,

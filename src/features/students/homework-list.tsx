@@ -1,4 +1,5 @@
-import { adherenceOf, dayIn, dayWords } from '@/core/planning';
+import { dayIn, dayWords } from '@/core/calendar';
+import { adherenceOf } from '@/core/planning';
 import {
   getDrill,
   type CoachPrincipal,

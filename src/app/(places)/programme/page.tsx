@@ -3,7 +3,7 @@ import { headers } from 'next/headers';
 import { Link } from '@/ui/link';
 import { format } from '@/ui/when';
 import { z } from 'zod';
-import { dayAfter, dayIn, daySchema, dayWords, mondayOf } from '@/core/planning';
+import { dayAfter, dayIn, daySchema, dayWords, mondayOf } from '@/core/calendar';
 import { ownView, knownLink, listAppointments, listPlans, listStudents } from '@/data';
 import { Agenda } from '@/features/programme/agenda';
 import { CalendarLink } from '@/features/programme/calendar-link';

@@ -8,6 +8,7 @@ import { SettingsForm } from '@/features/records/settings-form';
 import { shownPath } from '@/features/records/shown-path';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
+import { dayIn } from '@/core/calendar';
 import { showLength } from '@/core/units';
 import { Button } from '@/ui/button';
 
@@ -32,6 +33,7 @@ export default async function RecordsPage() {
           <SettingsForm
             key={`${units.long} ${units.short}`}
             units={units}
+            today={dayIn(new Date(), coach.settings.zone)}
             values={{
               name: coach.name,
               units: {
@@ -45,6 +47,7 @@ export default async function RecordsPage() {
               pace: coach.settings.pace,
               zone: coach.settings.zone,
               faceShare: coach.settings.faceShare,
+              daysOff: coach.settings.daysOff,
               greenSpeed: showLength(coach.settings.greenSpeed, 'speed', units),
             }}
           />

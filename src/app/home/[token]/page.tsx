@@ -1,7 +1,8 @@
 import { KeepReady } from '@/features/offline/keep-ready';
 import type { Metadata } from 'next';
 import { onFloor, ruleWords } from '@/core/drill';
-import { adherenceOf, dayAfter, dayIn, dayWords } from '@/core/planning';
+import { dayAfter, dayIn, dayWords } from '@/core/calendar';
+import { adherenceOf } from '@/core/planning';
 import {
   getDrill,
   homeCarpet,

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
-import { dayIn, dayWords } from '@/core/planning';
+import { dayIn, dayWords } from '@/core/calendar';
 import { getProgramme, getStudent, refreshProgramme } from '@/data';
 import { CloseProgramme } from '@/features/programme/close-programme';
 import {

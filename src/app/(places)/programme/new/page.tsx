@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { z } from 'zod';
-import { dayAfter, dayIn } from '@/core/planning';
+import { dayAfter, dayIn } from '@/core/calendar';
 import { planStudents } from '@/features/programme/load-plan';
 import { ProgrammeForm } from '@/features/programme/programme-form';
 import { aimUnit } from '@/features/programme/programme-form-schema';
@@ -36,6 +36,7 @@ export default async function NewProgrammePage({ searchParams }: PageProps<'/pro
           skill: 'start',
           window: aimUnit('start').usual,
           by: dayAfter(today, 7 * WEEKS),
+          off: [],
         }}
       />
     </>

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
-import { dayWords } from '@/core/planning';
+import { dayWords } from '@/core/calendar';
 import { getAppointment, getStudent, listPlans } from '@/data';
 import { DateForm } from '@/features/programme/date-form';
 import { KINDS, forWhat, timeWords } from '@/features/programme/date-words';

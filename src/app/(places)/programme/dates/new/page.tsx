@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { z } from 'zod';
-import { dayIn, daySchema } from '@/core/planning';
+import { dayIn, daySchema } from '@/core/calendar';
 import { listPlans } from '@/data';
 import { DateForm } from '@/features/programme/date-form';
 import { planStudents } from '@/features/programme/load-plan';

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
-import { dayAfter, dayIn } from '@/core/planning';
+import { dayAfter, dayIn } from '@/core/calendar';
 import { getStudent, knownLink, listHomework, listWords } from '@/data';
 import { studentsOrigin } from '@/features/shared/origin';
 import { PlaceHead } from '@/features/shared/place';

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 
 const DAY_MS = 86_400_000;
+/** More days than that in a row are no time off. */
+const MOST_OFF = 120;
 
 /** A day of the calendar, as "2026-04-09": the same everywhere, whatever the time zone. */
 export const daySchema = z.iso.date('A day is needed, as 2026-04-09.');
@@ -41,3 +43,41 @@ export const dayWords = (day: Day): string =>
 export const dayIn = (at: Date, zone: string): Day =>
   // The Swedes write days as we keep them.
   new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short' }).format(at);
+
+/** Days on which nobody comes: the first and the last of them, and what for. */
+export const daysOffSchema = z
+  .object({
+    from: daySchema,
+    until: daySchema,
+    why: z.string().trim().max(60, 'At most 60 letters.'),
+  })
+  .refine(({ from, until }) => until >= from, {
+    path: ['until'],
+    error: ({ input }) => {
+      const { from, until } = input as { from: string; until: string };
+      return `${until} is before ${from}: the last day is the first or a later one.`;
+    },
+  })
+  .refine(({ from, until }) => !(daysBetween(from, until) >= MOST_OFF), {
+    path: ['until'],
+    error: `At most ${MOST_OFF} days in a row.`,
+  });
+
+export type DaysOff = z.infer<typeof daysOffSchema>;
+
+/** Several such times. */
+export const allDaysOffSchema = z.array(daysOffSchema).max(30, 'At most 30 times off.');
+
+/**
+ * The time off that a day falls in.
+ *
+ * @param day of the calendar
+ * @param off times off, first and last days included
+ * @returns the first of them that holds it; undefined where it is none's
+ */
+export const offOn = (day: Day, off: readonly DaysOff[]): DaysOff | undefined =>
+  off.find(({ from, until }) => from <= day && day <= until);
+
+/** A time off in words: "Fri 25 Dec, holiday", "Thu 24 Dec to Sat 2 Jan". */
+export const offWords = ({ from, until, why }: DaysOff): string =>
+  `${dayWords(from)}${until === from ? '' : ` to ${dayWords(until)}`}${why && `, ${why}`}`;

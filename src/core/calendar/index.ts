@@ -1,0 +1,16 @@
+export {
+  allDaysOffSchema,
+  dayAfter,
+  dayIn,
+  daysBetween,
+  daysOffSchema,
+  daySchema,
+  dayWords,
+  mondayOf,
+  offOn,
+  offWords,
+  timeSchema,
+  weekdayOf,
+  type Day,
+  type DaysOff,
+} from './days';

@@ -1,0 +1,77 @@
+'use client';
+
+import { Plus, X } from 'lucide-react';
+import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import type { DaysOff } from '@/core/calendar';
+import { Button } from '@/ui/button';
+import { TextField } from '@/ui/field';
+
+/** When nobody comes: one row a time off, each with what is wrong with it beside it. */
+export function DaysOffField<Values extends FieldValues, Context, Output>({
+  control,
+  name,
+  title,
+  hint,
+  today,
+  errorOf,
+}: {
+  control: Control<Values, Context, Output>;
+  name: FieldPath<Values>;
+  title: string;
+  hint: string;
+  /** The day that a new row begins with, as "2026-04-09". */
+  today: string;
+  /** What is wrong with a part of a row. */
+  errorOf: (row: number, part: keyof DaysOff) => string | undefined;
+}) {
+  const { field, fieldState } = useController({ control, name });
+  const rows = field.value as DaysOff[];
+  const put = (row: number, part: keyof DaysOff, value: string) =>
+    field.onChange(rows.map((one, at) => (at === row ? { ...one, [part]: value } : one)));
+  return (
+    <fieldset className="grid gap-3">
+      <legend className="mb-1 text-[1.25rem] num">{title}</legend>
+      <p className="max-w-prose text-sm text-ink2">{hint}</p>
+      {rows.map((row, at) => {
+        const input = (part: keyof DaysOff, label: string, type: string) => (
+          <TextField
+            label={label}
+            type={type}
+            value={row[part]}
+            onChange={({ target }) => put(at, part, target.value)}
+            error={errorOf(at, part)}
+          />
+        );
+        return (
+          <div
+            key={at}
+            role="group"
+            aria-label={`Time off ${at + 1}`}
+            className="grid grid-cols-2 items-start gap-x-4 gap-y-3 border-b border-rule pb-3 sm:grid-cols-[0.9fr_0.9fr_1.2fr_auto]"
+          >
+            {input('from', 'First day', 'date')}
+            {input('until', 'Last day', 'date')}
+            {input('why', 'What for, if you like', 'text')}
+            <Button
+              className="justify-self-end px-3"
+              aria-label={`Without time off ${at + 1}`}
+              onClick={() => field.onChange(rows.filter((_, other) => other !== at))}
+            >
+              <X size={18} aria-hidden />
+            </Button>
+          </div>
+        );
+      })}
+      {fieldState.error?.message && (
+        <p role="alert" className="text-sm font-[560] text-line">
+          ▲ {fieldState.error.message}
+        </p>
+      )}
+      <div>
+        <Button onClick={() => field.onChange([...rows, { from: today, until: today, why: '' }])}>
+          <Plus size={17} aria-hidden /> Add time off
+        </Button>
+      </div>
+    </fieldset>
+  );
+}
