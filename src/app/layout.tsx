@@ -1,3 +1,4 @@
+import { tzOffset } from '@date-fns/tz';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
@@ -5,6 +6,7 @@ import { Awake } from '@/features/shared/awake';
 import { BUILD } from '@/features/shared/build';
 import { FreshPage } from '@/features/shared/fresh-page';
 import { AWAKE, keepEarly } from '@/features/shared/keep-early';
+import { markAway } from '@/features/shared/mark-away';
 import { zoneOfBook } from '@/features/shared/server';
 import { Providers } from '@/features/shared/providers';
 import './globals.css';
@@ -23,6 +25,10 @@ export const viewport: Viewport = {
   themeColor: '#18212d',
 };
 
+/** A function and what it is given, as text that a page runs before anything else. */
+const first = <Given,>(does: (given: Given) => void, given: Given): string =>
+  `(${does.toString()})(${JSON.stringify(given)})`;
+
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const zone = await zoneOfBook();
   const nonce = (await headers()).get('x-nonce') ?? undefined;
@@ -32,7 +38,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <script
           nonce={nonce}
           suppressHydrationWarning
-          dangerouslySetInnerHTML={{ __html: `(${keepEarly.toString()})('${AWAKE}')` }}
+          dangerouslySetInnerHTML={{
+            __html: `${first(keepEarly, AWAKE)};${zone ? first(markAway, tzOffset(zone, new Date())) : ''}`,
+          }}
         />
         <Providers nonce={nonce}>
           <FreshPage build={BUILD} />

@@ -1,24 +1,8 @@
-'use client';
-
-import { tzOffset } from '@date-fns/tz';
-import { useSyncExternalStore } from 'react';
-
-const never = () => () => undefined;
-
-/** Says which clock times are told by, where this device's own clock shows another. */
-export function ZoneNote({ zone }: { zone?: string }) {
-  const other = useSyncExternalStore(
-    never,
-    () => {
-      const now = new Date();
-      return zone !== undefined && tzOffset(zone, now) !== -now.getTimezoneOffset();
-    },
-    () => false,
-  );
-  if (!other) return null;
+/** Says which clock times are told by; in sight where this device's own clock shows another, from the first look on. */
+export function ZoneNote({ zone }: { zone: string }) {
   return (
-    <p className="border-b border-rule bg-paper px-4 py-1 text-center text-sm text-ink2 print:hidden">
-      Times are those of {zone!.replaceAll('_', ' ')}, not of this device.
+    <p className="hidden border-b border-rule bg-paper px-4 py-1 text-center text-sm text-ink2 in-[[data-away]]:block print:hidden">
+      Times are those of {zone.replaceAll('_', ' ')}, not of this device.
     </p>
   );
 }
