@@ -1,3 +1,5 @@
+import { availableParallelism } from 'node:os';
+
 /** Packages that ship only as ES modules and so are compiled with our own code. */
 const esmOnly = ['d3-.*', 'internmap', 'uuid', 'pure-rand'].join('|');
 
@@ -19,7 +21,7 @@ const config = {
     ],
   },
   transformIgnorePatterns: [`/node_modules/(?!(${esmOnly})/)`],
-  maxWorkers: 2,
+  maxWorkers: Math.max(2, availableParallelism()),
   testTimeout: 60_000,
 };
 

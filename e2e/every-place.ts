@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { addDrill, addStudent, finish, logByKeys, makeHome, startSession, type } from './coach';
+import { lookOver } from './look-over';
 import { expect, type Page } from './test';
 
 /** Every place of a book with something in it, and those of them that are used on the green. */
@@ -108,11 +109,11 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
 export interface Look {
   theme: 'light' | 'dark' | 'glare';
   width: 1280 | 390;
-  /** All the rules; what can differ in another theme, the contrast; or whether it fits only. */
-  by: 'rules' | 'contrast' | 'fit';
+  /** All the rules; or what can differ in another theme, the contrast. */
+  by: 'rules' | 'contrast';
 }
 
-/** Looks at some places by the rules, in every way that is named, and whether they are wider than the screen. */
+/** Looks at some places by the rules, in every way that is named, and whether they are wider than the screen; at last as an eye would. */
 export async function lookAt(page: Page, places: string[], looks: Look[]): Promise<void> {
   for (const path of places) {
     await page.goto(path);
@@ -122,9 +123,10 @@ export async function lookAt(page: Page, places: string[], looks: Look[]): Promi
       await page.evaluate(() =>
         Promise.all(document.getAnimations().map((one) => one.finished.catch(() => null))),
       );
-      if (by !== 'fit') await expectRules(page, by, `${path}, ${theme}, ${width}`);
+      await expectRules(page, by, `${path}, ${theme}, ${width}`);
       await expectNoOverflow(page, path, width);
     }
+    await lookOver(page, path);
   }
 }
 

@@ -87,26 +87,22 @@ async function expectFits(page: Page, where: string): Promise<void> {
 }
 
 /**
- * Looks over some places as an eye would, on a phone that lies and is then turned: one head, no two texts on top of each other,
- * nothing beyond the screen; and with text of twice its size.
+ * Looks over the place that is open as an eye would, on a phone that lies and is then turned: one head, no two texts on top of each
+ * other, nothing beyond the screen; and with text of twice its size.
  */
-export async function lookOver(page: Page, places: readonly string[]): Promise<void> {
-  for (const path of places) {
-    await page.setViewportSize(TURNED[0]!);
-    await page.goto(path);
-    for (const viewport of TURNED) {
-      await page.setViewportSize(viewport);
-      const where = `${path} at ${viewport.width} × ${viewport.height}`;
-      await expectFits(page, where);
-      await expect
-        .poll(() => faultsIn(page), { message: where, timeout: 3_000 })
-        .toEqual({ heads: expect.any(Number), overlaps: [], outside: [] });
-    }
-    const { heads } = await faultsIn(page);
-    expect(heads, `${path}: heads`).toBeLessThanOrEqual(1);
-    await expect(page).toHaveTitle(/Dirigo/);
-    await page.setViewportSize(NARROW);
-    await page.evaluate(() => document.documentElement.style.setProperty('font-size', '200%'));
-    await expectFits(page, `${path} with text of twice its size`);
+export async function lookOver(page: Page, path: string): Promise<void> {
+  for (const viewport of TURNED) {
+    await page.setViewportSize(viewport);
+    const where = `${path} at ${viewport.width} × ${viewport.height}`;
+    await expectFits(page, where);
+    await expect
+      .poll(() => faultsIn(page), { message: where, timeout: 3_000 })
+      .toEqual({ heads: expect.any(Number), overlaps: [], outside: [] });
   }
+  const { heads } = await faultsIn(page);
+  expect(heads, `${path}: heads`).toBeLessThanOrEqual(1);
+  await expect(page).toHaveTitle(/Dirigo/);
+  await page.setViewportSize(NARROW);
+  await page.evaluate(() => document.documentElement.style.setProperty('font-size', '200%'));
+  await expectFits(page, `${path} with text of twice its size`);
 }

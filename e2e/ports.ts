@@ -1,5 +1,7 @@
-/** Workers that the browser tests have; each has a server and a database of its own. */
-export const WORKERS = 2;
+import { availableParallelism } from 'node:os';
+
+/** Workers that the browser tests have, as many as there are processors; each has a server and a database of its own. */
+export const WORKERS = Math.min(4, Math.max(2, availableParallelism()));
 
 /** The port of a worker's server. */
 export const portOf = (worker: number): number => 3417 + worker;

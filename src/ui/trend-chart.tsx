@@ -43,6 +43,8 @@ export interface TrendChartProps {
   /** Where the scale begins: at nothing, or where the numbers do. */
   from?: 'zero' | 'data';
   description: string;
+  /** The id of what has the same in numbers. */
+  numbers?: string;
 }
 
 const TOKENS = ['ink', 'ink2', 'hair', 'line', 'hole'] as const;
@@ -119,6 +121,7 @@ export function TrendChart({
   unit,
   from = 'zero',
   description,
+  numbers,
 }: TrendChartProps) {
   const palette = usePalette();
   const chart = useRef<Chart<'line', { x: number; y: number }[]>>(null);
@@ -234,7 +237,14 @@ export function TrendChart({
         options={options}
         plugins={[changesDrawn(marks, palette.ink)]}
         role="img"
-        aria-label={[description, ...marks.map(({ label }) => label)].join('; ')}
+        aria-label={[
+          description,
+          ...[points[0], points.length > 1 ? points.at(-1) : undefined].flatMap((point) =>
+            point ? [`${format(point.at, 'd MMMM')} ${point.middle.toFixed(2)}${unit}`] : [],
+          ),
+          ...marks.map(({ label }) => label),
+        ].join('; ')}
+        aria-details={numbers}
       />
       <div className="absolute top-0 right-0 flex bg-sheet/80 print:hidden">
         <SaveAs name="PNG" onClick={keep} />

@@ -6,7 +6,7 @@ import { tallyRuns } from '@/core/drill';
 import { FEELS } from '@/core/planning';
 import { copySettings, counted, listSessions, listStudents, ownView, unanswered } from '@/data';
 import { todayOf } from '@/features/programme/today';
-import { Coming, Reminders, tomorrowWords } from '@/features/programme/today-parts';
+import { Coming, ToDoList, tomorrowWords } from '@/features/programme/today-parts';
 import { reckon } from '@/features/reckoning/pool';
 import { startOptions } from '@/features/session/options';
 import { FirstRun } from '@/features/session/first-run';
@@ -28,13 +28,7 @@ export default async function TodayPage() {
   ]);
   const { zone } = coach.settings;
   const { failed } = await copySettings(database.path);
-  const { today, coming, tomorrow, overdue, due } = await todayOf(
-    database,
-    principal,
-    students,
-    now,
-    zone,
-  );
+  const { today, coming, tomorrow, toDo } = await todayOf(database, principal, students, now, zone);
   const studentIds = coming.map(({ studentId }) => studentId);
   const lines = coming.length > 0 ? await reckon('lines', principal, { studentIds }) : {};
   const saysOf = (id: string) => (lines[id]?.at ? lines[id].says : null);
@@ -133,14 +127,9 @@ export default async function TodayPage() {
             <StartSession {...options} />
           </section>
           <div className="lg:col-start-1">
-            {overdue.length > 0 && (
-              <Part title="Missed and rescheduled">
-                <Reminders all={overdue} />
-              </Part>
-            )}
-            {due.length > 0 && (
-              <Part title="Due">
-                <Reminders all={due} />
+            {toDo.length > 0 && (
+              <Part title="Missed, changed or due">
+                <ToDoList all={toDo} />
               </Part>
             )}
             {tomorrow.length > 0 && (
@@ -153,12 +142,21 @@ export default async function TodayPage() {
                 <p className="text-ink2">Finished sessions are listed here.</p>
               ) : (
                 <table className="w-full text-[1rem]">
+                  <caption className="sr-only">Sessions finished lately</caption>
                   <thead>
                     <tr className="border-b text-left cap">
-                      <th className="py-1.5 pr-3 font-[inherit]">when</th>
-                      <th className="py-1.5 pr-3 font-[inherit]">who</th>
-                      <th className="py-1.5 pr-3 font-[inherit] max-sm:hidden">drill</th>
-                      <th className="py-1.5 text-right font-[inherit]">clear</th>
+                      <th scope="col" className="py-1.5 pr-3 font-[inherit]">
+                        when
+                      </th>
+                      <th scope="col" className="py-1.5 pr-3 font-[inherit]">
+                        who
+                      </th>
+                      <th scope="col" className="py-1.5 pr-3 font-[inherit] max-sm:hidden">
+                        drill
+                      </th>
+                      <th scope="col" className="py-1.5 text-right font-[inherit]">
+                        clear
+                      </th>
                     </tr>
                   </thead>
                   <tbody>

@@ -82,6 +82,7 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
               <Term name="ladder">Ladder</Term>
             </h2>
             <table className="w-full text-[0.9375rem]">
+              <caption className="sr-only">Rungs, and how strict they are</caption>
               <tbody>
                 {drill.ladder.map((rung, index) => (
                   <tr key={index} className="border-b border-hair">

@@ -27,6 +27,7 @@ import type { KnownStart } from './actions';
 import { refusal } from './draft';
 import { strictnessOfRung } from './rung-words';
 import type { Editing } from './editing';
+import { Term } from '../shared/term';
 
 const WAYS: Record<LadderBy, string> = {
   gap: 'a smaller opening',
@@ -134,15 +135,22 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
         </p>
       ) : (
         <table className="w-full max-w-3xl text-[1rem]">
+          <caption className="sr-only">Rungs of the ladder</caption>
           <thead>
             <tr className="border-b text-left cap">
-              <th className="w-10 py-1.5 font-[inherit]">rung</th>
-              <th className="w-36 py-1.5 pr-4 font-[inherit]">{changes(rungs[0]!.rung, layout)}</th>
-              <th className="py-1.5 font-[inherit]">lets through</th>
-              <th className="py-1.5 text-right font-[inherit]">
+              <th scope="col" className="w-10 py-1.5 font-[inherit]">
+                <Term name="rung" />
+              </th>
+              <th scope="col" className="w-36 py-1.5 pr-4 font-[inherit]">
+                {changes(rungs[0]!.rung, layout)}
+              </th>
+              <th scope="col" className="py-1.5 font-[inherit]">
+                <Term name="strictness">lets through</Term>
+              </th>
+              <th scope="col" className="py-1.5 text-right font-[inherit]">
                 {who?.score ? `${who.name.split(' ')[0]} clears` : ''}
               </th>
-              <th />
+              <td />
             </tr>
           </thead>
           <tbody>

@@ -9,6 +9,7 @@ import { useLatest } from '@/ui/use-latest';
 import { useSize } from '@/ui/use-size';
 import { greenWork } from '../shared/green-work';
 import type { KnownStart } from './actions';
+import { Term } from '../shared/term';
 
 const SIZE = { columns: 200, rows: 200 };
 /** Pace and read are not measured yet: taken so, and said so. */
@@ -48,8 +49,9 @@ export function MakeMapView({
       <Picture layout={layout} found={found} skill={skill} window={window} />
       <div className="grid content-start gap-x-8 gap-y-4 md:grid-cols-2">
         <p className="text-[1rem]">
-          <strong className="text-hole">Blue goes in.</strong> Across: where it starts. Up: how
-          hard. The cross is the intended putt; the red band is what the gate lets through.
+          The <Term name="make map" />: <strong className="text-hole">blue goes in.</strong> Across:
+          where it starts. Up: how hard. The cross is the intended putt; the red band is what the
+          gate lets through.
         </p>
         {waiting && <p className="text-ink2">Scoring…</p>}
         {!who && !waiting && (

@@ -25,11 +25,18 @@ export function alongWords({ at, what }: TapeRow, units: UnitPreferences): strin
 export function TapeList({ layout, units }: { layout: Layout; units: UnitPreferences }) {
   return (
     <table className="w-full text-[0.9375rem]">
+      <caption className="sr-only">Tape list, from the ball mark</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <th className="py-1.5 font-[inherit]">place</th>
-          <th className="py-1.5 pl-3 text-right font-[inherit]">along</th>
-          <th className="py-1.5 pl-3 text-right font-[inherit]">across, to the tee’s middle</th>
+          <th scope="col" className="py-1.5 font-[inherit]">
+            place
+          </th>
+          <th scope="col" className="py-1.5 pl-3 text-right font-[inherit]">
+            along
+          </th>
+          <th scope="col" className="py-1.5 pl-3 text-right font-[inherit]">
+            across, to the tee’s middle
+          </th>
         </tr>
       </thead>
       <tbody>

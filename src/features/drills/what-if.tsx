@@ -30,6 +30,7 @@ import { TextField } from '@/ui/field';
 import { Pick } from '@/ui/pick';
 import { WrongSpeed, besideWords } from '../greens/wrong-speed';
 import { LayoutDrawing } from './layout-drawing';
+import { Term } from '../shared/term';
 
 /** The same putt otherwise: another pace, another green, from the other side; and what that changes. */
 export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferences }) {
@@ -213,11 +214,16 @@ function Comparison({
   ];
   return (
     <table className="w-full text-[0.9375rem]">
+      <caption className="sr-only">As designed, and what if</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <th className="py-1.5 font-[inherit]" />
-          <th className="py-1.5 pl-4 text-right font-[inherit]">as designed</th>
-          <th className="py-1.5 pl-4 text-right font-[inherit]">what if</th>
+          <td className="py-1.5 font-[inherit]" />
+          <th scope="col" className="py-1.5 pl-4 text-right font-[inherit]">
+            as designed
+          </th>
+          <th scope="col" className="py-1.5 pl-4 text-right font-[inherit]">
+            what if
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -243,10 +249,15 @@ function ShareTable({ putt, units }: { putt: Putt; units: UnitPreferences }) {
   const deceleration = rollingDeceleration(putt.greenSpeed);
   return (
     <table className="w-full text-[0.9375rem]">
+      <caption className="sr-only">What a pace leaves of the hole</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <th className="py-1.5 font-[inherit]">past the hole</th>
-          <th className="py-1.5 pl-4 font-[inherit]">share of the hole that is left</th>
+          <th scope="col" className="py-1.5 font-[inherit]">
+            past the hole
+          </th>
+          <th scope="col" className="py-1.5 pl-4 font-[inherit]">
+            <Term name="usable hole width">share of the hole</Term> that is left
+          </th>
         </tr>
       </thead>
       <tbody>

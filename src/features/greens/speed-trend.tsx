@@ -16,6 +16,7 @@ export function SpeedTrend({
     <TrendChart
       unit={unit}
       from="data"
+      numbers="readings"
       description={`Green speed over ${readings.length} readings`}
       points={readings.map(({ at, greenSpeed, note }) => ({
         at,

@@ -24,11 +24,18 @@ export function WrongSpeed({ putt, units }: { putt: Putt; units: UnitPreferences
     .map((speed) => onOtherGreen(putt, speed));
   return (
     <table className="w-full text-[0.9375rem]">
+      <caption className="sr-only">The same putt on another green speed</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <th className="py-1.5 pr-4 font-[inherit]">if the green were</th>
-          <th className="py-1.5 pr-4 font-[inherit]">this putt</th>
-          <th className="py-1.5 text-right font-[inherit]">should aim</th>
+          <th scope="col" className="py-1.5 pr-4 font-[inherit]">
+            if the green were
+          </th>
+          <th scope="col" className="py-1.5 pr-4 font-[inherit]">
+            this putt
+          </th>
+          <th scope="col" className="py-1.5 text-right font-[inherit]">
+            should aim
+          </th>
         </tr>
       </thead>
       <tbody>

@@ -38,7 +38,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
   const go = (href: string) => {
     setOpen(null);
     if (unsavedNow() === null) router.push(href);
-    else askToLeave(href);
+    else askToLeave({ href });
   };
   /** A letter means the page only while nothing is open over it that has letters of its own. */
   const alone = () =>

@@ -1,7 +1,7 @@
 import 'server-only';
 import { dayIn, type Day } from '@/core/calendar';
 import { reachOf, type Reach } from '@/core/planning';
-import { getCoach, type CoachPrincipal, type Database } from '@/data';
+import { getCoach, getStudent, type CoachPrincipal, type Database } from '@/data';
 import { studentHistory } from '../reckoning/history';
 import { basisOfAll } from '../students/reading';
 import { beliefAt } from './needs-now';
@@ -17,6 +17,7 @@ export async function reachNow(
   { studentId, skill, by }: { studentId: string; skill: string; by: Day },
 ): Promise<Reach | null> {
   const at = new Date();
+  await getStudent(database, principal, studentId);
   const { scores, faceShare } = await studentHistory(database, principal, studentId);
   const from = dayIn(at, (await getCoach(database, principal)).settings.zone);
   if (by < from || !basisOfAll(scores)[skill]) return null;

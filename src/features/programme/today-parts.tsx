@@ -3,7 +3,7 @@ import type { Appointment } from '@/data';
 import { Button } from '@/ui/button';
 import { KINDS, forWhat, timeWords } from './date-words';
 import { RunPlanButton } from './run-plan-button';
-import type { Reminder } from './today';
+import type { ToDo } from './today';
 
 /** Today’s lessons today: one touch starts what is planned. */
 export function Coming({
@@ -69,16 +69,30 @@ export function Coming({
   );
 }
 
-/** Things to have in mind, each leading to where it is done. */
-export function Reminders({ all }: { all: Reminder[] }) {
+/** Things to have in mind, student by student, each leading to where it is done. */
+export function ToDoList({ all }: { all: ToDo[] }) {
   return (
     <ul>
-      {all.map(({ id, who, words, href }) => (
-        <li key={id} className="border-b border-hair py-1.5 text-[1rem] last:border-0">
-          <Link href={href} className="font-[640] underline decoration-1 underline-offset-4">
+      {all.map(({ studentId, who, all: things }) => (
+        <li key={studentId} className="border-b border-hair py-2 last:border-0">
+          <Link
+            href={`/students/${studentId}`}
+            className="inline-flex min-h-11 items-center text-[1.0625rem] font-[660] underline decoration-1 underline-offset-4 lg:min-h-0"
+          >
             {who}
-          </Link>{' '}
-          {words}
+          </Link>
+          <ul aria-label={`To do with ${who}`}>
+            {things.map(({ id, words, href }) => (
+              <li key={id}>
+                <Link
+                  href={href}
+                  className="inline-flex min-h-11 items-center py-1 text-[1rem] decoration-1 underline-offset-4 hover:underline lg:min-h-8"
+                >
+                  {words}
+                </Link>
+              </li>
+            ))}
+          </ul>
         </li>
       ))}
     </ul>

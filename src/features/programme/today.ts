@@ -19,11 +19,18 @@ import { forWhat, KINDS } from './date-words';
 import { currentProgrammes } from './current-programmes';
 
 /** Something to have in mind today, and where it leads. */
-export interface Reminder {
+interface Reminder {
   id: string;
-  who: string;
+  studentId: string;
   words: string;
   href: string;
+}
+
+/** All of it that is about one student. */
+export interface ToDo {
+  studentId: string;
+  who: string;
+  all: Reminder[];
 }
 
 /** What a day has for a coach. */
@@ -31,14 +38,14 @@ interface TodayOf {
   today: Day;
   coming: Appointment[];
   tomorrow: Appointment[];
-  overdue: Reminder[];
-  due: Reminder[];
+  /** What was missed, has changed or is due, student by student; who missed something first. */
+  toDo: ToDo[];
 }
 
 /** What was missed is told for so long, and what a programme changed. */
 const LATELY = 7;
 
-/** Today’s lessons, what is due, and what is overdue. */
+/** Today’s lessons, and what was missed or is due. */
 export async function todayOf(
   database: Database,
   principal: CoachPrincipal,
@@ -62,10 +69,8 @@ export async function todayOf(
   ]);
   const active = students.filter(({ archivedAt }) => !archivedAt);
   const nameOf = (id: string) => active.find((student) => student.id === id)?.name;
-  const reminder = (id: string, studentId: string, words: string, href: string): Reminder[] => {
-    const who = nameOf(studentId);
-    return who ? [{ id, who, words, href }] : [];
-  };
+  const reminder = (id: string, studentId: string, words: string, href: string): Reminder[] =>
+    nameOf(studentId) ? [{ id, studentId, words, href }] : [];
   const overdue = dates
     .filter(({ state, day }) => state === 'missed' && day < today)
     .flatMap((date) =>
@@ -107,11 +112,15 @@ export async function todayOf(
       ),
     );
   }
+  const all = [...overdue, ...changed, ...tests, ...atHome];
   return {
     today,
     coming: dates.filter(({ day }) => day === today),
     tomorrow: dates.filter(({ day }) => day > today),
-    overdue: [...overdue, ...changed],
-    due: [...tests, ...atHome],
+    toDo: [...new Set(all.map(({ studentId }) => studentId))].map((studentId) => ({
+      studentId,
+      who: nameOf(studentId)!,
+      all: all.filter((one) => one.studentId === studentId),
+    })),
   };
 }

@@ -154,11 +154,16 @@ function Against({ here, there }: { here: Contents; there: Contents }) {
   ];
   return (
     <table className="w-full max-w-lg text-[1rem]">
+      <caption className="sr-only">What is here, and what is in the copy</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <th className="py-1.5 font-[inherit]" />
-          <th className="py-1.5 font-[inherit]">here now</th>
-          <th className="py-1.5 font-[inherit]">in the copy</th>
+          <td className="py-1.5 font-[inherit]" />
+          <th scope="col" className="py-1.5 font-[inherit]">
+            here now
+          </th>
+          <th scope="col" className="py-1.5 font-[inherit]">
+            in the copy
+          </th>
         </tr>
       </thead>
       <tbody>

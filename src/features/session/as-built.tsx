@@ -19,6 +19,7 @@ import { LengthInput, useWrong } from '@/ui/parsed-input';
 import { PhotoTape } from '../photo/photo-tape';
 import { showErrors } from '../shared/show-errors';
 import { useWays } from './ways';
+import { Term } from '../shared/term';
 
 const toleranceWords = ({ quantity, left, right }: Tolerance, units: UnitPreferences): string => {
   const one = (value: number) =>
@@ -50,8 +51,8 @@ export function AsBuilt({
       <div>
         <h3 className="text-[1.125rem] num">As it stands</h3>
         <p className="text-[0.9375rem] text-ink2">
-          Measure again and type what the tape says. The putts are scored on it, those already
-          logged too.
+          Measure again and type what the tape says: <Term name="as built" />. The putts are scored
+          on it, those already logged too.
         </p>
       </div>
       {measured.map((element) => (

@@ -4,9 +4,9 @@ import { AlertDialog } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import { Button } from '@/ui/button';
-import { askToLeave, unsavedNow, useWanted } from './unsaved';
+import { askToLeave, letGo, unsavedNow, useWanted } from './unsaved';
 
-/** Asks before a page is left on which something is not saved, whichever link or key leads away. */
+/** Asks before a page is left on which something is not saved: by a link, a key, or back and forward, where the browser lets it be asked. */
 export function UnsavedGuard() {
   const router = useRouter();
   const wanted = useWanted();
@@ -24,10 +24,21 @@ export function UnsavedGuard() {
       if (unsavedNow() === null) return;
       event.preventDefault();
       event.stopPropagation();
-      askToLeave(`${to.pathname}${to.search}${to.hash}`);
+      askToLeave({ href: `${to.pathname}${to.search}${to.hash}` });
     };
+    const back = (event: NavigateEvent) => {
+      if (event.navigationType !== 'traverse' || !event.cancelable || unsavedNow() === null) return;
+      event.preventDefault();
+      askToLeave({ entry: event.destination.key });
+    };
+    // Not every browser has it; there what is left by going back is asked by none.
+    const history = 'navigation' in window ? window.navigation : null;
     document.addEventListener('click', hear, { capture: true });
-    return () => document.removeEventListener('click', hear, { capture: true });
+    history?.addEventListener('navigate', back);
+    return () => {
+      document.removeEventListener('click', hear, { capture: true });
+      history?.removeEventListener('navigate', back);
+    };
   }, []);
   return (
     <AlertDialog.Root open={wanted !== null} onOpenChange={(open) => !open && askToLeave(null)}>
@@ -49,7 +60,9 @@ export function UnsavedGuard() {
                 onClick={() => {
                   const to = wanted;
                   askToLeave(null);
-                  if (to !== null) router.push(to);
+                  letGo();
+                  if (to && 'href' in to) router.push(to.href);
+                  if (to && 'entry' in to) window.navigation.traverseTo(to.entry);
                 }}
               >
                 Leave, and lose it

@@ -4,8 +4,11 @@ import { useEffect, useSyncExternalStore } from 'react';
 
 /** What a page holds that is not saved, in words: "this drill". The last page to say so is asked about. */
 const held = new Map<symbol, string>();
+/** Where somebody wants to go: to an address of ours, or to a place of the history by its key. */
+export type Wanted = { href: string } | { entry: string };
+
 /** Where somebody wants to go meanwhile; null while nobody does. */
-let wanted: string | null = null;
+let wanted: Wanted | null = null;
 const listeners = new Set<() => void>();
 const tell = () => listeners.forEach((listener) => listener());
 
@@ -27,14 +30,17 @@ export function useUnsaved(unsaved: boolean, words: string): void {
 /** What is not saved here; null for nothing. */
 export const unsavedNow = (): string | null => [...held.values()].at(-1) ?? null;
 
-/** Asks whether to leave for another page. */
-export function askToLeave(href: string | null): void {
-  wanted = href;
+/** Asks whether to leave for another page; with null nobody is asked any more. */
+export function askToLeave(to: Wanted | null): void {
+  wanted = to;
   tell();
 }
 
+/** Lets go of what is not saved: it was said that it may be lost. */
+export const letGo = (): void => held.clear();
+
 /** The page that somebody wants to go to. */
-export const useWanted = (): string | null =>
+export const useWanted = (): Wanted | null =>
   useSyncExternalStore(
     (listener) => {
       listeners.add(listener);

@@ -88,6 +88,7 @@ export function InDepth({
                 <div className="absolute inset-0">
                   <TrendChart
                     unit={unit}
+                    numbers="in-numbers"
                     marks={changes}
                     description={`Eight-in-ten window over ${shown.length} sessions`}
                     {...(skill === 'start' && {
@@ -106,7 +107,7 @@ export function InDepth({
             </div>
             <Pictures skill={skill} student={student} sessions={sessions} units={units} />
           </div>
-          <details className="px-4 pt-4 md:px-7">
+          <details id="in-numbers" className="px-4 pt-4 md:px-7">
             <summary className="cursor-pointer text-[1rem] num">All sessions in numbers</summary>
             <div className="mt-3">
               <SkillTable
@@ -216,6 +217,7 @@ function ClearByGap({ sessions, units }: { sessions: Session[]; units: UnitPrefe
     <div>
       <h2 className="mb-1 cap">Clear through each gate, all sessions</h2>
       <table className="w-full text-[1rem]">
+        <caption className="sr-only">Clear through each gate</caption>
         <tbody>
           {rows.map(({ gap, distance, clear, of }) => (
             <tr key={`${gap} ${distance}`} className="border-b border-hair">

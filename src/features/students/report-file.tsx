@@ -36,11 +36,11 @@ export function ReportFile({
           <table>
             <thead>
               <tr>
-                <th>skill</th>
-                <th>eight of ten putts</th>
-                <th>80 % interval</th>
-                <th>where they centre</th>
-                <th>putts that say it</th>
+                <th scope="col">skill</th>
+                <th scope="col">eight of ten putts</th>
+                <th scope="col">80 % interval</th>
+                <th scope="col">where they centre</th>
+                <th scope="col">putts that say it</th>
               </tr>
             </thead>
             <tbody>

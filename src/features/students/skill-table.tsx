@@ -4,6 +4,7 @@ import { quantityOf, shownUnit } from '@/core/quantity';
 import type { Estimate, Score } from '@/core/scoring';
 import { CopyButton } from '@/ui/copy-button';
 import { nameOf, biasOf, showAmount, showInterval, type Ruled } from './skill-words';
+import { Term } from '../shared/term';
 
 /** Scores of one skill below each other, every number with the interval that holds it eight times in ten. */
 export function SkillTable({
@@ -55,11 +56,21 @@ export function SkillTable({
         </caption>
         <thead>
           <tr className="border-b text-left cap">
-            <th className="py-1.5 pr-4 font-[inherit]">from</th>
-            <th className="py-1.5 pr-4 text-right font-[inherit]">putts</th>
-            <th className="py-1.5 pr-4 font-[inherit]">eight-in-ten window</th>
-            <th className="py-1.5 pr-4 font-[inherit]">bias</th>
-            <th className="py-1.5 font-[inherit]">spread</th>
+            <th scope="col" className="py-1.5 pr-4 font-[inherit]">
+              from
+            </th>
+            <th scope="col" className="py-1.5 pr-4 text-right font-[inherit]">
+              putts
+            </th>
+            <th scope="col" className="py-1.5 pr-4 font-[inherit]">
+              eight-in-ten <Term name="window" />
+            </th>
+            <th scope="col" className="py-1.5 pr-4 font-[inherit]">
+              <Term name="bias" />
+            </th>
+            <th scope="col" className="py-1.5 font-[inherit]">
+              <Term name="spread" />
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -35,11 +35,20 @@ export function WorthTable({
   return (
     <div className="grid grid-cols-1 gap-x-10 gap-y-3 lg:grid-cols-[minmax(0,1fr)_360px]">
       <table className="w-full self-start text-[1rem]">
+        <caption className="sr-only">Putts made, by distance</caption>
         <thead>
           <tr className="border-b text-left cap">
-            <th className="py-1.5 font-[inherit]">from</th>
-            <th className="py-1.5 font-[inherit]">made now, with its 80 % interval</th>
-            {first && <th className="py-1.5 pl-3 text-right font-[inherit]">at first</th>}
+            <th scope="col" className="py-1.5 font-[inherit]">
+              from
+            </th>
+            <th scope="col" className="py-1.5 font-[inherit]">
+              made now, with its 80 % interval
+            </th>
+            {first && (
+              <th scope="col" className="py-1.5 pl-3 text-right font-[inherit]">
+                at first
+              </th>
+            )}
           </tr>
         </thead>
         <tbody>

@@ -167,13 +167,16 @@ function SpotTable({
 }) {
   return (
     <table className="w-full text-[1rem]">
+      <caption className="sr-only">Spots</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <th className="py-1.5 pr-4 font-[inherit]" colSpan={2}>
+          <th scope="col" className="py-1.5 pr-4 font-[inherit]" colSpan={2}>
             spot
           </th>
-          <th className="py-1.5 pr-4 font-[inherit]">falls</th>
-          <th className="py-1.5 font-[inherit]" colSpan={2}>
+          <th scope="col" className="py-1.5 pr-4 font-[inherit]">
+            falls
+          </th>
+          <th scope="col" className="py-1.5 font-[inherit]" colSpan={2}>
             {showLength(TOLD, 'putt', units)} breaks, {roughLength(DEFAULT_PUTT.past, units)} past
           </th>
         </tr>
@@ -231,7 +234,8 @@ function Readings({ green, units }: { green: Green; units: UnitPreferences }) {
   const spotName = ({ spotId }: Reading) =>
     green.spots.find(({ id }) => id === spotId)?.name ?? 'the speed only';
   return (
-    <table className="w-full text-[0.9375rem]">
+    <table id="readings" className="w-full text-[0.9375rem]">
+      <caption className="sr-only">Readings</caption>
       <tbody>
         {green.readings.map((reading) => (
           <tr key={reading.id} className="border-b border-hair align-baseline">
