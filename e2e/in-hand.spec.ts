@@ -153,11 +153,11 @@ test('letters go nowhere in a list or when they are switched off, and unsaved wo
   await page.goto('/drills');
   await page.getByRole('link', { name: 'Make a drill' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Half made');
-  await page.goBack();
+  await page.evaluate(() => window.history.back());
   await ask.getByRole('button', { name: 'Stay here' }).click();
   await expect(page).toHaveURL(/\/drills\/new$/);
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half made');
-  await page.goBack();
+  await page.evaluate(() => window.history.back());
   await ask.getByRole('button', { name: 'Leave, and lose it' }).click();
   await expect(page).toHaveURL(/\/drills$/);
   await page.getByRole('link', { name: 'Make a drill' }).click();

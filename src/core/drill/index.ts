@@ -18,7 +18,7 @@ export {
   type Skill,
   onFloor,
 } from './drill';
-export { COLD_TEST, LIBRARY, libraryDrill, type LibraryDrill } from './library';
+export { COLD_TEST, LIBRARY, libraryDrill, libraryFor, type LibraryDrill } from './library';
 export {
   MANNERS,
   MANNER_IDS,

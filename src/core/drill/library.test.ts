@@ -1,6 +1,7 @@
 import { checkLayout, fitted, layoutSchema, onRung, rungStrictness, standing } from '@/core/layout';
 import { fittingOf, studentValues, type StudentValues } from '@/core/people';
-import { LIBRARY, drillSchema, libraryDrill, ruleWords, skills } from '.';
+import { DEFAULT_UNITS, showLength } from '@/core/units';
+import { LIBRARY, drillSchema, libraryDrill, libraryFor, ruleWords, skills } from '.';
 
 /** Players as unlike each other as the demo's: hands, blades and deep mallets, both schools, seated. */
 const PLAYERS: [name: string, values: Partial<StudentValues>][] = [
@@ -106,4 +107,47 @@ describe('the library', () => {
       }
     });
   });
+});
+
+describe('ladders as a coach’s tape shows them', () => {
+  /** Lengths along the line that a rung changes, by name. */
+  const along = ({ putt, set }: (typeof LIBRARY)[number]['ladder'][number]): [string, number][] => [
+    ...(putt === undefined ? [] : ([['putt', putt]] as [string, number][])),
+    ...Object.values(set)
+      .flatMap((params) => Object.entries(params))
+      .filter(([name]) => ['distance', 'length', 'depth'].includes(name)),
+  ];
+
+  it.each([
+    { long: 'imperial' as const, half: 0.0254 / 4, shown: /^(\d+ ft)? ?(\d+)?( ?1\/2)? ?(in)?$/ },
+    { long: 'metric' as const, half: 0.005, shown: /^\d+(\.\d\d?)? (m|cm)$/ },
+  ])(
+    'in $long: as many, all different, each within half a step, and such as stand on it',
+    (tape) => {
+      const units = { ...DEFAULT_UNITS, long: tape.long };
+      const told = libraryFor(units);
+      expect(told.map(({ key }) => key)).toEqual(LIBRARY.map(({ key }) => key));
+      let lengths = 0;
+      for (const [at, { key, ladder, layout }] of told.entries()) {
+        expect(ladder).toHaveLength(LIBRARY[at]!.ladder.length);
+        expect([key, new Set(ladder.map((rung) => JSON.stringify(rung))).size]).toEqual([
+          key,
+          ladder.length,
+        ]);
+        for (const [index, rung] of ladder.entries()) {
+          // Its numbers are such as its elements take.
+          layoutSchema.parse(onRung(layout, rung));
+          const exact = along(LIBRARY[at]!.ladder[index]!);
+          for (const [i, [name, metres]] of along(rung).entries()) {
+            expect(Math.abs(metres - exact[i]![1])).toBeLessThanOrEqual(tape.half + 1e-9);
+            expect(showLength(metres, name === 'putt' ? 'putt' : 'along', units)).toMatch(
+              tape.shown,
+            );
+            lengths += 1;
+          }
+        }
+      }
+      expect(lengths).toBeGreaterThan(100);
+    },
+  );
 });

@@ -44,6 +44,7 @@ export type {
 export { findingWords } from './finding-words';
 export {
   ladderElement,
+  ladderOnTape,
   ladderSchema,
   ladderWays,
   makeLadder,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { settableAlong, type UnitPreferences } from '@/core/units';
 import { PUTT_RANGE, makeWindow } from '@/core/green';
 import type { Tolerance } from './element';
 import { elementOf, standing, type Layout, type Piece } from './layout';
@@ -17,6 +18,42 @@ export type Rung = z.infer<typeof rungSchema>;
 export const MOST_RUNGS = 10;
 export const ladderSchema = z.array(rungSchema).max(MOST_RUNGS);
 export type Ladder = z.infer<typeof ladderSchema>;
+
+/** What of an element lies along the line. */
+const ALONG = ['distance', 'length', 'depth'];
+
+/**
+ * A ladder in lengths along the line that this coach's tape shows: whole centimetres, or half inches. A rung that would become the
+ * one before it stays as it is.
+ *
+ * @param ladder in metres
+ * @param units the coach's systems
+ * @returns a ladder with as many rungs
+ * @example ladderOnTape([{ putt: 2.5, set: {} }], INCHES)[0].putt // 2.5019, 8 ft 2 1/2 in
+ */
+export function ladderOnTape(ladder: Ladder, units: UnitPreferences): Ladder {
+  const on = ({ putt, set }: Rung): Rung => ({
+    ...(putt !== undefined && { putt: settableAlong(putt, units) }),
+    set: Object.fromEntries(
+      Object.entries(set).map(([id, params]) => [
+        id,
+        Object.fromEntries(
+          Object.entries(params).map(([name, value]) => [
+            name,
+            ALONG.includes(name) ? settableAlong(value, units) : value,
+          ]),
+        ),
+      ]),
+    ),
+  });
+  const told: Ladder = [];
+  for (const rung of ladder) {
+    const snapped = on(rung);
+    const before = told.at(-1);
+    told.push(before && JSON.stringify(before) === JSON.stringify(snapped) ? rung : snapped);
+  }
+  return told;
+}
 
 /** What makes the rungs harder: a smaller opening, one farther away, or a longer putt. */
 export type LadderBy = 'gap' | 'distance' | 'putt';

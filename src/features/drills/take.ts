@@ -1,8 +1,9 @@
 import 'server-only';
-import { libraryDrill, type DrillValues } from '@/core/drill';
+import { libraryFor, type DrillValues } from '@/core/drill';
 import {
   Problem,
   addDrill,
+  getCoach,
   listDrills,
   type Database,
   type DrillKept,
@@ -39,7 +40,8 @@ export async function takeBuiltIn(
   key: string,
   fresh = false,
 ): Promise<string> {
-  const found = libraryDrill(key);
+  const { units } = (await getCoach(database, principal)).settings;
+  const found = libraryFor(units).find((drill) => drill.key === key);
   if (!found) throw new Problem('not-found', 'There is no such built-in drill.');
   const { key: origin, ...values } = found;
   const own = await listDrills(database, principal);

@@ -1,5 +1,5 @@
 import 'server-only';
-import { LIBRARY } from '@/core/drill';
+import { libraryFor } from '@/core/drill';
 import { fittingOf } from '@/core/people';
 import { dayAfter, dayIn } from '@/core/calendar';
 import { USUAL_PACE } from '@/core/planning';
@@ -69,12 +69,12 @@ export async function keptFor(database: Database, principal: CoachPrincipal): Pr
       ...own.map(({ id, versionId, name: called, layout, details }): KeptDrill => ({
         ...{ ref: id, versionId, name: called, layout, details, homework: null },
       })),
-      ...LIBRARY.filter(({ key }) => !taken.has(key)).map(
-        ({ key, name: called, layout, ...details }): KeptDrill => ({
+      ...libraryFor(settings.units)
+        .filter(({ key }) => !taken.has(key))
+        .map(({ key, name: called, layout, ...details }): KeptDrill => ({
           ...{ ref: libraryRef(key), versionId: null, name: called, layout, details },
           homework: null,
-        }),
-      ),
+        })),
     ],
     coming: dates
       .filter(({ state }) => state === 'planned')

@@ -1,6 +1,6 @@
 import 'server-only';
 import { createHash } from 'node:crypto';
-import { LIBRARY, skillWords, type DrillValues } from '@/core/drill';
+import { libraryFor, skillWords, type DrillValues } from '@/core/drill';
 import {
   blockSpan,
   candidatesOf,
@@ -116,10 +116,12 @@ export async function planner(
     const candidates = candidatesOf(
       [
         ...own.map((drill) => ({ id: drill.id, drill: valuesOf(drill) })),
-        ...LIBRARY.filter(({ key }) => !taken.has(key)).map((drill) => ({
-          id: libraryRef(drill.key),
-          drill,
-        })),
+        ...libraryFor(settings.units)
+          .filter(({ key }) => !taken.has(key))
+          .map((drill) => ({
+            id: libraryRef(drill.key),
+            drill,
+          })),
       ],
       players,
       ground,
@@ -133,7 +135,9 @@ export async function planner(
   /** One block as it is set, on its rungs, whether it suits or not; null when there is no such drill any more. */
   function asSet({ ref, rungs }: Pick<PlanItem, 'ref' | 'rungs'>): Offer | null {
     const own = drills.find(({ id }) => id === ref);
-    const drill = own ? valuesOf(own) : LIBRARY.find(({ key }) => libraryRef(key) === ref);
+    const drill = own
+      ? valuesOf(own)
+      : libraryFor(settings.units).find(({ key }) => libraryRef(key) === ref);
     if (!drill) return null;
     const times = students.map(({ id, player }) => {
       const rung = rungs[id];

@@ -1,7 +1,7 @@
 import { ArrowLeft } from 'lucide-react';
 import { Link } from '@/ui/link';
-import { Button } from '@/ui/button';
 import { coachContext } from '../shared/server';
+import { PdfLinks } from '../sheet/pdf-links';
 import { PrintButton } from '../students/print-button';
 import { HourLine } from './hour-line';
 import { letterOf } from './letters';
@@ -25,12 +25,8 @@ export async function PlanOnPage(loaded: Awaited<ReturnType<typeof loadPlan>>) {
         >
           <ArrowLeft size={15} aria-hidden /> The plan
         </Link>
-        <div className="flex gap-2.5">
-          <Button asChild>
-            <a href={`/programme/hours/${plan.id}/sheet/pdf`} download>
-              PDF
-            </a>
-          </Button>
+        <div className="flex flex-wrap justify-end gap-2.5">
+          <PdfLinks at={`/programme/hours/${plan.id}/sheet/pdf`} />
           <PrintButton />
         </div>
       </div>

@@ -1,5 +1,5 @@
 import 'server-only';
-import { LIBRARY } from '@/core/drill';
+import { libraryFor } from '@/core/drill';
 import type { Layout, Rung } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { format } from '@/ui/when';
@@ -73,15 +73,15 @@ export async function startOptions(
         green: layout.read ? greenValue(layout.read.greenId, layout.read.spotId) : null,
         ...inWords(layout, details.ladder, units),
       })),
-      ...LIBRARY.filter(({ key }) => !taken.has(key)).map(
-        ({ key, name, layout, ladder }): DrillOption => ({
+      ...libraryFor(units)
+        .filter(({ key }) => !taken.has(key))
+        .map(({ key, name, layout, ladder }): DrillOption => ({
           value: libraryRef(key),
           label: name,
           group: 'From the library',
           green: null,
           ...inWords(layout, ladder, units),
-        }),
-      ),
+        })),
     ],
     greens: greenOptions(greens, units).map(({ value, label, detail }) => ({
       value,

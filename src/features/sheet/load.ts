@@ -1,11 +1,18 @@
 import 'server-only';
 import { format } from '@/ui/when';
 import QRCode from 'qrcode';
-import { libraryDrill } from '@/core/drill';
+import { libraryFor } from '@/core/drill';
 import { fitted, onRung } from '@/core/layout';
 import { fittingOf } from '@/core/people';
 import type { UnitPreferences } from '@/core/units';
-import { getDrill, getStudent, listStudents, type Database, type Principal } from '@/data';
+import {
+  getCoach,
+  getDrill,
+  getStudent,
+  listStudents,
+  type Database,
+  type Principal,
+} from '@/data';
 import { rungWords } from '../drills/rung-words';
 import { PAPERS, type SheetQuery } from './paper';
 import { measureBy } from './pdf';
@@ -69,7 +76,8 @@ export async function loadSheet(
 
 /** A drill of the coach's own, or a built-in one. */
 async function partsOf(id: string, database: Database, principal: Principal) {
-  const builtIn = libraryDrill(id);
+  const { units } = (await getCoach(database, principal)).settings;
+  const builtIn = libraryFor(units).find(({ key }) => key === id);
   if (builtIn) {
     const { key: _key, name, layout, ...details } = builtIn;
     return { name, layout, details, version: 'built in', own: false };

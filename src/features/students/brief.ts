@@ -1,6 +1,6 @@
 import 'server-only';
 import { readMisses, sureWords, type Finding } from '@/core/coaching';
-import { LIBRARY, type DrillDetails } from '@/core/drill';
+import { libraryFor, type DrillDetails } from '@/core/drill';
 import { fitted, type Layout } from '@/core/layout';
 import { fittingOf } from '@/core/people';
 import { teachingRung } from '@/core/planning';
@@ -51,12 +51,13 @@ function candidate(
   found: Finding | undefined,
   own: Drill[],
   sessions: Session[],
+  units: UnitPreferences,
 ): Candidate | null {
   const key = found?.drills[0]?.key;
   const mine = key
     ? own.find(({ origin, archivedAt }) => origin === key && !archivedAt)
     : undefined;
-  const library = LIBRARY.find((drill) => drill.key === key);
+  const library = libraryFor(units).find((drill) => drill.key === key);
   if (library && !mine) {
     const { name, layout, ...details } = library;
     return { ref: libraryRef(library.key), name, layout, details };
@@ -111,7 +112,7 @@ export function briefOf(
     counts: quietCounts(logged, scores, student.hand),
   });
   const { start } = last.carried;
-  const chosen = candidate(found, own, sessions);
+  const chosen = candidate(found, own, sessions, units);
   return {
     says: found
       ? sentenceOf(given, found)

@@ -3,8 +3,8 @@ import { format } from '@/ui/when';
 import { Link } from '@/ui/link';
 import { showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
-import { Button } from '@/ui/button';
 import { Glance } from './glance';
+import { PdfLinks } from '../sheet/pdf-links';
 import { PrintButton } from './print-button';
 import type { Known } from './read-student';
 import { WorthPart } from './worth-part';
@@ -39,11 +39,7 @@ export function Report({
           <ArrowLeft size={15} aria-hidden /> {student.name}
         </Link>
         <div className="flex gap-2.5">
-          <Button asChild>
-            <a href={`/students/${student.id}/report/pdf`} download>
-              PDF
-            </a>
-          </Button>
+          <PdfLinks at={`/students/${student.id}/report/pdf`} />
           <PrintButton />
         </div>
       </header>

@@ -1,3 +1,5 @@
+import { ladderOnTape } from '@/core/layout';
+import type { UnitPreferences } from '@/core/units';
 import { AIM } from './aim';
 import { ASSESSMENT } from './assessment';
 import { COMBINED } from './combined';
@@ -25,6 +27,21 @@ export const LIBRARY: LibraryDrill[] = [
   ...ASSESSMENT,
   ...TRIAL,
 ];
+
+const onTape = new Map<UnitPreferences['long'], LibraryDrill[]>();
+
+/**
+ * Every built-in drill with its ladder in lengths that this coach's tape shows.
+ *
+ * @param units the coach's systems
+ */
+export function libraryFor(units: UnitPreferences): LibraryDrill[] {
+  const known = onTape.get(units.long);
+  if (known) return known;
+  const told = LIBRARY.map((drill) => ({ ...drill, ladder: ladderOnTape(drill.ladder, units) }));
+  onTape.set(units.long, told);
+  return told;
+}
 
 /** The parts of the cold test in order, by their keys: the same for everyone. */
 export const COLD_TEST: readonly string[] = ASSESSMENT.map(({ key }) => key);
