@@ -2,9 +2,14 @@ import { libraryRef } from '../src/features/programme/library-ref';
 import { SAME_KEY } from '../src/features/session/seen';
 import { expect, type Page } from './test';
 
-/** Types into a field. */
-export const type = (page: Page, label: string, text: string): Promise<void> =>
-  page.getByLabel(label, { exact: true }).fill(text);
+/** Types into a field; again where the page woke up between choosing what stood in it and typing over that. */
+export async function type(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true });
+  await expect(async () => {
+    await field.fill(text);
+    await expect(field).toHaveValue(text, { timeout: 300 });
+  }).toPass();
+}
 
 export async function addStudent(
   page: Page,
