@@ -86,7 +86,7 @@ export function ToDoList({ all }: { all: ToDo[] }) {
               <li key={id}>
                 <Link
                   href={href}
-                  className="inline-flex min-h-11 items-center py-1 text-[1rem] decoration-1 underline-offset-4 hover:underline lg:min-h-8"
+                  className="inline-block py-2.5 text-[1rem] underline decoration-1 underline-offset-4 first-letter:uppercase lg:py-1"
                 >
                   {words}
                 </Link>
