@@ -1,10 +1,9 @@
 import { v4 } from 'uuid';
 import { Op, type Transaction } from 'sequelize';
 import { z } from 'zod';
-import type { DaysOff } from '@/core/calendar';
+import { dayIn, type Day, type DaysOff } from '@/core/calendar';
 import { skillSchema } from '@/core/drill';
 import { coachSettings } from '@/core/people';
-import { dayIn, type Day } from '@/core/calendar';
 import {
   programmeOf,
   programmeSchema,

@@ -260,7 +260,7 @@ export async function sessionsStand(
     raw: true,
   });
   const runs = await models.run.findAll({
-    attributes: ['id', 'revision', 'position'],
+    attributes: ['id', 'revision'],
     where: { sessionId: rows.map(({ id }) => id) },
     order: [['id', 'ASC']],
     raw: true,

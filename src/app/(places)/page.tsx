@@ -15,6 +15,7 @@ import { StartSession } from '@/features/session/start-session';
 import { Empty, PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
+import { ColumnHead } from '@/ui/column-head';
 
 export default async function TodayPage() {
   const { database, principal: asking, coach, units } = await coachContext();
@@ -145,18 +146,10 @@ export default async function TodayPage() {
                   <caption className="sr-only">Sessions finished lately</caption>
                   <thead>
                     <tr className="border-b text-left cap">
-                      <th scope="col" className="py-1.5 pr-3 font-[inherit]">
-                        when
-                      </th>
-                      <th scope="col" className="py-1.5 pr-3 font-[inherit]">
-                        who
-                      </th>
-                      <th scope="col" className="py-1.5 pr-3 font-[inherit] max-sm:hidden">
-                        drill
-                      </th>
-                      <th scope="col" className="py-1.5 text-right font-[inherit]">
-                        clear
-                      </th>
+                      <ColumnHead className="pr-3">when</ColumnHead>
+                      <ColumnHead className="pr-3">who</ColumnHead>
+                      <ColumnHead className="pr-3 max-sm:hidden">drill</ColumnHead>
+                      <ColumnHead className="text-right">clear</ColumnHead>
                     </tr>
                   </thead>
                   <tbody>

@@ -48,6 +48,7 @@ export {
   ladderSchema,
   ladderWays,
   makeLadder,
+  measuredAs,
   MOST_RUNGS,
   nearestRung,
   onRung,

@@ -19,8 +19,14 @@ export const MOST_RUNGS = 10;
 export const ladderSchema = z.array(rungSchema).max(MOST_RUNGS);
 export type Ladder = z.infer<typeof ladderSchema>;
 
-/** What of an element lies along the line. */
-const ALONG = ['distance', 'length', 'depth'];
+/**
+ * How a number of an element that a rung changes is measured.
+ *
+ * @param name of the number
+ * @returns along the line, or across it
+ */
+export const measuredAs = (name: string): 'along' | 'across' =>
+  ['distance', 'length', 'depth'].includes(name) ? 'along' : 'across';
 
 /**
  * A ladder in lengths along the line that this coach's tape shows: whole centimetres, or half inches. A rung that would become the
@@ -40,7 +46,7 @@ export function ladderOnTape(ladder: Ladder, units: UnitPreferences): Ladder {
         Object.fromEntries(
           Object.entries(params).map(([name, value]) => [
             name,
-            ALONG.includes(name) ? settableAlong(value, units) : value,
+            measuredAs(name) === 'along' ? settableAlong(value, units) : value,
           ]),
         ),
       ]),

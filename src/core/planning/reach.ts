@@ -16,9 +16,10 @@ export interface Reach {
   now: Estimate;
   /** What the window would be now with no bias: the spread alone. */
   centred: Estimate;
-  /** The window on the day to come with no bias by then, by what is known of the spread now and how spreads wander. */
-  then: Estimate;
-  /** What that window may be, all equally likely, the smallest first; in the quantity's unit. */
+  /**
+   * What the window may be on the day to come with no bias by then, by what is known of the spread now and how spreads wander: all
+   * equally likely, the smallest first; in the quantity's unit.
+   */
   windows: Float64Array;
   /** A window that this player may come to, and that is worth coming to; null where it is held already. */
   offered: number | null;
@@ -27,7 +28,7 @@ export interface Reach {
 /** An aim is offered that is come to this often. */
 const OFTEN = 1 / 3;
 
-/** Digits that an aim is told with. */
+/** Rounded up to a step that an aim is told in. */
 const roundedUp = (window: number, to: number): number => Math.ceil(window / to - 1e-9) * to;
 
 /**
@@ -65,7 +66,7 @@ export function reachOf(
   const within = windows[Math.ceil(OFTEN * windows.length) - 1]!;
   const offered = roundedUp(Math.max(within, good), to);
   return {
-    ...{ now, windows, centred: estimateOf(centredOf(today)), then: estimateOf(windows) },
+    ...{ now, windows, centred: estimateOf(centredOf(today)) },
     offered: now.middle <= good || offered >= now.middle ? null : offered,
   };
 }

@@ -21,6 +21,7 @@ import {
 } from '@/core/layout';
 import { INCH, settable, type LengthKind, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
+import { ColumnHead } from '@/ui/column-head';
 import { Choice } from '@/ui/choice';
 import { LengthInput } from '@/ui/parsed-input';
 import type { KnownStart } from './actions';
@@ -138,18 +139,16 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
           <caption className="sr-only">Rungs of the ladder</caption>
           <thead>
             <tr className="border-b text-left cap">
-              <th scope="col" className="w-10 py-1.5 font-[inherit]">
+              <ColumnHead className="w-10">
                 <Term name="rung" />
-              </th>
-              <th scope="col" className="w-36 py-1.5 pr-4 font-[inherit]">
-                {changes(rungs[0]!.rung, layout)}
-              </th>
-              <th scope="col" className="py-1.5 font-[inherit]">
+              </ColumnHead>
+              <ColumnHead className="w-36 pr-4">{changes(rungs[0]!.rung, layout)}</ColumnHead>
+              <ColumnHead>
                 <Term name="strictness">lets through</Term>
-              </th>
-              <th scope="col" className="py-1.5 text-right font-[inherit]">
+              </ColumnHead>
+              <ColumnHead className="text-right">
                 {who?.score ? `${who.name.split(' ')[0]} clears` : ''}
-              </th>
+              </ColumnHead>
               <td />
             </tr>
           </thead>

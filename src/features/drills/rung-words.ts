@@ -1,4 +1,4 @@
-import type { Rung, RungStrictness } from '@/core/layout';
+import { measuredAs, type Rung, type RungStrictness } from '@/core/layout';
 import { roughLength, showDegrees, showLength, type UnitPreferences } from '@/core/units';
 
 /** The one number a rung changes. */
@@ -6,8 +6,7 @@ export function rungWords(rung: Rung, units: UnitPreferences): string {
   if (rung.putt !== undefined) return `putt of ${showLength(rung.putt, 'putt', units)}`;
   const [field, value] = Object.entries(Object.values(rung.set)[0] ?? {})[0] ?? [];
   if (field === undefined || value === undefined) return 'as drawn';
-  const kind = field === 'distance' || field === 'length' || field === 'depth' ? 'along' : 'across';
-  return `${field === 'clearance' ? 'air' : field} ${showLength(value, kind, units)}`;
+  return `${field === 'clearance' ? 'air' : field} ${showLength(value, measuredAs(field), units)}`;
 }
 
 /** What a rung lets through, in its own unit. */

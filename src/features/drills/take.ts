@@ -1,11 +1,13 @@
 import 'server-only';
-import { libraryFor, type DrillValues } from '@/core/drill';
+import { libraryDrill, libraryFor, type DrillValues, type LibraryDrill } from '@/core/drill';
+import type { UnitPreferences } from '@/core/units';
 import {
   Problem,
   addDrill,
   getCoach,
   listDrills,
   type Database,
+  type Drill,
   type DrillKept,
   type CoachPrincipal,
 } from '@/data';
@@ -41,7 +43,7 @@ export async function takeBuiltIn(
   fresh = false,
 ): Promise<string> {
   const { units } = (await getCoach(database, principal)).settings;
-  const found = libraryFor(units).find((drill) => drill.key === key);
+  const found = libraryDrill(key, units);
   if (!found) throw new Problem('not-found', 'There is no such built-in drill.');
   const { key: origin, ...values } = found;
   const own = await listDrills(database, principal);
@@ -51,6 +53,15 @@ export async function takeBuiltIn(
   if (before && !fresh) return before.id;
   const name = freeName(values.name, own);
   return addDrill(database, principal, { ...apart({ ...values, name }), origin }, new Date());
+}
+
+/** The built-in drills that a coach has not taken into their own yet, as their tape shows them. */
+export function notTaken(
+  own: readonly Pick<Drill, 'origin' | 'archivedAt'>[],
+  units: UnitPreferences,
+): LibraryDrill[] {
+  const taken = new Set(own.flatMap(({ origin, archivedAt }) => (archivedAt ? [] : [origin])));
+  return libraryFor(units).filter(({ key }) => !taken.has(key));
 }
 
 /** The coach's own drill that a reference means: a built-in one is taken into their own. */

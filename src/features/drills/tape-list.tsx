@@ -1,5 +1,6 @@
 import { tapeList, type Layout, type TapeRow } from '@/core/layout';
 import { formatLength, showLength, type UnitPreferences } from '@/core/units';
+import { ColumnHead } from '@/ui/column-head';
 
 /** How far aside a row is: a pin far from the line is measured as the putt is, not as a gap. */
 export function asideWords({ at, what }: TapeRow, units: UnitPreferences): string {
@@ -28,15 +29,9 @@ export function TapeList({ layout, units }: { layout: Layout; units: UnitPrefere
       <caption className="sr-only">Tape list, from the ball mark</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <th scope="col" className="py-1.5 font-[inherit]">
-            place
-          </th>
-          <th scope="col" className="py-1.5 pl-3 text-right font-[inherit]">
-            along
-          </th>
-          <th scope="col" className="py-1.5 pl-3 text-right font-[inherit]">
-            across, to the tee’s middle
-          </th>
+          <ColumnHead>place</ColumnHead>
+          <ColumnHead className="pl-3 text-right">along</ColumnHead>
+          <ColumnHead className="pl-3 text-right">across, to the tee’s middle</ColumnHead>
         </tr>
       </thead>
       <tbody>

@@ -31,6 +31,7 @@ import { Pick } from '@/ui/pick';
 import { WrongSpeed, besideWords } from '../greens/wrong-speed';
 import { LayoutDrawing } from './layout-drawing';
 import { Term } from '../shared/term';
+import { ColumnHead } from '@/ui/column-head';
 
 /** The same putt otherwise: another pace, another green, from the other side; and what that changes. */
 export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferences }) {
@@ -218,12 +219,8 @@ function Comparison({
       <thead>
         <tr className="border-b text-left cap">
           <td className="py-1.5 font-[inherit]" />
-          <th scope="col" className="py-1.5 pl-4 text-right font-[inherit]">
-            as designed
-          </th>
-          <th scope="col" className="py-1.5 pl-4 text-right font-[inherit]">
-            what if
-          </th>
+          <ColumnHead className="pl-4 text-right">as designed</ColumnHead>
+          <ColumnHead className="pl-4 text-right">what if</ColumnHead>
         </tr>
       </thead>
       <tbody>
@@ -252,12 +249,10 @@ function ShareTable({ putt, units }: { putt: Putt; units: UnitPreferences }) {
       <caption className="sr-only">What a pace leaves of the hole</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <th scope="col" className="py-1.5 font-[inherit]">
-            past the hole
-          </th>
-          <th scope="col" className="py-1.5 pl-4 font-[inherit]">
+          <ColumnHead>past the hole</ColumnHead>
+          <ColumnHead className="pl-4">
             <Term name="usable hole width">share of the hole</Term> that is left
-          </th>
+          </ColumnHead>
         </tr>
       </thead>
       <tbody>

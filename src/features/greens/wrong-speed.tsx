@@ -1,5 +1,6 @@
 import { onOtherGreen, type OtherGreen, type Putt } from '@/core/green';
 import { FOOT, roughLength, showLength, type UnitPreferences } from '@/core/units';
+import { ColumnHead } from '@/ui/column-head';
 
 /** A foot of green speed either way, as coaches feel the difference; two for a bad guess. */
 const OFF = [-2, -1, 0, 1, 2].map((feet) => feet * FOOT);
@@ -27,15 +28,9 @@ export function WrongSpeed({ putt, units }: { putt: Putt; units: UnitPreferences
       <caption className="sr-only">The same putt on another green speed</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <th scope="col" className="py-1.5 pr-4 font-[inherit]">
-            if the green were
-          </th>
-          <th scope="col" className="py-1.5 pr-4 font-[inherit]">
-            this putt
-          </th>
-          <th scope="col" className="py-1.5 text-right font-[inherit]">
-            should aim
-          </th>
+          <ColumnHead className="pr-4">if the green were</ColumnHead>
+          <ColumnHead className="pr-4">this putt</ColumnHead>
+          <ColumnHead className="text-right">should aim</ColumnHead>
         </tr>
       </thead>
       <tbody>

@@ -1,5 +1,4 @@
 import 'server-only';
-import { libraryFor } from '@/core/drill';
 import { fittingOf } from '@/core/people';
 import { dayAfter, dayIn } from '@/core/calendar';
 import { USUAL_PACE } from '@/core/planning';
@@ -19,6 +18,7 @@ import {
   type StudentPrincipal,
 } from '@/data';
 import { KINDS, forWhat, timeWords } from '../programme/date-words';
+import { notTaken } from '../drills/take';
 import { libraryRef } from '../programme/library-ref';
 import { beliefAt } from '../programme/needs-now';
 import { paceOf } from '../programme/players';
@@ -54,7 +54,6 @@ export async function keptFor(database: Database, principal: CoachPrincipal): Pr
     own: true,
   });
   const own = drills.filter(({ archivedAt }) => !archivedAt);
-  const taken = new Set(own.map(({ origin }) => origin));
   return {
     at: at.toISOString(),
     changed,
@@ -69,12 +68,12 @@ export async function keptFor(database: Database, principal: CoachPrincipal): Pr
       ...own.map(({ id, versionId, name: called, layout, details }): KeptDrill => ({
         ...{ ref: id, versionId, name: called, layout, details, homework: null },
       })),
-      ...libraryFor(settings.units)
-        .filter(({ key }) => !taken.has(key))
-        .map(({ key, name: called, layout, ...details }): KeptDrill => ({
+      ...notTaken(own, settings.units).map(
+        ({ key, name: called, layout, ...details }): KeptDrill => ({
           ...{ ref: libraryRef(key), versionId: null, name: called, layout, details },
           homework: null,
-        })),
+        }),
+      ),
     ],
     coming: dates
       .filter(({ state }) => state === 'planned')

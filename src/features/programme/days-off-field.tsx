@@ -1,7 +1,13 @@
 'use client';
 
 import { Plus, X } from 'lucide-react';
-import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import {
+  useController,
+  type Control,
+  type FieldErrors,
+  type FieldPath,
+  type FieldValues,
+} from 'react-hook-form';
 import type { DaysOff } from '@/core/calendar';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
@@ -13,7 +19,6 @@ export function DaysOffField<Values extends FieldValues, Context, Output>({
   title,
   hint,
   today,
-  errorOf,
 }: {
   control: Control<Values, Context, Output>;
   name: FieldPath<Values>;
@@ -21,11 +26,11 @@ export function DaysOffField<Values extends FieldValues, Context, Output>({
   hint: string;
   /** The day that a new row begins with, as "2026-04-09". */
   today: string;
-  /** What is wrong with a part of a row. */
-  errorOf: (row: number, part: keyof DaysOff) => string | undefined;
 }) {
   const { field, fieldState } = useController({ control, name });
   const rows = field.value as DaysOff[];
+  // What is wrong with a part of a row lies beneath what is wrong with the field.
+  const wrong = fieldState.error as FieldErrors<DaysOff>[] | undefined;
   const put = (row: number, part: keyof DaysOff, value: string) =>
     field.onChange(rows.map((one, at) => (at === row ? { ...one, [part]: value } : one)));
   return (
@@ -39,7 +44,7 @@ export function DaysOffField<Values extends FieldValues, Context, Output>({
             type={type}
             value={row[part]}
             onChange={({ target }) => put(at, part, target.value)}
-            error={errorOf(at, part)}
+            error={wrong?.[at]?.[part]?.message}
           />
         );
         return (

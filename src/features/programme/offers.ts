@@ -1,6 +1,6 @@
 import 'server-only';
 import { createHash } from 'node:crypto';
-import { libraryFor, skillWords, type DrillValues } from '@/core/drill';
+import { libraryDrill, skillWords, type DrillValues } from '@/core/drill';
 import {
   blockSpan,
   candidatesOf,
@@ -21,7 +21,8 @@ import {
 } from '@/core/planning';
 import { getCoach, listDrills, type Database, type Drill, type CoachPrincipal } from '@/data';
 import { rungWords } from '../drills/rung-words';
-import { libraryRef } from './library-ref';
+import { notTaken } from '../drills/take';
+import { keyOfRef, libraryRef } from './library-ref';
 import type { Offer, PlanItem, PlayerRunOffer } from './plan-shape';
 import { coachSetUp, plannedStudent, type PlannedStudent } from './players';
 
@@ -112,16 +113,10 @@ export async function planner(
   /** Everything that suits, timed: the coach's own, and what is built in and was not taken yet. */
   function suiting(): { candidates: Candidate[]; offers: Offer[] } {
     const own = drills.filter(({ archivedAt }) => !archivedAt);
-    const taken = new Set(own.map(({ origin }) => origin));
     const candidates = candidatesOf(
       [
         ...own.map((drill) => ({ id: drill.id, drill: valuesOf(drill) })),
-        ...libraryFor(settings.units)
-          .filter(({ key }) => !taken.has(key))
-          .map((drill) => ({
-            id: libraryRef(drill.key),
-            drill,
-          })),
+        ...notTaken(own, settings.units).map((drill) => ({ id: libraryRef(drill.key), drill })),
       ],
       players,
       ground,
@@ -135,9 +130,8 @@ export async function planner(
   /** One block as it is set, on its rungs, whether it suits or not; null when there is no such drill any more. */
   function asSet({ ref, rungs }: Pick<PlanItem, 'ref' | 'rungs'>): Offer | null {
     const own = drills.find(({ id }) => id === ref);
-    const drill = own
-      ? valuesOf(own)
-      : libraryFor(settings.units).find(({ key }) => libraryRef(key) === ref);
+    const key = keyOfRef(ref);
+    const drill = own ? valuesOf(own) : key ? libraryDrill(key, settings.units) : null;
     if (!drill) return null;
     const times = students.map(({ id, player }) => {
       const rung = rungs[id];

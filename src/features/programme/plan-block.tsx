@@ -8,10 +8,8 @@ import { PHASE_WORDS } from '@/core/planning';
 import { Button } from '@/ui/button';
 import { Pick } from '@/ui/pick';
 import { letterOf } from './letters';
+import { tenths } from './totals-words';
 import type { Offer, PlanItem } from './plan-shape';
-
-/** How many of ten putts pass. */
-const tenths = (share: number): string => `${Math.round(10 * share)} in 10`;
 
 /** One drill of a plan: moved by its grip or by keys, kept, swapped, or taken out. */
 export function PlanBlockRow({

@@ -18,14 +18,14 @@ export async function PlanOnPage(loaded: Awaited<ReturnType<typeof loadPlan>>) {
   return (
     <main className="mx-auto max-w-[820px] bg-sheet px-6 py-6 print:max-w-none print:bg-white print:p-0">
       <style>{'@page{margin:12mm}'}</style>
-      <div className="mb-4 flex items-center justify-between gap-3 print:hidden">
+      <div className="mb-4 flex flex-wrap items-center justify-between gap-3 print:hidden">
         <Link
           href={`/programme/hours/${plan.id}`}
           className="inline-flex items-center gap-1.5 underline underline-offset-4"
         >
           <ArrowLeft size={15} aria-hidden /> The plan
         </Link>
-        <div className="flex flex-wrap justify-end gap-2.5">
+        <div className="flex flex-wrap gap-2.5">
           <PdfLinks at={`/programme/hours/${plan.id}/sheet/pdf`} />
           <PrintButton />
         </div>

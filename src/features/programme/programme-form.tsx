@@ -179,7 +179,6 @@ export function ProgrammeForm({
         title="Days off"
         hint="When this student is away. No day of the programme falls then, nor on your own days off, which stand in your settings."
         today={from}
-        errorOf={(row, part) => errors.off?.[row]?.[part]?.message}
       />
       <div>
         <Button kind="primary" type="submit" className="min-h-12" disabled={isSubmitting}>

@@ -1,15 +1,13 @@
 'use client';
 
-import { useEffect, useState } from 'react';
 import { daySchema, dayWords } from '@/core/calendar';
-import { chanceWithin, type Reach } from '@/core/planning';
+import { chanceWithin } from '@/core/planning';
 import { Button } from '@/ui/button';
+import { useLatest } from '@/ui/use-latest';
 import { showAmount } from '../students/skill-words';
 import { askReach } from './date-actions';
 import { aimUnit } from './programme-form-schema';
-
-/** How long a day that is typed is left alone before it is asked about, ms. */
-const SETTLES = 300;
+import { tenths } from './totals-words';
 
 /** What this player has now, how likely the aim is, and one that lies within reach, to take with one touch. */
 export function ReachLine({
@@ -26,23 +24,14 @@ export function ReachLine({
   by: string;
   onTake: (window: number) => void;
 }) {
-  const [told, setTold] = useState<{ of: string; reach: Reach | null }>();
-  const of = [studentId, skill, by].join();
   const askable = studentId !== '' && daySchema.safeParse(by).success;
-  useEffect(() => {
-    if (!askable) return;
-    let wanted = true;
-    const timer = setTimeout(() => {
-      void askReach({ studentId, skill, by }).then((result) => {
-        if (wanted) setTold({ of, reach: result.ok ? result.value : null });
-      });
-    }, SETTLES);
-    return () => {
-      wanted = false;
-      clearTimeout(timer);
-    };
-  }, [studentId, skill, by, of, askable]);
-  const reach = askable && told?.of === of ? told.reach : null;
+  const key = askable ? [studentId, skill, by].join() : null;
+  const told = useLatest(key, async () => ({
+    of: key,
+    result: await askReach({ studentId, skill, by }),
+  }));
+  // An answer to what was asked before is none to this.
+  const reach = told?.of === key && told.result.ok ? told.result.value : null;
   if (!reach) return null;
   const { size } = aimUnit(skill);
   const amount = (value: number) => `±${showAmount(skill, value)}`;
@@ -54,7 +43,7 @@ export function ReachLine({
         Now {amount(reach.now.middle)}, 80 % sure between {amount(reach.now.low)} and{' '}
         {amount(reach.now.high)}; with the bias gone that is {amount(reach.centred.middle)}.
         {chance !== null &&
-          ` Centred by ${dayWords(by)}, about ${outOfTen(chance)} such players hold this aim.`}
+          ` Centred by ${dayWords(by)}, about ${tenths(chance)} such players hold this aim.`}
       </p>
       {reach.offered === null ? (
         <p>What is good enough is held, or all but: the aim is to keep it.</p>
@@ -63,7 +52,7 @@ export function ReachLine({
           <p className="flex flex-wrap items-center gap-3">
             <span>
               Within reach by then: {amount(reach.offered)}, held by about{' '}
-              {outOfTen(chanceWithin(reach, reach.offered))}.
+              {tenths(chanceWithin(reach, reach.offered))}.
             </span>
             <Button onClick={() => onTake(inTyped!)}>Take {amount(reach.offered)}</Button>
           </p>
@@ -72,11 +61,3 @@ export function ReachLine({
     </div>
   );
 }
-
-/** A chance as a coach says it: "3 of 10"; at the ends "fewer than 1 of 10". */
-const outOfTen = (chance: number): string =>
-  chance < 0.05
-    ? 'fewer than 1 of 10'
-    : chance > 0.95
-      ? 'more than 9 of 10'
-      : `${Math.max(1, Math.round(10 * chance))} of 10`;

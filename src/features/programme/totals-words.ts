@@ -2,6 +2,12 @@ import { MOST_PUTTS_AN_HOUR, REST, type Totals } from '@/core/planning';
 
 const many = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 
+/** A share as a coach says it: "3 in 10"; one next to none or to all is not said to be that. */
+export function tenths(share: number): string {
+  if (share < 0.05) return 'fewer than 1 in 10';
+  return share > 0.95 ? 'more than 9 in 10' : `${Math.round(10 * share)} in 10`;
+}
+
 /** What a plan amounts to, in a line. */
 export const totalsWords = ({ median, late, putts, rests }: Totals): string =>
   [

@@ -7,6 +7,7 @@ import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import type { Contents, Copy } from '@/data';
 import { Button } from '@/ui/button';
+import { ColumnHead } from '@/ui/column-head';
 import { TextField } from '@/ui/field';
 import { SheetDialog } from '@/ui/sheet-dialog';
 import { showErrors } from '../shared/show-errors';
@@ -158,12 +159,8 @@ function Against({ here, there }: { here: Contents; there: Contents }) {
       <thead>
         <tr className="border-b text-left cap">
           <td className="py-1.5 font-[inherit]" />
-          <th scope="col" className="py-1.5 font-[inherit]">
-            here now
-          </th>
-          <th scope="col" className="py-1.5 font-[inherit]">
-            in the copy
-          </th>
+          <ColumnHead>here now</ColumnHead>
+          <ColumnHead>in the copy</ColumnHead>
         </tr>
       </thead>
       <tbody>

@@ -129,7 +129,6 @@ export function SettingsForm({
         title="Your days off"
         hint="Holidays. No day of any programme of yours falls then; days that do already are taken out, with the reason, and what they were for is done on another day."
         today={today}
-        errorOf={(row, part) => errors.daysOff?.[row]?.[part]?.message}
       />
       <div>
         <Button kind="primary" type="submit" disabled={isSubmitting}>

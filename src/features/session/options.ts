@@ -1,5 +1,4 @@
 import 'server-only';
-import { libraryFor } from '@/core/drill';
 import type { Layout, Rung } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { format } from '@/ui/when';
@@ -13,6 +12,7 @@ import {
 } from '@/data';
 import type { PickOption } from '@/ui/pick';
 import { drillWords } from '../drills/drill-words';
+import { notTaken } from '../drills/take';
 import { rungWords } from '../drills/rung-words';
 import { greenOptions } from '../greens/options';
 import { greenValue } from '../greens/value';
@@ -51,7 +51,6 @@ export async function startOptions(
     lastColdTests(database, principal),
   ]);
   const own = drills.filter(({ archivedAt }) => !archivedAt);
-  const taken = new Set(own.map(({ origin }) => origin));
   return {
     students: students
       .filter(({ archivedAt }) => !archivedAt)
@@ -73,15 +72,13 @@ export async function startOptions(
         green: layout.read ? greenValue(layout.read.greenId, layout.read.spotId) : null,
         ...inWords(layout, details.ladder, units),
       })),
-      ...libraryFor(units)
-        .filter(({ key }) => !taken.has(key))
-        .map(({ key, name, layout, ladder }): DrillOption => ({
-          value: libraryRef(key),
-          label: name,
-          group: 'From the library',
-          green: null,
-          ...inWords(layout, ladder, units),
-        })),
+      ...notTaken(own, units).map(({ key, name, layout, ladder }): DrillOption => ({
+        value: libraryRef(key),
+        label: name,
+        group: 'From the library',
+        green: null,
+        ...inWords(layout, ladder, units),
+      })),
     ],
     greens: greenOptions(greens, units).map(({ value, label, detail }) => ({
       value,

@@ -1,7 +1,7 @@
 import 'server-only';
 import { format } from '@/ui/when';
 import QRCode from 'qrcode';
-import { libraryFor } from '@/core/drill';
+import { libraryDrill } from '@/core/drill';
 import { fitted, onRung } from '@/core/layout';
 import { fittingOf } from '@/core/people';
 import type { UnitPreferences } from '@/core/units';
@@ -77,7 +77,7 @@ export async function loadSheet(
 /** A drill of the coach's own, or a built-in one. */
 async function partsOf(id: string, database: Database, principal: Principal) {
   const { units } = (await getCoach(database, principal)).settings;
-  const builtIn = libraryFor(units).find(({ key }) => key === id);
+  const builtIn = libraryDrill(id, units);
   if (builtIn) {
     const { key: _key, name, layout, ...details } = builtIn;
     return { name, layout, details, version: 'built in', own: false };

@@ -1,6 +1,6 @@
 import 'server-only';
 import { readMisses, sureWords, type Finding } from '@/core/coaching';
-import { libraryFor, type DrillDetails } from '@/core/drill';
+import { libraryDrill, type DrillDetails } from '@/core/drill';
 import { fitted, type Layout } from '@/core/layout';
 import { fittingOf } from '@/core/people';
 import { teachingRung } from '@/core/planning';
@@ -57,7 +57,7 @@ function candidate(
   const mine = key
     ? own.find(({ origin, archivedAt }) => origin === key && !archivedAt)
     : undefined;
-  const library = libraryFor(units).find((drill) => drill.key === key);
+  const library = key ? libraryDrill(key, units) : null;
   if (library && !mine) {
     const { name, layout, ...details } = library;
     return { ref: libraryRef(library.key), name, layout, details };

@@ -5,6 +5,7 @@ import type { Estimate, Score } from '@/core/scoring';
 import { CopyButton } from '@/ui/copy-button';
 import { nameOf, biasOf, showAmount, showInterval, type Ruled } from './skill-words';
 import { Term } from '../shared/term';
+import { ColumnHead } from '@/ui/column-head';
 
 /** Scores of one skill below each other, every number with the interval that holds it eight times in ten. */
 export function SkillTable({
@@ -56,21 +57,17 @@ export function SkillTable({
         </caption>
         <thead>
           <tr className="border-b text-left cap">
-            <th scope="col" className="py-1.5 pr-4 font-[inherit]">
-              from
-            </th>
-            <th scope="col" className="py-1.5 pr-4 text-right font-[inherit]">
-              putts
-            </th>
-            <th scope="col" className="py-1.5 pr-4 font-[inherit]">
+            <ColumnHead className="pr-4">from</ColumnHead>
+            <ColumnHead className="pr-4 text-right">putts</ColumnHead>
+            <ColumnHead className="pr-4">
               eight-in-ten <Term name="window" />
-            </th>
-            <th scope="col" className="py-1.5 pr-4 font-[inherit]">
+            </ColumnHead>
+            <ColumnHead className="pr-4">
               <Term name="bias" />
-            </th>
-            <th scope="col" className="py-1.5 font-[inherit]">
+            </ColumnHead>
+            <ColumnHead>
               <Term name="spread" />
-            </th>
+            </ColumnHead>
           </tr>
         </thead>
         <tbody>

@@ -1,5 +1,6 @@
 import { USUAL_SLOPE, type Gain, type Worth } from '@/core/coaching';
 import { showLength, type UnitPreferences } from '@/core/units';
+import { ColumnHead } from '@/ui/column-head';
 
 /** Nothing is certain: no more than 99 % is said, and no less than 1. */
 const percent = (share: number): string =>
@@ -38,17 +39,9 @@ export function WorthTable({
         <caption className="sr-only">Putts made, by distance</caption>
         <thead>
           <tr className="border-b text-left cap">
-            <th scope="col" className="py-1.5 font-[inherit]">
-              from
-            </th>
-            <th scope="col" className="py-1.5 font-[inherit]">
-              made now, with its 80 % interval
-            </th>
-            {first && (
-              <th scope="col" className="py-1.5 pl-3 text-right font-[inherit]">
-                at first
-              </th>
-            )}
+            <ColumnHead>from</ColumnHead>
+            <ColumnHead>made now, with its 80 % interval</ColumnHead>
+            {first && <ColumnHead className="pl-3 text-right">at first</ColumnHead>}
           </tr>
         </thead>
         <tbody>

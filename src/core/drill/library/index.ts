@@ -46,6 +46,6 @@ export function libraryFor(units: UnitPreferences): LibraryDrill[] {
 /** The parts of the cold test in order, by their keys: the same for everyone. */
 export const COLD_TEST: readonly string[] = ASSESSMENT.map(({ key }) => key);
 
-/** The built-in drill of a key, or null. */
-export const libraryDrill = (key: string): LibraryDrill | null =>
-  LIBRARY.find((drill) => drill.key === key) ?? null;
+/** The built-in drill of a key, as this coach's tape shows it where units are given; or null. */
+export const libraryDrill = (key: string, units?: UnitPreferences): LibraryDrill | null =>
+  (units ? libraryFor(units) : LIBRARY).find((drill) => drill.key === key) ?? null;

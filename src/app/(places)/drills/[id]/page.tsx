@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { z } from 'zod';
-import { libraryDrill, libraryFor } from '@/core/drill';
+import { libraryDrill } from '@/core/drill';
 import { getDrill, listCoaches, listVersions, type CoachPrincipal } from '@/data';
 import { History } from '@/features/academy/history';
 import { Designer } from '@/features/drills/designer';
@@ -26,7 +26,7 @@ function accessTo({ as, coachId }: CoachPrincipal, drill: { coachId: string }) {
 export default async function DrillPage({ params, searchParams }: PageProps<'/drills/[id]'>) {
   const { database, principal, units } = await coachContext();
   const { id } = await params;
-  const builtIn = libraryFor(units).find(({ key }) => key === id);
+  const builtIn = libraryDrill(id, units);
   if (builtIn) return <BuiltIn drill={builtIn} units={units} />;
   const { version } = query.parse(await searchParams);
   const drill = await orNotFound(getDrill(database, principal, id, version));

@@ -18,6 +18,7 @@ import { ShareButton } from '@/features/shared/share-button';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound, titled } from '@/features/shared/server';
 import { Button } from '@/ui/button';
+import { ColumnHead } from '@/ui/column-head';
 import { FallArrow } from '@/ui/fall-arrow';
 
 export const generateMetadata = ({ params }: PageProps<'/greens/[id]'>): Promise<Metadata> =>
@@ -170,15 +171,13 @@ function SpotTable({
       <caption className="sr-only">Spots</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <th scope="col" className="py-1.5 pr-4 font-[inherit]" colSpan={2}>
+          <ColumnHead className="pr-4" colSpan={2}>
             spot
-          </th>
-          <th scope="col" className="py-1.5 pr-4 font-[inherit]">
-            falls
-          </th>
-          <th scope="col" className="py-1.5 font-[inherit]" colSpan={2}>
+          </ColumnHead>
+          <ColumnHead className="pr-4">falls</ColumnHead>
+          <ColumnHead colSpan={2}>
             {showLength(TOLD, 'putt', units)} breaks, {roughLength(DEFAULT_PUTT.past, units)} past
-          </th>
+          </ColumnHead>
         </tr>
       </thead>
       <tbody>
