@@ -95,8 +95,25 @@ export const scoped = (
     ? NOTHING
     : { ...where, [Op.and]: reach(principal, table, purpose) };
 
+/** Conditions that were written out, by what they are of: one is asked for with every putt. */
+const written = new Map<string, string>();
+const MOST_WRITTEN = 500;
+
 /** The same, as the condition of a statement that is written by hand; "1" where all of it is reached. */
 export function scopedSql(
+  database: { sequelize: Sequelize },
+  principal: Principal,
+  table: Scoped,
+  purpose: Purpose,
+): string {
+  const who = principal.as === 'student' ? principal.studentId : principal.coachId;
+  const of = [principal.as, who, table, purpose].join();
+  const condition = written.get(of) ?? writeCondition(database, principal, table, purpose);
+  if (written.size < MOST_WRITTEN) written.set(of, condition);
+  return condition;
+}
+
+function writeCondition(
   { sequelize }: { sequelize: Sequelize },
   principal: Principal,
   table: Scoped,

@@ -46,8 +46,11 @@ export interface Recording {
   write: Statements;
 }
 
+/** What recording an event came to: a putt that is new, as it is stored; or whether anything was changed. */
+export type Recorded = PuttStored | boolean;
+
 /** Records one event; false when it was there already. */
-export async function recordOne(recording: Recording, event: RunEvent): Promise<boolean> {
+export async function recordOne(recording: Recording, event: RunEvent): Promise<Recorded> {
   switch (event.type) {
     case 'putt':
       return recordPutt(recording, event);
@@ -142,7 +145,7 @@ async function recordPutt(
     at,
     knowing,
   }: EventOf<'putt'>,
-): Promise<boolean> {
+): Promise<Recorded> {
   const { runId, revision, write } = recording;
   try {
     refuseFinished(recording, knowing);
@@ -152,48 +155,45 @@ async function recordPutt(
     if (await ownPutt(recording, id)) return false;
     throw problem;
   }
-  const of = Object.keys(measured).length > 0 ? null : await measuredNear(recording, id, at);
+  const isMeasured = Object.keys(measured).length > 0;
+  // In one statement: each that is asked waits for the disk's thread in its turn, with every putt.
+  const [added] = await write.all<PuttStored>(isMeasured ? ADD : ADD_UNLESS_NEAR, {
+    $id: id,
+    $runId: runId,
+    $outcomes: JSON.stringify(outcomes),
+    $points: JSON.stringify(points),
+    $guess: stored(guess),
+    $place: stored(place),
+    $manner: manner ?? null,
+    $measured: isMeasured ? JSON.stringify(measured) : null,
+    $filled: filled.length > 0 ? JSON.stringify(filled) : null,
+    $at: storedTime(at),
+    $revision: revision,
+    ...stamp(recording),
+    ...(!isMeasured && touchedAt(at)),
+  });
+  if (added) return added;
+  const of = isMeasured ? null : await measuredNear(recording, id, at);
   if (of) {
     const correction = { outcomes, points, ...(place && { place }), ...(manner && { manner }) };
     return recordChange(recording, { type: 'change', id, puttId: of, correction, at });
   }
-  const added = await write.all(
-    `INSERT INTO putt (id, runId, position, outcomes, points, guess, place, manner, measured, filled, at, savedAt, savedBy,
-                       revision)
-     SELECT $id, $runId, 1 + coalesce(max(position), 0), $outcomes, $points, $guess, $place, $manner, $measured, $filled,
-            $at, $savedAt, $savedBy, $revision
-       FROM putt WHERE runId = $runId
-         ON CONFLICT (id) DO NOTHING RETURNING id`,
-    {
-      $id: id,
-      $runId: runId,
-      $outcomes: JSON.stringify(outcomes),
-      $points: JSON.stringify(points),
-      $guess: stored(guess),
-      $place: stored(place),
-      $manner: manner ?? null,
-      $measured: Object.keys(measured).length > 0 ? JSON.stringify(measured) : null,
-      $filled: filled.length > 0 ? JSON.stringify(filled) : null,
-      $at: storedTime(at),
-      $revision: revision,
-      ...stamp(recording),
-    },
-  );
-  if (added.length === 0) await ownPutt(recording, id);
-  return added.length > 0;
+  await ownPutt(recording, id);
+  return false;
 }
 
 /** How long after a putt was measured a touch is taken to be of it, and how long before, s. */
 const TOUCHED = { after: 15, before: 2 } as const;
 
-/** A putt that an instrument has just read and nobody has looked at yet: what is touched now is what happened to it. */
-async function measuredNear(
-  { runId, write }: Recording,
-  id: string,
-  at: Date,
-): Promise<string | null> {
-  const [found] = await write.all<{ id: string }>(
-    `SELECT puttId AS id, 0 AS place FROM puttChange WHERE id = $id
+/** When a putt that a touch is of was measured, at the soonest and at the latest. */
+const touchedAt = (at: Date) => ({
+  $from: storedTime(addSeconds(at, -TOUCHED.after)),
+  $until: storedTime(addSeconds(at, TOUCHED.before)),
+});
+
+/** A putt that an instrument has just read and nobody has looked at yet; or that which was taken as said of one. */
+const NEAR = `
+     SELECT puttId AS id, 0 AS place FROM puttChange WHERE id = $id
   UNION ALL
      SELECT id, 1 FROM
        (SELECT id FROM putt
@@ -203,14 +203,32 @@ async function measuredNear(
                             WHERE seen.key NOT IN (SELECT value FROM json_each(coalesce(putt.filled, '[]'))))
          ORDER BY at DESC LIMIT 1)
       WHERE NOT EXISTS (SELECT 1 FROM putt WHERE id = $id)
-   ORDER BY place LIMIT 1`,
-    {
-      $id: id,
-      $runId: runId,
-      $from: storedTime(addSeconds(at, -TOUCHED.after)),
-      $until: storedTime(addSeconds(at, TOUCHED.before)),
-    },
-  );
+   ORDER BY place LIMIT 1`;
+
+/** Adds a putt that is not there, behind the others of its run. */
+const adding = (unless: string): string =>
+  `INSERT INTO putt (id, runId, position, outcomes, points, guess, place, manner, measured, filled, at, savedAt, savedBy,
+                     revision)
+   SELECT $id, $runId, 1 + coalesce(max(position), 0), $outcomes, $points, $guess, $place, $manner, $measured, $filled,
+          $at, $savedAt, $savedBy, $revision
+     FROM putt WHERE runId = $runId ${unless}
+       ON CONFLICT (id) DO NOTHING
+   RETURNING id, at, outcomes, points, guess, place, manner, measured, filled, note, leftOut, undoneAt, '[]' AS changes`;
+
+const ADD = adding('HAVING true');
+const ADD_UNLESS_NEAR = adding(`HAVING NOT EXISTS (${NEAR})`);
+
+/** The putt that was measured and that a touch is of: what is touched now is what happened to it. */
+async function measuredNear(
+  { runId, write }: Recording,
+  id: string,
+  at: Date,
+): Promise<string | null> {
+  const [found] = await write.all<{ id: string }>(NEAR, {
+    $id: id,
+    $runId: runId,
+    ...touchedAt(at),
+  });
   return found?.id ?? null;
 }
 

@@ -187,11 +187,15 @@ export async function recordEvents(
     };
     const within = saneTime(startedAt, now);
     const refused: RefusedEvent[] = [];
-    let added = 0;
+    const added: Putt[] = [];
+    let taken = 0;
+    let otherwise = 0;
     for (const event of events) {
       try {
-        const isNew = await recordOne(recording, { ...event, at: within(event.at) });
-        if (isNew && event.type === 'putt') added += 1;
+        const recorded = await recordOne(recording, { ...event, at: within(event.at) });
+        if (recorded && event.type === 'putt') taken += 1;
+        if (typeof recorded === 'object') added.push(puttStored(recorded));
+        else otherwise += 1;
       } catch (error) {
         if (!(error instanceof Problem) || error.code !== 'invalid') throw error;
         refused.push({ type: event.type, id: event.id, message: error.message });
@@ -204,13 +208,19 @@ export async function recordEvents(
         $runId: runId,
       });
     }
-    if (added > 0 && run.abandoned) {
+    if (taken > 0 && run.abandoned) {
       await write.all('UPDATE session SET abandonedAt = NULL WHERE id = $sessionId', {
         $sessionId: sessionId,
       });
     }
-    const news = await newsOf(database, { id: runId, revision }, since, write);
-    return { ...news, finished: finishedAt !== null, late: finishedAt ? added : 0, refused };
+    const position = { lineage: database.lineage, revision };
+    const upToDate = since?.lineage === position.lineage && since.revision === revision - 1;
+    // As it nearly always is: nobody else added anything meanwhile, so what is new to the screen is what it sent.
+    const news =
+      upToDate && otherwise === 0 && !unplaced
+        ? { whole: false, position, putts: added, marks: [] }
+        : await newsOf(database, { id: runId, revision }, since, write);
+    return { ...news, finished: finishedAt !== null, late: finishedAt ? taken : 0, refused };
   };
   return unplaced ? database.atomically(record) : database.directly(record);
 }

@@ -17,7 +17,9 @@ import {
   startSession,
   type Database,
   type CoachPrincipal,
+  type Putt,
   type RunEvent,
+  type RunRecord,
 } from '.';
 
 const NOW = new Date('2026-11-20T10:00:00Z');
@@ -118,5 +120,73 @@ it('a log sent in any parts, each lost or repeated any number of times, ends as 
       },
     ),
     { numRuns: 25 },
+  );
+});
+
+/** What a screen knows of a run, laid together from what it was told. */
+interface Known {
+  since: RunRecord['position'] | null;
+  putts: Map<string, Putt>;
+}
+
+it('two screens that know no more than they are told of each other end with what the server has, value for value', async () => {
+  const step = fc.record({
+    screen: fc.constantFrom(0, 1),
+    what: fc.constantFrom('clear', 'clear', 'left', 'undo', 'note', 'again', 'impossible', 'look'),
+    lost: fc.integer({ min: 0, max: 5 }).map((of) => of === 0),
+    placed: fc.boolean(),
+  });
+  await fc.assert(
+    fc.asyncProperty(fc.array(step, { minLength: 4, maxLength: 24 }), async (steps) => {
+      const id = await startSession(database, principal, { studentId, drillId, startedAt: now });
+      const runId = (await getSession(database, principal, id)).runs[0]!.id;
+      const screens: Known[] = [0, 1].map(() => ({ since: null, putts: new Map() }));
+      const send = async (known: Known, events: RunEvent[], lost: boolean) => {
+        const told = await recordEvents(database, principal, runId, events, now, known.since);
+        if (lost) return;
+        if (told.whole) known.putts.clear();
+        for (const putt of told.putts) known.putts.set(putt.id, putt);
+        known.since = told.position;
+      };
+      let last: RunEvent[] = [];
+      for (const { screen, what, lost, placed } of steps) {
+        const known = screens[screen]!;
+        const [standing] = counted([...known.putts.values()]);
+        const whereAndHow = {
+          place: { station: 0, again: 0, spot: null },
+          manner: 'usual',
+        } as const;
+        const putt = (outcome: string): RunEvent => ({
+          ...{ type: 'putt', id: v4(), outcomes: { gate: outcome }, at: now },
+          ...(placed && whereAndHow),
+        });
+        const events = ((): RunEvent[] => {
+          switch (what) {
+            case 'look':
+              return [];
+            case 'again':
+              return last;
+            case 'undo':
+              return standing ? [{ type: 'undo', id: standing.id, at: now }] : [];
+            case 'note': {
+              const correction = { note: 'short of breath' };
+              const of = standing && { puttId: standing.id, correction, at: now };
+              return of ? [{ type: 'change', id: v4(), ...of }] : [];
+            }
+            default:
+              return [putt('clear'), putt(what)];
+          }
+        })();
+        await send(known, events, lost);
+        last = events;
+      }
+      for (const known of screens) await send(known, [], false);
+      const { runs } = await getSession(database, principal, id);
+      for (const { putts } of screens) {
+        const byId = new Map(runs[0]!.putts.map((putt) => [putt.id, putt]));
+        expect(putts).toEqual(byId);
+      }
+    }),
+    { numRuns: 60 },
   );
 });
