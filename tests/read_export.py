@@ -1,7 +1,8 @@
 """Reads an export by its own schema alone, and recomputes three numbers of it.
 
 Usage: python3 tests/read_export.py putts.zip
-Prints JSON: putts that count, those that passed, and by student the mean of the start windows now (rad).
+Prints JSON: putts that count, those that passed, by student the mean of the start windows now (rad), their putter in use, and
+how many set-up cards there are. Every table is read through, and what names a row of another finds it.
 """
 
 import csv
@@ -41,6 +42,23 @@ def table(archive, package, name):
 def main(path):
     with zipfile.ZipFile(path) as archive:
         package = json.loads(archive.read("datapackage.json"))
+        tables = {
+            one["name"]: (one["schema"]["primaryKey"], list(table(archive, package, one["name"])))
+            for one in package["resources"]
+        }
+        for name, (key, rows) in tables.items():
+            keys = [tuple(row[column] for column in key) for row in rows]
+            assert len(keys) == len(set(keys)), f"a key of {name} is there twice"
+            assert all(cell is not None for one in keys for cell in one), f"a key of {name} is empty"
+        for of, (key, rows) in tables.items():
+            named = key[0]
+            known = {row[named] for row in rows} if len(key) == 1 and of not in ("putters",) else None
+            for name, (_, others) in tables.items():
+                if known is None or name == of:
+                    continue
+                strange = {row[named] for row in others if named in row} - known
+                assert not strange, f"{name} names {named}s that are not there: {strange}"
+        in_use = {row["student"]: row["name"] for row in tables["putters"][1] if row["in_use"]}
         putts = [putt for putt in table(archive, package, "putts") if putt["counts"]]
         latest = {}
         for score in table(archive, package, "scores"):
@@ -49,13 +67,13 @@ def main(path):
                 if known is None or known["at"] < score["at"]:
                     latest[score["student"]] = score
         names = {row["student"]: row["name"] for row in table(archive, package, "students")}
-        keys = [putt["putt"] for putt in putts]
-        assert len(keys) == len(set(keys)), "the key of a putt is there twice"
         print(
             json.dumps(
                 {
                     "putts": len(putts),
                     "passed": sum(putt["passed"] for putt in putts),
+                    "cards": len(tables["cards"][1]),
+                    "putters": {names[student]: name for student, name in in_use.items()},
                     "windows": {names[student]: score["window"] for student, score in latest.items()},
                 }
             )

@@ -1,6 +1,8 @@
 import { UNITS, quantities } from '@/core/quantity';
 import { DEFAULT_UNITS } from '@/core/units';
-import { FORMAT, puttTables, scores, sessions, students, type Column } from './tables';
+import { cards, putters } from './setup-tables';
+import type { Column } from './table';
+import { FORMAT, puttTables, scores, sessions, students } from './tables';
 
 const HEAD = `# Files and lines
 
@@ -65,7 +67,7 @@ export function formatsPage(): string {
       columns.join(', '),
     ]),
   );
-  const out = [students, sessions, runs, putts, scores].map(
+  const out = [students, putters, sessions, cards, runs, putts, scores].map(
     ({ name, description, key, columns }) =>
       `### ${name}.csv\n\n${description} Key: ${key.map((one) => `\`${one}\``).join(', ')}.\n\n${columnsOf(columns)}`,
   );

@@ -1,6 +1,7 @@
 import { stringify } from 'csv-stringify/sync';
 import { Zip, ZipDeflate, strToU8 } from 'fflate';
-import { FORMAT, type Cell, type Column, type Table } from './tables';
+import type { Cell, Column, Table } from './table';
+import { FORMAT } from './tables';
 
 type AnyTable = Pick<Table<never>, 'name' | 'description' | 'key' | 'columns'>;
 

@@ -2,6 +2,7 @@ import 'server-only';
 import {
   bookLines,
   getCoach,
+  listPutters,
   listStudents,
   sessionBatches,
   type CoachPrincipal,
@@ -11,7 +12,9 @@ import {
 } from '@/data';
 import { reckon } from '../reckoning/pool';
 import { headingOf, linesOf, objectsOf, packageOf, type Part, type Writing } from './package';
-import { puttTables, scores, sessions, students, type Cell, type Table } from './tables';
+import { cards, putters } from './setup-tables';
+import type { Cell, Table } from './table';
+import { puttTables, scores, sessions, students } from './tables';
 
 /** What is wanted: the tables of some sessions, and everything as it is kept for who takes all of it. */
 export interface Wanted extends SessionFilter {
@@ -25,7 +28,9 @@ const readMe = (
 Times are in UTC. Numbers are in SI units unless the name of a column says otherwise; right and long are positive.
 
 students.${writing}  who putts
+putters.${writing}   their putters
 sessions.${writing}  lessons and practices
+cards.${writing}     how they stood and held it, as it was confirmed
 runs.${writing}      a drill as it was putted, with the layout as planned and as measured
 putts.${writing}     one putt a row
 scores.${writing}    what the putts say, with 80 % intervals
@@ -77,6 +82,13 @@ export async function partsOf(
       (await putting()).flatMap((one) => students.rows(one)),
     );
   }
+  async function* ofPutters(): AsyncGenerator<string> {
+    yield begun(putters);
+    for (const { id: studentId } of await putting()) {
+      const theirs = await listPutters(database, principal, studentId);
+      yield written(putters, putters.rows({ studentId, putters: theirs }));
+    }
+  }
   async function* ofScores(): AsyncGenerator<string> {
     yield begun(scores);
     for (const { id } of await putting()) {
@@ -90,7 +102,7 @@ export async function partsOf(
       yield written(scores, scores.rows({ studentId: id, scores: wanted }));
     }
   }
-  const tables = [students, sessions, runs, putts, scores];
+  const tables = [students, putters, sessions, cards, runs, putts, scores];
   return [
     { name: 'read me.txt', text: once(readMe(writing)) },
     {
@@ -98,7 +110,9 @@ export async function partsOf(
       text: once(`${JSON.stringify(packageOf(tables, made, writing), null, 2)}\n`),
     },
     { name: `students.${writing}`, text: ofStudents() },
+    { name: `putters.${writing}`, text: ofPutters() },
     { name: `sessions.${writing}`, text: ofSessions(sessions, (batch) => batch) },
+    { name: `cards.${writing}`, text: ofSessions(cards, (batch) => batch) },
     { name: `runs.${writing}`, text: ofSessions(runs, (batch) => batch) },
     { name: `putts.${writing}`, text: ofSessions(putts, (batch) => batch) },
     { name: `scores.${writing}`, text: ofScores() },

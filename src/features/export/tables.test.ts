@@ -2,10 +2,13 @@ import Papa from 'papaparse';
 import { bareDetails, libraryDrill } from '@/core/drill';
 import { ownPlace } from '@/core/layout';
 import { quantities } from '@/core/quantity';
+import { CARD_FIELD_IDS, cardSchema, emptyCard, type Card } from '@/core/setup';
 import { DEFAULT_UNITS, DEGREE, FOOT, INCH } from '@/core/units';
-import type { Session } from '@/data';
+import type { Putter, Session } from '@/data';
 import { headingOf, linesOf, objectsOf, packageOf } from './package';
-import { FORMAT, puttTables, scores, sessions, students, type Cell, type Column } from './tables';
+import { cards, putters } from './setup-tables';
+import type { Cell, Column } from './table';
+import { FORMAT, puttTables, scores, sessions, students } from './tables';
 
 const METRIC = { ...DEFAULT_UNITS, long: 'metric' } as const;
 const drill = libraryDrill('straight-gate')!;
@@ -25,6 +28,12 @@ const putt = (more: object) => ({
   ...{ at, undoneAt: null, changes: [] },
   ...more,
 });
+/** A card on which not everything was looked at. */
+const LOOKED: Card = {
+  ...emptyCard(),
+  ...{ grip: 'claw', pressure: 4, ball: -0.012, leadFoot: 55, aids: '=cushion' },
+  putter: { id: 'q1', name: 'The heavy one' },
+};
 const session = {
   ...{ id: 's1', studentId: 'a1', startedAt: at, finishedAt: null, note: '=SUM(A1)' },
   ...{ groupId: null, planId: null, homeworkId: null },
@@ -39,7 +48,11 @@ const session = {
         block: 1,
         cold: true,
       },
-      ...{ rule, cap, ladder, manners, spots, planBlock: null, marks: [] },
+      ...{ rule, cap, ladder, manners, spots, planBlock: null },
+      marks: [
+        { id: 'm1', at, mark: { type: 'set up' } },
+        { id: 'm2', at, mark: { type: 'card', card: LOOKED } },
+      ],
       putts: [
         putt({ measured: { face: { value: 0.4 * DEGREE, error: 0.1 * DEGREE, by: 'Rail' } } }),
         putt({ id: 'p2', outcomes: { [gate.id]: 'left' }, undoneAt: at }),
@@ -59,7 +72,7 @@ describe('the tables', () => {
     ['metric', METRIC],
   ] as const)('have as many cells as columns, each of its type (%s)', (_name, units) => {
     const { runs, putts } = puttTables(units);
-    for (const { columns, rows, key } of [sessions, runs, putts]) {
+    for (const { columns, rows, key } of [sessions, cards, runs, putts]) {
       const names = columns.map(({ name }) => name);
       expect(new Set(names).size).toBe(names.length);
       expect(names).toEqual(expect.arrayContaining(key));
@@ -124,10 +137,44 @@ describe('the tables', () => {
   });
 });
 
+describe('what is known besides the putts', () => {
+  it('has a row of every card that was confirmed, with all that a coach looks at', () => {
+    const rows = cards.rows(session).map((row) => named(cards.columns, row));
+    expect(rows).toHaveLength(1);
+    expect(rows[0]).toEqual({
+      ...{ card: 'm2', run: 'r1', session: 's1', student: 'a1', at, grip: 'claw', pressure: 4 },
+      ...{ stance_m: null, ball_m: -0.012, eyes_m: null, lead_foot_percent: 55, posture: null },
+      ...{ moves: null, gaze: null, sole: null, aids: '=cushion' },
+      ...{ putter: 'q1', putter_name: 'The heavy one' },
+    });
+    // Nothing of a card stays behind: five columns say whose and when, and the putter has two.
+    expect(cards.columns).toHaveLength(5 + CARD_FIELD_IDS.length + 2);
+    expect(Object.keys(cardSchema.shape)).toEqual([...CARD_FIELD_IDS, 'putter']);
+    expect(linesOf(cards.rows(session))).toContain("'=cushion");
+  });
+
+  it('has a row of every putter, empty where nobody measured', () => {
+    const putter: Putter = {
+      ...{ id: 'q1', inUse: true, name: 'The heavy one', headLength: 0.1, headDepth: 0.06 },
+      ...{ lieAngle: 1.22, length: null, loft: 3 * DEGREE, shape: 'mallet', mass: 0.36 },
+      ...{ inertia: null, grip: 'thick' },
+    };
+    const rows = putters.rows({ studentId: 'a1', putters: [putter, { ...putter, id: 'q2' }] });
+    expect(rows.map((row) => row[0])).toEqual(['q1', 'q2']);
+    const { id, inUse, headLength, headDepth, lieAngle, length, loft, mass, inertia, ...words } =
+      putter;
+    expect(named(putters.columns, rows[0]!)).toEqual({
+      ...{ putter: id, student: 'a1', in_use: inUse, ...words },
+      ...{ head_length_m: headLength, head_depth_m: headDepth, lie_rad: lieAngle },
+      ...{ length_m: length, loft_rad: loft, mass_kg: mass, inertia_kg_m2: inertia },
+    });
+  });
+});
+
 describe('the files', () => {
   it('are described by a schema that has every column, its type and its unit', () => {
     const { runs, putts } = puttTables(DEFAULT_UNITS);
-    const tables = [students, sessions, runs, putts, scores];
+    const tables = [students, putters, sessions, cards, runs, putts, scores];
     const described = packageOf(tables, at);
     expect(described).toMatchObject({ version: FORMAT, created: at.toISOString() });
     expect(described.resources.map(({ path }) => path)).toEqual(

@@ -3,48 +3,22 @@ import { quantities, quantityOf, shownUnit, siUnit } from '@/core/quantity';
 import { FOOT, type UnitPreferences } from '@/core/units';
 import type { Run, Session, Student } from '@/data';
 import type { ScoreTold } from '../reckoning/history';
+import {
+  bool,
+  column,
+  ending,
+  integer,
+  json,
+  metres,
+  string,
+  when,
+  type Cell,
+  type Column,
+  type Table,
+} from './table';
 
 /** The version of the columns: one more whenever one is added, taken away or changed. */
-export const FORMAT = '1.0.0';
-
-/** A column of a table, as the table schema names it. */
-export interface Column {
-  name: string;
-  type: 'string' | 'number' | 'integer' | 'boolean' | 'datetime' | 'object';
-  description: string;
-  /** Where it has one: "m", "rad", "deg". */
-  unit?: string;
-}
-
-export type Cell = string | number | boolean | Date | null;
-
-/** A table: its columns, and what makes a row of it. */
-export interface Table<Of> {
-  name: string;
-  description: string;
-  key: string[];
-  columns: Column[];
-  /** Cells in the order of the columns. */
-  rows(of: Of): Cell[][];
-}
-
-const column = (
-  name: string,
-  type: Column['type'],
-  description: string,
-  unit?: string,
-): Column => ({ name, type, description, ...(unit && { unit }) });
-
-const string = (name: string, description: string) => column(name, 'string', description);
-const bool = (name: string, description: string) => column(name, 'boolean', description);
-const integer = (name: string, description: string) => column(name, 'integer', description);
-const when = (name: string, description: string) => column(name, 'datetime', description);
-const json = (name: string, description: string) => column(name, 'object', description);
-const metres = (name: string, description: string) => column(name, 'number', description, 'm');
-
-/** A unit as it ends the name of a column. */
-const ending = (unit: string): string =>
-  ({ '1': 'share', '%': 'percent', 'm/s': 'm_s' })[unit] ?? unit;
+export const FORMAT = '1.1.0';
 
 export const students: Table<Student> = {
   name: 'students',

@@ -13,6 +13,7 @@ import {
   headCoach,
   listDrills,
   listHomework,
+  listPutters,
   listProgrammes,
   listStudents,
   openDatabase,
@@ -186,23 +187,30 @@ describe('all that is taken out', () => {
     const read = JSON.parse(String(stdout)) as {
       putts: number;
       passed: number;
+      cards: number;
+      putters: Record<string, string>;
       windows: Record<string, number>;
     };
-    let [putts, passed] = [0, 0];
+    let [putts, passed, cards] = [0, 0, 0];
     for await (const batch of sessionBatches(reader, head, {})) {
       for (const run of batch.flatMap(({ runs }) => runs)) {
         const passes = judge(run.layout);
         const own = counted(run.putts);
         putts += own.length;
+        cards += run.marks.filter(({ mark }) => mark.type === 'card').length;
         passed += own.filter(({ outcomes }) => passes(outcomes)).length;
       }
     }
     expect(read.putts).toBe(putts);
     expect(read.passed).toBe(passed);
+    expect(read.cards).toBe(cards);
+    expect(cards).toBeGreaterThan(0);
     const students = await listStudents(reader, head);
     for (const { id, name } of students) {
       const { scores } = await WORKS.history(reader, head, { studentId: id });
       const last = scores.at(-1);
+      const [putter] = await listPutters(reader, head, id);
+      expect(read.putters[name]).toBe(putter!.name);
       if (last) expect(read.windows[name]).toBe(last.carried.start.window.middle);
     }
     expect(Object.keys(read.windows).length).toBeGreaterThan(3);
