@@ -2,6 +2,8 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { strFromU8, unzipSync } from 'fflate';
 import { expect, test } from './test';
 import { addStudent } from './coach';
+import { ownPort } from './ports';
+import { serve } from './server';
 
 test('a spreadsheet of an old year comes in, stands on the rulers, goes out again, and is taken back', async ({
   page,
@@ -170,4 +172,58 @@ test('a list of students and a calendar come in, and are taken back as one', asy
   await expect(page.getByText('1 date came in.')).toBeVisible();
   await page.goto('/programme');
   await expect(page.getByText('Ivo Bollard').first()).toBeVisible();
+});
+
+test('a whole book goes from one Dirigo into another that is empty, seen before it comes in', async ({
+  page,
+}, info) => {
+  const name = `Moss Basin ${info.retry}`;
+  await addStudent(page, name);
+  const old = info.outputPath('two putts.csv');
+  await writeFile(old, `Player;Date;Face (deg)\n${name};1.10.2025;0,4\n${name};2.10.2025;0,6\n`);
+  await page.goto('/records/files');
+  await page.getByLabel('A table of putts').setInputFiles(old);
+  await page.getByRole('button', { name: 'Look through all of it' }).click();
+  await page.getByRole('button', { name: 'Take in 2 putts' }).click();
+  await expect(page.getByText('2 putts in 2 sessions came in.')).toBeVisible();
+  await page.reload();
+  const coming = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Make the file' }).click();
+  const zip = info.outputPath('all of it.zip');
+  await (await coming).saveAs(zip);
+  const said = strFromU8(unzipSync(await readFile(zip))['book.jsonl']!);
+  const rows = (table: string) => said.split(`"table":"${table}"`).length - 1;
+  const whole = `A whole book: ${rows('student')} student`;
+
+  await test.step('where there are students already it is told, and stays out', async () => {
+    await page.getByLabel('A table of putts').setInputFiles(zip);
+    await expect(page.getByText(whole)).toBeVisible();
+    await expect(page.getByRole('alert').filter({ hasText: 'an empty one only' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Take in the whole book' })).toHaveCount(0);
+  });
+
+  const server = await serve(ownPort('a whole book'), info.outputPath('other', 'empty.db'));
+  try {
+    await test.step('an empty one offers it on its first page, and takes all of it in', async () => {
+      await page.goto(server.url);
+      await page.getByRole('link', { name: 'Bring a file in' }).click();
+      await page.getByLabel('A table of putts').setInputFiles(zip);
+      await expect(page.getByText(whole)).toBeVisible();
+      await page.getByRole('button', { name: 'Take in the whole book' }).click();
+      await expect(page.getByText(/putts in [\d,]+ sessions? came in\./)).toBeVisible();
+    });
+
+    await test.step('who putts there is who putted here, and all of it goes out again as it came', async () => {
+      await page.goto(`${server.url}/students`);
+      await page.getByRole('link', { name }).first().click();
+      await expect(page.getByText('2 putts').first()).toBeVisible();
+      await page.goto(`${server.url}/records/files`);
+      const again = page.waitForEvent('download');
+      await page.getByRole('link', { name: 'Make the file' }).click();
+      const out = unzipSync(await readFile((await (await again).path())!))['book.jsonl']!;
+      expect(strFromU8(out).split('\n').toSorted()).toEqual(said.split('\n').toSorted());
+    });
+  } finally {
+    await server.kill();
+  }
 });

@@ -1,4 +1,4 @@
-import { QueryTypes } from 'sequelize';
+import { z } from 'zod';
 import type { Database } from './database';
 import { MIGRATIONS } from './migrations';
 import { Problem } from './problem';
@@ -80,16 +80,87 @@ async function isEmpty({ read }: Database): Promise<boolean> {
   return count === 0;
 }
 
+/** What is in a whole book that was taken out. */
+export interface InBook {
+  students: number;
+  sessions: number;
+  putts: number;
+  /** When the last session of it was begun; null where there is none. */
+  newest: Date | null;
+  /** Whether this book is empty, so that it can come in. */
+  room: boolean;
+}
+
+/** The first line of a book says of which version it is. */
+function checkVersion(line: string): void {
+  const { book, migration } = parsed(line);
+  const newest = MIGRATIONS.at(-1)!.name;
+  if (book === 1 && migration === newest) return;
+  throw new Problem(
+    'invalid',
+    `This is no book of this version: it begins with ${line.slice(0, 60)}, and ${newest} is expected.`,
+  );
+}
+
+/** The rows of a book by the tables they are of. */
+async function* rowsOf(
+  lines: AsyncIterable<string>,
+  known: readonly string[],
+): AsyncGenerator<{ table: string; row: StoredRow }> {
+  let number = 0;
+  for await (const line of lines) {
+    if (line.trim() === '') continue;
+    number += 1;
+    if (number === 1) {
+      checkVersion(line);
+      continue;
+    }
+    const { table, row } = parsed(line);
+    if (!table || !row || !known.includes(table)) {
+      throw new Problem('invalid', `Line ${number} names no table of a book: ${line.slice(0, 60)}`);
+    }
+    yield { table, row };
+  }
+  if (number === 0) throw new Problem('invalid', 'The file is empty.');
+}
+
+/**
+ * What is in a whole book, before it is taken in.
+ *
+ * @param lines as {@link bookLines} wrote them
+ * @throws Problem when the lines are not a book of this version
+ */
+export async function lookInBook(
+  database: Database,
+  lines: AsyncIterable<string>,
+): Promise<InBook> {
+  const counted: Record<string, number> = { student: 0, session: 0, putt: 0 };
+  let newest: Date | null = null;
+  for await (const { table, row } of rowsOf(lines, await tablesOf(database))) {
+    if (table in counted) counted[table]! += 1;
+    if (table !== 'session') continue;
+    const begun = new Date(String(row.startedAt));
+    if (newest === null || begun > newest) newest = begun;
+  }
+  const { student, session, putt } = counted;
+  return {
+    ...{ students: student!, sessions: session!, putts: putt!, newest },
+    room: await isEmpty(database),
+  };
+}
+
 /**
  * Takes a whole book into an empty one, all or nothing.
  *
  * @param lines as {@link bookLines} wrote them
+ * @param far is told how many putts are in; what it throws ends it, and nothing came in
  * @throws Problem when this book is not empty, or the lines are not a book of this version
  */
 export async function takeBook(
   database: Database,
   lines: AsyncIterable<string>,
-): Promise<{ rows: number }> {
+  far: (putts: number) => void = () => undefined,
+): Promise<{ rows: number; putts: number; sessions: number }> {
   if (!(await isEmpty(database))) {
     throw new Problem(
       'invalid',
@@ -97,66 +168,62 @@ export async function takeBook(
     );
   }
   const known = await tablesOf(database);
+  const { write } = database;
+  const taken: Record<string, number> = { session: 0, putt: 0 };
   let rows = 0;
-  await database.atomically(async (transaction) => {
-    const run = (sql: string, values: unknown[] = []) =>
-      database.sequelize.query(sql, { transaction, replacements: values, type: QueryTypes.RAW });
-    await run('PRAGMA defer_foreign_keys = ON');
-    let first = true;
-    for await (const line of lines) {
-      if (line.trim() === '') continue;
-      const told = parsed(line);
-      if (first) {
-        const newest = MIGRATIONS.at(-1)!.name;
-        if (told.book !== 1 || told.migration !== newest) {
-          throw new Problem(
-            'invalid',
-            `This is no book of this version: it begins with ${line.slice(0, 60)}, and ${newest} is expected.`,
-          );
-        }
-        for (const table of [...known].reverse()) await run(`DELETE FROM ${named(table)}`);
-        first = false;
-        continue;
-      }
-      const { table, row } = told;
-      if (!table || !row || !known.includes(table)) {
-        throw new Problem(
-          'invalid',
-          `Line ${rows + 2} names no table of a book: ${line.slice(0, 60)}`,
-        );
-      }
+  const work = database.directly(async () => {
+    await write.all('PRAGMA defer_foreign_keys = ON');
+    for await (const { table, row } of rowsOf(lines, known)) {
+      if (rows === 0)
+        for (const one of [...known].reverse()) await write.all(`DELETE FROM ${named(one)}`);
       const columns = Object.keys(row);
-      await run(
-        `INSERT INTO ${named(table)} (${columns.map(named).join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`,
-        Object.values(row),
-      );
+      const insert = `INSERT INTO ${named(table)} (${columns.map(named).join(', ')}) VALUES (${columns.map((_, at) => `$${at}`).join(', ')})`;
+      const bound = Object.fromEntries(Object.values(row).map((value, at) => [`$${at}`, value]));
+      await write.all(insert, bound).catch((error: unknown) => {
+        throw unfit(error, rows);
+      });
       rows += 1;
+      taken[table] = (taken[table] ?? 0) + 1;
+      if (rows % BATCH === 0) far(taken.putt!);
     }
-    if (first) throw new Problem('invalid', 'The file is empty.');
     // Whoever is signed in here goes on as the head coach of the book; what opened other doors opens none of its.
     for (const table of ['link', 'instrumentLine', 'instrument']) {
-      await run(`DELETE FROM ${named(table)}`);
+      await write.all(`DELETE FROM ${named(table)}`);
     }
     for (const table of ['device', 'ticket', 'passkey']) {
-      await run(
+      await write.all(
         `UPDATE ${named(table)} SET coachId = (SELECT id FROM coach WHERE role = 'head' LIMIT 1)`,
       );
     }
   });
-  return { rows };
+  // Keys are looked at when all is there.
+  await work.catch((error: unknown) => {
+    throw unfit(error, null);
+  });
+  return { rows, putts: taken.putt!, sessions: taken.session! };
 }
 
-interface BookLine {
-  book?: number;
-  migration?: string;
-  table?: string;
-  row?: StoredRow;
-}
+/** The first line of a book, or one of its rows. */
+const bookLine = z.object({
+  book: z.number().optional(),
+  migration: z.string().optional(),
+  table: z.string().optional(),
+  row: z.record(z.string(), z.union([z.string(), z.number(), z.null()])).optional(),
+});
 
-function parsed(line: string): BookLine {
+function parsed(line: string): z.infer<typeof bookLine> {
   try {
-    return JSON.parse(line) as BookLine;
+    return bookLine.parse(JSON.parse(line));
   } catch {
-    throw new Problem('invalid', `A line of the book is no JSON: ${line.slice(0, 60)}`);
+    throw new Problem('invalid', `A line of the book is no JSON of a row: ${line.slice(0, 60)}`);
   }
 }
+
+/** What SQLite says of a row that cannot be, as it can be told; anything else as it is. */
+const unfit = (error: unknown, row: number | null): unknown =>
+  /SQLITE_(CONSTRAINT|ERROR|MISMATCH)/.test(String(error))
+    ? new Problem(
+        'invalid',
+        `${row === null ? 'A row of the book' : `Line ${row + 2} of the book`} does not fit the others: ${String(error)}`,
+      )
+    : error;

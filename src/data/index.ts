@@ -1,5 +1,5 @@
 export { sessionBatches, type SessionFilter } from './batches';
-export { bookLines, takeBook } from './book-file';
+export { bookLines, lookInBook, takeBook, type InBook } from './book-file';
 export {
   addNamed,
   dropNamed,

@@ -1,6 +1,6 @@
 'use server';
 
-import { rm } from 'node:fs/promises';
+import { access, rm } from 'node:fs/promises';
 import { v4 } from 'uuid';
 import { z } from 'zod';
 import { guessMapping, listsStudents, mappingSchema, type Mapping } from '@/core/table';
@@ -11,13 +11,17 @@ import {
   getCoach,
   keepMapping,
   keptMapping,
+  lookInBook,
+  takeBook,
   undoImport,
   type CoachPrincipal,
   type Database,
+  type InBook,
 } from '@/data';
 import { coachAction } from '../shared/action';
 import { messageFor } from '../shared/message';
-import { startJob, jobTold, stopJob, type JobTold } from './jobs';
+import { bookIn, isArchive } from './archive';
+import { HEADS, startJob, jobTold, stopJob, type JobTold } from './jobs';
 import { calendarIn, listedDates, listedStudents, type Listed } from './lists';
 import { rowsOf, tableFile, type TableFile } from './table-file';
 import { checkFile, takeFile, type Checked, type RefusedRow } from './take';
@@ -49,14 +53,22 @@ export interface Looked {
   remembered: boolean;
 }
 
-async function opened(principal: CoachPrincipal, id: string): Promise<TableFile> {
-  return tableFile(fileOf(principal, id)).catch((error: unknown) => {
-    if (error instanceof Error && 'code' in error && error.code === 'ENOENT') {
-      throw new Problem('not-found', 'This file is no longer here. Choose it again.');
-    }
-    throw error;
-  });
+/** A whole book, as it was taken out elsewhere: what is in it. */
+export interface LookedBook extends InBook {
+  kind: 'book';
 }
+
+/** Where a file lies that was sent. */
+async function held(principal: CoachPrincipal, id: string): Promise<string> {
+  const path = fileOf(principal, id);
+  await access(path).catch(() => {
+    throw new Problem('not-found', 'This file is no longer here. Choose it again.');
+  });
+  return path;
+}
+
+const opened = async (principal: CoachPrincipal, id: string): Promise<TableFile> =>
+  tableFile(await held(principal, id));
 
 async function firstRows(file: TableFile): Promise<string[][]> {
   const rows: string[][] = [];
@@ -72,7 +84,12 @@ const headingsOf = (rows: readonly string[][]): string => JSON.stringify(rows[0]
 /** Looks at a file that was sent, and guesses its columns; as they were taken last, where that is known. */
 export const lookAtFile = coachAction(
   fileSchema,
-  async (database, principal, { id }): Promise<Looked | LookedList> => {
+  async (database, principal, { id }): Promise<Looked | LookedList | LookedBook> => {
+    const path = await held(principal, id);
+    // Of a coach whose book it is not, an archive is what it is to any table: none.
+    if (principal.as === 'head' && (await isArchive(path))) {
+      return { kind: 'book', ...(await lookInBook(database, bookIn(path))) };
+    }
     const dates = await datesOf(database, principal, id);
     if (dates) return told('dates', dates);
     const file = await opened(principal, id);
@@ -99,7 +116,7 @@ export const lookAtFile = coachAction(
 
 /** The dates of a file that is a calendar; null for any other. */
 async function datesOf(database: Database, principal: CoachPrincipal, id: string) {
-  const text = await calendarIn(fileOf(principal, id)).catch(() => null);
+  const text = await calendarIn(await held(principal, id)).catch(() => null);
   return text === null ? null : listedDates(database, principal, text, new Date());
 }
 
@@ -171,6 +188,30 @@ export const beginImport = coachAction(
   { least: 'coach', reads: true },
 );
 
+/** Begins to take a whole book in, into an empty one; answers with the name of the work. */
+export const beginBook = coachAction(
+  fileSchema,
+  async (database, principal, { id }) => {
+    const path = await held(principal, id);
+    // Looked at first: what is no book, or has no room, is told where it was asked.
+    const { room } = await lookInBook(database, bookIn(path));
+    if (!room) throw new Problem('invalid', 'This book is no longer empty.');
+    const job = v4();
+    startJob(
+      job,
+      HEADS,
+      async (far) => {
+        const taken = await takeBook(database, bookIn(path), far);
+        await rm(path, { force: true });
+        return taken;
+      },
+      messageFor,
+    );
+    return job;
+  },
+  { least: 'head', reads: true },
+);
+
 async function takeAndForget(
   database: Database,
   principal: CoachPrincipal,
@@ -187,8 +228,8 @@ async function takeAndForget(
 /** How far a work is. */
 export const howFar = coachAction(
   z.uuid(),
-  async (_database, { coachId }, job): Promise<JobTold> => {
-    const told = jobTold(job, coachId);
+  async (_database, principal, job): Promise<JobTold> => {
+    const told = jobTold(job, principal);
     if (!told) throw new Problem('not-found', 'This work is no longer known here.');
     return told;
   },
@@ -198,8 +239,8 @@ export const howFar = coachAction(
 /** Has a work stop. */
 export const stopImport = coachAction(
   z.uuid(),
-  async (_database, { coachId }, job) => {
-    if (!stopJob(job, coachId)) {
+  async (_database, principal, job) => {
+    if (!stopJob(job, principal)) {
       throw new Problem('not-found', 'This work is no longer known here.');
     }
     return null;

@@ -10,6 +10,7 @@ import { Pick } from '@/ui/pick';
 import { Toggle } from '@/ui/toggle';
 import { showErrors } from '../shared/show-errors';
 import {
+  beginBook,
   beginImport,
   checkRows,
   howFar,
@@ -17,11 +18,12 @@ import {
   stopImport,
   takeList,
   type Looked,
+  type LookedBook,
   type LookedList,
 } from './actions';
 import { ColumnFields } from './column-fields';
 import type { JobTold } from './jobs';
-import { CheckedWords, JobWords, ListWords, NAMED, count } from './import-words';
+import { BookWords, CheckedWords, JobWords, ListWords, NAMED, count } from './import-words';
 import { rowWords } from './putt-words';
 import type { Checked } from './take';
 
@@ -45,6 +47,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
   const [file, setFile] = useState<{ id: string; name: string } | null>(null);
   const [looked, setLooked] = useState<Looked | null>(null);
   const [list, setList] = useState<LookedList | null>(null);
+  const [book, setBook] = useState<LookedBook | null>(null);
   const [taken, setTaken] = useState<string | null>(null);
   const [checked, setChecked] = useState<Checked | null>(null);
   const [job, setJob] = useState<{ id: string; told: JobTold } | null>(null);
@@ -53,6 +56,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
     setFile(null);
     setLooked(null);
     setList(null);
+    setBook(null);
     setTaken(null);
     setChecked(null);
     setJob(null);
@@ -79,6 +83,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
       }
       setFile(own);
       if (seen.value.kind === 'putts') setLooked(seen.value);
+      else if (seen.value.kind === 'book') setBook(seen.value);
       else setList(seen.value);
     });
   };
@@ -106,7 +111,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
 
   return (
     <div className="grid gap-6">
-      {!looked && !list && (
+      {!looked && !list && !book && (
         <div
           onDragOver={(event) => {
             event.preventDefault();
@@ -125,7 +130,8 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
         >
           <p className="max-w-prose text-[1.0625rem]">
             Drop a file here: a table of putts (CSV, TSV or JSON, any columns), a list of students,
-            or a calendar (ICS). You see what would come in before anything does.
+            a calendar (ICS), or a whole book that was taken out of another Dirigo (ZIP). You see
+            what would come in before anything does.
           </p>
           <Button kind="primary" disabled={busy} onClick={() => input.current?.click()}>
             {busy ? 'Reading…' : 'Choose a file'}
@@ -133,7 +139,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
           <input
             ref={input}
             type="file"
-            accept=".csv,.tsv,.txt,.json,.jsonl,.ndjson,.ics"
+            accept=".csv,.tsv,.txt,.json,.jsonl,.ndjson,.ics,.zip"
             className="hidden"
             aria-label="A table of putts"
             onChange={({ target }) => {
@@ -160,6 +166,22 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
               const done = await takeList(file);
               if (!showErrors(done)) return;
               setTaken(`${count(done.value, NAMED[list.kind])} came in. History takes them back.`);
+            })
+          }
+        />
+      )}
+      {file && book && !job && (
+        <BookWords
+          name={file.name}
+          book={book}
+          busy={busy}
+          onFresh={fresh}
+          onTake={() =>
+            work(async () => {
+              const begun = await beginBook(file);
+              if (showErrors(begun)) {
+                setJob({ id: begun.value, told: { state: 'going', putts: 0 } });
+              }
             })
           }
         />
@@ -300,7 +322,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
       )}
       {job && (
         <div className="grid gap-3" role="status">
-          <JobWords told={job.told} of={checked?.fresh ?? 0} />
+          <JobWords told={job.told} of={book?.putts ?? checked?.fresh ?? 0} />
           {job.told.state === 'going' ? (
             <div>
               <Button onClick={() => void stopImport(job.id)}>Stop</Button>

@@ -1,7 +1,9 @@
 'use client';
 
 import { Button } from '@/ui/button';
-import type { LookedList } from './actions';
+import { Link } from '@/ui/link';
+import { format } from '@/ui/when';
+import type { LookedBook, LookedList } from './actions';
 import type { JobTold } from './jobs';
 import type { Checked } from './take';
 
@@ -55,6 +57,58 @@ export function ListWords({
             </Button>
           </div>
         </>
+      )}
+    </section>
+  );
+}
+
+/** A whole book, before it comes in. */
+export function BookWords({
+  name,
+  book: { students, sessions, putts, newest, room },
+  busy,
+  onTake,
+  onFresh,
+}: {
+  name: string;
+  book: LookedBook;
+  busy: boolean;
+  onTake: () => void;
+  onFresh: () => void;
+}) {
+  return (
+    <section aria-label="What would come in" className="grid gap-3">
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h2 className="text-[1.25rem] num">{name}</h2>
+        <Button onClick={onFresh}>Another file</Button>
+      </div>
+      <div className="grid gap-2 border-2 border-ink bg-sheet px-4 py-3">
+        <p className="text-[1.1875rem] font-[640]">
+          A whole book: {count(students, 'student')}, {count(sessions, 'session')},{' '}
+          {count(putts, 'putt')}
+        </p>
+        {newest && <p>The last session is of {format(newest, 'd MMMM yyyy')}.</p>}
+        <p>
+          Coaches, students, drills, greens, plans and all that was putted come in as they are.
+          Devices, links and instruments do not: who else coaches here gets a new link from you.
+        </p>
+      </div>
+      {room ? (
+        <div>
+          <Button kind="primary" disabled={busy} onClick={onTake}>
+            Take in the whole book
+          </Button>
+        </div>
+      ) : (
+        <p role="alert" className="max-w-prose font-[560] text-line">
+          ▲ There are students, drills or greens here already, and a whole book goes into an empty
+          one only. Its putts can come in by themselves: take putts.csv out of the archive. To go
+          back to a copy of this book, use{' '}
+          <Link href="/records" className="underline">
+            Records
+          </Link>
+          .
+        </p>
       )}
     </section>
   );

@@ -1,4 +1,5 @@
 import 'server-only';
+import type { CoachPrincipal } from '@/data';
 
 /** What is being taken in, or was. */
 export type JobTold =
@@ -7,8 +8,12 @@ export type JobTold =
   | { state: 'stopped' }
   | { state: 'failed'; message: string };
 
+/** Whose a work is: a coach's, by id; or any head coach's, where the work itself puts other coaches in. */
+export type Owner = string | typeof HEADS;
+export const HEADS = Symbol.for('dirigo.heads');
+
 interface Job {
-  coachId: string;
+  owner: Owner;
   told: JobTold;
   stop: boolean;
 }
@@ -31,11 +36,11 @@ class Stopped extends Error {}
  */
 export function startJob(
   id: string,
-  coachId: string,
+  owner: Owner,
   work: (far: (putts: number) => void) => Promise<{ putts: number; sessions: number }>,
   messageFor: (error: unknown) => string,
 ): void {
-  const job: Job = { coachId, told: { state: 'going', putts: 0 }, stop: false };
+  const job: Job = { owner, told: { state: 'going', putts: 0 }, stop: false };
   jobs().set(id, job);
   const [oldest] = jobs().keys();
   if (jobs().size > MOST && oldest !== undefined) jobs().delete(oldest);
@@ -53,16 +58,21 @@ export function startJob(
   );
 }
 
-/** How far a job of a coach is; null for none. */
-export function jobTold(id: string, coachId: string): JobTold | null {
+/** A job of a coach; of the head coaches too, for who is one. */
+function jobOf(id: string, { as, coachId }: CoachPrincipal): Job | null {
   const job = jobs().get(id);
-  return job?.coachId === coachId ? job.told : null;
+  if (!job) return null;
+  return job.owner === coachId || (job.owner === HEADS && as === 'head') ? job : null;
 }
 
+/** How far a job of a coach is; null for none. */
+export const jobTold = (id: string, coach: CoachPrincipal): JobTold | null =>
+  jobOf(id, coach)?.told ?? null;
+
 /** Has a job of a coach stop; what it did so far is taken out again. False when there is none. */
-export function stopJob(id: string, coachId: string): boolean {
-  const job = jobs().get(id);
-  if (job?.coachId !== coachId) return false;
+export function stopJob(id: string, coach: CoachPrincipal): boolean {
+  const job = jobOf(id, coach);
+  if (!job) return false;
   job.stop = true;
   return true;
 }

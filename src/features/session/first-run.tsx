@@ -8,6 +8,7 @@ import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
 import { TextField } from '@/ui/field';
+import { Link } from '@/ui/link';
 import { SmallLine } from '@/ui/measured-line/small-line';
 import { showErrors } from '../shared/show-errors';
 import { beginFirst } from './first-run-actions';
@@ -151,6 +152,13 @@ export function FirstRun({
       >
         Set it up and putt
       </Button>
+      <p className="text-[1rem] text-ink2">
+        You kept your putts elsewhere?{' '}
+        <Link href="/records/files" className="inline-flex min-h-11 items-center underline">
+          Bring a file in
+        </Link>
+        : a whole book of Dirigo, or a table of putts.
+      </p>
     </div>
   );
 }

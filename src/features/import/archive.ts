@@ -1,0 +1,92 @@
+import 'server-only';
+import { createReadStream } from 'node:fs';
+import { open } from 'node:fs/promises';
+import { Unzip, UnzipInflate } from 'fflate';
+import { Problem } from '@/data';
+
+/** The file of a whole book within what was taken out. */
+const BOOK = 'book.jsonl';
+/** What stands beside it, and in what was taken out of a part. */
+const PACKAGE = 'datapackage.json';
+/** What is believed of a book, unpacked, octets: a hundred thousand putts are a tenth of it. */
+const MOST = 1024 ** 3;
+
+/** Whether a file is a zip archive, by its first letters. */
+export async function isArchive(path: string): Promise<boolean> {
+  const handle = await open(path);
+  try {
+    const { buffer } = await handle.read(Buffer.alloc(4), 0, 4, 0);
+    return buffer[0] === 0x50 && buffer[1] === 0x4b;
+  } finally {
+    await handle.close();
+  }
+}
+
+/**
+ * The lines of the whole book in what was taken out, read as they are needed.
+ *
+ * @param path of the archive
+ * @param most how large it may be, unpacked, octets
+ * @throws Problem when the archive is broken, holds no whole book, or is too large
+ */
+export async function* bookIn(path: string, most = MOST): AsyncGenerator<string> {
+  const pieces: Uint8Array[] = [];
+  const names: string[] = [];
+  let [octets, ended] = [0, false];
+  let broken: unknown = null;
+  const unzip = new Unzip((file) => {
+    names.push(file.name);
+    if (file.name !== BOOK) return;
+    file.ondata = (error, piece, last) => {
+      broken ??= error;
+      if (piece) pieces.push(piece);
+      ended ||= last;
+    };
+    file.start();
+  });
+  unzip.register(UnzipInflate);
+  const text = new TextDecoder();
+  let rest = '';
+  for await (const chunk of createReadStream(path) as AsyncIterable<Buffer>) {
+    try {
+      unzip.push(chunk);
+    } catch (error) {
+      broken = error;
+    }
+    if (broken) break;
+    for (const piece of pieces.splice(0)) {
+      octets += piece.length;
+      if (octets > most) {
+        throw new Problem(
+          'invalid',
+          `Unpacked, the book has more than ${Math.floor(most / 1024 / 1024)} MB. It was not taken for one.`,
+        );
+      }
+      const lines = (rest + text.decode(piece, { stream: true })).split('\n');
+      rest = lines.pop()!;
+      yield* lines;
+    }
+    if (ended) break;
+  }
+  try {
+    if (!ended && !broken) unzip.push(new Uint8Array(0), true);
+  } catch (error) {
+    broken = error;
+  }
+  if (ended && !broken) {
+    yield rest;
+    return;
+  }
+  throw new Problem(
+    'invalid',
+    names.includes(BOOK) || (broken && names.includes(PACKAGE)) ? CUT : without(names),
+  );
+}
+
+const CUT = 'The archive is broken or cut off. Take the book out again where it is from.';
+
+/** What an archive without a whole book is, and what to do with it. */
+const without = (names: readonly string[]): string =>
+  names.includes(PACKAGE)
+    ? 'This archive holds tables, but no whole book: it was made for one student or some time, or by no head coach. Take putts.csv out of it, and choose that.'
+    : 'This is a zip archive or a workbook. Save the sheet as CSV, or take the table out of the archive first.';
