@@ -277,6 +277,11 @@ export interface Launch {
   strike?: number;
   /** Where on the face the ball was met, above its middle, m. */
   height?: number;
+  /** How far the head went back from the ball and past it, m. */
+  back?: number;
+  through?: number;
+  /** Where a wedge's edge met the ball, above its middle, m. */
+  edge?: number;
 }
 
 /** What the program goes by where it would else have to know a kind. */

@@ -146,7 +146,13 @@ describe('evidence agrees with what really happens', () => {
     pace: between(-0.25, 0.3),
     aim: between(-0.05, 0.05),
     read: between(0, 2),
+    back: between(0, 0.6),
+    through: between(0, 0.8),
+    edge: between(-0.012, 0.012),
   });
+  const LAUNCHED: Record<string, 'read' | 'back' | 'through' | 'edge'> = {
+    ...{ reading: 'read', backLength: 'back', throughLength: 'through', edge: 'edge' },
+  };
   type Thrown = Required<Launch>;
 
   /** Whether evidence holds of a launch; of start and pace together, whether one of its areas does. */
@@ -169,7 +175,7 @@ describe('evidence agrees with what really happens', () => {
         return inside(there, [said.lower, said.upper]);
       }
       case 'other':
-        return said.id === 'reading' && inside(launch.read, [said.lower, said.upper]);
+        return inside(launch[LAUNCHED[said.id]!], [said.lower, said.upper]);
       default:
         return inside(launch[said.quantity], [said.lower, said.upper]);
     }

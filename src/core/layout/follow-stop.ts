@@ -94,8 +94,15 @@ export const followStop = defineElement({
       at: { along: params.ahead, across: 0 },
     },
   ],
-  evidence: () => [],
-  meets: () => 'short',
+  evidence: (outcome, { ahead }) => [
+    {
+      quantity: 'other',
+      id: 'throughLength',
+      lower: outcome === 'touched' ? ahead : -Infinity,
+      upper: outcome === 'short' ? ahead : Infinity,
+    },
+  ],
+  meets: ({ through = 0 }, { ahead }) => (through > ahead ? 'touched' : 'short'),
   draw: (params) => {
     const { left, right } = tees(params);
     return [

@@ -4,6 +4,7 @@ import { ballMark } from './ball-mark';
 import { bodyAid } from './body-aid';
 import { boxGate } from './box-gate';
 import { corridor } from './corridor';
+import { equator } from './equator';
 import { faceCheck } from './face-check';
 import { faceMark } from './face-mark';
 import { followStop } from './follow-stop';
@@ -39,6 +40,7 @@ export const ELEMENTS = {
   faceMark,
   paceZone,
   strokeStops,
+  equator,
   line,
   stations,
   hole,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { sideOfEnd } from '@/core/people';
 import { COMMON_RATIO } from '@/core/stroke';
-import { defineElement, type Setting } from './element';
+import { defineElement, type Evidence, type Setting } from './element';
 import type { Spot } from './spot';
 
 const LIMITS = { back: { min: 0.05, max: 0.7 }, ratio: { min: 0.3, max: 2.5 } } as const;
@@ -81,10 +81,25 @@ export const strokeStops = defineElement({
       at: stopAt(ratio * back, setting),
     },
   ],
-  evidence: () => [],
+  evidence: (outcome, { back, ratio }) => {
+    const through = ratio * back;
+    const of = (id: string, lower: number, upper: number): Evidence => ({
+      ...{ quantity: 'other', id, lower, upper },
+    });
+    // A head that went back past the stop is logged as that, whatever it did then.
+    if (outcome === 'back') return [of('backLength', back, Infinity)];
+    return [
+      of('backLength', -Infinity, back),
+      outcome === 'within'
+        ? of('throughLength', through, Infinity)
+        : of('throughLength', -Infinity, through),
+    ];
+  },
   backstroke: ({ back }) => back,
-  // A simulated player's stroke has no length of its own.
-  meets: () => 'within',
+  meets: (launch, { back, ratio }) => {
+    if ((launch.back ?? 0) > back) return 'back';
+    return (launch.through ?? Infinity) < ratio * back ? 'short through' : 'within';
+  },
   draw: ({ back, ratio }, setting) =>
     [-back, ratio * back].map((along) => {
       const { across } = stopAt(along, setting);

@@ -96,6 +96,8 @@ export interface Quantity {
   startShare?(faceShare: number): number;
   /** It moves the ball by itself: simulated players draw it, and it takes part in what a gate or the hole says. */
   steers?: true;
+  /** How a putt is struck that tells of it though it is no usual one: with a wedge. */
+  manner?: string;
   /** Stands among the rulers even where no putt has told of it. */
   ruled?: true;
   /** What tells of it: words after "needs …", and a built-in drill where one does. */

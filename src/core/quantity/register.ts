@@ -1,4 +1,6 @@
 import { aim } from './aim';
+import { backLength } from './back-length';
+import { edge } from './edge';
 import { face } from './face';
 import { headSpeed } from './head-speed';
 import { height } from './height';
@@ -13,6 +15,7 @@ import { routineTime } from './routine-time';
 import { start } from './start';
 import { strike } from './strike';
 import { tempo } from './tempo';
+import { throughLength } from './through-length';
 import { timeBack } from './time-back';
 import { timeThrough } from './time-through';
 import { wristBend } from './wrist-bend';
@@ -46,6 +49,9 @@ const REGISTER: Quantity[] = [
   aim,
   reading,
   routineTime,
+  backLength,
+  throughLength,
+  edge,
 ];
 
 /** Those with a prior: asked for too often to be looked for each time. */

@@ -12,7 +12,13 @@ import {
   type PuttPlace,
   type Standing,
 } from '@/core/layout';
-import { completed, isQuantity, quantityOf, type MeasuredValues } from '@/core/quantity';
+import {
+  completed,
+  isQuantity,
+  quantities,
+  quantityOf,
+  type MeasuredValues,
+} from '@/core/quantity';
 import { read } from './basis';
 import { placedEvidence, type Placed } from './evidence';
 import {
@@ -334,9 +340,20 @@ const says = ({ start, face, heads, pace, height, direct, measured }: Term): boo
   !!measured ||
   Object.keys(direct).length > 0;
 
+/** Quantities that putts struck in some way tell of though they are no usual ones. */
+const toldBy = (manner: Putt['manner']): string[] =>
+  quantities().flatMap((one) => (one.manner === manner ? [one.id] : []));
+
+/** Whether terms tell of some quantities, and of nothing else. */
+const tellOnlyOf = (terms: readonly Term[], of: readonly string[]): boolean =>
+  terms.every(({ others = [], measured = [] }) => {
+    const told = [...others, ...measured];
+    return told.length > 0 && told.every(({ latent }) => of.includes(latent));
+  });
+
 /**
  * What the putts of some runs say, those that say the same counted together. Each putt is taken where it was made, and only
- * when it was struck as usual. Measured numbers of a layout stand in place of the planned ones, since its elements know
+ * when it was struck as usual, but for what is told by its own way of striking. Measured numbers of a layout stand in place of the planned ones, since its elements know
  * them. What cannot be scored is set aside with its reason; nothing of it harms the rest.
  *
  * @param runs layouts with what happened on each putt
@@ -400,13 +417,18 @@ export function findingsOf(runs: readonly LoggedRun[], any = false): Findings {
     };
     const refused = new Map<string, number>();
     for (const putt of putts) {
-      if (!any && !isUsual(putt.manner)) continue;
+      const usual = any || isUsual(putt.manner);
+      const apart = usual ? [] : toldBy(putt.manner);
+      if (!usual && apart.length === 0) continue;
       const bare = !putt.points || Object.keys(putt.points).length === 0 ? !putt.measured : false;
-      const key = `${putt.place ? spotKey(putt.place) : 'own'} ${JSON.stringify(putt.outcomes)}`;
+      const manner = usual ? '' : putt.manner;
+      const key = `${manner} ${putt.place ? spotKey(putt.place) : 'own'} ${JSON.stringify(putt.outcomes)}`;
       let all = bare ? known.get(key) : undefined;
       if (all === undefined) {
         try {
-          all = cellsOf(groundAt(putt.place), putt).map((terms): Cell => {
+          const said = cellsOf(groundAt(putt.place), putt);
+          const taken = usual ? said : said.filter((terms) => tellOnlyOf(terms, apart));
+          all = taken.map((terms): Cell => {
             const what = JSON.stringify(terms, infinities);
             const cell = cells.get(what) ?? { terms, count: 0 };
             cells.set(what, cell);

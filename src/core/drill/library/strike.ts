@@ -219,11 +219,7 @@ export const STRIKE: LibraryDrill[] = [
     manners: ['wedge'],
     rule: { type: 'putts', putts: 10 },
     putt: 10 * FOOT,
-    parts: [
-      aid('wedge'),
-      watch('The ball rolled at once, no hop', 'Rolled', 'Hopped'),
-      zone('band', 3 * FOOT),
-    ],
+    parts: [aid('wedge'), { kind: 'equator', params: {} }, zone('band', 3 * FOOT)],
     counts: 'gate',
     ladder: 'gap',
   }),
