@@ -49,7 +49,7 @@ for (const path of [
   test(`an unknown address says so: ${path}`, async ({ page }) => {
     const response = await page.goto(path);
     expect(response?.status()).toBe(404);
-    await expect(page.getByText('Nothing stands here')).toBeVisible();
+    await expect(page.getByText('No such page')).toBeVisible();
     await expect(page.getByText(/at .*\.(ts|js):\d+/)).toHaveCount(0);
   });
 }

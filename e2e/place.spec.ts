@@ -29,7 +29,7 @@ test('each putt says where it is made from: round the hole, and a length farther
   await page.keyboard.press('Space');
   await page.keyboard.press('Space');
   await page.getByRole('button', { name: 'Past left' }).click();
-  await expect(page.getByText(/^Done in 4 putts/)).toBeVisible();
+  await expect(page.getByText(/^Completed in 4 putts/)).toBeVisible();
   await finish(page);
   await test.step('the review counts by place', async () => {
     const list = page.getByRole('listitem').filter({ hasText: '4th of 4 spots' });

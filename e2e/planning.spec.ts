@@ -114,7 +114,7 @@ test('an hour is proposed, moved, kept, put on a page, and run drill by drill', 
   await expect(page.getByRole('button', { name: 'Start it now' })).toBeDisabled();
   await others.click();
   await expect(page.getByRole('button', { name: 'Start it now' })).toBeEnabled();
-  await expect(page.getByText(/^Reckoned with Lina 25 s a putt \(assumed\)/)).toBeVisible();
+  await expect(page.getByText(/^Timed with Lina 25 s a putt \(assumed\)/)).toBeVisible();
   await page.getByRole('button', { name: 'Archive' }).click();
   await expect(page.getByText('nothing is lost')).toBeVisible();
   await page.getByRole('button', { name: 'Take back' }).click();

@@ -17,7 +17,7 @@ test('a rule counts for the coach, ends the drill kindly, and undo takes it back
   await expect(count).toHaveText('0of 3 in a row');
   await expect(page.getByText('best 1 · start 2 · a miss starts again')).toBeVisible();
   await logByKeys(page, 'CCC');
-  await expect(page.getByText('Done in 5 putts.')).toBeVisible();
+  await expect(page.getByText('Completed in 5 putts.')).toBeVisible();
 
   await test.step('a finished rule takes no putt, and undo opens it again', async () => {
     await logByKeys(page, 'C');
@@ -25,7 +25,7 @@ test('a rule counts for the coach, ends the drill kindly, and undo takes it back
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(count).toHaveText('2of 3 in a row');
     await logByKeys(page, 'C');
-    await expect(page.getByText('Done in 5 putts.')).toBeVisible();
+    await expect(page.getByText('Completed in 5 putts.')).toBeVisible();
   });
 
   await test.step('the coach may go on all the same, and what was logged is kept', async () => {
@@ -33,7 +33,7 @@ test('a rule counts for the coach, ends the drill kindly, and undo takes it back
     await logByKeys(page, 'R');
     await expect(page.getByText('all saved')).toBeVisible();
     await page.reload();
-    await expect(page.getByText('Done in 5 putts.')).toBeVisible();
+    await expect(page.getByText('Completed in 5 putts.')).toBeVisible();
     await page
       .getByRole('status', { name: 'the rule' })
       .getByRole('button', { name: 'Finish' })
@@ -41,7 +41,7 @@ test('a rule counts for the coach, ends the drill kindly, and undo takes it back
     await page.getByRole('button', { name: 'All collected, finish' }).click();
   });
   await expect(page.getByText('4 of 6 clear')).toBeVisible();
-  await expect(page.getByText('Done in 5 putts. 3 in a row, or start again')).toBeVisible();
+  await expect(page.getByText('Completed in 5 putts. 3 in a row, or start again')).toBeVisible();
 });
 
 test('a ladder moves up and down in the middle of a session, each rung scored as it stood', async ({

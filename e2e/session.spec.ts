@@ -125,7 +125,7 @@ test('two putt for points in rotation: the next is one touch away, and the winne
     await expect(page.getByRole('button', { name: 'Asta 12' })).toBeVisible();
     await finish(page);
     await expect(page.getByRole('heading', { level: 1, name: /^Asta Pole/ })).toBeVisible();
-    await expect(page.getByText(/Done in 6 putts\./)).toBeVisible();
+    await expect(page.getByText(/Completed in 6 putts\./)).toBeVisible();
   });
 });
 

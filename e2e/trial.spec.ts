@@ -20,7 +20,7 @@ test('a trial tells which of two putters to take up, and at its end which is bet
     await page.keyboard.press(clear ? 'Space' : so % 4 === 1 ? 'ArrowLeft' : 'ArrowRight');
   }
   expect(putts).toEqual({ 'own putter': 40, 'the other': 40 });
-  await expect(page.getByText('Done in 80 putts.')).toBeVisible();
+  await expect(page.getByText('Completed in 80 putts.')).toBeVisible();
   await expect(page.getByText('all saved')).toBeVisible();
   await finish(page);
   const trial = page.getByRole('region', { name: 'The trial' });

@@ -16,12 +16,12 @@ export default function ErrorPage({ error, reset }: { error: Error; reset: () =>
       <h1>{old ? 'Dirigo was renewed' : 'This page could not be made'}</h1>
       <p className="text-[1.0625rem] text-ink2">
         {old
-          ? 'This page was of the version before, and is loaded anew. What was logged is kept.'
+          ? 'This page was of an older version, and is being loaded again. What you logged is kept.'
           : 'Nothing that was saved is lost. Try again; if it stays so, look at what Dirigo said where it was started: a database file that cannot be read is named there.'}
       </p>
       <div>
         <Button kind="primary" onClick={old ? () => window.location.reload() : reset}>
-          {old ? 'Load it anew' : 'Try again'}
+          {old ? 'Load it again' : 'Try again'}
         </Button>
       </div>
     </main>

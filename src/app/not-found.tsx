@@ -3,17 +3,17 @@ import { Button } from '@/ui/button';
 
 export default function NotFound() {
   return (
-    <main className="mx-auto grid max-w-xl gap-4 px-5 py-20">
-      <h1>Nothing stands here</h1>
+    <div className="mx-auto grid max-w-xl gap-4 px-5 py-20">
+      <h1>No such page</h1>
       <p className="text-[1.0625rem] text-ink2">
-        There is no such page, student, drill or session. It may have been removed, or the address
-        mistyped.
+        There is no page, student, drill or session at this address. It may have been removed, or
+        the address mistyped.
       </p>
       <div>
         <Button asChild kind="primary">
           <Link href="/">To Today</Link>
         </Button>
       </div>
-    </main>
+    </div>
   );
 }

@@ -5,7 +5,7 @@ const DAY_MS = 86_400_000;
 const MOST_OFF = 120;
 
 /** A day of the calendar, as "2026-04-09": the same everywhere, whatever the time zone. */
-export const daySchema = z.iso.date('A day is needed, as 2026-04-09.');
+export const daySchema = z.iso.date('A day is needed, as 9 Apr 2026.');
 export type Day = string;
 
 /** A time of day, as "17:30". */
@@ -39,6 +39,18 @@ const SHORT = new Intl.DateTimeFormat('en-GB', {
 export const dayWords = (day: Day): string =>
   SHORT.format(new Date(`${day}T00:00:00Z`)).replace(',', '');
 
+const FULL = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  timeZone: 'UTC',
+});
+
+/** A day with its year: "Tue 3 Mar 2026". */
+export const fullDayWords = (day: Day): string =>
+  FULL.format(new Date(`${day}T00:00:00Z`)).replace(',', '');
+
 /** The day that it is somewhere. */
 export const dayIn = (at: Date, zone: string): Day =>
   // The Swedes write days as we keep them.
@@ -55,7 +67,7 @@ export const daysOffSchema = z
     path: ['until'],
     error: ({ input }) => {
       const { from, until } = input as { from: string; until: string };
-      return `${until} is before ${from}: the last day is the first or a later one.`;
+      return `${dayWords(until)} is before ${dayWords(from)}: the last day is the first or a later one.`;
     },
   })
   .refine(({ from, until }) => !(daysBetween(from, until) >= MOST_OFF), {

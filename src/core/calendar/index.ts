@@ -6,6 +6,7 @@ export {
   daysOffSchema,
   daySchema,
   dayWords,
+  fullDayWords,
   mondayOf,
   offOn,
   offWords,
@@ -14,3 +15,4 @@ export {
   type Day,
   type DaysOff,
 } from './days';
+export { typedDay, typedTime } from './typed';

@@ -102,7 +102,7 @@ describe('aim against stroke', () => {
       'straight, pushed',
       0,
       0.6,
-      'aims straight, so far as can be told; it is the stroke that pushes 0.6°',
+      'aims straight, as far as the putts say; it is the stroke that pushes 0.6°',
     ],
     ['right alone', 0.9, 0, 'aims 0.9° right; the stroke adds nothing that can be told'],
     ['left, pushed back', -0.8, 0.6, 'aims 0.8° left, then pushes 0.6°: the two hide each other'],

@@ -78,7 +78,7 @@ export function aimWords(
   const amount = ({ middle }: Estimate) => showDegrees(Math.abs(middle), 1);
   const aims = off(aim)
     ? `aims ${amount(aim)} ${side(aim.middle)}`
-    : 'aims straight, so far as can be told';
+    : 'aims straight, as far as the putts say';
   const does = { push: 'pushes', pull: 'pulls' }[missWord(side(stroke.middle), hand)];
   const misses = `${does} ${amount(stroke)}`;
   const sentence = !off(stroke)

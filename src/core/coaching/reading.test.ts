@@ -85,7 +85,7 @@ describe('reading', () => {
       /\d+ reads, 80 % interval \d+ to \d+ % of the true break; (left|right|up|down)/,
     );
     const right = readingWords(tellReading([sessionOf(24, () => 1)])!);
-    expect(right.sentence).toBe('reads the break right, so far as can be told');
+    expect(right.sentence).toBe('reads the break right, as far as the putts say');
   });
 
   it('takes a read that was touched on the picture for what it is, finer than its key', () => {

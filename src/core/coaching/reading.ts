@@ -139,7 +139,7 @@ export function readingWords({ all, parts, ownPace }: ReadingTold): {
 } {
   const sees = off(all)
     ? `sees ${percent(all.middle)} % of the break`
-    : 'reads the break right, so far as can be told';
+    : 'reads the break right, as far as the putts say';
   const apart = parts.find(({ share }) => share.low > all.high || share.high < all.low);
   const told = apart ? `${sees}; ${apart.name} it is ${percent(apart.share.middle)} %` : sees;
   const own =

@@ -168,7 +168,7 @@ function check(gate: BallGate, setting: Setting): Finding[] {
     findings.push({
       severity: 'warning',
       field: 'gap',
-      message: 'Only {air} of air in all: under {least} a clear putt is mostly luck.',
+      message: 'Only {air} of clearance in all: under {least} a clear putt is mostly luck.',
       lengths: { air: across(gate.gap - BALL_DIAMETER), least: across(LEAST_AIR) },
     });
   }

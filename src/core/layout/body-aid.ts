@@ -9,7 +9,7 @@ const AIDS = {
     label: 'rod on the breastbone',
     kit: [{ item: 'rod', count: 1 }],
     checklist: [
-      'Grip end lightly on the breastbone, rod in line with the shaft.',
+      'Butt end lightly on the breastbone, stick in line with the shaft.',
       'Rod and shaft keep their angle from start to finish.',
     ],
     cautions: CAUTIONS.chest,

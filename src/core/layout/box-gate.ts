@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { INCH } from '@/core/units';
+import { asSentence, INCH } from '@/core/units';
 import { DEFAULT_SHANK } from './ball-gate';
 import { CAUTIONS } from './cautions';
 import {
@@ -154,8 +154,6 @@ function saying(touched: { pair: Pair; side: Side }[], setting: Setting): string
   return setting.end(fore) === 'heel' ? 'out-to-in' : 'in-to-out';
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
 function outcomes(params: BoxGate, setting: Setting): Outcome[] {
   return happenings(params).map((touches): Outcome => {
     const touched = touchedOf(touches);
@@ -165,7 +163,9 @@ function outcomes(params: BoxGate, setting: Setting): Outcome[] {
       label:
         touched.length === 0
           ? 'Clear'
-          : capital(touched.map(({ pair, side }) => `${pair.id} ${setting.end(side)}`).join(', ')),
+          : asSentence(
+              touched.map(({ pair, side }) => `${pair.id} ${setting.end(side)}`).join(', '),
+            ),
       detail: touched.length === 0 ? 'through the box' : saying(touched, setting),
       side: single?.side ?? 'middle',
       passes: touched.length === 0,

@@ -55,9 +55,14 @@ export const corridor = defineElement({
   check: ({ width }) =>
     width - BALL_DIAMETER < LEAST_AIR
       ? [
-          finding('warning', 'width', 'Only {air} of air in all between the rods: mostly luck.', {
-            air: { metres: width - BALL_DIAMETER, kind: 'across' },
-          }),
+          finding(
+            'warning',
+            'width',
+            'Only {air} of clearance in all between the sticks: mostly luck.',
+            {
+              air: { metres: width - BALL_DIAMETER, kind: 'across' },
+            },
+          ),
         ]
       : [],
   places: ({ width, length }) => [

@@ -575,7 +575,7 @@ describe('evidence agrees with what really happens', () => {
 
     it('warns of too little air and of a pace that leaves its zone', () => {
       expect(said([{ kind: 'ballGate', params: { gap: BALL_DIAMETER + 0.001 } }])[0]).toContain(
-        'warning: Only {air} of air',
+        'warning: Only {air} of clearance',
       );
       expect(said([{ kind: 'putterGate', params: { clearance: 0.0005 } }])[0]).toContain(
         'mostly luck',

@@ -28,7 +28,7 @@ function tees({ ahead, gap }: FollowStop): { left: Spot; right: Spot } {
 export const followStop = defineElement({
   kind: 'followStop',
   name: 'Follow stop',
-  about: 'Two tees a ball apart just ahead: forces a short through-stroke.',
+  about: 'Two tees a ball apart just ahead: forces a short follow-through.',
   trains: 'strike',
   traits: { byEye: true },
   schema,

@@ -18,9 +18,14 @@ export function headGapFindings(field: string, clearance: number, { player }: Se
   }
   if (clearance < LEAST_CLEARANCE) {
     return [
-      finding('warning', field, 'Only {air} of air each side: a clear stroke is mostly luck.', {
-        air: across(clearance),
-      }),
+      finding(
+        'warning',
+        field,
+        'Only {air} of clearance on each side: a clean stroke is mostly luck.',
+        {
+          air: across(clearance),
+        },
+      ),
     ];
   }
   return [];
@@ -37,7 +42,7 @@ export const HEAD_FIELDS = [
   {
     type: 'length',
     name: 'clearance',
-    label: 'Air each side',
+    label: 'Clearance on each side',
     what: 'Air',
     hint: 'between the square head and a tee',
     kind: 'across',

@@ -68,7 +68,7 @@ export const holeGate = defineElement({
   check: ({ gap }) =>
     gap - BALL_DIAMETER < LEAST_AIR
       ? [
-          finding('warning', 'gap', 'Only {air} of air in all at the hole: mostly luck.', {
+          finding('warning', 'gap', 'Only {air} of clearance in all at the hole: mostly luck.', {
             air: { metres: gap - BALL_DIAMETER, kind: 'across' },
           }),
         ]

@@ -72,7 +72,7 @@ export const rail = defineElement({
     {
       type: 'length',
       name: 'air',
-      label: 'Air to the head',
+      label: 'Clearance to the head',
       what: 'Air',
       hint: '0 mm: the head slides along it',
       kind: 'across',

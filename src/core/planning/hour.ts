@@ -1,5 +1,6 @@
 import { skillWords, type Cap, type DrillValues, type Skill } from '@/core/drill';
 import { isTrained } from '@/core/quantity';
+import { asSentence } from '@/core/units';
 import { hardlyEnds, type Finish } from './finish';
 import type { Need } from './needs';
 import { PHASE_WORDS, PHASES, phaseOf, type Phase } from './phase';
@@ -190,7 +191,7 @@ function whyOf({ drill, meets }: Candidate, phase: Phase, { needs, goals }: Wish
     need && need.known && need.ratio <= 1.05 && `keeps the ${skillWords(need.skill)} good`,
   ].filter((part): part is string => typeof part === 'string');
   const said = parts.slice(0, 2).join('; ') || `its place is ${PHASE_WORDS[phase]}`;
-  return `${said[0]!.toUpperCase()}${said.slice(1)}.`;
+  return `${asSentence(said)}.`;
 }
 
 /**

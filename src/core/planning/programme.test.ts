@@ -171,7 +171,7 @@ describe('replanning', () => {
     });
     expect(entries[0]).toMatchObject({ state: 'missed' });
     expect(entries[1]).toMatchObject({ day: '2026-03-05', kind: 'test' });
-    expect(changes[0]!.words).toMatch(/^a cold test first.*: the test of Tue 3 Mar was missed\.$/);
+    expect(changes[0]!.words).toMatch(/^a cold test first.*, because the test of Tue 3 Mar was missed\.$/);
   });
 
   it('makes missed training good within the week, and changes little else', () => {
@@ -210,7 +210,7 @@ describe('replanning', () => {
     expect(changes.length).toBeGreaterThan(0);
     for (const { day, words } of changes) {
       expect(daysBetween(today, day)).toBeGreaterThanOrEqual(7);
-      expect(words).toContain('pace is now what is needed most, it was strike');
+      expect(words).toContain('because pace is needed most now; it was strike');
     }
     const near = (of: readonly Entry[]) =>
       of.filter(({ day }) => day >= today && daysBetween(today, day) < 7);
@@ -327,11 +327,11 @@ describe('days off', () => {
   it('end on their first day or later, and do not go on for ever', () => {
     expect(said('2026-12-24', '2026-12-24')).toBeUndefined();
     expect(said('2026-12-24', '2026-12-23')).toEqual([
-      '2026-12-23 is before 2026-12-24: the last day is the first or a later one.',
+      'Wed 23 Dec is before Thu 24 Dec: the last day is the first or a later one.',
     ]);
     expect(said('2026-01-01', '2026-04-30')).toBeUndefined();
     expect(said('2026-01-01', '2026-05-01')).toEqual(['At most 120 days in a row.']);
-    expect(said('2026-01-01', 'soon')?.[0]).toBe('A day is needed, as 2026-04-09.');
+    expect(said('2026-01-01', 'soon')?.[0]).toBe('A day is needed, as 9 Apr 2026.');
   });
 
   it('are said by their days and what they are for', () => {

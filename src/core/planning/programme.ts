@@ -285,7 +285,7 @@ export function replan<E extends Entry>(
       if (!alike(old, entry)) {
         changes.push({
           day: entry.day,
-          words: `${changedWords(old, entry)}: ${skillWords(first.skill)} is now what is needed most, it was ${skillWords(before.skill)}.`,
+          words: `${changedWords(old, entry)}, because ${skillWords(first.skill)} is needed most now; it was ${skillWords(before.skill)}.`,
         });
       }
     }
@@ -320,7 +320,7 @@ function madeGood<E extends Entry>(
 ): E[] {
   const coming = (entry: E) => entry.state === 'planned' && entry.day >= today;
   const change = (at: E, to: E, why: string): E => {
-    changes.push({ day: at.day, words: `${changedWords(at, to)}: ${why}` });
+    changes.push({ day: at.day, words: `${changedWords(at, to)}, because ${why}` });
     return to;
   };
   if (missed.kind === 'test') {

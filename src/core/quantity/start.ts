@@ -45,7 +45,7 @@ export const start: Quantity = {
     sideways(
       'push',
       farSide,
-      'The face is open at impact, or the hands are held off with the ball too far forward.',
+      'The face is open at impact, or the player is holding off the release, with the ball too far forward.',
     ),
     sideways(
       'pull',

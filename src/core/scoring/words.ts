@@ -1,6 +1,13 @@
 import { DEFAULT_SHANK, gapForTolerance } from '@/core/layout';
 import type { Hand } from '@/core/people';
-import { INCH, settable, showDegrees, showLength, type UnitPreferences } from '@/core/units';
+import {
+  INCH,
+  settable,
+  showDegrees,
+  showLength,
+  withArticle,
+  type UnitPreferences,
+} from '@/core/units';
 import type { Estimate, Score } from './skills';
 
 /** Where the gate of the sentence stands when no gate of the player's own is given. */
@@ -92,5 +99,5 @@ export function scoreWords(
 ): string {
   const { distance, gap } = gateOfWindow(result.window, gate);
   const width = showLength(settable(gap.middle, units, 'up'), 'across', units);
-  return `clears a ${width} gate at ${showLength(distance, 'along', units)} eight times in ten; ${scoreBias(result, hand)}`;
+  return `clears ${withArticle(width)} gate at ${showLength(distance, 'along', units)} eight times in ten; ${scoreBias(result, hand)}`;
 }

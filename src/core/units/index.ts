@@ -1,3 +1,4 @@
+export { asSentence, withArticle } from './words';
 export { DEGREE, FOOT, INCH } from './constants';
 export { showDegrees, toDegrees, toRadians } from './angles';
 export { angleSchema } from './angle-schema';

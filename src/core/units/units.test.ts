@@ -13,6 +13,8 @@ import {
   toRadians,
   type LengthUnit,
   type TapeUnit,
+  asSentence,
+  withArticle,
 } from '.';
 
 describe('parseLength', () => {
@@ -211,5 +213,30 @@ describe('digits of full width', () => {
   ])('%p is read as it is meant', (typed, metres) => {
     const read = parseLength(typed, 'mm');
     expect(read.ok && read.metres).toBeCloseTo(metres, 9);
+  });
+});
+
+describe('words around numbers', () => {
+  it.each([
+    ['81 mm gate', 'an'],
+    ['8 mm gate', 'an'],
+    ['80 mm gate', 'an'],
+    ['11 mm gate', 'an'],
+    ['18 in', 'an'],
+    ['800 mm', 'an'],
+    ['56 mm gate', 'a'],
+    ['110 mm gate', 'a'],
+    ['180 mm gate', 'a'],
+    ['1.8 m', 'a'],
+    ['egg cup', 'an'],
+    ['gate', 'a'],
+  ])('“%s” takes “%s”', (what, article) => {
+    expect(withArticle(what)).toBe(`${article} ${what}`);
+  });
+
+  it('begin a sentence with a capital, and numbers as they are', () => {
+    expect(asSentence('over 99 % sure')).toBe('Over 99 % sure');
+    expect(asSentence('93 % sure')).toBe('93 % sure');
+    expect(asSentence('')).toBe('');
   });
 });

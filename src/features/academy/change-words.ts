@@ -9,7 +9,7 @@ const COLUMNS: Record<string, string> = {
   seated: 'seated',
   notes: 'notes',
   school: 'path they believe in',
-  kit: 'at hand',
+  kit: 'available',
   headLength: 'putter head, heel to toe',
   headDepth: 'putter head, front to back',
   lieAngle: 'lie angle',

@@ -99,7 +99,7 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
                     })
                   }
                 >
-                  {left ? 'Have back' : 'Leaves'}
+                  {left ? 'Has come back' : 'Has left'}
                 </Button>
               )}
             </div>

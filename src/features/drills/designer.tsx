@@ -333,7 +333,7 @@ export function Designer({
               {missing.length > 0 && (
                 <span className="text-warn">
                   {' '}
-                  Not at hand: {missing.map(({ name }) => name).join(', ')}
+                  Not available: {missing.map(({ name }) => name).join(', ')}
                   {insteadWords(missing[0]!.item)}.
                 </span>
               )}

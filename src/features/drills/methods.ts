@@ -186,7 +186,7 @@ const ANSWERED = [
     'Their greens are twice as fast as ours, I ran 3 m past.',
     'greens and their readings; every layout follows the speed of the day',
   ],
-  ['I won’t buy a training aid.', 'what serves instead of each thing; drills by what is at hand'],
+  ['I won’t buy a training aid.', 'what serves instead of each thing; drills by what is available'],
   ['I only know one drill for this.', 'drills by what they train and by the miss'],
   [
     'She is left-handed and every picture is the wrong way round.',

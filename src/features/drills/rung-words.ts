@@ -6,7 +6,7 @@ export function rungWords(rung: Rung, units: UnitPreferences): string {
   if (rung.putt !== undefined) return `putt of ${showLength(rung.putt, 'putt', units)}`;
   const [field, value] = Object.entries(Object.values(rung.set)[0] ?? {})[0] ?? [];
   if (field === undefined || value === undefined) return 'as drawn';
-  return `${field === 'clearance' ? 'air' : field} ${showLength(value, measuredAs(field), units)}`;
+  return `${field === 'air' ? 'clearance' : field} ${showLength(value, measuredAs(field), units)}`;
 }
 
 /** What a rung lets through, in its own unit. */

@@ -175,7 +175,8 @@ function Told({
           <p className="mt-2 text-[0.9375rem] text-ink2">
             This head, {showLength(player.headLength, 'across', units)} by{' '}
             {showLength(player.headDepth, 'across', units)}: turned 2° it has{' '}
-            {airWords(air, 2, layout)} of air a side, turned 5° {airWords(air, 5, layout)}.
+            {airWords(air, 2, layout)} of clearance on each side, turned 5°{' '}
+            {airWords(air, 5, layout)}.
           </p>
         </>
       );

@@ -64,7 +64,7 @@ describe('a rung in words', () => {
   it.each([
     ['straight-gate', 0, 'gap 67 mm', '±1.52°'],
     ['straight-gate', 5, 'gap 45 mm', '±0.15°'],
-    ['putter-gate-level', 5, 'air 2 mm', '±2.0 mm'],
+    ['putter-gate-level', 5, 'clearance 2 mm', '±2.0 mm'],
     ['just-past', 0, 'depth 35 7/16 in', '35 in'],
   ] as const)('%s, rung %d: %s', (key, index, words, lets) => {
     const { layout, ladder } = libraryDrill(key)!;

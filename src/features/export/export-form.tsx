@@ -3,7 +3,7 @@
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '@/ui/button';
-import { TextField } from '@/ui/field';
+import { DayField } from '@/ui/day-field';
 import { Choice } from '@/ui/choice';
 import { Pick } from '@/ui/pick';
 
@@ -45,18 +45,12 @@ export function ExportForm({
         onChange={setStudent}
       />
       <div className="grid grid-cols-2 gap-3">
-        <TextField
-          label="From"
-          type="date"
-          value={from}
-          onChange={(event) => setFrom(event.target.value)}
-        />
-        <TextField
+        <DayField label="From" value={from} onChange={setFrom} />
+        <DayField
           label="Until"
-          type="date"
           value={until}
           error={backwards ? 'This is before it begins.' : undefined}
-          onChange={(event) => setUntil(event.target.value)}
+          onChange={setUntil}
         />
       </div>
       <Choice

@@ -9,6 +9,7 @@ import { fallsWords, type ReadingValues } from '@/core/green';
 import { showGrade, showLength, type UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { ChoiceField } from '@/ui/controlled';
+import { FormMoment } from '@/ui/day-field';
 import { TextField } from '@/ui/field';
 import { Pick } from '@/ui/pick';
 import { showErrors } from '../shared/show-errors';
@@ -63,7 +64,7 @@ export function ReadingForm({
       <ChoiceField
         control={control}
         name="how"
-        label="Taken with"
+        label="Measured by"
         options={[
           { value: 'rolls', label: 'two rolls' },
           { value: 'numbers', label: 'ramp and level' },
@@ -149,12 +150,7 @@ export function ReadingForm({
         )}
       </p>
       <div className="grid gap-3">
-        <TextField
-          label="When"
-          type="datetime-local"
-          {...register('at')}
-          error={errors.at?.message}
-        />
+        <FormMoment control={control} name="at" />
         <TextField
           label="Note"
           placeholder="wet, mown yesterday"

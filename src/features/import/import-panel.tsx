@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
 import type { Mapping } from '@/core/table';
 import { Button } from '@/ui/button';
-import { TextField } from '@/ui/field';
+import { DayField } from '@/ui/day-field';
 import { Pick } from '@/ui/pick';
 import { Toggle } from '@/ui/toggle';
 import { showErrors } from '../shared/show-errors';
@@ -224,11 +224,10 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
               />
             )}
             {!has('when') && (
-              <TextField
+              <DayField
                 label="On which day"
-                type="date"
                 value={looked.mapping.day ?? ''}
-                onChange={(event) => set({ day: event.target.value || null })}
+                onChange={(day) => set({ day: day || null })}
               />
             )}
             <Pick

@@ -7,6 +7,7 @@ import { toast } from 'sonner';
 import { appointmentSchema, type AppointmentValues } from '@/core/planning';
 import { Button } from '@/ui/button';
 import { ChoiceField, PickField } from '@/ui/controlled';
+import { FormDay, FormTime } from '@/ui/day-field';
 import { NotesField, TextField } from '@/ui/field';
 import { Pick, type PickOption } from '@/ui/pick';
 import { toastUndo } from '../academy/toast-undo';
@@ -65,13 +66,13 @@ export function DateForm({
         }))}
       />
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
-        <TextField label="Day" type="date" {...register('day')} error={errors.day?.message} />
-        <TextField
+        <FormDay control={control} name="day" label="Day" />
+        <FormTime
+          control={control}
+          name="time"
+          none={null}
           label="Time"
-          type="time"
-          {...register('time', { setValueAs: (typed: string | null) => typed || null })}
           hint="none: some time that day"
-          error={errors.time?.message}
         />
         <TextField
           label="Minutes"

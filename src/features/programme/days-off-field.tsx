@@ -10,6 +10,7 @@ import {
 } from 'react-hook-form';
 import type { DaysOff } from '@/core/calendar';
 import { Button } from '@/ui/button';
+import { DayField } from '@/ui/day-field';
 import { TextField } from '@/ui/field';
 
 /** When nobody comes: one row a time off, each with what is wrong with it beside it. */
@@ -38,12 +39,11 @@ export function DaysOffField<Values extends FieldValues, Context, Output>({
       <legend className="mb-1 text-[1.25rem] num">{title}</legend>
       <p className="max-w-prose text-sm text-ink2">{hint}</p>
       {rows.map((row, at) => {
-        const input = (part: keyof DaysOff, label: string, type: string) => (
-          <TextField
+        const day = (part: 'from' | 'until', label: string) => (
+          <DayField
             label={label}
-            type={type}
             value={row[part]}
-            onChange={({ target }) => put(at, part, target.value)}
+            onChange={(value) => put(at, part, value)}
             error={wrong?.[at]?.[part]?.message}
           />
         );
@@ -54,9 +54,14 @@ export function DaysOffField<Values extends FieldValues, Context, Output>({
             aria-label={`Time off ${at + 1}`}
             className="grid grid-cols-2 items-start gap-x-4 gap-y-3 border-b border-rule pb-3 sm:grid-cols-[0.9fr_0.9fr_1.2fr_auto]"
           >
-            {input('from', 'First day', 'date')}
-            {input('until', 'Last day', 'date')}
-            {input('why', 'What for, if you like', 'text')}
+            {day('from', 'First day')}
+            {day('until', 'Last day')}
+            <TextField
+              label="What for, if you like"
+              value={row.why}
+              onChange={({ target }) => put(at, 'why', target.value)}
+              error={wrong?.[at]?.why?.message}
+            />
             <Button
               className="justify-self-end px-3"
               aria-label={`Without time off ${at + 1}`}

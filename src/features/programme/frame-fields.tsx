@@ -49,7 +49,7 @@ export function FrameFields({
         options={LENGTHS.map((minutes) => ({ value: String(minutes), label: String(minutes) }))}
       />
       <TextField
-        label="or as many as"
+        label="or other"
         type="number"
         inputMode="numeric"
         min={10}
@@ -74,11 +74,11 @@ export function FrameFields({
       />
       <details className="border-t border-rule pt-3">
         <summary className="cursor-pointer cap">
-          Kit at hand: {frame.kit.length} of {KIT_IDS.length}
+          Kit available: {frame.kit.length} of {KIT_IDS.length}
         </summary>
         <div className="mt-3">
           <Several
-            label="At hand"
+            label="Kit available"
             options={KIT_IDS.map((item) => ({ value: item, label: KIT[item].many }))}
             values={frame.kit}
             onChange={(kit) => onChange({ kit })}

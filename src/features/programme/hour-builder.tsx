@@ -240,7 +240,7 @@ export function HourBuilder({
             <p className="max-w-prose px-4 py-6 text-[1.0625rem] text-ink2 md:px-7">
               An hour runs from the parts to the whole: technique in blocks, reading, pace, all at
               once, and pressure last. What is proposed suits the student, the place and the kit,
-              and harms no miss of theirs. You move, swap and keep what you like.
+              and makes none of their misses worse. You move, swap and keep what you like.
             </p>
           ) : (
             <>
@@ -250,7 +250,9 @@ export function HourBuilder({
               <div role="status" aria-label="About the whole plan">
                 {[
                   ...(stale
-                    ? ['This was reckoned for other students, place or kit: propose it anew.']
+                    ? [
+                        'This was worked out for other students, another place or other kit: suggest it again.',
+                      ]
                     : []),
                   ...warnings,
                   ...(ordered

@@ -40,7 +40,7 @@ export function OfferList({
                     <span className="text-right whitespace-nowrap">
                       <span className="block num">{Math.round(offer.span.median)} min</span>
                       <span className="text-sm text-ink2">
-                        9 in 10 by {Math.round(offer.span.late)}
+                        90 % sure by {Math.round(offer.span.late)}
                       </span>
                     </span>
                   </button>

@@ -68,7 +68,7 @@ const reckonedWords = (students: readonly PlannedStudent[], setUpSeen: boolean):
     ({ player: { name, seconds }, paceSeen }) =>
       `${name} ${Math.round(seconds)} s a putt${paceSeen ? '' : ' (assumed)'}`,
   );
-  return `Reckoned with ${paces.join(', ')}, and setting up ${setUpSeen ? 'as fast as you were seen to' : 'as is usual'}.`;
+  return `Timed with ${paces.join(', ')}, and ${setUpSeen ? 'your own' : 'the usual'} time to set up.`;
 };
 
 /**

@@ -88,7 +88,7 @@ export function PlanBlockRow({
       </div>
       <p className="text-right">
         <span className="block text-[1.375rem] leading-tight num">{Math.round(median)} min</span>
-        <span className="text-sm text-ink2">9 in 10 by {Math.round(late)}</span>
+        <span className="text-sm text-ink2">90 % sure by {Math.round(late)}</span>
       </p>
       {warnings.map((words) => (
         <p key={words} className="col-span-full text-[0.9375rem] font-[560] text-warn">
@@ -118,7 +118,7 @@ export function PlanBlockRow({
           <Button
             aria-pressed={item.locked}
             aria-label={item.locked ? `Let ${offer.name} go` : `Keep ${offer.name}`}
-            title="Stays when the rest is proposed anew"
+            title="Stays when the rest is suggested again"
             className={clsx('px-3', item.locked && 'bg-ink text-sheet')}
             onClick={onLock}
           >

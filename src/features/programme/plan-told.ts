@@ -52,7 +52,7 @@ export async function planTold(
         rule: `${ruleWords(details.rule)}.`,
         places: `${showLength(stands.putt.distance, 'putt', units)} putt; ${placesIn(stands, units)}`,
         minutes: `${Math.round(offer.span.median)} min`,
-        late: `9 in 10 by ${Math.round(offer.span.late)}`,
+        late: `90 % sure by ${Math.round(offer.span.late)}`,
       };
     }),
   );

@@ -8,6 +8,7 @@ import { toast } from 'sonner';
 import { trainedIds } from '@/core/quantity';
 import { Button } from '@/ui/button';
 import { ChoiceField, PickField } from '@/ui/controlled';
+import { FormDay, FormTime } from '@/ui/day-field';
 import { TextField } from '@/ui/field';
 import type { PickOption } from '@/ui/pick';
 import { showErrors } from '../shared/show-errors';
@@ -88,7 +89,7 @@ export function ProgrammeForm({
             {...register('window', { valueAsNumber: true })}
             error={errors.window?.message}
           />
-          <TextField label="By" type="date" {...register('by')} error={errors.by?.message} />
+          <FormDay control={control} name="by" label="By" />
         </div>
         <ReachLine
           studentId={studentId}
@@ -99,7 +100,7 @@ export function ProgrammeForm({
         />
       </fieldset>
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
-        <TextField label="From" type="date" {...register('from')} error={errors.from?.message} />
+        <FormDay control={control} name="from" label="From" />
         <TextField
           label="Weeks"
           type="number"
@@ -129,11 +130,11 @@ export function ProgrammeForm({
               placeholder="Which day"
               options={WEEKDAYS}
             />
-            <TextField
+            <FormTime
+              control={control}
+              name={`slots.${index}.time`}
               label="Time, or none"
-              type="time"
-              {...register(`slots.${index}.time`)}
-              error={errors.slots?.[index]?.time?.message}
+              none=""
             />
             <TextField
               label="Minutes"

@@ -84,7 +84,7 @@ export async function todayOf(
   const changed = programmes.flatMap(({ id, studentId, changes }) => {
     const lately = changes.filter((change) => differenceInDays(at, change.at) < LATELY);
     if (lately.length === 0) return [];
-    const words = `the programme changed ${lately.length === 1 ? 'once' : `${lately.length} times`}: ${lately[0]!.words}`;
+    const words = `the programme changed ${lately.length === 1 ? 'once' : `${lately.length} times, last`}: ${lately[0]!.words}`;
     return reminder(`changed ${id}`, studentId, words, `/programme/${id}`);
   });
   const tests = active.flatMap(({ id }) => {

@@ -11,7 +11,7 @@ export function tenths(share: number): string {
 /** What a plan amounts to, in a line. */
 export const totalsWords = ({ median, late, putts, rests }: Totals): string =>
   [
-    `${Math.round(median)} minutes, nine in ten within ${Math.round(late)}`,
+    `${Math.round(median)} minutes, 90 % sure within ${Math.round(late)}`,
     many(Math.round(putts), 'bent-over putt'),
     rests > 0 && `${many(rests, 'break')} of ${many(REST.lasts, 'minute')} to stand up`,
   ]

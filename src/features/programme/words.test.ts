@@ -18,10 +18,10 @@ const totals = (more: Partial<Totals> = {}): Totals => ({
 describe('what a plan amounts to', () => {
   it('is a line', () => {
     expect(totalsWords(totals())).toBe(
-      '54 minutes, nine in ten within 68 · 96 bent-over putts · 3 breaks of 1 minute to stand up',
+      '54 minutes, 90 % sure within 68 · 96 bent-over putts · 3 breaks of 1 minute to stand up',
     );
     expect(totalsWords(totals({ putts: 1, rests: 0 }))).toBe(
-      '54 minutes, nine in ten within 68 · 1 bent-over putt',
+      '54 minutes, 90 % sure within 68 · 1 bent-over putt',
     );
   });
 
@@ -103,7 +103,7 @@ describe('a programme as it is typed', () => {
     ['no window', { window: NaN }, 'A window is needed, as 0.8.'],
     ['a window of nothing', { window: 0 }, 'A window is more than nought.'],
     ['nobody', { studentId: '' }, 'Say who it is for.'],
-    ['a day that is none', { by: '2026-02-31' }, 'A day is needed, as 2026-04-09.'],
+    ['a day that is none', { by: '2026-02-31' }, 'A day is needed, as 9 Apr 2026.'],
     ['no days', { slots: [] }, 'At least one day of the week is needed.'],
     [
       'a time that is none',

@@ -141,12 +141,12 @@ describe('what the screen asks', () => {
     const ladder = player({ rule: { type: 'ladder', up: 2, down: 2 } });
     expect(asked(ladder, 'CC', { asks: true })!.words).toContain('Up to rung 4');
     const cold = player({ cold: true, rule: { type: 'assessment', putts: 3 } });
-    const after = asked(cold, 'CLC', { asks: true, ended: 'Done in 3 putts.' })!;
+    const after = asked(cold, 'CLC', { asks: true, ended: 'Completed in 3 putts.' })!;
     expect(after.words).toBe('Cold test done: 2 of 3 clear. Now the drill itself.');
     after.primary!.act();
     expect(done.at(-1)).toBe('go to drill 2');
-    const end = asked(player(), 'CCC', { asks: true, ended: 'Done in 3 putts.' })!;
-    expect(end.words).toBe('Done in 3 putts.');
+    const end = asked(player(), 'CCC', { asks: true, ended: 'Completed in 3 putts.' })!;
+    expect(end.words).toBe('Completed in 3 putts.');
     const won = asked(player(), 'CCC', { asks: true, won: 'Sal has won.', ended: 'Done.' })!;
     expect(won.words).toBe('Sal has won.');
     won.primary!.act();
@@ -157,7 +157,7 @@ describe('what the screen asks', () => {
     const plan = { index: 0, count: 3, next: 'Coin roll-over' };
     const cold = player({ plan, cold: true, rule: { type: 'assessment', putts: 3 } });
     for (const one of [player({ plan }), cold]) {
-      const found = asked(one, 'CCC', { asks: true, ended: 'Done in 3 putts.' })!;
+      const found = asked(one, 'CCC', { asks: true, ended: 'Completed in 3 putts.' })!;
       expect(found.primary!.label).toBe('Next: Coin roll-over');
       found.primary!.act();
       expect(done.at(-1)).toBe('next');

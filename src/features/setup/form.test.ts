@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { CARD_FIELD_IDS, cardField, emptyCard, type Card, type CardFieldId } from '@/core/setup';
-import { DEFAULT_UNITS, DEGREE } from '@/core/units';
+import { asSentence, DEFAULT_UNITS, DEGREE } from '@/core/units';
 import { between } from 'tests/arbitraries';
 import { cardForm, typedCard, type CardInput } from './form';
 import { putterForm, putterWords, typedPutter, type PutterInput } from './putter-form';
-import { cardLines, cardSummary, sentence } from './words';
+import { cardLines, cardSummary } from './words';
 
 const inches = { ...DEFAULT_UNITS, short: 'imperial' as const };
 const PUTTERS = [
@@ -118,7 +118,7 @@ describe('a card in a line', () => {
       'Toe up',
     ]);
     expect(cardLines(emptyCard(), DEFAULT_UNITS)).toEqual([]);
-    expect(sentence('own putter')).toBe('Own putter');
+    expect(asSentence('own putter')).toBe('Own putter');
   });
 });
 

@@ -6,7 +6,7 @@ import { useForm } from 'react-hook-form';
 import { toast } from 'sonner';
 import { SHAPES, type PutterValues } from '@/core/people';
 import type { FittingHint } from '@/core/setup';
-import type { UnitPreferences } from '@/core/units';
+import { asSentence, type UnitPreferences } from '@/core/units';
 import type { Putter } from '@/data';
 import { Button } from '@/ui/button';
 import { ChoiceField } from '@/ui/controlled';
@@ -59,7 +59,7 @@ export function Putters({
               <ul aria-label="Fitting hints" className="grid gap-1 text-[0.9375rem]">
                 {hints.map(({ part, words }) => (
                   <li key={part}>
-                    <strong>{part[0]!.toUpperCase() + part.slice(1)}.</strong> {words}
+                    <strong>{asSentence(part)}.</strong> {words}
                   </li>
                 ))}
               </ul>

@@ -1,5 +1,5 @@
 import { verdictWords, type Trial } from '@/core/coaching';
-import { sentence } from './words';
+import { asSentence } from '@/core/units';
 
 /** What trials came to, skill by skill. */
 export function Trials({ trials }: { trials: readonly Trial[] }) {
@@ -9,7 +9,7 @@ export function Trials({ trials }: { trials: readonly Trial[] }) {
         <li key={`${trial.a} ${trial.b}`} className="grid gap-1">
           <p className="text-[1.0625rem]">
             <strong>
-              {sentence(trial.a)} against {trial.b}
+              {asSentence(trial.a)} against {trial.b}
             </strong>{' '}
             <span className="text-ink2">
               ({trial.putts.a} and {trial.putts.b} putts)

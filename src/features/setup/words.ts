@@ -1,5 +1,5 @@
 import { CARD_FIELD_IDS, valueWords, type Card, type CardFieldId } from '@/core/setup';
-import type { UnitPreferences } from '@/core/units';
+import { asSentence, type UnitPreferences } from '@/core/units';
 
 /** How a value is said in a row of them: what stands before or after it; nothing where it says itself. */
 const SAID: Record<CardFieldId | 'putter', (value: string) => string> = {
@@ -30,12 +30,9 @@ export const cardSummary = (card: Card, units: UnitPreferences): string =>
     })
     .join(' · ');
 
-/** Words that begin a sentence. */
-export const sentence = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}`;
-
 /** The same as a checklist, a line each. */
 export const cardLines = (card: Card, units: UnitPreferences): string[] =>
   cardSummary(card, units)
     .split(' · ')
     .filter((line) => line !== '')
-    .map(sentence);
+    .map(asSentence);

@@ -1,3 +1,4 @@
+import { asSentence } from '@/core/units';
 import 'server-only';
 import { Problem, describeDatabaseError } from '@/data';
 
@@ -16,7 +17,7 @@ export function messageFor(error: unknown): string {
   console.error(error);
   if (/SQLITE_(FULL|READONLY|BUSY|IOERR|CORRUPT)|ENOSPC/.test(String(error))) {
     const said = describeDatabaseError(error, 'the database');
-    return said.charAt(0).toUpperCase() + said.slice(1);
+    return asSentence(said);
   }
   return 'This could not be done, and nothing was changed. Try again; if it stays so, restart Dirigo.';
 }

@@ -5,7 +5,7 @@ import { fitted, type Layout } from '@/core/layout';
 import { fittingOf } from '@/core/people';
 import { teachingRung } from '@/core/planning';
 import { changeBetween, SETTLED, type Score, type SessionScore } from '@/core/scoring';
-import { showDegrees, type UnitPreferences } from '@/core/units';
+import { asSentence, showDegrees, type UnitPreferences } from '@/core/units';
 import {
   getCoach,
   listDrills,
@@ -119,7 +119,9 @@ export function briefOf(
       : start
         ? `${given}: 8 in 10 start within ±${showDegrees(start.window.middle)}; no miss is sure enough to be named.`
         : `${given}: no miss is sure enough to be named.`,
-    sure: found ? `${sureWords(found.probability)} sure, from ${found.putts} putts` : null,
+    sure: found
+      ? `${asSentence(sureWords(found.probability))} sure, from ${found.putts} putts`
+      : null,
     next: chosen && nextOf(student, chosen, last, faceShare, units),
   };
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { TextField } from '@/ui/field';
+import { DayField } from '@/ui/day-field';
 import { SecretLink, type LinkKnown } from '../shared/secret-link';
 import { endHomeLink, makeHomeLink } from './homework-actions';
 
@@ -33,11 +33,10 @@ export function HomeLink({
         }}
         end={() => endHomeLink(studentId)}
         more={
-          <TextField
+          <DayField
             label="Last day of a new link"
-            type="date"
             value={lastDay}
-            onChange={(event) => setLastDay(event.target.value)}
+            onChange={setLastDay}
             hint="left empty, it has no end"
             error={error}
           />

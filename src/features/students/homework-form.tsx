@@ -6,6 +6,7 @@ import { toast } from 'sonner';
 import type { HomeworkValues } from '@/core/planning';
 import { Button } from '@/ui/button';
 import { PickField } from '@/ui/controlled';
+import { FormDay } from '@/ui/day-field';
 import { NotesField, TextField } from '@/ui/field';
 import type { PickOption } from '@/ui/pick';
 import { RungPick } from '../drills/rung-pick';
@@ -75,8 +76,8 @@ export function HomeworkForm({
           className="max-w-24"
         />
         <span className="max-sm:hidden" aria-hidden />
-        <TextField label="From" type="date" {...register('from')} error={errors.from?.message} />
-        <TextField label="Until" type="date" {...register('until')} error={errors.until?.message} />
+        <FormDay control={control} name="from" label="From" />
+        <FormDay control={control} name="until" label="Until" />
       </div>
       <NotesField
         label="A word to the student"

@@ -13,7 +13,7 @@ import {
 import { roughLength, settable, showDegrees, showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import type { Known } from './read-student';
-import { changeWords } from './skill-words';
+import { windowSince } from './skill-words';
 
 /** Relations told at once. */
 const MOST_RELATIONS = 3;
@@ -54,12 +54,12 @@ export function InWords({
           </strong>
         </p>
         <p className="mt-1 text-ink2">
-          The gate lies between {across(low)} and {across(high)} with 80 %.
+          80 % interval of the gate: {across(low)} to {across(high)}.
         </p>
         {change && since && (
           <p className="mt-2">
             Since {format(since, 'd MMMM')}, when it was ±{showDegrees(change.then.window.middle)}{' '}
-            over {change.then.putts} putts, the window is {changeWords(change)}.{' '}
+            over {change.then.putts} putts, the window {windowSince(change)}.{' '}
             {more && more.putts > 0 && settleWords(more)}{' '}
             <Link
               href={`/students/compare?student=${student.id}`}
@@ -73,7 +73,7 @@ export function InWords({
           <p className="mt-2">
             {cold.larger > 0.8
               ? `Cold it is ${cold.ratio.toFixed(1)} times as wide as when warm: practise from new spots, with a cost for a miss.`
-              : 'Cold and warm are alike, so far as can be told.'}
+              : 'Cold and warm: no clear difference.'}
           </p>
         )}
       </div>
@@ -195,10 +195,10 @@ function NextGateWords({
         {found.farther
           ? 'it could not be closer, so it stands farther out.'
           : Math.abs(apart) < 0.0015
-            ? `stay on the ${now} of the last time.`
+            ? `stay on last time’s ${now}.`
             : apart < 0
-              ? `climb from the ${now} of the last time.`
-              : `step down from the ${now} of the last time.`}
+              ? `closer than last time’s ${now}.`
+              : `wider than last time’s ${now}.`}
       </p>
       <p className="mt-1 flex flex-wrap gap-x-3 text-[0.9375rem]">
         <span className="text-ink2">for</span>

@@ -1,4 +1,5 @@
 import { MANNERS } from '@/core/drill';
+import { asSentence } from '@/core/units';
 import type { Student } from '@/data';
 import { nameOf, biasOf, showAmount, showInterval } from './skill-words';
 import type { StrokeTold } from './strokes';
@@ -19,7 +20,7 @@ export function OtherStrokes({ student, told }: { student: Student; told: Stroke
         {told.map(({ manner, putts, skills }) => (
           <li key={manner} className="border-t border-rule pt-2">
             <p className="text-[1.0625rem] font-[640]">
-              {MANNERS[manner].label.replace(/^./, (letter) => letter.toUpperCase())}
+              {asSentence(MANNERS[manner].label)}
               <span className="font-[400] text-ink2">, {putts} putts</span>
             </p>
             <ul className="mt-1 grid gap-1 text-[1rem]">

@@ -53,7 +53,7 @@ export function SkillTable({
     >
       <table className="w-full max-w-4xl min-w-[600px] text-[0.9375rem]">
         <caption className="pb-1 text-left cap">
-          {nameOf(skill)}; after each number the interval that holds it with 80 %
+          {nameOf(skill)}; after each number its 80 % interval
         </caption>
         <thead>
           <tr className="border-b text-left cap">

@@ -2,6 +2,7 @@ import {
   RULED,
   biasOf,
   changeWords,
+  windowSince,
   endsOf,
   ruledBias,
   showAmount,
@@ -64,5 +65,15 @@ describe('the words of a skill', () => {
     expect(change(1.31, 0.02)).toBe('31 % wider (98 % sure)');
     expect(change(0.9, 0.85)).toBe('no clear change');
     expect(change(0.8, 0.85, true)).toBe('it looks 20 % smaller; measure the gap to be sure');
+  });
+
+  it('say in a sentence what a window does', () => {
+    const since = (middle: number, smaller: number, measure = false) =>
+      `the window ${windowSince({ ratio: { low: 0.9 * middle, middle, high: 1.1 * middle }, smaller, measure })}`;
+    expect(since(0.72, 0.97)).toBe('the window is 28 % smaller (97 % sure)');
+    expect(since(0.9, 0.85)).toBe('the window shows no clear change');
+    expect(since(0.8, 0.85, true)).toBe(
+      'the window looks 20 % smaller; measure the gap to be sure',
+    );
   });
 });

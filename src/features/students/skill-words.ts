@@ -77,6 +77,8 @@ export function biasOf(
   return { words: 'side unknown', interval: `up to ${showAmount(skill, most, 1)} either way` };
 }
 
+const NO_CHANGE = 'no clear change';
+
 /**
  * How a window has changed, with how sure it is: "34 % smaller (99 % sure)". Where only the tees are in doubt, it says what
  * would settle it.
@@ -95,7 +97,14 @@ export function changeWords({
   if (measure) {
     return `it looks ${size}; measure the gap to be sure`;
   }
-  return sure < SETTLED.probability ? 'no clear change' : `${size} (${percent} % sure)`;
+  return sure < SETTLED.probability ? NO_CHANGE : `${size} (${percent} % sure)`;
+}
+
+/** The same as what the window does in a sentence: "the window {shows no clear change}". */
+export function windowSince(change: Pick<Change, 'ratio' | 'smaller' | 'measure'>): string {
+  const words = changeWords(change);
+  if (change.measure) return words.replace(/^it /, '');
+  return words === NO_CHANGE ? `shows ${words}` : `is ${words}`;
 }
 
 /** Lengths of a gate that this coach can set. */

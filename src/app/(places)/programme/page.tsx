@@ -99,7 +99,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
   }
   return (
     <>
-      <PlaceHead title="Programme" sub={`${title} · clocks of ${zone}`}>
+      <PlaceHead title="Programme" sub={`${title} · times of ${zone}`}>
         <Button asChild>
           <Link href={`/programme/dates/new?day=${day}`}>A date</Link>
         </Button>

@@ -127,7 +127,7 @@ export const FACE: LibraryDrill[] = [
   }),
   entry({
     key: 'grip-end-guide',
-    name: 'Grip end to the body',
+    name: 'Butt end to the body',
     purpose: 'The butt end keeps pointing at the same place: the lead wrist cannot break down.',
     skills: ['face'],
     misses: ['pull'],

@@ -38,11 +38,11 @@ export const START_LINE: LibraryDrill[] = [
     misses: ['push', 'pull'],
     places: ['green', 'busy green', 'carpet'],
     minutes: 15,
-    dose: 'once a visit, from the rung of the last time',
+    dose: 'once a visit, from last time’s rung',
     when: 'When a single gate has become routine and nobody knows how good is good.',
     whenNot: 'Not when the last three sessions went down: take a fixed, roomier gate.',
     steps: [
-      'Begin with 12 mm of air on each side of the ball.',
+      'Begin with 12 mm of clearance on each side of the ball.',
       'Three clear in a row: close the gate to the next rung. Three missed: open it by one.',
       'Write down the rung where it settles.',
     ],

@@ -13,7 +13,7 @@ export const STRIKE: LibraryDrill[] = [
     minutes: 10,
     dose: '3 sets of 10',
     when: 'When distances differ for strokes that look alike.',
-    whenNot: 'Not with so little air that the player lifts the head over the tees.',
+    whenNot: 'Not with so little clearance that the player lifts the head over the tees.',
     steps: [
       'Tees level with the ball, at heel and toe.',
       'Putt ten. Which tee moved is the answer.',
@@ -66,7 +66,7 @@ export const STRIKE: LibraryDrill[] = [
       'The ball goes first, the head follows through it.',
     ],
     judge: 'By the tees.',
-    errors: ['Only the through-stroke touches: an early look-up.'],
+    errors: ['Only the follow-through touches: looking up early.'],
     rule: { type: 'quota', passes: 15 },
     putt: 6 * FOOT,
     parts: [putterGate(0.01, 'ahead', 4 * INCH)],
@@ -83,7 +83,7 @@ export const STRIKE: LibraryDrill[] = [
     minutes: 12,
     dose: 'one ladder',
     when: 'For good strikers who think they have nothing left to find.',
-    whenNot: 'Not for anyone whose head turns in the gate: a deep head runs out of air first.',
+    whenNot: 'Not for anyone whose head turns in the gate: a deep head runs out of room first.',
     steps: [
       'Start with 6 mm each side.',
       'Five clear: close each tee by 1 mm. Three missed: open by 1 mm.',
@@ -179,7 +179,7 @@ export const STRIKE: LibraryDrill[] = [
     places: ['green', 'busy green', 'carpet', 'home'],
     minutes: 8,
     dose: '15 putts',
-    when: 'When the look-up comes before the strike.',
+    when: 'When the player looks up before the strike.',
     whenNot: 'Not for trembling hands: rest the head, and only keep the eyes.',
     steps: [
       'A coin under the ball. Hover the head at the height of the coin.',
@@ -225,7 +225,7 @@ export const STRIKE: LibraryDrill[] = [
   }),
   entry({
     key: 'pop-stroke',
-    name: 'Short through-stroke',
+    name: 'Short follow-through',
     purpose: 'Two tees just ahead stop the head: the strike must be crisp, not long.',
     skills: ['strike', 'pace'],
     misses: ['short'],
@@ -233,7 +233,7 @@ export const STRIKE: LibraryDrill[] = [
     places: ['green', 'carpet'],
     minutes: 8,
     dose: '2 sets of 10',
-    when: 'For slow, long through-strokes that lose the ball’s speed.',
+    when: 'For slow, long follow-throughs that lose the ball’s speed.',
     whenNot: 'Not with sore wrists, and not together with a long-finish drill.',
     steps: [
       'Tees a ball apart a hand’s width ahead.',

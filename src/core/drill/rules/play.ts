@@ -52,13 +52,13 @@ export function playRule(
   };
 }
 
-/** How it ended, kindly: "Done in 31 putts." */
+/** How it ended, kindly: "Completed in 31 putts." */
 export function endedWords({ ended, taken }: Progress, cap: Cap): string | null {
   switch (ended) {
     case null:
       return null;
     case 'done':
-      return `Done in ${taken === 1 ? 'one putt' : `${taken} putts`}.`;
+      return `Completed in ${taken === 1 ? '1 putt' : `${taken} putts`}.`;
     case 'putts':
       return `${cap.putts} putts are enough for today: the drill ends here.`;
     case 'minutes':

@@ -239,7 +239,7 @@ describe('what the screen says', () => {
     const cap = capSchema.parse({ putts: 5, minutes: 4 });
     const row: Rule = { type: 'row', length: 3 };
     expect(endedWords(play(row, of('PP'), GROUND, cap), cap)).toBeNull();
-    expect(endedWords(play(row, of('PPP'), GROUND, cap), cap)).toBe('Done in 3 putts.');
+    expect(endedWords(play(row, of('PPP'), GROUND, cap), cap)).toBe('Completed in 3 putts.');
     expect(endedWords(play(row, of('PMPMPM'), GROUND, cap), cap)).toBe(
       '5 putts are enough for today: the drill ends here.',
     );

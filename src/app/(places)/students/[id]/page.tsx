@@ -103,8 +103,8 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
       {!known ? (
         <Empty title={`Nothing is known of ${given}’s putting yet`}>
           <p>
-            Start a session through a roomy gate, about 12 mm of air either side of the ball. Twenty
-            putts give a first, wide answer; fifty a useful one.
+            Start a session through a roomy gate, with about 12 mm of clearance on either side of
+            the ball. Twenty putts give a first, wide answer; fifty a useful one.
           </p>
           {student.notes && <Notes notes={student.notes} />}
         </Empty>

@@ -3,11 +3,12 @@ import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { changeName, effectWords } from '@/core/coaching';
 import { adviceOf, emptyCard, fittingHints } from '@/core/setup';
+import { asSentence } from '@/core/units';
 import { getStudent, listPutters } from '@/data';
 import { reckon } from '@/features/reckoning/pool';
 import { Putters } from '@/features/setup/putters';
 import { Trials } from '@/features/setup/trials';
-import { cardLines, sentence } from '@/features/setup/words';
+import { cardLines } from '@/features/setup/words';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound, titled } from '@/features/shared/server';
 import { PrintButton } from '@/features/students/print-button';
@@ -90,7 +91,8 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
                   <li key={at.toISOString()} className="grid gap-1">
                     <p className="text-[1.0625rem]">
                       <strong>
-                        {sentence(changes.map(changeName).join(', '))} since {format(at, 'd MMMM')}
+                        {asSentence(changes.map(changeName).join(', '))} since{' '}
+                        {format(at, 'd MMMM')}
                       </strong>{' '}
                       <span className="text-ink2">
                         (was {changes.map(({ from }) => from).join(', ')})
@@ -103,7 +105,7 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
                     ) : (
                       <ul className="grid gap-0.5">
                         {effectWords(each).map((line) => (
-                          <li key={line}>{sentence(line)}.</li>
+                          <li key={line}>{asSentence(line)}.</li>
                         ))}
                       </ul>
                     )}
