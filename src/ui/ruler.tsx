@@ -69,7 +69,10 @@ export function Ruler(props: RulerProps) {
       <div>
         <h2 className="text-[1.25rem] leading-tight num">
           {props.href ? (
-            <Link href={props.href} className="underline decoration-1 underline-offset-4">
+            <Link
+              href={props.href}
+              className="inline-flex min-h-11 items-center underline decoration-1 underline-offset-4"
+            >
               {props.name}
             </Link>
           ) : (

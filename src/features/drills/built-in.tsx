@@ -10,7 +10,7 @@ import { drillWords } from './drill-words';
 import { LayoutDrawing } from './layout-drawing';
 import { rungWords, strictnessOfRung } from './rung-words';
 import { TakeButtons } from './take-buttons';
-import { TapeList } from './tape-list';
+import { TAPE_LIST, TapeList } from './tape-list';
 
 /** A built-in drill: what it is for, how it is set and done, and its ladder. */
 export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPreferences }) {
@@ -34,7 +34,7 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
         <TakeButtons id={drill.key} />
       </PlaceHead>
       <div className="h-[300px] border-b-[length:var(--stroke)] border-ink">
-        <LayoutDrawing layout={layout} units={units} lie="along" />
+        <LayoutDrawing layout={layout} units={units} lie="along" details={TAPE_LIST} />
       </div>
       <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] lg:divide-x lg:divide-rule">
         <div className="grid content-start gap-4 px-4 py-5 text-[1rem] md:px-7">

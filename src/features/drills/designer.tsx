@@ -57,7 +57,7 @@ import { LayoutDrawing } from './layout-drawing';
 import { MakeMapView } from './make-map-view';
 import type { StudentOption } from './options';
 import { PuttPanel } from './putt-panel';
-import { TapeList } from './tape-list';
+import { TAPE_LIST, TapeList } from './tape-list';
 import { Verdict } from './verdict';
 import { WhatIf } from './what-if';
 import { WordsPanel } from './words-panel';
@@ -268,6 +268,7 @@ export function Designer({
           layout={shown}
           units={units}
           lie="along"
+          details={TAPE_LIST}
           grips={grips}
           fall={{ slope: draft.layout.putt.slope, onSlope: slope }}
         />

@@ -1,8 +1,9 @@
 'use client';
 
 import { drawLayout, type Layout, type Mark } from '@/core/layout';
-import { roughLength, showLength, type UnitPreferences } from '@/core/units';
+import { roughLength, type UnitPreferences } from '@/core/units';
 import { makeWindow } from '@/core/green';
+import { drawingWords } from './drawing-words';
 import { groundWords } from './ground-words';
 import { MeasuredLine, type MeasuredLineProps } from '@/ui/measured-line/measured-line';
 import type { Lie } from '@/ui/measured-line/geometry';
@@ -35,7 +36,7 @@ export function LayoutDrawing({
   unread?: boolean;
   /** What is drawn over the layout. */
   more?: Mark[];
-} & Pick<MeasuredLineProps, 'targets' | 'onTouch' | 'fall' | 'grips'>) {
+} & Pick<MeasuredLineProps, 'targets' | 'onTouch' | 'fall' | 'grips' | 'details'>) {
   const { putt } = layout;
   const { shareOfHole } = makeWindow(putt);
   return (
@@ -44,7 +45,7 @@ export function LayoutDrawing({
       marks={[...(unread ? withoutRead(drawLayout(layout)) : drawLayout(layout)), ...more]}
       units={units}
       lie={lie}
-      description={`A putt of ${showLength(putt.distance, 'putt', units)}, seen from above`}
+      description={drawingWords(layout, units)}
       facts={
         brief
           ? []

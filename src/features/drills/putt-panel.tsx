@@ -257,7 +257,7 @@ function Tiers({
       {tiers.length < MOST_TIERS && (
         <button
           type="button"
-          className="justify-self-start text-[0.9375rem] underline underline-offset-4"
+          className="min-h-11 justify-self-start text-[0.9375rem] underline underline-offset-4"
           onClick={() =>
             onTiers([
               ...tiers,

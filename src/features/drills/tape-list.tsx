@@ -22,10 +22,13 @@ export function alongWords({ at, what }: TapeRow, units: UnitPreferences): strin
   return at.along < 0 ? `${shown} behind` : shown;
 }
 
+/** Its id on a page: drawings point to it. */
+export const TAPE_LIST = 'tape-list';
+
 /** Where everything goes, measured from the ball mark, in the order of placing. */
 export function TapeList({ layout, units }: { layout: Layout; units: UnitPreferences }) {
   return (
-    <table className="w-full text-[0.9375rem]">
+    <table id={TAPE_LIST} className="w-full text-[0.9375rem]">
       <caption className="sr-only">Tape list, from the ball mark</caption>
       <thead>
         <tr className="border-b text-left cap">

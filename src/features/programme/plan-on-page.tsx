@@ -21,7 +21,7 @@ export async function PlanOnPage(loaded: Awaited<ReturnType<typeof loadPlan>>) {
       <div className="mb-4 flex flex-wrap items-center justify-between gap-3 print:hidden">
         <Link
           href={`/programme/hours/${plan.id}`}
-          className="inline-flex items-center gap-1.5 underline underline-offset-4"
+          className="inline-flex min-h-11 items-center gap-1.5 underline underline-offset-4"
         >
           <ArrowLeft size={15} aria-hidden /> The plan
         </Link>

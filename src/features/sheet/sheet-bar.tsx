@@ -38,7 +38,7 @@ export function SheetBar({
       <div className="mr-auto min-w-0">
         <Link
           href={`/drills/${id}`}
-          className="inline-flex items-center gap-1.5 text-[0.9375rem] underline underline-offset-4"
+          className="inline-flex min-h-11 items-center gap-1.5 text-[0.9375rem] underline underline-offset-4"
         >
           <ArrowLeft size={15} aria-hidden /> {name}
         </Link>

@@ -34,7 +34,7 @@ export function Report({
       <header className="flex flex-wrap items-center justify-between gap-3 border-b-[length:var(--stroke)] border-ink px-4 py-3 md:px-7 print:hidden">
         <Link
           href={`/students/${student.id}`}
-          className="inline-flex items-center gap-1.5 text-[0.9375rem] underline underline-offset-4"
+          className="inline-flex min-h-11 items-center gap-1.5 text-[0.9375rem] underline underline-offset-4"
         >
           <ArrowLeft size={15} aria-hidden /> {student.name}
         </Link>

@@ -2,9 +2,9 @@
 
 import { useDrag } from '@use-gesture/react';
 import clsx from 'clsx';
-import { useRef, type KeyboardEvent } from 'react';
+import { useRef, type CSSProperties, type KeyboardEvent } from 'react';
 import type { Spot } from '@/core/layout';
-import type { Geometry } from './geometry';
+import type { Geometry, Pixel } from './geometry';
 
 /** Something on the drawing that is taken hold of and moved, by hand or by keys. */
 export interface DrawnGrip {
@@ -34,8 +34,55 @@ const STEPS: Record<string, [x: number, y: number]> = {
   ArrowDown: [0, 1],
 };
 
+/** The size of a handle as it is drawn, and of what takes hold of it where no other is near, px. */
+const DRAWN = 24;
+const TOUCHED = 44;
+
+type Placed = Pick<DrawnGrip, 'at' | 'slides'>;
+
+const isOnString = ({ slides }: Placed, { lie }: Pick<Geometry, 'lie'>): boolean =>
+  !!slides && lie === 'along';
+
+/** Where the middle of a handle is on the screen, px. */
+function middleOf(grip: Placed, geometry: Pick<Geometry, 'lie' | 'pixel'>): Pixel {
+  const own = geometry.pixel(grip.at);
+  return isOnString(grip, geometry) ? { x: own.x, y: STRING } : own;
+}
+
+/**
+ * How much larger than it is drawn a handle is to a finger, on each side: to 44 px, and never over another that is nearer.
+ *
+ * @param grip which
+ * @param all of the drawing, it among them
+ * @returns px on each side
+ */
+export function reachOf(
+  grip: Placed,
+  all: readonly Placed[],
+  geometry: Pick<Geometry, 'lie' | 'pixel'>,
+): number {
+  const { x, y } = middleOf(grip, geometry);
+  const apart = all
+    .filter((other) => other !== grip)
+    .map((other) => {
+      const there = middleOf(other, geometry);
+      // Both are square: they meet where they are nearer than their size both ways.
+      return Math.max(Math.abs(there.x - x), Math.abs(there.y - y));
+    });
+  return Math.floor((Math.max(DRAWN, Math.min(TOUCHED, ...apart)) - DRAWN) / 2);
+}
+
 /** A handle over the drawing: dragged, or nudged with the arrow keys as the screen shows it. */
-export function GripHandle({ grip, geometry }: { grip: DrawnGrip; geometry: Geometry }) {
+export function GripHandle({
+  grip,
+  reach,
+  geometry,
+}: {
+  grip: DrawnGrip;
+  /** From {@link reachOf}. */
+  reach: number;
+  geometry: Geometry;
+}) {
   const area = useRef<HTMLButtonElement>(null);
   const bind = useDrag(
     ({ xy: [x, y], first, last, tap, event }) => {
@@ -61,9 +108,8 @@ export function GripHandle({ grip, geometry }: { grip: DrawnGrip; geometry: Geom
     if (geometry.lie === 'along') grip.onNudge(x, y, event.shiftKey);
     else grip.onNudge(-y, x, event.shiftKey);
   };
-  const onString = grip.slides && geometry.lie === 'along';
-  const { x, y: own } = geometry.pixel(grip.at);
-  const y = onString ? STRING : own;
+  const onString = isOnString(grip, geometry);
+  const { x, y } = middleOf(grip, geometry);
   return (
     <button
       {...bind()}
@@ -73,9 +119,9 @@ export function GripHandle({ grip, geometry }: { grip: DrawnGrip; geometry: Geom
       title={`Drag the ${grip.name}`}
       onKeyDown={keys}
       onFocus={grip.onHold}
-      style={{ left: x - 12, top: y - 12 }}
+      style={{ left: x - DRAWN / 2, top: y - DRAWN / 2, '--reach': `${-reach}px` } as CSSProperties}
       className={clsx(
-        'absolute size-6 touch-none rounded-full border-2',
+        'absolute size-6 touch-none rounded-full border-2 before:absolute before:inset-[var(--reach)]',
         onString
           ? 'cursor-ew-resize bg-sheet after:absolute after:inset-[5px] after:rounded-full'
           : 'cursor-grab active:cursor-grabbing',

@@ -9,7 +9,7 @@ import { FallDial } from './fall-dial';
 import { Drawing, aimsLow } from './drawing';
 import { NARROW } from './dimensions';
 import { fit, marginsOf, type Lie } from './geometry';
-import { GripHandle, type DrawnGrip } from './grip-handle';
+import { GripHandle, reachOf, type DrawnGrip } from './grip-handle';
 import { TouchTarget, type Target } from './touch-target';
 
 export interface MeasuredLineProps {
@@ -18,6 +18,8 @@ export interface MeasuredLineProps {
   lie: Lie;
   /** Said to those who cannot see it. */
   description: string;
+  /** Id of what holds its numbers: the tape list. */
+  details?: string;
   /** Facts for the title block. */
   facts?: { name: string; value: string }[];
   targets?: Target[];
@@ -54,6 +56,7 @@ export function MeasuredLine(props: MeasuredLineProps) {
             height={size.height}
             role="img"
             aria-label={props.description}
+            aria-details={props.details}
             className="absolute inset-0"
           >
             <Drawing {...props} marks={marks} geometry={geometry} size={size} clip={clip} />
@@ -67,7 +70,12 @@ export function MeasuredLine(props: MeasuredLineProps) {
             />
           ))}
           {props.grips?.map((grip) => (
-            <GripHandle key={grip.id} grip={grip} geometry={geometry} />
+            <GripHandle
+              key={grip.id}
+              grip={grip}
+              reach={reachOf(grip, props.grips!, geometry)}
+              geometry={geometry}
+            />
           ))}
           {props.fall && <FallDial {...props.fall} lie={props.lie} />}
           <TitleBlock

@@ -56,7 +56,7 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
               <h2 className="text-[1.25rem] leading-tight num">
                 <Link
                   href={`/greens/${green.id}`}
-                  className="underline decoration-1 underline-offset-4"
+                  className="inline-flex min-h-11 items-center underline decoration-1 underline-offset-4"
                 >
                   {green.name}
                 </Link>
