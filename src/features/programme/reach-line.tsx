@@ -7,7 +7,7 @@ import { useLatest } from '@/ui/use-latest';
 import { showAmount } from '../students/skill-words';
 import { askReach } from './date-actions';
 import { aimUnit } from './programme-form-schema';
-import { tenths } from './totals-words';
+import { aboutTenths } from './totals-words';
 
 /** What this player has now, how likely the aim is, and one that lies within reach, to take with one touch. */
 export function ReachLine({
@@ -43,7 +43,7 @@ export function ReachLine({
         Now {amount(reach.now.middle)}, 80 % sure between {amount(reach.now.low)} and{' '}
         {amount(reach.now.high)}; with the bias gone that is {amount(reach.centred.middle)}.
         {chance !== null &&
-          ` Centred by ${dayWords(by)}, about ${tenths(chance)} such players hold this aim.`}
+          ` Centred by ${dayWords(by)}, ${aboutTenths(chance)} such players hold this aim.`}
       </p>
       {reach.offered === null ? (
         <p>What is good enough is held, or all but: the aim is to keep it.</p>
@@ -51,8 +51,8 @@ export function ReachLine({
         inTyped !== window && (
           <p className="flex flex-wrap items-center gap-3">
             <span>
-              Within reach by then: {amount(reach.offered)}, held by about{' '}
-              {tenths(chanceWithin(reach, reach.offered))}.
+              Within reach by then: {amount(reach.offered)}, held by{' '}
+              {aboutTenths(chanceWithin(reach, reach.offered))}.
             </span>
             <Button onClick={() => onTake(inTyped!)}>Take {amount(reach.offered)}</Button>
           </p>

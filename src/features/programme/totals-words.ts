@@ -8,6 +8,12 @@ export function tenths(share: number): string {
   return share > 0.95 ? 'more than 9 in 10' : `${Math.round(10 * share)} in 10`;
 }
 
+/** The same within a sentence: "about 3 in 10", "fewer than 1 in 10". */
+export function aboutTenths(share: number): string {
+  const said = tenths(share);
+  return /^\d/.test(said) ? `about ${said}` : said;
+}
+
 /** What a plan amounts to, in a line. */
 export const totalsWords = ({ median, late, putts, rests }: Totals): string =>
   [
