@@ -106,7 +106,10 @@ export default async function TodayPage() {
                     className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2 last:border-0"
                   >
                     <p className="text-[1rem]">
-                      <strong>{name}</strong> · {drill}, {counts.clear} of {counts.putts} clear
+                      <strong>{name}</strong> · {drill},{' '}
+                      {counts.putts === 0
+                        ? 'no putts yet'
+                        : `${counts.clear} of ${counts.putts} clear`}
                       <span className="text-ink2">
                         {' '}
                         · begun {formatDistance(startedAt, now, { addSuffix: true })}

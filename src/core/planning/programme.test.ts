@@ -171,7 +171,9 @@ describe('replanning', () => {
     });
     expect(entries[0]).toMatchObject({ state: 'missed' });
     expect(entries[1]).toMatchObject({ day: '2026-03-05', kind: 'test' });
-    expect(changes[0]!.words).toMatch(/^a cold test first.*, because the test of Tue 3 Mar was missed\.$/);
+    expect(changes[0]!.words).toMatch(
+      /^a cold test first.*, because the test of Tue 3 Mar was missed\.$/,
+    );
   });
 
   it('makes missed training good within the week, and changes little else', () => {

@@ -124,7 +124,7 @@ export function DrillList({
         className="grid content-start gap-3.5 border-rule px-4 py-4 max-lg:border-b md:px-7 lg:order-2 lg:border-l lg:px-6 lg:py-5"
       >
         <label className="grid gap-1.5">
-          <span className="cap">Words</span>
+          <span className="cap">Find</span>
           <span className="flex items-center gap-2 border-b-[length:var(--stroke)] border-ink">
             <Search size={17} aria-hidden />
             <input

@@ -14,7 +14,7 @@ import { fileName } from '../shared/file-name';
 import { bySides } from './keys';
 import { asksRead, leftWords, readAndTrue } from './last-read';
 import { placeWords } from './place-words';
-import { outcomeWords, passWord, primaryOutcomes } from './outcome-words';
+import { otherOutcomes, outcomeWords, passWord, primaryOutcomes } from './outcome-words';
 
 const METRIC = { ...DEFAULT_UNITS, long: 'metric' as const };
 const layoutOf = (key: string) => libraryDrill(key)!.layout;
@@ -47,6 +47,17 @@ describe('what is logged', () => {
     const lefty = fitted(three, { ...STANDARD_FITTING, hand: 'left' });
     expect(outcomeWords(lefty, putts)[1]).toBe('2 clear, 1 toe');
     expect(primaryOutcomes(three, putts).map(({ id }) => id)).toEqual(['clear', 'left', 'right']);
+  });
+
+  it('does not say twice how many passed, where that is the first thing that is told', () => {
+    const round = layoutOf('four-round');
+    const hole = round.elements.find(({ kind }) => kind === 'hole')!.id;
+    const putts = ['holed', 'holed', 'short'].map((one): Outcomes => ({ [hole]: one }));
+    expect(otherOutcomes(round, putts, 2)).toBe(', 1 short');
+    expect(otherOutcomes(round, putts.slice(0, 2), 2)).toBe('');
+    expect(otherOutcomes(three, [happened('clear', 'clear', 'in')], 1)).toBe(
+      ', 0 at the left tee, 0 at the right; 1 clear; 1 in the zone',
+    );
   });
 
   it.each([

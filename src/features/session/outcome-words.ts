@@ -45,6 +45,18 @@ export function outcomeWords(layout: Layout, putts: Outcomes[]): string[] {
   return words.filter((said) => said !== '');
 }
 
+/**
+ * The same after how many passed: ", 4 at the left tee, 2 at the right", without saying that again; empty where there is no more.
+ *
+ * @param passed of them
+ */
+export function otherOutcomes(layout: Layout, putts: Outcomes[], passed: number): string {
+  const said = outcomeWords(layout, putts).join('; ');
+  const again = `${passed} ${passWord(layout)}`;
+  const rest = said.startsWith(again) ? said.slice(again.length).replace(/^[,;] /, '') : said;
+  return rest === '' ? '' : `, ${rest}`;
+}
+
 /** The word for a putt that did what counts. */
 export const passWord = (layout: Layout): 'clear' | 'holed' | 'passed' =>
   layout.counts === 'hole'

@@ -28,6 +28,9 @@ export function Story({
   const putts = blocks.reduce((sum, { counts }) => sum + counts.putts, 0);
   const told = score?.basis.start ?? 0;
   const { next } = last;
+  const [alone, carried] = [score?.alone.start, score?.carried.start].map(
+    (one) => one && scoreWords(one, student.hand, units, gate),
+  );
   return (
     <section
       aria-label="In short"
@@ -36,12 +39,12 @@ export function Story({
       <div className="grid min-w-0 flex-1 basis-80 gap-1">
         {score && told > 0 ? (
           <p className="max-w-[66ch] text-[1.125rem]">
-            On these putts alone {first}{' '}
-            <strong>{scoreWords(score.alone.start, student.hand, units, gate)}</strong>.{' '}
-            <span className="text-ink2">
-              With all earlier sessions:{' '}
-              {scoreWords(score.carried.start, student.hand, units, gate)}.
-            </span>
+            On these putts alone {first} <strong>{alone}</strong>.{' '}
+            {carried !== alone && (
+              <span className="text-ink2">
+                With all earlier sessions {first} {carried}.
+              </span>
+            )}
           </p>
         ) : (
           <p className="text-[1.125rem]">

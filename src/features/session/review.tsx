@@ -2,7 +2,7 @@ import { Link } from '@/ui/link';
 import { differenceInHours } from 'date-fns';
 import { format } from '@/ui/when';
 import { whatIsNew, type Trial } from '@/core/coaching';
-import { endedWords, paceOfPlay, ruleTraits, ruleWords } from '@/core/drill';
+import { paceOfPlay, ruleTraits } from '@/core/drill';
 import {
   ballGateOf,
   isBuilt,
@@ -39,7 +39,8 @@ import { Trials } from '../setup/trials';
 import { FacePicture } from './face-picture';
 import { blockFacts, factsBefore, type BlockFacts } from './facts';
 import { FinishPicture } from './finish-picture';
-import { outcomeWords, passWord, primaryOutcomes } from './outcome-words';
+import { otherOutcomes, outcomeWords, passWord, primaryOutcomes } from './outcome-words';
+import { RuleEnd } from './rule-end';
 import { ReopenButton } from './reopen-button';
 import { byManner, byPlace, type Counted } from './by-place';
 import { PracticeButton } from './practice-button';
@@ -235,18 +236,10 @@ function Going({
         <p className="text-[1.125rem]">
           <strong className="text-[1.875rem] num">{counts.clear}</strong> of {counts.putts}{' '}
           {passWord(last.layout)}
-          {runs.length === 1 && `, ${outcomeWords(last.layout, outcomesOf(last)).join('; ')}`}; best
+          {runs.length === 1 && otherOutcomes(last.layout, outcomesOf(last), counts.clear)}; best
           run {counts.best}.
         </p>
-        {!ruleTraits(last.rule).free && (
-          <p className="text-[1rem]">
-            {endedWords(progress, last.cap) ?? 'Not finished:'}{' '}
-            <span className="text-ink2">
-              {ruleWords(last.rule)} ({progress.words.count} {progress.words.of}
-              {progress.words.line && `, ${progress.words.line}`}).
-            </span>
-          </p>
-        )}
+        {!ruleTraits(last.rule).free && <RuleEnd progress={progress} last={last} />}
         {news.length > 0 && (
           <ul className="grid gap-0.5 text-[1rem] font-[620]">
             {news.map((words) => (

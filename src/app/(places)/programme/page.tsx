@@ -101,7 +101,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
     <>
       <PlaceHead title="Programme" sub={`${title} · times of ${zone}`}>
         <Button asChild>
-          <Link href={`/programme/dates/new?day=${day}`}>A date</Link>
+          <Link href={`/programme/dates/new?day=${day}`}>New appointment</Link>
         </Button>
         <Button asChild>
           <Link href="/programme/new">New programme</Link>
