@@ -32,7 +32,7 @@ async function pool(): Promise<Piscina<Order, Outcome>> {
     minThreads: 1,
     maxThreads: Math.max(1, availableParallelism() - 1),
     // Whoever reckons steps back for whoever answers, where there are no more processors than that.
-    niceIncrement: 19,
+    niceIncrement: 10,
     // What is reckoned with is soon thrown away: with more room it is cleared less often, by threads that do not step back.
     resourceLimits: { maxYoungGenerationSizeMb: 128 },
     workerData: { file: path },
