@@ -33,8 +33,9 @@ export function ExportForm({
   return (
     <div className="grid gap-4">
       <p className="text-[1rem]">
-        One zip file of tables, for a spreadsheet or another program: students, sessions, drills as
-        they stood, every putt, every score, and a description of each column.
+        One zip file of tables, for a spreadsheet or another program: students, their putters and
+        set-up cards, sessions, drills as they stood, every putt, every score, and a description of
+        each column.
         {whole && !narrowed && ' With it the whole book, for an empty Dirigo elsewhere.'}
       </p>
       <Pick

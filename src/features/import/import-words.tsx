@@ -105,7 +105,7 @@ export function BookWords({
           one only. Its putts can come in by themselves: take putts.csv out of the archive. To go
           back to a copy of this book, use{' '}
           <Link href="/records" className="underline">
-            Records
+            Settings
           </Link>
           .
         </p>

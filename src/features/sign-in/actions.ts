@@ -213,7 +213,7 @@ export const keepPassphrase = coachAction(
   async (database, principal, { passphrase }) => {
     const { name } = await getCoach(database, principal);
     if (!nameSchema().safeParse(name).success) {
-      throw new Problem('invalid', 'Say your name in Records first: you sign in with it.');
+      throw new Problem('invalid', 'Say your name in Settings first: you sign in with it.');
     }
     await setPassphrase(database, principal, passphrase);
     return null;

@@ -33,7 +33,7 @@ export function Rights({
       if (!showErrors(await erase(student))) return;
       await emptyDevice();
       router.replace('/students');
-      toast(`${given} is erased: ${much}. Records keeps the receipt.`);
+      toast(`${given} is erased: ${much}. Settings keeps the receipt.`);
     });
   return (
     <SheetDialog

@@ -30,7 +30,7 @@ export default async function SignInByLinkPage({ params }: PageProps<'/sign-in/[
         <>
           <p>
             This device then opens everything that is yours. Sign it out at any time, from here or
-            from another device, in Records.
+            from another device, in Settings.
           </p>
           <SignInHere secret={secret} />
         </>

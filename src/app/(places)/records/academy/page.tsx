@@ -20,7 +20,7 @@ export default async function AcademyPage() {
     <>
       <PlaceHead title="Academy" sub="who teaches here, and what each may do">
         <Button asChild>
-          <Link href="/records">Records</Link>
+          <Link href="/records">Settings</Link>
         </Button>
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:grid-cols-[minmax(0,1fr)_380px] lg:divide-x lg:divide-y-0">

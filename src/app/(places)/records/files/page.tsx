@@ -24,7 +24,7 @@ export default async function FilesPage() {
     <>
       <PlaceHead title="Import and export" sub="putts from files, and everything to other programs">
         <Button asChild>
-          <Link href="/records">Records</Link>
+          <Link href="/records">Settings</Link>
         </Button>
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-y-0">

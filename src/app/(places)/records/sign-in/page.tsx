@@ -43,7 +43,7 @@ export default async function DevicesPage() {
     <>
       <PlaceHead title="Devices" sub="where you are signed in, and how you sign in">
         <Button asChild>
-          <Link href="/records">Records</Link>
+          <Link href="/records">Settings</Link>
         </Button>
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
