@@ -11,7 +11,7 @@ import {
 } from '@/core/layout';
 import { bareDetails, libraryDrill, ruleGround, type DrillDetails } from '@/core/drill';
 import { coachSettings, fittingOf, type Fitting } from '@/core/people';
-import { DEFAULT_OWN, DEGREE } from '@/core/units';
+import { DEFAULT_OWN, DEFAULT_UNITS, DEGREE } from '@/core/units';
 import { chance, simulateRun, truthOn, type Chance, type Truth } from '@/core/simulate';
 import { addCoach, headCoach, saveCoach } from '../coaches';
 import type { Database } from '../database';
@@ -83,7 +83,7 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
     drills.set(key, await addDrill(database, principal, kept, drawnOn, id()));
   }
   for (const key of TAKEN) {
-    const { name, layout, key: origin, ...details } = libraryDrill(key)!;
+    const { name, layout, key: origin, ...details } = libraryDrill(key, DEFAULT_UNITS)!;
     drills.set(
       key,
       await addDrill(database, principal, { name, layout, details, origin }, drawnOn, id()),
