@@ -165,7 +165,11 @@ test('the same from nothing by keyboard alone', async ({ page }) => {
   await addByKeys('Pace');
   await page.getByRole('combobox', { name: 'Zone' }).focus();
   await keyboard.press('Enter');
-  await keyboard.type('half');
+  await expect(async () => {
+    await keyboard.type('half');
+    const found = page.getByRole('option', { name: /^half/ }).first();
+    await expect(found).toBeFocused({ timeout: 1500 });
+  }).toPass();
   await keyboard.press('Enter');
   await expect(tapeRow(page, /half circle, tee 1 of 7/)).toBeVisible();
   await page.getByRole('button', { name: /^Ball gate/ }).focus();
