@@ -71,7 +71,7 @@ export function Ruler(props: RulerProps) {
           {props.href ? (
             <Link
               href={props.href}
-              className="inline-flex min-h-11 items-center underline decoration-1 underline-offset-4"
+              className="inline-flex min-h-11 min-w-11 items-center underline decoration-1 underline-offset-4"
             >
               {props.name}
             </Link>
