@@ -111,7 +111,7 @@ test('the routine is kept or broken putt by putt, and what that does is told', a
   );
 });
 
-test('a carpet is measured with a ball off a book, and what is putted at home is reckoned for its speed', async ({
+test('a carpet is measured with a ball off a book, and what is putted at home is scored for its speed', async ({
   page,
   browser,
 }) => {

@@ -1,25 +1,14 @@
-import { readFileSync } from 'node:fs';
-import { strFromU8, unzipSync } from 'fflate';
 import { openDatabase, takeBook } from '@/data';
+import { bookIn } from '@/features/import/archive';
 
 /** Takes a whole book, as it was exported, into an empty database: `npm run book -- putts.zip`. */
-async function* linesOf(text: string): AsyncGenerator<string> {
-  yield* text.split('\n');
-}
-
 async function main(): Promise<void> {
   const [file] = process.argv.slice(2);
   if (!file) throw new Error('Name the file: npm run book -- putts.zip');
-  const book = unzipSync(new Uint8Array(readFileSync(file)))['book.jsonl'];
-  if (!book) {
-    throw new Error(
-      `${file} holds no whole book: it was made for one student or some time, or by no head coach.`,
-    );
-  }
   const path = process.env.DIRIGO_DB ?? 'data/dirigo.db';
   const database = await openDatabase(path);
   try {
-    const { rows } = await takeBook(database, linesOf(strFromU8(book)));
+    const { rows } = await takeBook(database, bookIn(file));
     console.log(`${rows} rows were taken into ${path}.`);
   } finally {
     await database.close();

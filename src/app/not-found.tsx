@@ -1,19 +1,9 @@
-import { Link } from '@/ui/link';
-import { Button } from '@/ui/button';
+import { NoSuchPage } from '@/features/shared/no-such-page';
 
 export default function NotFound() {
   return (
-    <div className="mx-auto grid max-w-xl gap-4 px-5 py-20">
-      <h1>No such page</h1>
-      <p className="text-[1.0625rem] text-ink2">
-        There is no page, student, drill or session at this address. It may have been removed, or
-        the address mistyped.
-      </p>
-      <div>
-        <Button asChild kind="primary">
-          <Link href="/">To Today</Link>
-        </Button>
-      </div>
-    </div>
+    <main>
+      <NoSuchPage />
+    </main>
   );
 }

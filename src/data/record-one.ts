@@ -215,7 +215,7 @@ const adding = (unless: string): string =>
        ON CONFLICT (id) DO NOTHING
    RETURNING id, at, outcomes, points, guess, place, manner, measured, filled, note, leftOut, undoneAt, '[]' AS changes`;
 
-const ADD = adding('HAVING true');
+const ADD = adding('');
 const ADD_UNLESS_NEAR = adding(`HAVING NOT EXISTS (${NEAR})`);
 
 /** The putt that was measured and that a touch is of: what is touched now is what happened to it. */

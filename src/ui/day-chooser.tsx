@@ -2,13 +2,7 @@
 
 import { DayPicker } from 'react-day-picker';
 import { fullDayWords, type Day } from '@/core/calendar';
-
-/** A day at noon where this device is: only its numbers count. */
-const noonOf = (day: Day): Date => new Date(`${day}T12:00:00`);
-const dayOf = (date: Date): Day =>
-  [date.getFullYear(), date.getMonth() + 1, date.getDate()]
-    .map((part) => String(part).padStart(2, '0'))
-    .join('-');
+import { deviceDay, deviceNoon } from './when';
 
 /** A month to take a day from, Monday first. */
 export function DayChooser({
@@ -26,11 +20,11 @@ export function DayChooser({
       weekStartsOn={1}
       showOutsideDays
       autoFocus
-      today={noonOf(today)}
-      defaultMonth={noonOf(day ?? today)}
-      selected={day ? noonOf(day) : undefined}
-      onSelect={(date) => date && onChoose(dayOf(date))}
-      labels={{ labelDayButton: (date) => fullDayWords(dayOf(date)) }}
+      today={deviceNoon(today)}
+      defaultMonth={deviceNoon(day ?? today)}
+      selected={day ? deviceNoon(day) : undefined}
+      onSelect={(date) => date && onChoose(deviceDay(date))}
+      labels={{ labelDayButton: (date) => fullDayWords(deviceDay(date)) }}
       classNames={{
         months: 'relative',
         month_caption: 'flex h-11 items-center pl-2 text-[1.0625rem] num',

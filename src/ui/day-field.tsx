@@ -5,7 +5,15 @@ import dynamic from 'next/dynamic';
 import { Popover } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
-import { dayIn, daySchema, fullDayWords, timeSchema, typedDay, typedTime } from '@/core/calendar';
+import {
+  dayIn,
+  daySchema,
+  fullDayWords,
+  momentOf,
+  partsOfMoment,
+  typedDay,
+  typedTime,
+} from '@/core/calendar';
 import { TextField } from './field';
 import { zoneNow } from './when';
 
@@ -48,7 +56,7 @@ function SaidField({
       }}
       onBlur={() => {
         setLeft(true);
-        if (read(value) !== null || value === '') setTyped(null);
+        setTyped(null);
       }}
       error={unread ? wrong(value) : rest.error}
     />
@@ -109,7 +117,7 @@ export const TimeField = (props: Shape & { value: string; onChange: (time: strin
   <SaidField
     {...props}
     show={(value) => value}
-    read={(text) => (timeSchema.safeParse(text).success ? text : typedTime(text))}
+    read={typedTime}
     wrong={(text) => `“${text}” is no time: write 16:30 or 4:30 pm.`}
   />
 );
@@ -127,16 +135,20 @@ export function FormMoment<Values extends FieldValues, Context, Output>({
   name,
 }: Omit<Held<Values, Context, Output>, 'label'>) {
   const { field, fieldState } = useController({ control, name });
-  const [day = '', time = ''] = String(field.value ?? '').split('T');
+  const [day, time] = partsOfMoment(String(field.value ?? ''));
   return (
     <div className="grid grid-cols-[1.5fr_1fr] gap-4">
       <DayField
         label="Day"
         value={day}
-        onChange={(next) => field.onChange(`${next}T${time}`)}
+        onChange={(next) => field.onChange(momentOf(next, time))}
         error={fieldState.error?.message}
       />
-      <TimeField label="Time" value={time} onChange={(next) => field.onChange(`${day}T${next}`)} />
+      <TimeField
+        label="Time"
+        value={time}
+        onChange={(next) => field.onChange(momentOf(day, next))}
+      />
     </div>
   );
 }

@@ -1,6 +1,12 @@
 import { tz } from '@date-fns/tz';
 import { format as formatIn } from 'date-fns';
 
+/** A day at noon where this device is, for what shows months by the device's clock: only its numbers count. */
+export const deviceNoon = (day: string): Date => new Date(`${day}T12:00:00`);
+
+/** The day that such a moment is of. */
+export const deviceDay = (date: Date, pattern = 'yyyy-MM-dd'): string => formatIn(date, pattern);
+
 /** Where `src/data/clock.ts` keeps the zone of the book, for all that is rendered on the server. */
 const ZONE = Symbol.for('dirigo.zone');
 type WithZone = typeof globalThis & { [ZONE]?: string };

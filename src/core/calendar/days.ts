@@ -35,9 +35,13 @@ const SHORT = new Intl.DateTimeFormat('en-GB', {
   timeZone: 'UTC',
 });
 
+const saidBy =
+  (format: Intl.DateTimeFormat) =>
+  (day: Day): string =>
+    format.format(new Date(`${day}T00:00:00Z`)).replace(',', '');
+
 /** A day as one says it: "Tue 3 Mar". */
-export const dayWords = (day: Day): string =>
-  SHORT.format(new Date(`${day}T00:00:00Z`)).replace(',', '');
+export const dayWords = saidBy(SHORT);
 
 const FULL = new Intl.DateTimeFormat('en-GB', {
   weekday: 'short',
@@ -48,8 +52,7 @@ const FULL = new Intl.DateTimeFormat('en-GB', {
 });
 
 /** A day with its year: "Tue 3 Mar 2026". */
-export const fullDayWords = (day: Day): string =>
-  FULL.format(new Date(`${day}T00:00:00Z`)).replace(',', '');
+export const fullDayWords = saidBy(FULL);
 
 /** The day that it is somewhere. */
 export const dayIn = (at: Date, zone: string): Day =>

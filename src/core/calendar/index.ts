@@ -15,4 +15,4 @@ export {
   type Day,
   type DaysOff,
 } from './days';
-export { typedDay, typedTime } from './typed';
+export { momentOf, partsOfMoment, typedDay, typedTime } from './typed';

@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { dayAfter, dayWords, fullDayWords, typedDay, typedTime, weekdayOf } from '.';
+import {
+  dayAfter,
+  dayWords,
+  fullDayWords,
+  momentOf,
+  partsOfMoment,
+  typedDay,
+  typedTime,
+  weekdayOf,
+} from '.';
 
 const TODAY = '2026-11-27';
 
@@ -103,4 +112,16 @@ describe('a time that is typed', () => {
       expect(typedTime(time)).toBe(time);
     }
   });
+});
+
+it('a moment keeps its day and its time apart while either is typed, whatever is typed', () => {
+  expect(partsOfMoment('2026-11-27T16:30')).toEqual(['2026-11-27', '16:30']);
+  expect(partsOfMoment('')).toEqual(['', '']);
+  // A Thursday that loses its last letter.
+  expect(partsOfMoment(momentOf('Thu 26 Nov 202', '13:31'))).toEqual(['Thu 26 Nov 202', '13:31']);
+  fc.assert(
+    fc.property(fc.string(), fc.string(), (day, time) => {
+      expect(partsOfMoment(momentOf(day, time))).toEqual([day, time.replaceAll('T', 't')]);
+    }),
+  );
 });

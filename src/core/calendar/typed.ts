@@ -74,3 +74,19 @@ export function typedTime(text: string): string | null {
   const of24 = half ? (hours % 12) + (half === 'p' ? 12 : 0) : hours;
   return of24 > 23 || minutes > 59 ? null : `${two(of24)}:${two(minutes)}`;
 }
+
+/**
+ * A day and a time as one moment of the coach's clock: "2026-11-27T16:30".
+ *
+ * @param day as {@link typedDay} gives it, or as it is being typed
+ * @param time as {@link typedTime} gives it, or as it is being typed
+ */
+export const momentOf = (day: string, time: string): string =>
+  // What divides them stands in no time.
+  `${day}T${time.replaceAll('T', 't')}`;
+
+/** The parts of such a moment. */
+export function partsOfMoment(moment: string): [day: string, time: string] {
+  const at = moment.lastIndexOf('T');
+  return at === -1 ? [moment, ''] : [moment.slice(0, at), moment.slice(at + 1)];
+}

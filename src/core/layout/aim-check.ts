@@ -15,7 +15,7 @@ const WAYS = {
   rod: {
     label: 'alignment stick overhead',
     kit: [{ item: 'rod', count: 1 }],
-    checklist: ['Somebody holds a rod over the ball, square to the line.'],
+    checklist: ['Somebody holds a stick over the ball, square to the line.'],
     cautions: CAUTIONS.overhead,
   },
   mirror: {
@@ -37,10 +37,10 @@ const WAYS = {
     cautions: [],
   },
   push: {
-    label: 'club pushed against a rod',
+    label: 'club pushed against a stick',
     kit: [{ item: 'rod', count: 1 }],
     checklist: [
-      'A rod square across the line, a hand’s breadth ahead; push the head until it meets it.',
+      'A stick square across the line, a hand’s breadth ahead; push the head until it meets it.',
     ],
     cautions: [...CAUTIONS.rods, ...CAUTIONS.push],
   },

@@ -6,28 +6,28 @@ import { defineElement, type KitItem } from './element';
 
 const AIDS = {
   'chest rod': {
-    label: 'rod on the breastbone',
+    label: 'stick on the breastbone',
     kit: [{ item: 'rod', count: 1 }],
     checklist: [
       'Butt end lightly on the breastbone, stick in line with the shaft.',
-      'Rod and shaft keep their angle from start to finish.',
+      'Stick and shaft keep their angle from start to finish.',
     ],
     cautions: CAUTIONS.chest,
   },
   'grip rod': {
-    label: 'rod along the grip',
+    label: 'stick along the grip',
     kit: [{ item: 'rod', count: 1 }],
     checklist: [
-      'A rod held along the grip, reaching up past the lead side; nothing on the ground.',
+      'A stick held along the grip, reaching up past the lead side; nothing on the ground.',
       'It stays off the ribs until the ball is gone.',
     ],
     cautions: CAUTIONS.chest,
   },
   'arm rods': {
-    label: 'rod under both arms',
+    label: 'stick under both arms',
     kit: [{ item: 'rod', count: 1 }],
     checklist: [
-      'Rod under both armpits, across the chest.',
+      'Stick under both armpits, across the chest.',
       'It points along the line at address and turns with the chest.',
     ],
     cautions: [],

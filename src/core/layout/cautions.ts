@@ -5,16 +5,16 @@ export const CAUTIONS = {
     'Count the tees out and in.',
   ],
   rods: [
-    'Rods on the ground trip people: keep walkers on one side, and take them up when you leave.',
+    'Sticks on the ground trip people: keep walkers on one side, and take them up when you leave.',
   ],
   string: [
     'String and skewers at shin height trip people and hurt eyes when bending over: cap the ends, hang a cloth on the string, take it up.',
     'Skewers mark greens: ask the greenkeeper, use the practice green, repair the holes.',
   ],
-  overhead: ['A rod at eye height: blunt both ends, mark it, and step back before you look up.'],
+  overhead: ['A stick at eye height: blunt both ends, mark it, and step back before you look up.'],
   push: ['A pushed club or a heavy ball jars wrists: a few at a time, and stop at pain.'],
   chest: [
-    'A rod on the breastbone: light pressure only, and not after chest or abdominal surgery.',
+    'A stick on the breastbone: light pressure only, and not after chest or abdominal surgery.',
   ],
   balance: [
     'Balance cushions: only with something to hold, not for people who fall, never on a slope or wet ground.',

@@ -29,7 +29,7 @@ const opening = ({ width, length }: Corridor): Opening => ({
 export const corridor = defineElement({
   kind: 'corridor',
   name: 'Corridor',
-  about: 'Two rods the ball must roll between: start line.',
+  about: 'Two sticks the ball must roll between: start line.',
   trains: 'start',
   traits: { proves: true },
   schema,
@@ -37,7 +37,7 @@ export const corridor = defineElement({
     {
       type: 'length',
       name: 'width',
-      label: 'Between the rods',
+      label: 'Between the sticks',
       what: 'A corridor',
       kind: 'across',
       ...LIMITS.width,
@@ -66,18 +66,18 @@ export const corridor = defineElement({
         ]
       : [],
   places: ({ width, length }) => [
-    { id: 'left', name: 'left rod, far end', at: { along: length, across: -width / 2 } },
-    { id: 'right', name: 'right rod, far end', at: { along: length, across: width / 2 } },
+    { id: 'left', name: 'left stick, far end', at: { along: length, across: -width / 2 } },
+    { id: 'right', name: 'right stick, far end', at: { along: length, across: width / 2 } },
   ],
   checks: ({ width }) => [
-    { name: 'between the rods, at both ends', between: ['left', 'right'], metres: width },
+    { name: 'between the sticks, at both ends', between: ['left', 'right'], metres: width },
   ],
   tolerance: (params, setting) => openingTolerance(opening(params), setting),
   outcomes: ({ width, length }) => [
     {
       id: 'clear',
       label: 'Clear',
-      detail: 'no rod touched',
+      detail: 'no stick touched',
       side: 'middle',
       passes: true,
       at: { along: length, across: 0 },
@@ -85,7 +85,7 @@ export const corridor = defineElement({
     {
       id: 'left',
       label: 'Left',
-      detail: 'left rod',
+      detail: 'left stick',
       side: 'left',
       passes: false,
       at: { along: length, across: -width / 2 },
@@ -93,7 +93,7 @@ export const corridor = defineElement({
     {
       id: 'right',
       label: 'Right',
-      detail: 'right rod',
+      detail: 'right stick',
       side: 'right',
       passes: false,
       at: { along: length, across: width / 2 },
@@ -113,14 +113,14 @@ export const corridor = defineElement({
   grips: (params) => [
     {
       id: 'end',
-      name: 'far end of the rods',
+      name: 'far end of the sticks',
       at: { along: params.length, across: 0 },
       slides: true,
       move: ({ along }) => ({ ...params, length: along }),
     },
     {
       id: 'right',
-      name: 'right rod',
+      name: 'right stick',
       at: { along: params.length, across: params.width / 2 },
       move: ({ across }) => ({ ...params, width: 2 * Math.abs(across) }),
     },
@@ -128,7 +128,7 @@ export const corridor = defineElement({
   measures: (params) => [
     {
       name: 'width',
-      label: 'Between the rods, far end',
+      label: 'Between the sticks, far end',
       kind: 'across',
       metres: params.width,
       error: 0.002,

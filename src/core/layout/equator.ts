@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { defineElement } from './element';
 
 /** Within so much of the middle of the ball an edge makes it roll at once, m: a working figure. */
-export const ROLLS_WITHIN = 0.004;
+const ROLLS_WITHIN = 0.004;
 
 const schema = z.object({});
 

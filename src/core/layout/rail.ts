@@ -56,7 +56,7 @@ function bounded(
 export const rail = defineElement({
   kind: 'rail',
   name: 'Rail',
-  about: 'One rod beside the head: path.',
+  about: 'One stick beside the head: path.',
   trains: 'path',
   schema,
   fields: [

@@ -31,7 +31,7 @@ export const height: Quantity = {
       least: 0.001,
       putts: 8,
       seen: (size) => `Struck ${onTheFace(size)} low on the face`,
-      cause: 'The through-stroke rises, or the weight stays back.',
+      cause: 'The follow-through rises, or the weight stays back.',
     },
   ],
   columns: ['height', 'impact vertical', 'impact height', 'height on face', 'low high'],

@@ -38,7 +38,7 @@ export const path: Quantity = {
       putts: 12,
       seen: (size) => `The path runs ${showDegrees(size, 1)} out-to-in`,
       cause:
-        'The head comes across the ball: shoulders open, or the hands start the through-stroke.',
+        'The head comes across the ball: shoulders open, or the hands start the follow-through.',
     },
     {
       id: 'in-to-out',

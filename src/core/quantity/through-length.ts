@@ -1,8 +1,6 @@
+import { COMMON_RATIO } from '@/core/stroke';
 import { usualBack } from './back-length';
 import type { Quantity } from './quantity';
-
-/** How much longer the through-stroke usually is than the backstroke. */
-const THROUGH_PER_BACK = 1.5;
 
 export const throughLength: Quantity = {
   id: 'throughLength',
@@ -15,7 +13,7 @@ export const throughLength: Quantity = {
   says: 'go through within',
   ends: () => ({ left: 'shorter', right: 'longer' }),
   against: 'than half as long again as the backstroke',
-  middle: (putt) => THROUGH_PER_BACK * usualBack(putt),
+  middle: (putt) => COMMON_RATIO * usualBack(putt),
   good: { window: 0.06, source: 'a working figure: no measurement stands behind it' },
   nothing: 0.008,
   prior: {

@@ -69,7 +69,7 @@ export function adviceOf(card: Card, seated: boolean, units: UnitPreferences): A
   if (card.moves === 'body')
     add(
       'fit',
-      'The body sways: rest the head against a wall, or hold a rod across the breastbone.',
+      'The body sways: rest the head against a wall, or hold a stick across the breastbone.',
     );
   if (card.posture === 'bent')
     add('fit', 'Elbows out: let the arms hang, and see where the eyes come.');

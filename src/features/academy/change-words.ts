@@ -8,7 +8,7 @@ const COLUMNS: Record<string, string> = {
   level: 'level',
   seated: 'seated',
   notes: 'notes',
-  school: 'path they believe in',
+  school: 'preferred stroke',
   kit: 'available',
   headLength: 'putter head, heel to toe',
   headDepth: 'putter head, front to back',

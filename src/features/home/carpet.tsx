@@ -82,7 +82,7 @@ export function CarpetForm({
               return;
             }
             if (!showErrors(result)) return;
-            toast.success('Kept. What you putt on it is reckoned for its speed.');
+            toast.success('Kept. What you putt on it is scored for its speed.');
             router.refresh();
           })
         }

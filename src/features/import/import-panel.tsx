@@ -23,7 +23,15 @@ import {
 } from './actions';
 import { ColumnFields } from './column-fields';
 import type { JobTold } from './jobs';
-import { BookWords, CheckedWords, JobWords, ListWords, NAMED, count } from './import-words';
+import {
+  BookWords,
+  CheckedWords,
+  FileHead,
+  JobWords,
+  ListWords,
+  NAMED,
+  count,
+} from './import-words';
 import { rowWords } from './putt-words';
 import type { Checked } from './take';
 
@@ -188,10 +196,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
       )}
       {file && looked && !job && (
         <>
-          <div className="flex flex-wrap items-baseline justify-between gap-3">
-            <h2 className="text-[1.25rem] num">{file.name}</h2>
-            <Button onClick={fresh}>Another file</Button>
-          </div>
+          <FileHead name={file.name} onFresh={fresh} />
           {looked.remembered && (
             <p className="text-[1rem] text-ink2">
               The columns are taken as they were for the last file like this.

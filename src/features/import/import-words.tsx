@@ -12,6 +12,14 @@ export const count = (number: number, one: string, several = `${one}s`): string 
 
 export const NAMED = { students: 'student', dates: 'date' } as const;
 
+/** Which file it is, and the way to another. */
+export const FileHead = ({ name, onFresh }: { name: string; onFresh: () => void }) => (
+  <div className="flex flex-wrap items-baseline justify-between gap-3">
+    <h2 className="text-[1.25rem] num">{name}</h2>
+    <Button onClick={onFresh}>Another file</Button>
+  </div>
+);
+
 /** Students or dates of a file, before they come in. */
 export function ListWords({
   name,
@@ -31,10 +39,7 @@ export function ListWords({
   const one = NAMED[kind];
   return (
     <section aria-label="What would come in" className="grid gap-3">
-      <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h2 className="text-[1.25rem] num">{name}</h2>
-        <Button onClick={onFresh}>Another file</Button>
-      </div>
+      <FileHead name={name} onFresh={onFresh} />
       {taken ? (
         <p role="status" className="text-[1.1875rem] font-[640]">
           {taken}
@@ -78,10 +83,7 @@ export function BookWords({
 }) {
   return (
     <section aria-label="What would come in" className="grid gap-3">
-      <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h2 className="text-[1.25rem] num">{name}</h2>
-        <Button onClick={onFresh}>Another file</Button>
-      </div>
+      <FileHead name={name} onFresh={onFresh} />
       <div className="grid gap-2 border-2 border-ink bg-sheet px-4 py-3">
         <p className="text-[1.1875rem] font-[640]">
           A whole book: {count(students, 'student')}, {count(sessions, 'session')},{' '}

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { createContext, useContext } from 'react';
 import { DayPicker, type DayButtonProps } from 'react-day-picker';
-import { format } from '@/ui/when';
+import { deviceDay, deviceNoon } from '@/ui/when';
 import { KINDS } from './date-words';
 
 /** A date as a month shows it. */
@@ -18,18 +18,16 @@ export interface MonthDate {
 
 const DatesContext = createContext<Map<string, MonthDate[]>>(new Map());
 
-const dayOf = (date: Date): string => format(date, 'yyyy-MM-dd');
-
 /** A day of the month: its number, and who comes. */
 function Day({ day, modifiers, ...button }: DayButtonProps) {
-  const dates = useContext(DatesContext).get(dayOf(day.date)) ?? [];
+  const dates = useContext(DatesContext).get(deviceDay(day.date)) ?? [];
   const said = dates
     .map(({ name, kind, missed }) => `${name}, ${KINDS[kind].name}${missed ? ', missed' : ''}`)
     .join('; ');
   return (
     <button
       {...button}
-      aria-label={`${format(day.date, 'EEEE d MMMM')}${said ? `: ${said}` : ', nothing'}`}
+      aria-label={`${deviceDay(day.date, 'EEEE d MMMM')}${said ? `: ${said}` : ', nothing'}`}
       className="grid h-full min-h-[58px] w-full content-start gap-0.5 p-1.5 text-left md:min-h-[88px]"
     >
       <span className={modifiers.today ? 'num text-line' : modifiers.outside ? 'text-ink2' : 'num'}>
@@ -68,7 +66,6 @@ export function Month({
   const router = useRouter();
   const byDay = new Map<string, MonthDate[]>();
   for (const date of dates) byDay.set(date.day, [...(byDay.get(date.day) ?? []), date]);
-  const at = (day: string) => new Date(`${day}T12:00:00`);
   return (
     <DatesContext value={byDay}>
       <DayPicker
@@ -76,9 +73,9 @@ export function Month({
         showOutsideDays
         fixedWeeks
         hideNavigation
-        month={at(month)}
-        today={at(today)}
-        onDayClick={(date) => router.push(`/programme?view=week&day=${dayOf(date)}`)}
+        month={deviceNoon(month)}
+        today={deviceNoon(today)}
+        onDayClick={(date) => router.push(`/programme?view=week&day=${deviceDay(date)}`)}
         components={{ DayButton: Day }}
         mode="single"
         classNames={{

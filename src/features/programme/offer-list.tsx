@@ -2,6 +2,7 @@
 
 import { PHASES, PHASE_WORDS, type Phase } from '@/core/planning';
 import type { Offer } from './plan-shape';
+import { lateWords } from './totals-words';
 
 /** Drills to choose from, by their place in the hour; those of the place that is asked of come first. */
 export function OfferList({
@@ -39,9 +40,7 @@ export function OfferList({
                     </span>
                     <span className="text-right whitespace-nowrap">
                       <span className="block num">{Math.round(offer.span.median)} min</span>
-                      <span className="text-sm text-ink2">
-                        90 % sure by {Math.round(offer.span.late)}
-                      </span>
+                      <span className="text-sm text-ink2">{lateWords(offer.span.late)}</span>
                     </span>
                   </button>
                 </li>

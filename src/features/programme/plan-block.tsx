@@ -8,7 +8,7 @@ import { PHASE_WORDS } from '@/core/planning';
 import { Button } from '@/ui/button';
 import { Pick } from '@/ui/pick';
 import { letterOf } from './letters';
-import { tenths } from './totals-words';
+import { lateWords, tenths } from './totals-words';
 import type { Offer, PlanItem } from './plan-shape';
 
 /** One drill of a plan: moved by its grip or by keys, kept, swapped, or taken out. */
@@ -88,7 +88,7 @@ export function PlanBlockRow({
       </div>
       <p className="text-right">
         <span className="block text-[1.375rem] leading-tight num">{Math.round(median)} min</span>
-        <span className="text-sm text-ink2">90 % sure by {Math.round(late)}</span>
+        <span className="text-sm text-ink2">{lateWords(late)}</span>
       </p>
       {warnings.map((words) => (
         <p key={words} className="col-span-full text-[0.9375rem] font-[560] text-warn">

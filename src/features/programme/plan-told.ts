@@ -6,7 +6,7 @@ import { PHASE_WORDS, totalsOf } from '@/core/planning';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { getDrill, getStudent, type CoachPrincipal, type Database } from '@/data';
 import type { loadPlan } from './load-plan';
-import { totalsWords } from './totals-words';
+import { lateWords, totalsWords } from './totals-words';
 
 type Loaded = Awaited<ReturnType<typeof loadPlan>>;
 
@@ -52,7 +52,7 @@ export async function planTold(
         rule: `${ruleWords(details.rule)}.`,
         places: `${showLength(stands.putt.distance, 'putt', units)} putt; ${placesIn(stands, units)}`,
         minutes: `${Math.round(offer.span.median)} min`,
-        late: `90 % sure by ${Math.round(offer.span.late)}`,
+        late: lateWords(offer.span.late),
       };
     }),
   );

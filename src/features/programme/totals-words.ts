@@ -14,6 +14,9 @@ export function aboutTenths(share: number): string {
   return /^\d/.test(said) ? `about ${said}` : said;
 }
 
+/** By when nine times in ten a block is done. */
+export const lateWords = (minutes: number): string => `90 % sure by ${Math.round(minutes)} min`;
+
 /** What a plan amounts to, in a line. */
 export const totalsWords = ({ median, late, putts, rests }: Totals): string =>
   [

@@ -77,35 +77,36 @@ export function biasOf(
   return { words: 'side unknown', interval: `up to ${showAmount(skill, most, 1)} either way` };
 }
 
-const NO_CHANGE = 'no clear change';
+type Changed = Pick<Change, 'ratio' | 'smaller' | 'measure'>;
 
-/**
- * How a window has changed, with how sure it is: "34 % smaller (99 % sure)". Where only the tees are in doubt, it says what
- * would settle it.
- */
-export function changeWords({
+/** What a window does since another, and what that is: "is", "34 % smaller (99 % sure)". */
+function changed({
   ratio,
   smaller,
   measure,
-}: Pick<Change, 'ratio' | 'smaller' | 'measure'>): string {
+}: Changed): [verb: 'is' | 'looks' | 'shows', what: string] {
   const sure = Math.max(smaller, 1 - smaller);
   const percent = Math.min(99, Math.round(sure * 100));
   const size =
     smaller > 0.5
       ? `${Math.round((1 - ratio.middle) * 100)} % smaller`
       : `${Math.round((ratio.middle - 1) * 100)} % wider`;
-  if (measure) {
-    return `it looks ${size}; measure the gap to be sure`;
-  }
-  return sure < SETTLED.probability ? NO_CHANGE : `${size} (${percent} % sure)`;
+  if (measure) return ['looks', `${size}; measure the gap to be sure`];
+  if (sure < SETTLED.probability) return ['shows', 'no clear change'];
+  return ['is', `${size} (${percent} % sure)`];
+}
+
+/**
+ * How a window has changed, with how sure it is: "34 % smaller (99 % sure)". Where only the tees are in doubt, it says what
+ * would settle it.
+ */
+export function changeWords(change: Changed): string {
+  const [verb, what] = changed(change);
+  return verb === 'looks' ? `it looks ${what}` : what;
 }
 
 /** The same as what the window does in a sentence: "the window {shows no clear change}". */
-export function windowSince(change: Pick<Change, 'ratio' | 'smaller' | 'measure'>): string {
-  const words = changeWords(change);
-  if (change.measure) return words.replace(/^it /, '');
-  return words === NO_CHANGE ? `shows ${words}` : `is ${words}`;
-}
+export const windowSince = (change: Changed): string => changed(change).join(' ');
 
 /** Lengths of a gate that this coach can set. */
 export const byTape = (units: UnitPreferences): Settable => ({

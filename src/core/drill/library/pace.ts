@@ -173,7 +173,7 @@ export const PACE: LibraryDrill[] = [
     minutes: 12,
     dose: '10 at each of three lengths',
     when: 'When the backstroke is long and the ball still stops short.',
-    whenNot: 'Not for schools of an equal or a stopped through-stroke: change the ratio first.',
+    whenNot: 'Not for schools of an equal or a stopped follow-through: change the ratio first.',
     steps: [
       'Back stop and through stop outside the toe.',
       'Reach both. Write down how far the ball rolled: twice as far back is four times as far.',

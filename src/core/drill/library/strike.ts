@@ -30,7 +30,7 @@ export const STRIKE: LibraryDrill[] = [
   entry({
     key: 'putter-gate-behind',
     name: 'Gate behind the ball',
-    purpose: 'The head comes in through a gate: what follows is the through-stroke’s own.',
+    purpose: 'The head comes in through a gate: what follows is the follow-through’s own.',
     skills: ['strike', 'path'],
     misses: ['heel', 'toe', 'in-to-out', 'out-to-in'],
     places: ['green', 'carpet'],
@@ -60,7 +60,7 @@ export const STRIKE: LibraryDrill[] = [
     minutes: 10,
     dose: '2 sets of 10',
     when: 'When tees are hit only after the ball: eyes or shoulders leave early.',
-    whenNot: 'Not with a short, stopped through-stroke: the head never gets there.',
+    whenNot: 'Not with a short, stopped follow-through: the head never gets there.',
     steps: [
       'Gate a hand’s width ahead of the ball.',
       'The ball goes first, the head follows through it.',

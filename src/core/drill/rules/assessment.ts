@@ -10,7 +10,7 @@ export const assessment = defineRule(
     first: { type: 'assessment', putts: 10 },
     fields: [{ field: 'putts', label: 'Putts' }],
     words: ({ putts }) => `${putts} putts, cold, each once, no second try`,
-    traits: { cold: true },
+    traits: { cold: true, counts: true },
     machine: counted(' · cold, each once'),
   },
 );

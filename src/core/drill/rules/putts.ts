@@ -26,6 +26,6 @@ export const putts = defineRule(z.object({ type: z.literal('putts'), putts: coun
   first: { type: 'putts', putts: 20 },
   fields: [{ field: 'putts', label: 'Putts' }],
   words: (rule) => `${times(rule.putts, 'putt')}, counted`,
-  traits: {},
+  traits: { counts: true },
   machine: counted(''),
 });

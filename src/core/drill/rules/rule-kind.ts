@@ -14,6 +14,8 @@ export interface RuleTraits {
   endless?: true;
   /** Nothing is asked for: it has neither a goal nor a cap. */
   free?: true;
+  /** So many putts and no more is asked: that it was completed says all of it. */
+  counts?: true;
   /** A miss costs something. */
   presses?: true;
   /** Played against each other, in turn. */
