@@ -93,9 +93,9 @@ export function DayField({
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content
-            align="end"
+            align="start"
             collisionPadding={8}
-            className="z-50 border-2 border-ink bg-sheet p-3"
+            className="z-50 max-h-(--radix-popover-content-available-height) overflow-y-auto border-2 border-ink bg-sheet p-3"
           >
             <DayChooser
               day={isDay(value) ? value : null}
