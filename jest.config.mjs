@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os';
 
 /** Packages that ship only as ES modules and so are compiled with our own code. */
-const esmOnly = ['d3-.*', 'internmap', 'uuid', 'pure-rand'].join('|');
+const esmOnly = ['d3-.*', 'internmap', 'uuid', 'pure-rand', 'p-limit', 'yocto-queue'].join('|');
 
 const config = {
   testEnvironment: 'node',

@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next';
 
 const config: NextConfig = {
-  serverExternalPackages: ['piscina', 'sequelize', 'sqlite3', 'pdfkit', 'svg-to-pdfkit', 'umzug'],
+  serverExternalPackages: ['sequelize', 'sqlite3', 'pdfkit', 'svg-to-pdfkit', 'umzug'],
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,

@@ -1,7 +1,10 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { once } from 'node:events';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { spawnSync } from 'node:child_process';
+import { setTimeout } from 'node:timers/promises';
 import { expect, test } from './test';
 import { openDatabase, seedDemo } from '@/data';
 import { addDrill, addStudent, expectCount, finish, logByKeys, startSession } from './coach';
@@ -163,6 +166,46 @@ test('a server that reckons stops when it is told to; who went away holds up nob
     process.kill(server.pid, 'SIGTERM');
     expect(await server.ended()).toBe(0);
     expect(await stopped).toBe('cut off');
+  } finally {
+    await server.kill();
+  }
+});
+
+test('what is reckoned stands still while a putt is answered, and ends with a server that is killed', async () => {
+  const file = join(folder, 'aside.db');
+  const database = await openDatabase(file);
+  await seedDemo(database, new Date('2026-11-20T12:00:00Z'));
+  await database.close();
+  const server = await serve(ownPort('never lost'), file);
+  try {
+    const compared = fetch(`${server.url}/students/compare`).then(({ status }) => status);
+    const reckoner = async () => {
+      const path = `/proc/${server.pid}/task/${server.pid}/children`;
+      await expect.poll(() => readFileSync(path, 'utf8').trim()).toMatch(/^\d+$/);
+      return readFileSync(path, 'utf8').trim();
+    };
+    const pid = await reckoner();
+    /** R while it runs, S while it waits, T while it is kept still. */
+    const state = () => /\) (\w)/.exec(readFileSync(`/proc/${pid}/stat`, 'utf8'))![1];
+    await expect.poll(state).toBe('R');
+    // A putt whose body is slow to come is being answered all the while.
+    const putt = request(`${server.url}/api/runs/none/putts`, {
+      method: 'POST',
+      headers: { origin: server.url, 'content-type': 'application/json', 'content-length': '2' },
+    });
+    putt.flushHeaders();
+    const seen = new Set<string | undefined>();
+    for (const until = Date.now() + 500; Date.now() < until; await setTimeout(1)) seen.add(state());
+    expect([...seen]).toEqual(expect.arrayContaining(['R', 'T']));
+    putt.end('{}');
+    const [answer] = (await once(putt, 'response')) as [{ statusCode: number }];
+    expect(answer.statusCode).toBe(422);
+    expect(await compared).toBe(200);
+
+    const left = fetch(`${server.url}/students/compare`).catch(() => null);
+    await server.kill();
+    await left;
+    await expect.poll(() => existsSync(`/proc/${pid}`)).toBe(false);
   } finally {
     await server.kill();
   }

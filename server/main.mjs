@@ -117,7 +117,7 @@ if (welcome) {
   console.log(await QRCode.toString(address, { type: 'terminal', small: true }));
 }
 
-/** Whatever is still on its way stops with the program: what was kept is on disk. Threads that read the file end first. */
+/** Whatever is still on its way stops with the program: what was kept is on disk. Processes that read the file end first. */
 async function stop() {
   const closed = new Promise((resolve) => server.close(resolve));
   server.closeAllConnections();

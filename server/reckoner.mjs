@@ -1,6 +1,6 @@
 import { build } from 'esbuild';
 
-/** Where the part of the program that reckons in threads of its own is put. */
+/** Where the part of the program that reckons in processes of its own is put. */
 export const RECKONER = '.next/reckoner.mjs';
 
 /** Puts it together: the framework builds only what it answers with itself. */

@@ -188,7 +188,7 @@ const readsOnly = () => {
 };
 
 /**
- * Opens a database file that another thread of this program has opened and keeps: to read from, and nothing else.
+ * Opens a database file that another process of this program has opened and keeps: to read from, and nothing else.
  *
  * @param path of the file
  */

@@ -1,6 +1,7 @@
 import 'server-only';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { connection, senderBy, takeLines, type LineTold } from '@/data';
+import { beforeReckoning } from '../reckoning/pool';
 import { askedBy, bodyOf, coachAsking, pathOf, tellText } from '../shared/answer-ahead';
 import { guarding, refusedAs } from '../shared/border';
 import { countTry, waitOf } from '../shared/limits';
@@ -29,6 +30,7 @@ const tell = (response: ServerResponse, status: number, lines: readonly object[]
 const refused = (message: string) => [{ line: null, state: 'refused', message }];
 
 async function lines(request: IncomingMessage, response: ServerResponse): Promise<void> {
+  response.once('close', beforeReckoning());
   const body = await bodyOf(request);
   if (body === null) return;
   const address = String(request.headers['x-dirigo-address'] ?? 'here');

@@ -1,3 +1,4 @@
+import { deserialize, serialize } from 'node:v8';
 import { spawnSync } from 'node:child_process';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -29,7 +30,7 @@ import { partsOf } from '../export/parts';
 import { WORKS, type WorkName } from './works';
 
 jest.mock('server-only', () => ({}));
-// Tables ask for scores by way of a thread; here the work is done in place.
+// Tables ask for scores by way of another process; here the work is done in place.
 jest.mock('./pool', () => ({
   reckon: (name: WorkName, principal: CoachPrincipal, with_: never) =>
     jest.requireActual<typeof import('./works')>('./works').WORKS[name](reader, principal, with_),
@@ -87,11 +88,11 @@ const work = (name: WorkName, of: Database, principal = head): Promise<unknown> 
   WORKS[name](of, principal, asked[name] as never);
 
 test.each(Object.keys(WORKS) as WorkName[])(
-  'what is reckoned of “%s” goes whole from thread to thread',
+  'what is reckoned of “%s” goes whole from process to process',
   async (name) => {
     const value = await work(name, reader);
     expect(value).toBeTruthy();
-    expect(structuredClone(value)).toEqual(value);
+    expect(deserialize(serialize(value))).toEqual(value);
   },
 );
 

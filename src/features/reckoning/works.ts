@@ -12,14 +12,14 @@ import { readSetup, readTrials } from '../setup/read-setup';
 import { readStudent } from '../students/read-student';
 import { studentHistory, told } from './history';
 
-/** What one work is asked with, and as whom; what it answers must be such that it can be handed from thread to thread. */
+/** What one work is asked with, and as whom; what it answers must be such that it can be handed from process to process. */
 type Work<Asked, Answer> = (
   database: Database,
   principal: CoachPrincipal,
   asked: Asked,
 ) => Promise<Answer>;
 
-/** All that takes long enough to be reckoned apart from the thread that answers. They read, and write nothing. */
+/** All that takes long enough to be reckoned apart from the process that answers. They read, and write nothing. */
 export const WORKS = {
   /** All that a student's page and report tell. */
   student: readStudent,

@@ -1,6 +1,7 @@
 import 'server-only';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { Problem, connection, notFound, type Principal } from '@/data';
+import { beforeReckoning } from '../reckoning/pool';
 import { askedBy, bodyOf, coachAsking, header, pathOf, tellJson } from '../shared/answer-ahead';
 import { openedFrom } from '../shared/asking';
 import { FOREIGN, refusedAs } from '../shared/border';
@@ -52,6 +53,7 @@ export function answerPutts(request: IncomingMessage, response: ServerResponse):
     tellJson(response, 403, FOREIGN);
     return true;
   }
+  response.once('close', beforeReckoning());
   const who = () => (fromHome ? student(request, fromHome[1]!) : coach(request));
   void bodyOf(request)
     .then((sent) =>
