@@ -1,10 +1,13 @@
 import { pathToFileURL } from 'node:url';
 import { spawn, type ChildProcess } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 
 /** A server of a test's own, which it may kill. */
 export interface OwnServer {
   url: string;
   pid: number;
+  /** The processes that it has started, and that live. */
+  children(): number[];
   /** Kills it at once, as a power cut would. */
   kill(): Promise<void>;
   /** How it ended, once it has: its exit code, or null when it was killed. */
@@ -58,6 +61,10 @@ export async function serve(
   return {
     url,
     pid: child.pid!,
+    children: () => {
+      const told = readFileSync(`/proc/${child.pid}/task/${child.pid}/children`, 'utf8').trim();
+      return told === '' ? [] : told.split(' ').map(Number);
+    },
     ended: () => ended,
     kill: async () => {
       if (child.exitCode !== null || child.signalCode !== null) return;
