@@ -26,6 +26,13 @@ test('who reckons stands still while somebody is answered, until the last of the
   expect(still).toBe(false);
 });
 
+test('where nobody reckons, nothing is waited for', () => {
+  const goOn = jest.fn();
+  standingAside(() => false, goOn)()();
+  expect(jest.getTimerCount()).toBe(0);
+  expect(goOn).not.toHaveBeenCalled();
+});
+
 test('answers without a gap keep nobody still for long; after a gap the next ones do again', () => {
   const long = begin();
   jest.advanceTimersByTime(STRETCH - 1);

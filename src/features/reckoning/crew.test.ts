@@ -95,10 +95,13 @@ test('only who does something is kept still; all go on', async () => {
   await turns();
   Fake.called[0]!.answer();
   await answers[0];
-  crew.still();
+  expect(crew.still()).toBe(true);
   expect(Fake.called.map(({ standing }) => standing)).toEqual([false, true]);
   crew.on();
   expect(Fake.called.map(({ standing }) => standing)).toEqual([false, false]);
+  Fake.called[1]!.answer();
+  await answers[1];
+  expect(crew.still()).toBe(false);
 });
 
 test('one that has ended does nothing any more, whatever waited', async () => {

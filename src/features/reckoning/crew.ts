@@ -60,9 +60,15 @@ export class Crew<Of extends Member> {
     });
   }
 
-  /** Keeps those still that do something. */
-  still(): void {
-    for (const one of this.all) if (!this.free.includes(one)) one.stand(true);
+  /**
+   * Keeps those still that do something.
+   *
+   * @returns whether there are any
+   */
+  still(): boolean {
+    const busy = [...this.all].filter((one) => !this.free.includes(one));
+    for (const one of busy) one.stand(true);
+    return busy.length > 0;
   }
 
   /** Lets all go on. */

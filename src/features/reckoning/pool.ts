@@ -46,7 +46,7 @@ beforeSwap(async () => {
  */
 export function beforeReckoning(): () => void {
   kept.dirigoAside ??= standingAside(
-    () => kept.dirigoCrew?.still(),
+    () => kept.dirigoCrew?.still() ?? false,
     () => kept.dirigoCrew?.on(),
   );
   return kept.dirigoAside();
