@@ -4,7 +4,8 @@ import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { spawnSync } from 'node:child_process';
-import { setTimeout } from 'node:timers/promises';
+import { setImmediate } from 'node:timers/promises';
+import { v4 } from 'uuid';
 import { expect, test } from './test';
 import { openDatabase, seedDemo } from '@/data';
 import { addDrill, addStudent, expectCount, finish, logByKeys, startSession } from './coach';
@@ -182,17 +183,31 @@ test('what is reckoned stands still while a putt is answered, and ends with a se
     /** R while it runs, S while it waits, T while it is kept still. */
     const state = () => /\) (\w)/.exec(readFileSync(`/proc/${pid}/stat`, 'utf8'))![1];
     await expect.poll(state).toBe('R');
-    // A putt whose body is slow to come is being answered all the while.
-    const putt = request(`${server.url}/api/runs/none/putts`, {
+    const seen = new Set<string | undefined>();
+    const putt = () =>
+      fetch(`${server.url}/api/runs/${v4()}/putts`, {
+        method: 'POST',
+        headers: { origin: server.url, 'content-type': 'application/json' },
+        body: JSON.stringify({ events: [], since: null }),
+      });
+    // One whose body does not come keeps nobody still, nor does it keep others from doing so.
+    const slow = request(`${server.url}/api/runs/${v4()}/putts`, {
       method: 'POST',
       headers: { origin: server.url, 'content-type': 'application/json', 'content-length': '2' },
     });
-    putt.flushHeaders();
-    const seen = new Set<string | undefined>();
-    for (const until = Date.now() + 500; Date.now() < until; await setTimeout(1)) seen.add(state());
+    slow.flushHeaders();
+    for (let round = 0; round < 50 && !seen.has('T'); round++) {
+      let answered = false;
+      const all = Promise.all(Array.from({ length: 10 }, putt)).finally(() => (answered = true));
+      while (!answered) {
+        seen.add(state());
+        await setImmediate();
+      }
+      expect((await all).map(({ status }) => status)).toEqual(Array(10).fill(404));
+    }
     expect([...seen]).toEqual(expect.arrayContaining(['R', 'T']));
-    putt.end('{}');
-    const [answer] = (await once(putt, 'response')) as [{ statusCode: number }];
+    slow.end('{}');
+    const [answer] = (await once(slow, 'response')) as [{ statusCode: number }];
     expect(answer.statusCode).toBe(422);
     expect(await compared).toBe(200);
 

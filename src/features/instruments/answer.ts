@@ -30,9 +30,9 @@ const tell = (response: ServerResponse, status: number, lines: readonly object[]
 const refused = (message: string) => [{ line: null, state: 'refused', message }];
 
 async function lines(request: IncomingMessage, response: ServerResponse): Promise<void> {
-  response.once('close', beforeReckoning());
   const body = await bodyOf(request);
   if (body === null) return;
+  response.once('close', beforeReckoning());
   const address = String(request.headers['x-dirigo-address'] ?? 'here');
   const wait = await waitOf('links', address);
   if (wait > 0)

@@ -53,15 +53,16 @@ export function answerPutts(request: IncomingMessage, response: ServerResponse):
     tellJson(response, 403, FOREIGN);
     return true;
   }
-  response.once('close', beforeReckoning());
   const who = () => (fromHome ? student(request, fromHome[1]!) : coach(request));
   void bodyOf(request)
-    .then((sent) =>
-      takeEvents(parsed(sent), runId, async () => ({
+    .then((sent) => {
+      // From here on: what is slow to come over a weak signal keeps nobody still.
+      response.once('close', beforeReckoning());
+      return takeEvents(parsed(sent), runId, async () => ({
         database: await connection(),
         principal: await who(),
-      })),
-    )
+      }));
+    })
     .then(({ status, body }) => tellJson(response, status, body));
   return true;
 }
