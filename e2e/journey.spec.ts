@@ -80,8 +80,12 @@ test('from an empty book to a score compared across sessions', async ({ page }) 
   });
 });
 
-test('students are changed, archived and taken back; the palette finds them', async ({ page }) => {
-  await addStudent(page, 'Otto Lockgate');
+test('students are changed, archived and taken back; the palette finds them', async ({ page }, {
+  retry,
+}) => {
+  // Tried again, the first is there already.
+  const name = ['Otto Lockgate', 'Otto Weirgate'][retry]!;
+  await addStudent(page, name);
   await page.getByRole('link', { name: 'Edit' }).click();
   await type(page, 'Putter head, front to back', '3 1/2 in');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
@@ -89,15 +93,18 @@ test('students are changed, archived and taken back; the palette finds them', as
   await page.getByRole('button', { name: 'Archive' }).click();
   await expect(page.getByRole('button', { name: 'Take back' })).toBeVisible();
   await page.goto('/students');
-  await expect(page.getByRole('link', { name: 'Otto Lockgate' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name })).toHaveCount(0);
   await page.getByRole('link', { name: /Archived/ }).click();
-  await page.getByRole('link', { name: 'Otto Lockgate' }).click();
+  await page.getByRole('link', { name }).click();
   await page.getByRole('button', { name: 'Take back' }).click();
   await expect(page.getByRole('link', { name: 'Start session' })).toBeVisible();
+  await page.getByRole('link', { name: 'Greens' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Greens' })).toBeVisible();
   await page.keyboard.press('Control+k');
   await page.keyboard.type('Otto');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { level: 1, name: 'Otto Lockgate' })).toBeVisible();
+  // Not "Start a session", which has these letters in this order too.
+  await expect(page.getByRole('heading', { level: 1, name: /^Otto / })).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');

@@ -9,12 +9,7 @@ import { Toggle } from '@/ui/toggle';
 import { useKeptSwitch } from '../session/kept';
 import { PLACES } from '../shared/places';
 import { askToLeave, unsavedNow } from '../shared/unsaved';
-
-export interface PaletteEntry {
-  group: 'Students' | 'Drills' | 'Greens' | 'Do';
-  name: string;
-  href: string;
-}
+import { found, type PaletteEntry } from './found';
 
 const KEYS: [keys: string, what: string][] = [
   ['Ctrl K', 'find a student, a drill or a green'],
@@ -55,7 +50,6 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
     { useKey: true },
   );
   useHotkeys('s', () => alone() && go('/start'));
-  const groups = ['Do', 'Students', 'Drills', 'Greens'] as const;
   return (
     <>
       <Dialog.Root open={open === 'find'} onOpenChange={(next) => setOpen(next ? 'find' : null)}>
@@ -63,37 +57,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
           <Dialog.Overlay className={veil} />
           <Dialog.Content className={panel} aria-describedby={undefined}>
             <Dialog.Title className="sr-only">Find</Dialog.Title>
-            <Command label="Find" loop>
-              <Command.Input
-                placeholder="A student, a drill, a green…"
-                className="w-full border-b-2 border-ink bg-transparent px-4 py-3.5 text-[1.125rem] outline-none"
-              />
-              <Command.List className="max-h-[50vh] overflow-auto p-2">
-                <Command.Empty className="px-3 py-4 text-ink2">
-                  Nothing here has that name.
-                </Command.Empty>
-                {groups.map((group) => (
-                  <Command.Group
-                    key={group}
-                    heading={group}
-                    className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:cap"
-                  >
-                    {entries
-                      .filter((entry) => entry.group === group)
-                      .map(({ name, href }) => (
-                        <Command.Item
-                          key={href}
-                          value={`${group} ${name}`}
-                          onSelect={() => go(href)}
-                          className="min-h-11 px-3 py-2 text-[1rem] data-[selected=true]:bg-ink data-[selected=true]:text-sheet"
-                        >
-                          {name}
-                        </Command.Item>
-                      ))}
-                  </Command.Group>
-                ))}
-              </Command.List>
-            </Command>
+            <Find entries={entries} go={go} />
           </Dialog.Content>
         </Dialog.Portal>
       </Dialog.Root>
@@ -122,5 +86,55 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
         </Dialog.Portal>
       </Dialog.Root>
     </>
+  );
+}
+
+/** What is typed, and below it what has that name, the best first and taken by Enter. */
+function Find({ entries, go }: { entries: PaletteEntry[]; go: (href: string) => void }) {
+  const [typed, setTyped] = useState('');
+  const [pointedAt, setPointedAt] = useState('');
+  const shown = found(entries, typed);
+  const pointed = shown.some(({ href }) => href === pointedAt) ? pointedAt : shown[0]?.href;
+  return (
+    <Command
+      label="Find"
+      loop
+      shouldFilter={false}
+      value={pointed ?? ''}
+      onValueChange={setPointedAt}
+    >
+      <Command.Input
+        value={typed}
+        onValueChange={(next) => {
+          setTyped(next);
+          setPointedAt('');
+        }}
+        placeholder="A student, a drill, a green…"
+        className="w-full border-b-2 border-ink bg-transparent px-4 py-3.5 text-[1.125rem] outline-none"
+      />
+      <Command.List className="max-h-[50vh] overflow-auto p-2">
+        <Command.Empty className="px-3 py-4 text-ink2">Nothing here has that name.</Command.Empty>
+        {[...new Set(shown.map(({ group }) => group))].map((group) => (
+          <Command.Group
+            key={group}
+            heading={group}
+            className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:cap"
+          >
+            {shown
+              .filter((entry) => entry.group === group)
+              .map(({ name, href }) => (
+                <Command.Item
+                  key={href}
+                  value={href}
+                  onSelect={() => go(href)}
+                  className="flex min-h-11 items-center px-3 py-2 text-[1rem] data-[selected=true]:bg-ink data-[selected=true]:text-sheet"
+                >
+                  {name}
+                </Command.Item>
+              ))}
+          </Command.Group>
+        ))}
+      </Command.List>
+    </Command>
   );
 }
