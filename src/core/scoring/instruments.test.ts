@@ -94,6 +94,18 @@ test('what was filled in from a reading is not believed a second time', () => {
   expect(faceOf(filled)).toEqual(faceOf(bare));
 });
 
+test('a putt that was filled in says nothing for those where somebody looked, whichever comes first', () => {
+  const looked: Putt = { outcomes: { [gate.id]: 'left' } };
+  const filled: Putt = { ...looked, filled: [gate.id] };
+  for (const putts of [
+    [filled, looked, filled, looked],
+    [looked, filled, looked, filled],
+  ]) {
+    const { cells } = findingsOf([{ layout, putts }]);
+    expect(cells.map(({ count }) => count)).toEqual([2]);
+  }
+});
+
 test('the posterior of one quantity is that of plain weighting of the prior', () => {
   const random = dice(12);
   const { mount, error } = quantityOf('rise').instrument;

@@ -1,6 +1,7 @@
 import { quantities, quantityOf, showAmount } from '@/core/quantity';
-import { LASTING, fromMountKey, type Findings } from './cells';
+import type { Findings } from './cells';
 import type { Belief } from './gaussian';
+import { LASTING, fromMountKey } from './ground';
 import { dimension } from './latents';
 import { INTERVAL_SHARE, type Estimate } from './skills';
 

@@ -1,0 +1,120 @@
+import { PUTT_RANGE, type Putt as GreenPutt } from '@/core/green';
+import {
+  isMeasured,
+  layoutAt,
+  settingOf,
+  spotKey,
+  standing,
+  type Layout,
+  type PuttPlace,
+  type Standing,
+} from '@/core/layout';
+import { quantityOf } from '@/core/quantity';
+import { placedEvidence, type Placed } from './evidence';
+import type { Mount } from './terms';
+
+/** One layout at one spot, with what is known of its elements. */
+export interface Ground {
+  elements: Standing[];
+  paceOf(past: number): number;
+  said(element: Standing, outcome: string): Placed;
+  standOf(element: Standing): number;
+  putt: GreenPutt;
+  /** How an instrument stands there that reads a quantity. */
+  mountOf(instrument: string, quantity: string): Mount;
+}
+
+/** How an instrument that reads a quantity is named among those of some findings. */
+const mountKey = (instrument: string, quantity: string): string =>
+  JSON.stringify([instrument, quantity]);
+export const fromMountKey = (key: string): [instrument: string, quantity: string] =>
+  JSON.parse(key) as [string, string];
+
+/** What is not known of how an instrument stands: shared by all its set-ups, and of each by itself. */
+export const LASTING = 0.9;
+const ANEW = Math.sqrt(1 - LASTING ** 2);
+
+/** How near two spots have to lie that were told by touching a picture to be taken as one, m and rad. */
+const ALIKE = { distance: 0.05, bearing: 0.05 } as const;
+
+/** A place as it is scored: one that was touched on a picture is not known to the last centimetre. */
+function roughly(place: PuttPlace): PuttPlace {
+  if (place.again === 0 || !place.spot) return place;
+  const to = (value: number, step: number) => Math.round(value / step) * step;
+  const distance = Math.max(PUTT_RANGE.min, to(place.spot.distance, ALIKE.distance));
+  return { ...place, spot: { distance, bearing: to(place.spot.bearing, ALIKE.bearing) } };
+}
+
+const UNKNOWN_PLACE = 'Nobody noted where it was putted from, so it says nothing of the player.';
+
+/** What the putts of some runs share: how their elements and instruments really stood, which nobody knows. */
+export class Stands {
+  /** Whether the opening of each was measured once it stood. */
+  readonly stands: { measured: boolean }[] = [];
+  /** Instruments and what each read: how one stands lasts. */
+  readonly mounts: string[] = [];
+  private indices = new Map<string, number>();
+
+  /** Which stand has a name, from 0; a new one when none has. */
+  private named(name: string, measured: () => boolean): number {
+    const found = this.indices.get(name);
+    if (found !== undefined) return found;
+    this.indices.set(name, this.stands.length);
+    return this.stands.push({ measured: measured() }) - 1;
+  }
+
+  /**
+   * The grounds of a layout, each spot once.
+   *
+   * @param layout as it was set up
+   * @param name of the set-up: what is set up once stands as it stood
+   * @returns the ground of a place, of the layout's own where none is given; its RangeError says which place nobody knows
+   */
+  groundsOf(layout: Layout, name: string): (place?: PuttPlace) => Ground {
+    const grounds = new Map<string, Ground>();
+    return (exact) => {
+      const place = exact && roughly(exact);
+      const key = place ? spotKey(place) : 'own';
+      const ground = grounds.get(key) ?? this.groundAt(layout, place, name, key);
+      grounds.set(key, ground);
+      return ground;
+    };
+  }
+
+  private groundAt(
+    layout: Layout,
+    place: PuttPlace | undefined,
+    name: string,
+    key: string,
+  ): Ground {
+    const there = place ? layoutAt(layout, place) : layout;
+    if (!there) throw new RangeError(UNKNOWN_PLACE);
+    return {
+      elements: standing(there),
+      putt: there.putt,
+      paceOf: settingOf(there.putt, there.player).paceOf,
+      said: (element, outcome) => placedEvidence(there, element, outcome),
+      standOf: (element) => {
+        const piece = there.elements.find(({ id }) => id === element.id)!;
+        return this.named(`${name} ${key} ${JSON.stringify(piece)}`, () =>
+          isMeasured(element, piece),
+        );
+      },
+      mountOf: (instrument, quantity) => this.mountOf(instrument, quantity, name),
+    };
+  }
+
+  private mountOf(instrument: string, quantity: string, name: string): Mount {
+    const { mount, standsAs = quantity } = quantityOf(quantity).instrument;
+    const lasting = mountKey(instrument, standsAs);
+    if (!this.mounts.includes(lasting)) this.mounts.push(lasting);
+    const named = (what: string) => this.named(`${name} ${what}`, () => true);
+    return {
+      instrument: this.mounts.indexOf(lasting),
+      by: LASTING * mount,
+      stand: named(`stand ${lasting}`),
+      byStand: ANEW * mount,
+      errors: named(`errors ${mountKey(instrument, quantity)}`),
+    };
+  }
+}
