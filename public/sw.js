@@ -63,20 +63,30 @@ async function freshPage(request) {
   }
 }
 
-/* Keeps a page and all that it names of what pages are made of. */
+/* Keeps a page once all is kept that it is made of: what opens with no server works. */
+async function keepPage(at, response, files) {
+  const kept = await caches.open(FILES);
+  await Promise.all(
+    files.map(async (file) => {
+      if (await kept.match(file)) return;
+      const answer = await fetch(file);
+      if (answer.ok) await kept.put(file, answer);
+    }),
+  );
+  const pages = await caches.open(PAGES);
+  await pages.put(at, response);
+}
+
+/* Keeps the page that works with no server, and all that it names of what pages are made of. */
 async function keepShell(path) {
   const response = await fetch(path);
   if (!response.ok || response.redirected) return;
-  const cache = await caches.open(PAGES);
   const text = await response.clone().text();
-  await cache.put(path, response);
-  const kept = await caches.open(FILES);
   const named = new Set(text.match(/static\/(chunks|media)\/[\w.~-]+\.(js|css|woff2)/g) ?? []);
-  await Promise.allSettled(
-    [...named].map(async (name) => {
-      const file = `/_next/${name}`;
-      if (!(await kept.match(file))) await kept.add(file);
-    }),
+  await keepPage(
+    path,
+    response,
+    [...named].map((name) => `/_next/${name}`),
   );
 }
 
@@ -117,16 +127,13 @@ self.addEventListener('message', (event) => {
   if (typeof page !== 'string' || !Array.isArray(files)) return;
   event.waitUntil(
     (async () => {
-      const cache = await caches.open(PAGES);
       const response = await fetch(page);
-      if (response.ok && !response.redirected) await cache.put(page, response);
-      const kept = await caches.open(FILES);
-      await Promise.allSettled(
-        files.map(async (file) => {
-          if (isFile(new URL(file)) && !(await kept.match(file))) await kept.add(file);
-        }),
+      if (!response.ok || response.redirected) return;
+      await keepPage(
+        page,
+        response,
+        files.filter((file) => isFile(new URL(file))),
       );
-      event.source?.postMessage({ kept: page });
     })(),
   );
 });
