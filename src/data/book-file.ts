@@ -1,18 +1,19 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { z } from 'zod';
-import type { Database } from './database';
+import { openDatabase, type Database } from './database';
 import { MIGRATIONS } from './migrations';
 import { Problem } from './problem';
 
+/** What leads to somebody: a book that comes in opens none of them. */
+const DOORS = ['link', 'instrumentLine', 'instrument'];
+/** What somebody who is signed in stands on. */
+const SIGNED_IN = ['device', 'ticket', 'passkey'];
 /** What opens doors, and what belongs to this machine, does not leave it. */
-const LEFT_OUT = new Set([
-  'device',
-  'ticket',
-  'passkey',
-  'link',
-  'instrument',
-  'instrumentLine',
-  'migration',
-]);
+const LEFT_OUT = new Set([...SIGNED_IN, ...DOORS, 'migration']);
+/** The newest migration: a book of today has seen it. */
+const NEWEST = MIGRATIONS.at(-1)!.name;
 /** Columns that stay empty in a book that is taken elsewhere. */
 const SECRET = new Set(['passphrase']);
 /** Rows that are read and written at once. */
@@ -22,15 +23,22 @@ type StoredRow = Record<string, string | number | null>;
 
 const named = (table: string): string => `"${table.replaceAll('"', '""')}"`;
 
-/** The tables of a book, those first on which others stand. */
-async function tablesOf({ read }: Database): Promise<string[]> {
+/** The tables of a file. */
+async function namesOf({ read }: Database): Promise<string[]> {
   const rows = await read.all<{ name: string }>(
     `SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY rootpage, name`,
   );
+  return rows.map(({ name }) => name);
+}
+
+/** The tables of a book, those first on which others stand. */
+async function tablesOf(database: Database): Promise<string[]> {
   const left = new Map<string, string[]>();
-  for (const { name } of rows) {
+  for (const name of await namesOf(database)) {
     if (LEFT_OUT.has(name)) continue;
-    const keys = await read.all<{ table: string }>(`PRAGMA foreign_key_list(${named(name)})`);
+    const keys = await database.read.all<{ table: string }>(
+      `PRAGMA foreign_key_list(${named(name)})`,
+    );
     left.set(
       name,
       keys.map((key) => key.table).filter((table) => table !== name && !LEFT_OUT.has(table)),
@@ -47,12 +55,8 @@ async function tablesOf({ read }: Database): Promise<string[]> {
   return order;
 }
 
-/**
- * A whole book as lines of JSON: first which migrations it has seen, then a line a row, `{ table, row }`. No secrets, no
- * devices.
- */
-export async function* bookLines(database: Database): AsyncGenerator<string> {
-  yield `${JSON.stringify({ book: 1, migration: MIGRATIONS.at(-1)!.name })}\n`;
+/** What is kept in a book, table by table, so many rows at once. */
+async function* stored(database: Database): AsyncGenerator<{ table: string; row: StoredRow }[]> {
   for (const table of await tablesOf(database)) {
     for (let after = 0; ;) {
       const rows = await database.read.all<StoredRow & { rowid_: number }>(
@@ -61,13 +65,25 @@ export async function* bookLines(database: Database): AsyncGenerator<string> {
       );
       if (rows.length === 0) break;
       after = rows.at(-1)!.rowid_;
-      yield rows
-        .map(({ rowid_: _rowid, ...row }) => {
-          for (const column of SECRET) if (column in row) row[column] = null;
-          return `${JSON.stringify({ table, row })}\n`;
-        })
-        .join('');
+      yield rows.map(({ rowid_: _rowid, ...row }) => {
+        for (const column of SECRET) if (column in row) row[column] = null;
+        return { table, row };
+      });
     }
+  }
+}
+
+/**
+ * A whole book as lines of JSON: first which migrations it has seen, then a line a row, `{ table, row }`. No secrets, no
+ * devices.
+ */
+export async function* bookLines(database: Database): AsyncGenerator<string> {
+  const [last] = await database.read.all<{ name: string }>(
+    'SELECT max(name) AS name FROM migration',
+  );
+  yield `${JSON.stringify({ book: 1, migration: last!.name })}\n`;
+  for await (const rows of stored(database)) {
+    yield rows.map((one) => `${JSON.stringify(one)}\n`).join('');
   }
 }
 
@@ -87,48 +103,58 @@ export interface InBook {
   putts: number;
   /** When the last session of it was begun; null where there is none. */
   newest: Date | null;
+  /** Whether it is of an earlier version, and is brought up to this one as it comes in. */
+  earlier: boolean;
   /** Whether this book is empty, so that it can come in. */
   room: boolean;
 }
 
-/** The first line of a book says of which version it is. */
-function checkVersion(line: string): void {
-  const { book, migration } = parsed(line);
-  const newest = MIGRATIONS.at(-1)!.name;
-  if (book === 1 && migration === newest) return;
-  throw new Problem(
-    'invalid',
-    `This is no book of this version: it begins with ${line.slice(0, 60)}, and ${newest} is expected.`,
-  );
+type Rows = AsyncIterable<{ table: string; row: StoredRow }>;
+
+/** Of which version a book is, by its first line, and the lines after that. */
+async function begun(
+  lines: AsyncIterable<string>,
+): Promise<{ migration: string; rest: AsyncIterable<string> }> {
+  const rest = written(lines);
+  const { value: first, done } = await rest.next();
+  if (done) throw new Problem('invalid', 'The file is empty.');
+  const { book, migration } = parsed(first);
+  if (book !== 1 || migration === undefined || !MIGRATIONS.some(({ name }) => name === migration)) {
+    throw new Problem(
+      'invalid',
+      `This is no book of this version or of an earlier one: it begins with ${first.slice(0, 60)}, and ${NEWEST} is the newest that is known here.`,
+    );
+  }
+  return { migration, rest };
 }
 
-/** The rows of a book by the tables they are of. */
-async function* rowsOf(
-  lines: AsyncIterable<string>,
-  known: readonly string[],
-): AsyncGenerator<{ table: string; row: StoredRow }> {
-  let number = 0;
+async function* written(lines: AsyncIterable<string>): AsyncGenerator<string, void> {
+  for await (const line of lines) if (line.trim() !== '') yield line;
+}
+
+/**
+ * The rows of a book by the tables they are of.
+ *
+ * @param lines after the first
+ * @param known tables; not looked at when left out
+ */
+async function* rowsOf(lines: AsyncIterable<string>, known?: readonly string[]): Rows {
+  let number = 1;
   for await (const line of lines) {
-    if (line.trim() === '') continue;
     number += 1;
-    if (number === 1) {
-      checkVersion(line);
-      continue;
-    }
     const { table, row } = parsed(line);
-    if (!table || !row || !known.includes(table)) {
+    if (!table || !row || !(known?.includes(table) ?? true)) {
       throw new Problem('invalid', `Line ${number} names no table of a book: ${line.slice(0, 60)}`);
     }
     yield { table, row };
   }
-  if (number === 0) throw new Problem('invalid', 'The file is empty.');
 }
 
 /**
  * What is in a whole book, before it is taken in.
  *
- * @param lines as {@link bookLines} wrote them
- * @throws Problem when the lines are not a book of this version
+ * @param lines as {@link bookLines} wrote them, in this version or an earlier one
+ * @throws Problem when the lines are not a book of such a version
  */
 export async function lookInBook(
   database: Database,
@@ -136,46 +162,87 @@ export async function lookInBook(
 ): Promise<InBook> {
   const counted: Record<string, number> = { student: 0, session: 0, putt: 0 };
   let newest: Date | null = null;
-  for await (const { table, row } of rowsOf(lines, await tablesOf(database))) {
+  const { migration, rest } = await begun(lines);
+  const earlier = migration !== NEWEST;
+  for await (const { table, row } of rowsOf(rest, earlier ? undefined : await tablesOf(database))) {
     if (table in counted) counted[table]! += 1;
     if (table !== 'session') continue;
-    const begun = new Date(String(row.startedAt));
-    if (newest === null || begun > newest) newest = begun;
+    const at = new Date(String(row.startedAt));
+    if (newest === null || at > newest) newest = at;
   }
   const { student, session, putt } = counted;
   return {
     ...{ students: student!, sessions: session!, putts: putt!, newest },
+    earlier,
     room: await isEmpty(database),
   };
 }
 
+/** What came in. */
+interface TakenBook {
+  rows: number;
+  putts: number;
+  sessions: number;
+}
+
 /**
- * Takes a whole book into an empty one, all or nothing.
+ * Takes a whole book into an empty one, all or nothing. One of an earlier version goes into a file of that version first, which
+ * is brought up as any other is.
  *
- * @param lines as {@link bookLines} wrote them
+ * @param lines as {@link bookLines} wrote them, in this version or an earlier one
  * @param far is told how many putts are in; what it throws ends it, and nothing came in
- * @throws Problem when this book is not empty, or the lines are not a book of this version
+ * @throws Problem when this book is not empty, or the lines are not a book of such a version
  */
 export async function takeBook(
   database: Database,
   lines: AsyncIterable<string>,
   far: (putts: number) => void = () => undefined,
-): Promise<{ rows: number; putts: number; sessions: number }> {
+): Promise<TakenBook> {
   if (!(await isEmpty(database))) {
     throw new Problem(
       'invalid',
       'There are students, drills or greens here already: a whole book goes into an empty one only.',
     );
   }
-  const known = await tablesOf(database);
+  const { migration, rest } = await begun(lines);
+  if (migration === NEWEST) {
+    return putIn(database, rowsOf(rest, await tablesOf(database)), far);
+  }
+  const folder = await mkdtemp(join(tmpdir(), 'dirigo-book-'));
+  const file = join(folder, 'earlier.db');
+  try {
+    const then = await openDatabase(file, migration);
+    // Nothing is in yet; asked on the way is whether it is to stop.
+    const there = putIn(then, rowsOf(rest, await tablesOf(then)), () => far(0));
+    await there.finally(() => then.close());
+    const now = await openDatabase(file);
+    return await putIn(database, flat(stored(now)), far).finally(() => now.close());
+  } finally {
+    await rm(folder, { recursive: true });
+  }
+}
+
+async function* flat<One>(batches: AsyncIterable<One[]>): AsyncGenerator<One> {
+  for await (const batch of batches) yield* batch;
+}
+
+/** Puts the rows of a book in the place of all that is in a file of the same version. */
+async function putIn(
+  database: Database,
+  from: Rows,
+  far: (putts: number) => void,
+): Promise<TakenBook> {
   const { write } = database;
+  const here = await namesOf(database);
   const taken: Record<string, number> = { session: 0, putt: 0 };
   let rows = 0;
   const work = database.directly(async () => {
     await write.all('PRAGMA defer_foreign_keys = ON');
-    for await (const { table, row } of rowsOf(lines, known)) {
-      if (rows === 0)
-        for (const one of [...known].reverse()) await write.all(`DELETE FROM ${named(one)}`);
+    for await (const { table, row } of from) {
+      if (rows === 0) {
+        for (const one of (await tablesOf(database)).reverse())
+          await write.all(`DELETE FROM ${named(one)}`);
+      }
       const columns = Object.keys(row);
       const insert = `INSERT INTO ${named(table)} (${columns.map(named).join(', ')}) VALUES (${columns.map((_, at) => `$${at}`).join(', ')})`;
       const bound = Object.fromEntries(Object.values(row).map((value, at) => [`$${at}`, value]));
@@ -187,10 +254,10 @@ export async function takeBook(
       if (rows % BATCH === 0) far(taken.putt!);
     }
     // Whoever is signed in here goes on as the head coach of the book; what opened other doors opens none of its.
-    for (const table of ['link', 'instrumentLine', 'instrument']) {
+    for (const table of DOORS.filter((one) => here.includes(one))) {
       await write.all(`DELETE FROM ${named(table)}`);
     }
-    for (const table of ['device', 'ticket', 'passkey']) {
+    for (const table of SIGNED_IN.filter((one) => here.includes(one))) {
       await write.all(
         `UPDATE ${named(table)} SET coachId = (SELECT id FROM coach WHERE role = 'head' LIMIT 1)`,
       );

@@ -124,9 +124,11 @@ async function closeInTurn(sequelize: Sequelize, ready: Statements[]): Promise<v
  * migrated.
  *
  * @param file path of the file
+ * @param until the migration that it is brought up to; the newest when left out. One that is older can be read and written by
+ *   statements only
  * @throws Problem with a sentence that says what is wrong with the file
  */
-export async function openDatabase(file: string): Promise<Database> {
+export async function openDatabase(file: string, until?: string): Promise<Database> {
   const path = resolve(file);
   let sequelize: Sequelize | undefined;
   try {
@@ -144,7 +146,7 @@ export async function openDatabase(file: string): Promise<Database> {
     sequelize = opened;
     oneWriter(opened);
     await opened.query('PRAGMA journal_mode = WAL');
-    await migrate(opened, path, applied);
+    await migrate(opened, path, applied, until);
     await ownOnly(path);
     const models = defineModels(opened);
     trackChanges(models);
@@ -275,7 +277,12 @@ async function wholeOrNot<T>(write: Statements, work: () => Promise<T>): Promise
   }
 }
 
-async function migrate(sequelize: Sequelize, path: string, applied: string[]): Promise<void> {
+async function migrate(
+  sequelize: Sequelize,
+  path: string,
+  applied: string[],
+  until?: string,
+): Promise<void> {
   await sequelize.query('CREATE TABLE IF NOT EXISTS migration (name VARCHAR(255) PRIMARY KEY)');
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(({ name, statements, fill }) => ({
@@ -298,9 +305,11 @@ async function migrate(sequelize: Sequelize, path: string, applied: string[]): P
     },
     logger: undefined,
   });
-  const [next] = await umzug.pending();
-  if (next && applied.length > 0) await copyBefore(path, next.name);
-  await umzug.up();
+  const names = (await umzug.pending())
+    .map(({ name }) => name)
+    .filter((name) => until === undefined || name <= until);
+  if (names[0] && applied.length > 0) await copyBefore(path, names[0]);
+  await umzug.up({ migrations: names });
 }
 
 /** Whether SQLite says that what it read cannot be right. */

@@ -7,17 +7,20 @@ import { COMMON_KIT, STANDARD_FITTING } from '@/core/people';
 import { standing } from '@/core/layout';
 import { MIGRATIONS } from './migrations';
 import {
+  bookLines,
   headCoach,
   getDrill,
   getSession,
   getStudent,
   listPutters,
   listVersions,
+  lookInBook,
   knownLink,
   openDatabase,
   openLink,
   saveDrill,
   startSession,
+  takeBook,
   toLogged,
 } from '.';
 
@@ -219,5 +222,82 @@ describe('a book of the release before', () => {
     expect(readFileSync(file).includes(TOKEN)).toBe(false);
     // The copy that was put beside it before is what it was.
     expect(readFileSync(`${file}.before-007-academy`).includes(TOKEN)).toBe(true);
+  });
+});
+
+describe('a whole book of an earlier version', () => {
+  /** Its lines, in an order that does not matter. */
+  async function linesOf(path: string, until?: string): Promise<string[]> {
+    const database = await openDatabase(path, until);
+    const pieces: string[] = [];
+    for await (const piece of bookLines(database)) pieces.push(piece);
+    await database.close();
+    return pieces.join('').trim().split('\n');
+  }
+  async function* read(lines: readonly string[]) {
+    yield* lines;
+  }
+
+  it.each(MIGRATIONS.map(({ name }) => name))(
+    'of %s comes in as its file would have been moved on',
+    async (name) => {
+      const lines = await linesOf(file, name);
+      expect(lines[0]).toBe(`{"book":1,"migration":"${name}"}`);
+      const fresh = await openDatabase(join(folder, 'fresh.db'));
+      await headCoach(fresh);
+      expect(await lookInBook(fresh, read(lines))).toEqual({
+        ...{ students: 1, sessions: 1, putts: 1, room: true },
+        newest: new Date('2026-03-01T10:00:00Z'),
+        earlier: name !== MIGRATIONS.at(-1)!.name,
+      });
+      expect(await takeBook(fresh, read(lines))).toMatchObject({ putts: 1, sessions: 1 });
+      await fresh.close();
+      const [moved, taken] = [await linesOf(file), await linesOf(join(folder, 'fresh.db'))];
+      expect(taken.sort()).toEqual(moved.sort());
+      expect(taken.length).toBeGreaterThan(7);
+    },
+  );
+
+  it('that cannot be comes in not at all; one of a newer version is told', async () => {
+    const lines = await linesOf(file, MIGRATIONS[3]!.name);
+    const fresh = await openDatabase(join(folder, 'fresh.db'));
+    await headCoach(fresh);
+    const before = await linesOf(join(folder, 'fresh.db'));
+    const again = lines.find((line) => line.includes('"table":"putt"'))!;
+    await expect(takeBook(fresh, read([...lines, again]))).rejects.toThrow(
+      `Line ${lines.length + 1} of the book does not fit the others`,
+    );
+    // A table that came later is none of that version.
+    const later = '{"table":"device","row":{"id":"x"}}';
+    await expect(takeBook(fresh, read([...lines, later]))).rejects.toThrow('no table of a book');
+    const newer = '{"book":1,"migration":"999-later"}';
+    await expect(takeBook(fresh, read([newer, ...lines.slice(1)]))).rejects.toThrow(
+      'no book of this version or of an earlier one',
+    );
+    await fresh.close();
+    expect(await linesOf(join(folder, 'fresh.db'))).toEqual(before);
+  });
+
+  it('is given up when it is to stop, and leaves nothing behind', async () => {
+    const lines = await linesOf(file, MIGRATIONS[3]!.name);
+    const putt = JSON.parse(lines.find((line) => line.includes('"table":"putt"'))!) as {
+      row: object;
+    };
+    const more = Array.from({ length: 600 }, (_, i) =>
+      JSON.stringify({ table: 'putt', row: { ...putt.row, id: `putt ${i}`, position: i + 2 } }),
+    );
+    const fresh = await openDatabase(join(folder, 'fresh.db'));
+    const stop = () => {
+      throw new Error('stopped');
+    };
+    const left = () => readdirSync(tmpdir()).filter((one) => one.startsWith('dirigo-book-'));
+    const before = left();
+    await expect(takeBook(fresh, read([...lines, ...more]), stop)).rejects.toThrow('stopped');
+    expect(left()).toEqual(before);
+    expect(await lookInBook(fresh, read([...lines, ...more]))).toMatchObject({
+      putts: 601,
+      room: true,
+    });
+    await fresh.close();
   });
 });

@@ -80,7 +80,7 @@ unit, and these tables in UTF-8, with commas, times in UTC. Distances stand in f
 spreadsheet would reckon with has an apostrophe before it. Asked for as JSON lines, each table is a file of objects, one a row,
 under the same names (\`putts.jsonl\`); what is empty is left out, and nothing is made harmless. Who takes all of it out as a head coach finds the whole book beside
 them, \`book.jsonl\`: a line a row of every table but devices, links and secrets; it comes in where everything
-comes in (or by \`npm run book -- file.zip\`), into an empty Dirigo.
+comes in (or by \`npm run book -- file.zip\`), into an empty Dirigo of the same version or a later one.
 
 ${out.join('\n\n')}
 `;

@@ -69,7 +69,7 @@ it('a whole book is found in what was taken out, told before it comes in, and co
   const path = await written(await taken());
   expect(await isArchive(path)).toBe(true);
   expect(await lookInBook(empty, bookIn(path))).toEqual({
-    ...{ students: 2, sessions: 0, putts: 0, newest: null, room: true },
+    ...{ students: 2, sessions: 0, putts: 0, newest: null, earlier: false, room: true },
   });
   expect(await lookInBook(book.database, bookIn(path))).toMatchObject({ room: false });
   await takeBook(empty, bookIn(path));

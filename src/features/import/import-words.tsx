@@ -70,7 +70,7 @@ export function ListWords({
 /** A whole book, before it comes in. */
 export function BookWords({
   name,
-  book: { students, sessions, putts, newest, room },
+  book: { students, sessions, putts, newest, earlier, room },
   busy,
   onTake,
   onFresh,
@@ -90,6 +90,11 @@ export function BookWords({
           {count(putts, 'putt')}
         </p>
         {newest && <p>The last session is of {format(newest, 'd MMMM yyyy')}.</p>}
+        {earlier && (
+          <p>
+            It is of an earlier version of Dirigo, and is brought up to this one as it comes in.
+          </p>
+        )}
         <p>
           Coaches, students, drills, greens, plans and all that was putted come in as they are.
           Devices, links and instruments do not: who else coaches here gets a new link from you.
