@@ -87,13 +87,26 @@ export async function* bookLines(database: Database): AsyncGenerator<string> {
   }
 }
 
+/** What there is none of in an empty book: it has its own head coach, and no more. */
+const WRITTEN = ['student', 'session', 'drill', 'green'];
+
 /** Whether nothing has been written into a book yet but its own head coach. */
-async function isEmpty({ read }: Database): Promise<boolean> {
-  const [{ count }] = (await read.all<{ count: number }>(
-    `SELECT (SELECT count(*) FROM student) + (SELECT count(*) FROM session) + (SELECT count(*) FROM drill)
-          + (SELECT count(*) FROM green) AS count`,
-  )) as [{ count: number }];
-  return count === 0;
+async function isEmpty(database: Database): Promise<boolean> {
+  const tables = (await namesOf(database)).filter((name) => WRITTEN.includes(name));
+  for (const table of tables) {
+    const [first] = await database.read.all(`SELECT 1 FROM ${named(table)} LIMIT 1`);
+    if (first) return false;
+  }
+  return true;
+}
+
+/** @throws Problem when something has been written into a book. */
+async function refuseUnlessEmpty(database: Database): Promise<void> {
+  if (await isEmpty(database)) return;
+  throw new Problem(
+    'invalid',
+    'There are students, drills or greens here already: a whole book goes into an empty one only.',
+  );
 }
 
 /** What is in a whole book that was taken out. */
@@ -198,12 +211,7 @@ export async function takeBook(
   lines: AsyncIterable<string>,
   far: (putts: number) => void = () => undefined,
 ): Promise<TakenBook> {
-  if (!(await isEmpty(database))) {
-    throw new Problem(
-      'invalid',
-      'There are students, drills or greens here already: a whole book goes into an empty one only.',
-    );
-  }
+  await refuseUnlessEmpty(database);
   const { migration, rest } = await begun(lines);
   if (migration === NEWEST) {
     return putIn(database, rowsOf(rest, await tablesOf(database)), far);
@@ -237,6 +245,8 @@ async function putIn(
   const taken: Record<string, number> = { session: 0, putt: 0 };
   let rows = 0;
   const work = database.directly(async () => {
+    // Asked again: while a book was read somebody may have begun.
+    await refuseUnlessEmpty(database);
     await write.all('PRAGMA defer_foreign_keys = ON');
     for await (const { table, row } of from) {
       if (rows === 0) {

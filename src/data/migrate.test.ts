@@ -7,12 +7,14 @@ import { COMMON_KIT, STANDARD_FITTING } from '@/core/people';
 import { standing } from '@/core/layout';
 import { MIGRATIONS } from './migrations';
 import {
+  addStudent,
   bookLines,
   headCoach,
   getDrill,
   getSession,
   getStudent,
   listPutters,
+  listStudents,
   listVersions,
   lookInBook,
   knownLink,
@@ -23,6 +25,7 @@ import {
   takeBook,
   toLogged,
 } from '.';
+import { TEST_STUDENT } from './test-book';
 
 const ID = {
   coach: '0b2c6b0e-6f0a-4a0e-9c70-000000000001',
@@ -276,6 +279,19 @@ describe('a whole book of an earlier version', () => {
     );
     await fresh.close();
     expect(await linesOf(join(folder, 'fresh.db'))).toEqual(before);
+  });
+
+  it('goes into no book that somebody wrote into meanwhile', async () => {
+    const lines = await linesOf(file, MIGRATIONS[3]!.name);
+    const fresh = await openDatabase(join(folder, 'fresh.db'));
+    const principal = await headCoach(fresh);
+    async function* slowly() {
+      yield* lines;
+      await addStudent(fresh, principal, TEST_STUDENT);
+    }
+    await expect(takeBook(fresh, slowly())).rejects.toThrow('already');
+    expect(await listStudents(fresh, principal)).toMatchObject([{ name: TEST_STUDENT.name }]);
+    await fresh.close();
   });
 
   it('is given up when it is to stop, and leaves nothing behind', async () => {

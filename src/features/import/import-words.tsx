@@ -173,7 +173,12 @@ export function JobWords({ told, of }: { told: JobTold; of: number }) {
           <p className="text-[1.1875rem] font-[640]">
             {told.putts.toLocaleString('en')} of {count(of, 'putt')}
           </p>
-          <progress className="h-3 w-full" max={Math.max(1, of)} value={told.putts} />
+          <progress
+            aria-label="Putts that are in"
+            className="h-3 w-full appearance-none border border-ink bg-sheet [&::-moz-progress-bar]:bg-ink [&::-webkit-progress-bar]:bg-sheet [&::-webkit-progress-value]:bg-ink"
+            max={Math.max(1, of)}
+            value={told.putts}
+          />
           <p className="text-ink2">Nothing of it is shown until all of it is there.</p>
         </>
       );
