@@ -110,6 +110,11 @@ test('students are changed, archived and taken back; the palette finds them', as
   await page.keyboard.press('Escape');
   await page.keyboard.press('3');
   await expect(page.getByRole('heading', { level: 1, name: 'Drills' })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('coin roll');
+  await expect(page.getByRole('group', { name: 'Built-in drills' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'Roll over the coin' })).toBeVisible();
 });
 
 test('a coach who reads metres sees metres, and the drill is the same', async ({ page }) => {

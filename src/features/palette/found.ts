@@ -1,13 +1,13 @@
 import { matchSorter, rankings } from 'match-sorter';
 
+/** Whom a name is looked for among first, where two fit it equally well: a person before what can be done. */
+const NEAREST = ['Students', 'Drills', 'Built-in drills', 'Greens', 'Do'] as const;
+
 export interface PaletteEntry {
-  group: 'Students' | 'Drills' | 'Greens' | 'Do';
+  group: (typeof NEAREST)[number];
   name: string;
   href: string;
 }
-
-/** Whom a name is looked for among first, where two fit it equally well: a person before what can be done. */
-const NEAREST = ['Students', 'Drills', 'Greens', 'Do'] as const;
 
 /**
  * The entries whose name has every word typed in it, best first: the whole name, its beginning, the beginning of a word in
