@@ -23,22 +23,15 @@ type StoredRow = Record<string, string | number | null>;
 
 const named = (table: string): string => `"${table.replaceAll('"', '""')}"`;
 
-/** The tables of a file. */
-async function namesOf({ read }: Database): Promise<string[]> {
+/** The tables of a book, those first on which others stand. */
+async function tablesOf({ read }: Database): Promise<string[]> {
   const rows = await read.all<{ name: string }>(
     `SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY rootpage, name`,
   );
-  return rows.map(({ name }) => name);
-}
-
-/** The tables of a book, those first on which others stand. */
-async function tablesOf(database: Database): Promise<string[]> {
   const left = new Map<string, string[]>();
-  for (const name of await namesOf(database)) {
+  for (const { name } of rows) {
     if (LEFT_OUT.has(name)) continue;
-    const keys = await database.read.all<{ table: string }>(
-      `PRAGMA foreign_key_list(${named(name)})`,
-    );
+    const keys = await read.all<{ table: string }>(`PRAGMA foreign_key_list(${named(name)})`);
     left.set(
       name,
       keys.map((key) => key.table).filter((table) => table !== name && !LEFT_OUT.has(table)),
@@ -87,17 +80,13 @@ export async function* bookLines(database: Database): AsyncGenerator<string> {
   }
 }
 
-/** What there is none of in an empty book: it has its own head coach, and no more. */
-const WRITTEN = ['student', 'session', 'drill', 'green'];
-
 /** Whether nothing has been written into a book yet but its own head coach. */
-async function isEmpty(database: Database): Promise<boolean> {
-  const tables = (await namesOf(database)).filter((name) => WRITTEN.includes(name));
-  for (const table of tables) {
-    const [first] = await database.read.all(`SELECT 1 FROM ${named(table)} LIMIT 1`);
-    if (first) return false;
-  }
-  return true;
+async function isEmpty({ read }: Database): Promise<boolean> {
+  const [{ count }] = (await read.all<{ count: number }>(
+    `SELECT (SELECT count(*) FROM student) + (SELECT count(*) FROM session) + (SELECT count(*) FROM drill)
+          + (SELECT count(*) FROM green) AS count`,
+  )) as [{ count: number }];
+  return count === 0;
 }
 
 /** @throws Problem when something has been written into a book. */
@@ -214,17 +203,18 @@ export async function takeBook(
   await refuseUnlessEmpty(database);
   const { migration, rest } = await begun(lines);
   if (migration === NEWEST) {
-    return putIn(database, rowsOf(rest, await tablesOf(database)), far);
+    return takeRows(database, rowsOf(rest, await tablesOf(database)), far);
   }
   const folder = await mkdtemp(join(tmpdir(), 'dirigo-book-'));
   const file = join(folder, 'earlier.db');
   try {
-    const then = await openDatabase(file, migration);
+    const earlier = await openDatabase(file, migration);
     // Nothing is in yet; asked on the way is whether it is to stop.
-    const there = putIn(then, rowsOf(rest, await tablesOf(then)), () => far(0));
-    await there.finally(() => then.close());
-    const now = await openDatabase(file);
-    return await putIn(database, flat(stored(now)), far).finally(() => now.close());
+    await wholly(earlier, async () =>
+      putIn(earlier, rowsOf(rest, await tablesOf(earlier)), () => far(0)),
+    ).finally(() => earlier.close());
+    const today = await openDatabase(file);
+    return await takeRows(database, flat(stored(today)), far).finally(() => today.close());
   } finally {
     await rm(folder, { recursive: true });
   }
@@ -234,6 +224,37 @@ async function* flat<One>(batches: AsyncIterable<One[]>): AsyncGenerator<One> {
   for await (const batch of batches) yield* batch;
 }
 
+/** Takes the rows of a book of this version into an empty one. */
+const takeRows = (
+  database: Database,
+  rows: Rows,
+  far: (putts: number) => void,
+): Promise<TakenBook> =>
+  wholly(database, async () => {
+    // Asked again: while a book was read somebody may have begun.
+    await refuseUnlessEmpty(database);
+    const taken = await putIn(database, rows, far);
+    // Whoever is signed in here goes on as the head coach of the book; what opened other doors opens none of its.
+    for (const table of DOORS) await database.write.all(`DELETE FROM ${named(table)}`);
+    for (const table of SIGNED_IN) {
+      await database.write.all(
+        `UPDATE ${named(table)} SET coachId = (SELECT id FROM coach WHERE role = 'head' LIMIT 1)`,
+      );
+    }
+    return taken;
+  });
+
+/** Writes all or nothing; keys are looked at when all is there. */
+const wholly = <T>(database: Database, work: () => Promise<T>): Promise<T> =>
+  database
+    .directly(async () => {
+      await database.write.all('PRAGMA defer_foreign_keys = ON');
+      return work();
+    })
+    .catch((error: unknown) => {
+      throw unfit(error, 'A row');
+    });
+
 /** Puts the rows of a book in the place of all that is in a file of the same version. */
 async function putIn(
   database: Database,
@@ -241,42 +262,23 @@ async function putIn(
   far: (putts: number) => void,
 ): Promise<TakenBook> {
   const { write } = database;
-  const here = await namesOf(database);
   const taken: Record<string, number> = { session: 0, putt: 0 };
   let rows = 0;
-  const work = database.directly(async () => {
-    // Asked again: while a book was read somebody may have begun.
-    await refuseUnlessEmpty(database);
-    await write.all('PRAGMA defer_foreign_keys = ON');
-    for await (const { table, row } of from) {
-      if (rows === 0) {
-        for (const one of (await tablesOf(database)).reverse())
-          await write.all(`DELETE FROM ${named(one)}`);
-      }
-      const columns = Object.keys(row);
-      const insert = `INSERT INTO ${named(table)} (${columns.map(named).join(', ')}) VALUES (${columns.map((_, at) => `$${at}`).join(', ')})`;
-      const bound = Object.fromEntries(Object.values(row).map((value, at) => [`$${at}`, value]));
-      await write.all(insert, bound).catch((error: unknown) => {
-        throw unfit(error, rows);
-      });
-      rows += 1;
-      taken[table] = (taken[table] ?? 0) + 1;
-      if (rows % BATCH === 0) far(taken.putt!);
+  for await (const { table, row } of from) {
+    if (rows === 0) {
+      for (const one of (await tablesOf(database)).reverse())
+        await write.all(`DELETE FROM ${named(one)}`);
     }
-    // Whoever is signed in here goes on as the head coach of the book; what opened other doors opens none of its.
-    for (const table of DOORS.filter((one) => here.includes(one))) {
-      await write.all(`DELETE FROM ${named(table)}`);
-    }
-    for (const table of SIGNED_IN.filter((one) => here.includes(one))) {
-      await write.all(
-        `UPDATE ${named(table)} SET coachId = (SELECT id FROM coach WHERE role = 'head' LIMIT 1)`,
-      );
-    }
-  });
-  // Keys are looked at when all is there.
-  await work.catch((error: unknown) => {
-    throw unfit(error, null);
-  });
+    const columns = Object.keys(row);
+    const insert = `INSERT INTO ${named(table)} (${columns.map(named).join(', ')}) VALUES (${columns.map((_, at) => `$${at}`).join(', ')})`;
+    const bound = Object.fromEntries(Object.values(row).map((value, at) => [`$${at}`, value]));
+    await write.all(insert, bound).catch((error: unknown) => {
+      throw unfit(error, `Line ${rows + 2}`);
+    });
+    rows += 1;
+    taken[table] = (taken[table] ?? 0) + 1;
+    if (rows % BATCH === 0) far(taken.putt!);
+  }
   return { rows, putts: taken.putt!, sessions: taken.session! };
 }
 
@@ -296,11 +298,8 @@ function parsed(line: string): z.infer<typeof bookLine> {
   }
 }
 
-/** What SQLite says of a row that cannot be, as it can be told; anything else as it is. */
-const unfit = (error: unknown, row: number | null): unknown =>
-  /SQLITE_(CONSTRAINT|ERROR|MISMATCH)/.test(String(error))
-    ? new Problem(
-        'invalid',
-        `${row === null ? 'A row of the book' : `Line ${row + 2} of the book`} does not fit the others: ${String(error)}`,
-      )
+/** What SQLite says of a row that cannot be, as it can be told; anything else, and what can be told already, as it is. */
+const unfit = (error: unknown, which: string): unknown =>
+  !(error instanceof Problem) && /SQLITE_(CONSTRAINT|ERROR|MISMATCH)/.test(String(error))
+    ? new Problem('invalid', `${which} of the book does not fit the others: ${String(error)}`)
     : error;

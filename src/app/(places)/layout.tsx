@@ -7,7 +7,7 @@ import { KeepReady } from '@/features/offline/keep-ready';
 import { UnsavedGuard } from '@/features/shared/unsaved-guard';
 import { ZoneNote } from '@/features/shared/zone-note';
 import { Palette } from '@/features/palette/palette';
-import { LIBRARY } from '@/core/drill';
+import { notTaken } from '@/features/drills/take';
 import { listDrills, listGreens, listStudents } from '@/data';
 
 const COACH_DOES = [
@@ -27,7 +27,6 @@ export default async function PlacesLayout({ children }: { children: ReactNode }
   const places = PLACES.map(({ href }) => href).filter((href) => !assists || href !== '/programme');
   const present = <T extends { archivedAt: Date | null }>(all: T[]) =>
     all.filter(({ archivedAt }) => !archivedAt);
-  const taken = new Set(present(drills).map(({ origin }) => origin));
   return (
     <div className="md:flex">
       <a
@@ -66,7 +65,7 @@ export default async function PlacesLayout({ children }: { children: ReactNode }
             name,
             href: `/greens/${id}`,
           })),
-          ...LIBRARY.filter(({ key }) => !taken.has(key)).map(({ key, name }) => ({
+          ...notTaken(drills, coach.settings.units).map(({ key, name }) => ({
             group: 'Built-in drills' as const,
             name,
             href: `/drills/${key}`,
