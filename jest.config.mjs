@@ -1,7 +1,10 @@
 import { availableParallelism } from 'node:os';
 
 /** Packages that ship only as ES modules and so are compiled with our own code. */
-const esmOnly = ['d3-.*', 'internmap', 'uuid', 'pure-rand', 'p-limit', 'yocto-queue'].join('|');
+const esmOnly = [
+  ...['d3-.*', 'internmap', 'uuid', 'pure-rand', 'p-limit', 'yocto-queue'],
+  ...['age-encryption', '@noble', '@scure'],
+].join('|');
 
 const config = {
   testEnvironment: 'node',

@@ -152,7 +152,7 @@ test('nothing but a list of putts is taken, and nothing from another site', asyn
 });
 
 test('the copy of the records is a whole database', async ({ request }) => {
-  const copy = await request.get('/records/copy');
+  const copy = await request.get('/records/backup');
   expect((await copy.body()).subarray(0, 15).toString()).toBe('SQLite format 3');
 });
 

@@ -226,10 +226,10 @@ function argsOf({ name }: BuiltAction): unknown[] {
     makeCalendarLink: [null],
     endCalendarLink: [null],
     keepSettings: [{}],
-    copyNow: [null],
+    backUpNow: [null],
     keepFolder: [{ folder: '' }],
-    lookAtCopy: [database.path],
-    goBackTo: [database.path],
+    inspectBackup: [database.path],
+    restoreFrom: [database.path],
     begin: [
       { players: [{ studentId: student, drillId: drill, rung: null }], green: null, cold: false },
     ],
@@ -474,8 +474,8 @@ test('every page and route of the head coach’s is shut to strangers, and what 
     `/programme/hours/${plan}`,
     `/sessions/${done}/review`,
     '/records/academy',
-    '/records/copies',
-    '/records/copy',
+    '/records/backups',
+    '/records/backup',
   ];
   const get = (path: string, headers: Record<string, string> = {}) =>
     ask(new URL(path, server.url).href, { headers: { host: HOST, ...headers } });
@@ -500,7 +500,7 @@ test('every page and route of the head coach’s is shut to strangers, and what 
     `/drills/${drill}`,
     `/greens/${green}`,
     '/records/academy',
-    '/records/copy',
+    '/records/backup',
   ]) {
     expect((await get(path, { cookie: cookies.head })).status, path).toBe(200);
   }
@@ -542,7 +542,7 @@ test('an assistant sees no note of a coach’s, and logs for whom is shared', as
 
 test('copies and exports are not fetched by another site’s page, not even as a link', async () => {
   for (const path of [
-    '/records/copy',
+    '/records/backup',
     '/kept',
     '/programme/calendar',
     `/drills/${known.drill}/file`,
@@ -632,7 +632,7 @@ test('the head coach runs them all: what is refused above is refused for who ask
     'undo',
     'setLeft',
     'linkForCoach',
-    'goBackTo',
+    'restoreFrom',
     'tryStandIn',
     'endNow',
     'standHere',

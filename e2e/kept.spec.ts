@@ -33,11 +33,11 @@ test('a copy is looked at, and gone back to; a damaged file says what it is and 
 
   await test.step('going back', async () => {
     await addStudent(page, 'Before Lock');
-    await page.goto('/records/copies', { waitUntil: 'networkidle' });
+    await page.goto('/records/backups', { waitUntil: 'networkidle' });
     await page.getByRole('button', { name: 'Make a copy now' }).click();
     await expect(page.getByText('A copy is made, and checked.')).toBeVisible();
     await addStudent(page, 'Since Lock');
-    await page.goto('/records/copies', { waitUntil: 'networkidle' });
+    await page.goto('/records/backups', { waitUntil: 'networkidle' });
     await page.getByRole('button', { name: 'Look at the copy of' }).first().click();
     await expect(page.getByRole('row', { name: 'Students 2 1' })).toBeVisible();
     await page.getByRole('button', { name: 'Go back to this copy' }).click();
@@ -49,7 +49,7 @@ test('a copy is looked at, and gone back to; a damaged file says what it is and 
   });
 
   await test.step('a folder that nothing can be written in is told beside its field', async () => {
-    await page.goto('/records/copies', { waitUntil: 'networkidle' });
+    await page.goto('/records/backups', { waitUntil: 'networkidle' });
     await page.getByLabel('Folder of the copies').fill('elsewhere');
     await page.getByRole('button', { name: 'Save the folder' }).click();
     await expect(page.getByText('"elsewhere" is no whole path: begin it with a /.')).toBeVisible();

@@ -18,7 +18,7 @@ import {
   contentsOf,
   headCoach,
   listStudents,
-  makeCopy,
+  makeBackup,
   openDatabase,
   restore,
 } from '@/data';
@@ -138,7 +138,7 @@ export const fileFaults = (every: number): FileFault[] => [
     must: 'told with the newest good copy, and gone back to',
     run: async (file, random) => {
       const database = await written(file);
-      const copy = await makeCopy(file, new Date());
+      const copy = await makeBackup(file, new Date());
       await database.close();
       const whole = readFileSync(file);
       let told = 0;
@@ -176,7 +176,7 @@ export const fileFaults = (every: number): FileFault[] => [
     run: async (file) => {
       const database = await written(file);
       const inWal = existsSync(`${file}-wal`) && statSync(`${file}-wal`).size > 0;
-      const { students } = await contentsOf((await makeCopy(file, new Date())).file);
+      const { students } = await contentsOf((await makeBackup(file, new Date())).file);
       await database.close();
       return {
         said: `${students} of 1 students, the -wal ${inWal ? 'not ' : ''}empty`,
@@ -189,7 +189,7 @@ export const fileFaults = (every: number): FileFault[] => [
     must: '0600',
     run: async (file) => {
       const database = await written(file);
-      const { file: copy } = await makeCopy(file, new Date());
+      const { file: copy } = await makeBackup(file, new Date());
       const folder = file.slice(0, file.lastIndexOf('/'));
       const files = [...readdirSync(folder).map((name) => join(folder, name)), copy].filter((one) =>
         statSync(one).isFile(),

@@ -27,6 +27,8 @@ export async function serve({ database, demo }) {
     DIRIGO_DB: database,
     NEXT_TELEMETRY_DISABLED: '1',
     ...(open && { DIRIGO_OPEN: '1' }),
+    // Somebody who reads the terminal wants to see what is wrong, not every event.
+    ...(process.stderr.isTTY && !process.env.DIRIGO_LOG_LEVEL && { DIRIGO_LOG_LEVEL: 'warn' }),
   };
   const ready = spawnSync('npx', ['tsx', 'scripts/ready.ts', ...(demo ? ['--demo'] : [])], {
     stdio: 'inherit',
@@ -49,5 +51,6 @@ export async function serve({ database, demo }) {
     spawn('npx', ['tsx', 'scripts/sign-in.ts', '--address', address], { stdio: 'inherit', env });
   });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-  server.on('exit', (code) => process.exit(code ?? 0));
+  // A supervisor restarts what ends with an error: one that a signal ended has no code of its own.
+  server.on('exit', (code) => process.exit(code ?? 1));
 }

@@ -81,10 +81,42 @@ async function makeServer(authority, names, now) {
   return { certificate: certificate.toString('pem'), key: await keyPem(keys) };
 }
 
+/** Reads a certificate with its key; null where neither is there. */
 function kept(folder, name) {
   const [certificate, key] = [join(folder, `${name}.crt`), join(folder, `${name}.key`)];
   if (!existsSync(certificate) || !existsSync(key)) return null;
   return { certificate: readFileSync(certificate, 'utf8'), key: readFileSync(key, 'utf8') };
+}
+
+/** Phones trust the authority: it is never replaced without being told to, since all of them would have to trust a new one. */
+const LOST = (what, file) =>
+  new Error(
+    `${what}: ${file}. Put it back from a backup, or start once with --new-authority; then every phone has to install the new certificate.`,
+  );
+
+/** Checks that the authority's files are whole and belong together. */
+function checkAuthority({ certificate, key }, folder) {
+  const file = join(folder, 'authority.key');
+  try {
+    if (!new Read(certificate).checkPrivateKey(createPrivateKey(key))) throw new Error('another');
+  } catch {
+    throw LOST('The key of this machine’s certificate authority is damaged', file);
+  }
+}
+
+/** The authority as it was made; null where there never was one. */
+function keptAuthority(folder) {
+  const known = kept(folder, 'authority');
+  if (known) {
+    checkAuthority(known, folder);
+    return known;
+  }
+  const rest = ['authority.crt', 'authority.key', 'server.crt'].some((name) =>
+    existsSync(join(folder, name)),
+  );
+  if (!rest) return null;
+  const gone = ['authority.key', 'authority.crt'].find((name) => !existsSync(join(folder, name)));
+  throw LOST('A file of this machine’s certificate authority is missing', join(folder, gone));
 }
 
 function keep(folder, name, made) {
@@ -102,24 +134,40 @@ export const namesOf = (certificate) =>
     .map((one) => one.replace(/^(DNS|IP Address):/, ''))
     .filter(Boolean);
 
+/** Whether a server's certificate is whole, of this authority, for these names, and not near its end. */
+function isStillGood({ certificate, key }, authority, names, now) {
+  try {
+    const read = new Read(certificate);
+    return (
+      read.checkPrivateKey(createPrivateKey(key)) &&
+      read.checkIssued(new Read(authority.certificate)) &&
+      Date.parse(read.validTo) - now > RENEWED &&
+      names.every((name) => namesOf(certificate).includes(name))
+    );
+  } catch {
+    return false;
+  }
+}
+
 /**
  * The certificate of this machine's own authority, made once, and one of the server for its names, made anew when it is too
  * old or its names are others.
  *
  * @param folder where they are kept; private keys are for this user alone
- * @param names host names and numbers of this machine
+ * @param names host names and addresses of this machine
+ * @param options.replaceLost makes a new authority whatever is there
+ * @throws Error with a sentence when a file of the authority is missing or damaged
  */
-export async function certificates(folder, names, now = Date.now()) {
+export async function certificates(folder, names, { now = Date.now(), replaceLost = false } = {}) {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const authority =
-    kept(folder, 'authority') ?? keep(folder, 'authority', await makeAuthority(now));
+    (replaceLost ? null : keptAuthority(folder)) ??
+    keep(folder, 'authority', await makeAuthority(now));
   const known = kept(folder, 'server');
-  const stands =
-    known &&
-    new Read(known.certificate).checkIssued(new Read(authority.certificate)) &&
-    Date.parse(new Read(known.certificate).validTo) - now > RENEWED &&
-    names.every((name) => namesOf(known.certificate).includes(name));
-  const server = stands ? known : keep(folder, 'server', await makeServer(authority, names, now));
+  const server =
+    known && isStillGood(known, authority, names, now)
+      ? known
+      : keep(folder, 'server', await makeServer(authority, names, now));
   return { authority, server };
 }
 

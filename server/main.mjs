@@ -1,4 +1,5 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { createServer as createHttp } from 'node:http';
 import { createServer as createHttps } from 'node:https';
@@ -6,7 +7,7 @@ import { dirname, join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import QRCode from 'qrcode';
 import { certificates, fingerprintOf, namesOf } from './certificates.mjs';
-import { PATIENCE, limit, refusal, refuse } from './limits.mjs';
+import { PATIENCE, limitConnections, refusal, refuse, trustedProxies } from './limits.mjs';
 import { localAddresses, localName } from './network.mjs';
 import { RECKONER, bundle } from './reckoner.mjs';
 import { welcomeServer } from './welcome.mjs';
@@ -20,6 +21,7 @@ const { values } = parseArgs({
     network: { type: 'boolean', default: false },
     address: { type: 'string' },
     dev: { type: 'boolean', default: false },
+    'new-authority': { type: 'boolean', default: false },
   },
 });
 const port = Number(values.port);
@@ -48,7 +50,9 @@ async function ways() {
   }
   const folder = join(dirname(DIRIGO_DB), 'certificates');
   const names = [...addresses, localName(), 'localhost', '127.0.0.1'];
-  const { authority, server } = await certificates(folder, names);
+  const { authority, server } = await certificates(folder, names, {
+    replaceLost: values['new-authority'],
+  });
   return {
     ...underNames(names),
     tls: { cert: server.certificate, key: server.key },
@@ -72,41 +76,80 @@ const listening = (server, onPort, host) =>
     server.listen(onPort, host, resolve);
   });
 
-const { address, host, tls, welcome } = await ways();
+/** How long requests that are being answered are waited for when the server stops, ms. */
+const FINISH = 3000;
+/** How long everything that happens at a stop may take, ms. */
+const STOPPED = 4500;
+
+/** A start that cannot go on says why in a sentence. */
+function giveUp(error) {
+  console.error(`\n✗ ${error.message}\n`);
+  process.exit(1);
+}
+
+const { address, host, tls, welcome } = await ways().catch(giveUp);
+const isProxy = (() => {
+  try {
+    return trustedProxies(process.env.DIRIGO_TRUST_PROXY);
+  } catch (error) {
+    return giveUp(error);
+  }
+})();
 process.env.DIRIGO_BUILD ??= values.dev
   ? 'development'
   : readFileSync('.next/BUILD_ID', 'utf8').trim();
+process.env.DIRIGO_VERSION ??= JSON.parse(readFileSync('package.json', 'utf8')).version;
 if (values.dev) await bundle();
 process.env.DIRIGO_RECKONER ??= resolve(RECKONER);
+/** The request that is being answered: its id for the log, and whether whoever asked is still there. */
+const requests = new AsyncLocalStorage();
+globalThis.dirigoRequest = requests;
 // Read once the names are set: what the application is built of reads them too.
 const { default: next } = await import('next');
-/** What the application answers ahead of the framework: it says so itself, some time after the framework is ready. */
+/** What the application does beside the framework's pages: it says so itself, some time after the framework is ready. */
 const registered = new Promise((resolve) => {
-  globalThis.dirigoAnswers = resolve;
+  globalThis.dirigoServer = resolve;
 });
 const app = next({ dev: values.dev, hostname: '127.0.0.1', port });
 await app.prepare();
 const handle = app.getRequestHandler();
 // A request that came before would be answered by neither.
-const answersAhead = await registered;
+const { answersAhead, log, endStreams, shutDown } = await registered;
 
-/** Whose request is being answered, and whether they still wait: what is reckoned for nobody is given up. */
-const asking = new AsyncLocalStorage();
-globalThis.dirigoAsking = asking;
+let stopping = false;
 
 function answer(request, response) {
-  const refused = refusal(request, behind);
-  if (refused) return refuse(response, refused);
-  if (answersAhead(request, response)) return;
+  const refused = refusal(request, isProxy);
+  if (refused) {
+    log.warn({ event: 'refused', status: refused[0], method: request.method });
+    return refuse(response, refused);
+  }
   const gone = new AbortController();
-  response.once('close', () => gone.abort());
-  asking.run(gone.signal, () => void handle(request, response));
+  response.once('close', () => {
+    gone.abort();
+    if (stopping) server.closeIdleConnections();
+  });
+  requests.run({ id: randomUUID(), signal: gone.signal }, () => {
+    void Promise.resolve(answersAhead(request, response))
+      .then((answered) => answered || handle(request, response))
+      .catch((error) => {
+        log.error({ event: 'unanswered', err: error });
+        if (response.headersSent) response.destroy();
+        else refuse(response, [500, 'This could not be answered. Try again.']);
+      });
+  });
 }
 const server = tls ? createHttps({ ...PATIENCE, ...tls }, answer) : createHttp(PATIENCE, answer);
-limit(server);
-await listening(server, port, host);
+limitConnections(server, isProxy);
+await listening(server, port, host).catch(giveUp);
+log.info({ event: 'started', build: process.env.DIRIGO_BUILD, node: process.versions.node });
 
 console.log(`\nDirigo is at ${address}  (stop with Ctrl C)`);
+if ((behind || process.env.DIRIGO_HOME) && !process.env.DIRIGO_TRUST_PROXY) {
+  console.log(
+    'Everybody who comes through a proxy counts as one address: name the proxy in DIRIGO_TRUST_PROXY, such as 127.0.0.1.',
+  );
+}
 if (welcome) {
   const page = welcomeServer({ address, ...welcome });
   await listening(page, port + WELCOME, host);
@@ -117,14 +160,20 @@ if (welcome) {
   console.log(await QRCode.toString(address, { type: 'terminal', small: true }));
 }
 
-/** Whatever is still on its way stops with the program: what was kept is on disk. Processes that read the file end first. */
-async function stop() {
+const after = (wait) => new Promise((resolve) => setTimeout(resolve, wait).unref());
+
+/** Takes no more requests, finishes those that are being answered, and closes the database in one file. */
+async function stop(signal) {
+  if (stopping) return;
+  stopping = true;
+  log.info({ event: 'stopping', signal });
   const closed = new Promise((resolve) => server.close(resolve));
+  endStreams();
+  server.closeIdleConnections();
+  await Promise.race([closed, after(FINISH)]);
   server.closeAllConnections();
-  await Promise.race([
-    Promise.all([closed, globalThis.dirigoBeforeSwap?.()]),
-    new Promise((resolve) => setTimeout(resolve, 2000)),
-  ]);
+  await Promise.race([shutDown(), after(STOPPED - FINISH)]);
+  log.info({ event: 'stopped' });
   process.exit(0);
 }
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => void stop());
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(signal));

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { limitConnections } from './limits.mjs';
 
 const escaped = (text) =>
   text.replace(
@@ -77,6 +78,6 @@ export function welcomeServer({ address, fingerprint, certificateFile }) {
   });
   server.headersTimeout = 10_000;
   server.requestTimeout = 10_000;
-  server.maxConnections = 100;
+  limitConnections(server, undefined, { all: 100, address: 20 });
   return server;
 }

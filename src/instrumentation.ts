@@ -1,26 +1,38 @@
-type Answers = (
-  ...of: Parameters<typeof import('./features/session/putts-answer').answerPutts>
-) => boolean;
+/** What the application does beside the framework's pages, handed to the server that stands in front of it. */
+interface Handover {
+  answersAhead: typeof import('./features/server/answers-ahead').answersAhead;
+  log: typeof import('./features/shared/log').log;
+  /** Ends streams that would otherwise stay open for as long as their page. */
+  endStreams: () => void;
+  /** Closes the database for good. */
+  shutDown: () => Promise<void>;
+}
 
-/** What the server does by itself while it runs, and what it answers ahead of the framework. */
+/** Starts what the server does by itself while it runs. Half-finished imports are cleaned up before anything is answered. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
   const [
-    { copyByItself },
-    { answerPutts },
-    { answerInstruments },
-    { answerUpload },
+    { scheduleBackups },
+    { answersAhead },
     { endHalfImports },
+    { closeConnection },
+    live,
+    { log },
   ] = await Promise.all([
-    import('./features/records/copy-by-itself'),
-    import('./features/session/putts-answer'),
-    import('./features/instruments/answer'),
-    import('./features/import/upload'),
+    import('./features/records/scheduled-backups'),
+    import('./features/server/answers-ahead'),
     import('./features/import/end-half'),
+    import('./data'),
+    import('./features/instruments/live'),
+    import('./features/shared/log'),
   ]);
-  copyByItself();
-  endHalfImports();
-  // The server waits for it before it listens.
-  const { dirigoAnswers } = globalThis as { dirigoAnswers?: (answers: Answers) => void };
-  dirigoAnswers?.((...of) => answerPutts(...of) || answerInstruments(...of) || answerUpload(...of));
+  await endHalfImports();
+  scheduleBackups();
+  const { dirigoServer } = globalThis as { dirigoServer?: (handover: Handover) => void };
+  dirigoServer?.({
+    answersAhead,
+    log,
+    endStreams: () => live.endStreams('all'),
+    shutDown: closeConnection,
+  });
 }

@@ -1,5 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { FOREIGN, guarding, refusedAs } from '@/features/shared/border';
+import { FOREIGN, guarding } from '@/features/shared/border';
 
 function contentPolicy(nonce: string): string {
   const development = process.env.NODE_ENV === 'development';
@@ -19,23 +19,11 @@ function contentPolicy(nonce: string): string {
   ].join('; ');
 }
 
-/** Refuses what other sites send, and puts the security headers on every answer. */
+/** Puts the security headers on every answer. What other sites send was refused before the framework saw it. */
 export function proxy(request: NextRequest): NextResponse {
-  const { method, nextUrl, headers: sent } = request;
-  const refused = refusedAs(
-    {
-      method,
-      path: nextUrl.pathname,
-      host: sent.get('host') ?? '',
-      origin: sent.get('origin'),
-      site: sent.get('sec-fetch-site'),
-    },
-    process.env,
-  );
+  const { nextUrl, headers: sent } = request;
   // The framework hands an action that a page does not know on to the page that does, as a request of its own: nobody else may.
-  if (refused || sent.has('x-action-forwarded')) {
-    return NextResponse.json(FOREIGN, { status: 403 });
-  }
+  if (sent.has('x-action-forwarded')) return NextResponse.json(FOREIGN, { status: 403 });
   // No address of ours holds characters that cannot be seen.
   if (/%(0[0-9a-f]|1[0-9a-f]|7f)/i.test(nextUrl.pathname)) {
     return new NextResponse('There is no such page.', { status: 404 });

@@ -97,7 +97,7 @@ describe('the certificates of this machine', () => {
     expect(moved.authority).toEqual(first.authority);
     expect(moved.server).not.toEqual(first.server);
     const later = Date.now() + 370 * 864e5;
-    const renewed = await certificates(folder, NAMES, later);
+    const renewed = await certificates(folder, NAMES, { now: later });
     expect(renewed.server).not.toEqual(moved.server);
     expect(fingerprintOf(renewed.authority.certificate)).toBe(
       fingerprintOf(first.authority.certificate),

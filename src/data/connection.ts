@@ -41,18 +41,32 @@ export async function connection(): Promise<Database> {
 }
 
 /**
- * Puts a copy in the place of the open database, and opens that; what was there is opened again when the copy cannot be. Who
- * asks something meanwhile waits.
+ * Restores the open database from a backup and opens it; the one that was there is opened again when that fails. Requests that
+ * come meanwhile wait.
  *
- * @param from the copy
+ * @param from the backup
  * @param at now
+ * @param passphrase of an encrypted backup
  */
-export async function goBack(from: string, at: Date): Promise<Restored> {
+export async function restoreOpen(
+  from: string,
+  at: Date,
+  passphrase: string | null,
+): Promise<Restored> {
   const open = await connection();
   const { path } = open;
   const swapping = Promise.all([open.close(), kept.dirigoBeforeSwap?.()]).then(() =>
-    restore(path, from, at),
+    restore(path, from, at, passphrase),
   );
   await keep(swapping.catch(() => undefined).then(() => openDatabase(path)));
   return swapping;
+}
+
+/** Closes the database for good, with everything in one file; what asks for it afterwards is refused. */
+export async function closeConnection(): Promise<void> {
+  const opening = kept.dirigoDatabase;
+  kept.dirigoDatabase = Promise.reject(new Problem('database', 'Dirigo is stopping.'));
+  kept.dirigoDatabase.catch(() => undefined);
+  await kept.dirigoBeforeSwap?.();
+  await (await opening?.catch(() => null))?.close();
 }

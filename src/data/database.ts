@@ -4,7 +4,7 @@ import { dirname, join, resolve } from 'node:path';
 import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { Umzug } from 'umzug';
-import { copyBefore, newestWhole, writeCopy } from './copies';
+import { backupBefore, newestGoodBackup, writeBackup } from './backups';
 import { beginChange, trackChanges } from './events';
 import { MIGRATIONS } from './migrations';
 import { defineModels, type Models } from './models';
@@ -308,7 +308,7 @@ async function migrate(
   const names = (await umzug.pending())
     .map(({ name }) => name)
     .filter((name) => until === undefined || name <= until);
-  if (names[0] && applied.length > 0) await copyBefore(path, names[0]);
+  if (names[0] && applied.length > 0) await backupBefore(path, names[0]);
   await umzug.up({ migrations: names });
 }
 
@@ -320,9 +320,9 @@ export const isDamage = (error: unknown): boolean =>
 async function describeDamage(error: unknown, path: string): Promise<string> {
   const said = describeDatabaseError(error, path);
   if (!isDamage(error) && !/SQLITE_NOTADB/.test(String(error))) return said;
-  const copy = await newestWhole(path);
-  if (!copy) return said;
-  return `${said} The newest copy that is whole is of ${copy.madeAt.toISOString()}: ${copy.file}. Go back to it with: npm run restore`;
+  const backup = await newestGoodBackup(path, new Date());
+  if (!backup) return said;
+  return `${said} The newest good backup is of ${backup.madeAt.toISOString()}: ${backup.file}. Restore it with: npm run restore`;
 }
 
 /**
@@ -357,7 +357,7 @@ export async function copyDatabase({ path }: Database): Promise<Buffer> {
   const folder = await mkdtemp(join(tmpdir(), 'dirigo-copy-'));
   const file = join(folder, 'copy.db');
   try {
-    await writeCopy(path, file);
+    await writeBackup(path, file);
     return await readFile(file);
   } finally {
     await rm(folder, { recursive: true });

@@ -168,6 +168,23 @@ export async function whoAsks(
   return { as: role, coachId, deviceId };
 }
 
+/**
+ * Finds the device whose secret this was, signed in or not: it tells that a browser was signed in once, and opens nothing.
+ *
+ * @returns its id and its coach's name; null when the secret is no device's
+ */
+export async function knownDevice(
+  { read }: Database,
+  secret: string,
+): Promise<{ id: string; coachName: string } | null> {
+  const [row] = await read.all<{ id: string; coachName: string }>(
+    `SELECT device.id, coach.name AS coachName FROM device JOIN coach ON coach.id = device.coachId
+      WHERE device.hash = $hash`,
+    { $hash: hashOf(secret) },
+  );
+  return row ?? null;
+}
+
 const toDevice = ({ id, name, way, madeAt, seenAt }: DeviceRow): Device => ({
   id,
   name,

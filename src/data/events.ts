@@ -20,8 +20,10 @@ type Values = Record<string, unknown>;
 interface Tracked {
   /** What a row is about: the id of the student, drill, green, session or plan whose page shows it. */
   about(row: Values): string;
-  /** What is not written down: secrets, and what versions keep anyway. */
+  /** Columns that are not written down: secrets, and what versions keep anyway. */
   omit?: string[];
+  /** Columns of which only the fact of a change is written down. */
+  redact?: string[];
 }
 
 const of =
@@ -31,7 +33,7 @@ const of =
 
 /** The tables whose changes are written down; putts, corrections and marks are events of their own. */
 const TRACKED: Partial<Record<keyof Models, Tracked>> = {
-  coach: { about: of('id'), omit: ['passphrase'] },
+  coach: { about: of('id'), redact: ['passphrase'] },
   device: { about: of('coachId'), omit: ['hash', 'seenAt'] },
   passkey: { about: of('coachId'), omit: ['publicKey', 'counter', 'usedAt'] },
   share: { about: of('studentId') },
@@ -63,8 +65,11 @@ export function beginChange(transaction: Changing, by: Principal, what: string, 
 /** What the changes of a transaction are told as: to be taken back by it. */
 export const changeIdOf = (transaction: Changing): string => transaction[CHANGE]!.id;
 
-const without = (row: Values, columns: readonly string[] = []): Values =>
+const without = (row: Values, columns: readonly string[]): Values =>
   Object.fromEntries(Object.entries(row).filter(([column]) => !columns.includes(column)));
+
+/** Stands in the history for a value that must not be read there. */
+const REDACTED = '(changed)';
 
 /**
  * Has every change of a tracked table written down in its own transaction.
@@ -72,7 +77,7 @@ const without = (row: Values, columns: readonly string[] = []): Values =>
  * @throws RangeError, later, when a tracked row is changed outside {@link Database.change}
  */
 export function trackChanges(models: Models): void {
-  for (const [name, { about, omit }] of Object.entries(TRACKED)) {
+  for (const [name, { about, omit = [], redact = [] }] of Object.entries(TRACKED)) {
     const model = models[name as keyof Models] as unknown as ModelStatic<Model>;
     const each = (_: unknown, options?: { individualHooks?: boolean }) => {
       if (options) options.individualHooks = true;
@@ -111,7 +116,7 @@ export function trackChanges(models: Models): void {
       return write(transaction, values, {
         kind: 'made',
         before: null,
-        after: without(values, omit),
+        after: without(values, [...omit, ...redact]),
       });
     });
     model.addHook('beforeUpdate', async (row, { transaction }) => {
@@ -119,9 +124,9 @@ export function trackChanges(models: Models): void {
       const [before, after]: [Values, Values] = [{}, {}];
       for (const [column, value] of Object.entries(now)) {
         const was: unknown = row.previous(column as never);
-        if (omit?.includes(column) || isDeepStrictEqual(was, value)) continue;
-        before[column] = was;
-        after[column] = value;
+        if (omit.includes(column) || isDeepStrictEqual(was, value)) continue;
+        before[column] = redact.includes(column) ? REDACTED : was;
+        after[column] = redact.includes(column) ? REDACTED : value;
       }
       if (Object.keys(after).length === 0) return;
       await write(transaction, now, { kind: 'changed', before, after });
@@ -130,7 +135,7 @@ export function trackChanges(models: Models): void {
       const values = row.get({ plain: true }) as Values;
       return write(transaction, values, {
         kind: 'removed',
-        before: without(values, omit),
+        before: without(values, [...omit, ...redact]),
         after: null,
       });
     });

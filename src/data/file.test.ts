@@ -12,7 +12,7 @@ import { join } from 'node:path';
 import { spawnSync } from 'node:child_process';
 import fc from 'fast-check';
 import { Sequelize } from 'sequelize';
-import { makeCopy } from './copies';
+import { makeBackup } from './backups';
 import { MIGRATIONS } from './migrations';
 import { addStudent, headCoach, listStudents, openDatabase } from '.';
 import { TEST_STUDENT } from './test-book';
@@ -75,7 +75,7 @@ describe('a damaged file', () => {
   it('says what is damaged, the newest copy that is whole, and the way back', async () => {
     await written();
     const database = await openDatabase(file);
-    const copy = await makeCopy(file, new Date('2026-11-26T09:00:00Z'));
+    const copy = await makeBackup(file, new Date('2026-11-26T09:00:00Z'));
     await database.close();
     const hurt = bytes();
     hurt.fill(0x5a, 4096, Math.floor(hurt.length * 0.8));

@@ -16,20 +16,21 @@ export {
   type ImportTold,
 } from './imports';
 export { keepBegun, type Begun, type BegunKept } from './begun';
-export { beforeSwap, connection, databaseFile, goBack } from './connection';
+export { beforeSwap, closeConnection, connection, databaseFile, restoreOpen } from './connection';
 export {
   contentsOf,
-  copiesFolder,
-  copySettings,
-  copyWhenDue,
-  listCopies,
-  makeCopy,
-  newestWhole,
-  setCopiesFolder,
+  backupWhenDue,
+  makeBackup,
+  newestGoodBackup,
+  withPlainBackup,
   type Contents,
-  type Copy,
-} from './copies';
-export { restore } from './restore';
+} from './backups';
+export { listBackups, setBackupFolder, type Backup } from './backup-files';
+export { encryptBackups } from './backup-key';
+export { rehearseWhenDue } from './rehearsal';
+export { checkHealth, type Health } from './health';
+export { backupFolder, backupState, type BackupState } from './backup-state';
+export { restore, type Restored } from './restore';
 export {
   allOfStudent,
   eraseStudent,
@@ -93,6 +94,7 @@ export {
 export {
   FORGOTTEN,
   endDevice,
+  knownDevice,
   listDevices,
   makeTicket,
   signIn,
@@ -117,7 +119,7 @@ export {
 } from './instruments';
 export { takeLines, takeWaiting, type LineTold } from './lines';
 export { lastBookChange, listChanges, undoChange, type ChangeTold } from './events';
-export { endLink, knownLink, makeLink, openLink, type Link, type Opened } from './links';
+export { endLink, knownLink, linkState, makeLink, openLink, type Link, type Opened } from './links';
 export {
   addPasskey,
   dropPasskey,

@@ -1,6 +1,7 @@
 import { Op } from 'sequelize';
 import { v4 } from 'uuid';
 import type { Database } from './database';
+import { storedTime } from './columns';
 import { scoped, type CoachPrincipal, type StudentPrincipal } from './principal';
 import { notFound } from './problem';
 import { hashOf, newSecret } from './secret';
@@ -117,4 +118,26 @@ export async function openLink({ models }: Database, secret: string, at: Date): 
   const coach = await models.coach.findOne({ where: { id: link.coachId, archivedAt: null } });
   if (!coach) throw notFound('page');
   return { as: coach.role, coachId: coach.id, deviceId: null };
+}
+
+/**
+ * Tells what the secret of a link is worth now.
+ *
+ * @returns 'open'; 'revoked' for one that was ended, has run out, or whose student or coach is archived; 'unknown' for a secret that
+ *   is no link's
+ */
+export async function linkState(
+  database: Database,
+  secret: string,
+  at: Date,
+): Promise<'open' | 'revoked' | 'unknown'> {
+  const [row] = await database.read.all<{ open: number }>(
+    `SELECT link.endedAt IS NULL AND (link.until IS NULL OR link.until > $at)
+            AND coalesce(student.archivedAt, coach.archivedAt) IS NULL AS open
+       FROM link JOIN coach ON coach.id = link.coachId LEFT JOIN student ON student.id = link.studentId
+      WHERE link.hash = $hash`,
+    { $hash: hashOf(secret), $at: storedTime(at) },
+  );
+  if (!row) return 'unknown';
+  return row.open === 1 ? 'open' : 'revoked';
 }

@@ -29,7 +29,8 @@ export async function readRaw<T>(path: string, work: (file: RawFile) => Promise<
   try {
     return await readAs(path, sqlite3.OPEN_READONLY, work);
   } catch (error) {
-    if (!/SQLITE_READONLY/.test(String(error))) throw error;
+    const unreadable = /SQLITE_READONLY|SQLITE_CANTOPEN/.test(String(error));
+    if (!unreadable || !existsSync(path)) throw error;
   }
   // A program was ended while it wrote: what it left half done can only be taken back by writing, so that a copy is read.
   const folder = await mkdtemp(join(tmpdir(), 'dirigo-read-'));
@@ -65,6 +66,18 @@ async function readAs<T>(
   } finally {
     await new Promise<void>((resolve) => database.close(() => resolve()));
   }
+}
+
+/**
+ * Makes a closed database one file: everything that lies in its second file is moved into it, and reading it makes no other. A file
+ * that is damaged, or none of SQLite's, stays as it is.
+ */
+export async function toSingleFile(path: string): Promise<void> {
+  if (!existsSync(path)) return;
+  await readAs(path, sqlite3.OPEN_READWRITE, async ({ all }) => {
+    await all('PRAGMA wal_checkpoint(TRUNCATE)');
+    await all('PRAGMA journal_mode = DELETE');
+  }).catch(() => undefined);
 }
 
 /** Names of the migrations that a file has had; none for a file that is new. */

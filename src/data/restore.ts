@@ -1,75 +1,17 @@
 import { randomInt } from 'node:crypto';
 import { existsSync } from 'node:fs';
-import { rm } from 'node:fs/promises';
+import { chmod, rm } from 'node:fs/promises';
 import { basename } from 'node:path';
-import { QueryTypes, type Transaction } from 'sequelize';
 import { z } from 'zod';
-import { contentsOf, copyRaw } from './copies';
-import { storedTime } from './columns';
-import { openDatabase, type Database } from './database';
+import { ENCRYPTED } from './backup-files';
+import { contentsOf, withPlainBackup, type Contents } from './backups';
+import { applyCredentials, readCredentials } from './credentials';
+import { openDatabase } from './database';
 import { Problem } from './problem';
-import { COMPANIONS, inspectFile, readRaw } from './raw-file';
+import { COMPANIONS, OWN_ONLY, inspectFile, readRaw, toDisk, toSingleFile } from './raw-file';
 import { eraseAgain, erasureSchema, type Erasure } from './rights';
+import { differences, rowCounts } from './row-counts';
 import { swapFiles } from './swap';
-
-/** What opens the records from outside: none that was ended here may open them again. */
-const OPENERS = [
-  { table: 'link', key: 'hash', alive: 'endedAt IS NULL', end: 'endedAt = :at' },
-  { table: 'device', key: 'hash', alive: 'endedAt IS NULL', end: 'endedAt = :at' },
-  { table: 'share', key: 'id', alive: 'endedAt IS NULL', end: 'endedAt = :at' },
-  { table: 'coach', key: 'id', alive: 'archivedAt IS NULL', end: 'archivedAt = :at' },
-] as const;
-
-/** What opens the records now, by table; null where that cannot be read. */
-async function openersOf(path: string): Promise<Map<string, Set<string>> | null> {
-  try {
-    return await readRaw(path, async ({ all }) => {
-      const open = new Map<string, Set<string>>();
-      for (const { table, key, alive } of OPENERS) {
-        const rows = await all(`SELECT ${key} AS k FROM "${table}" WHERE ${alive}`);
-        open.set(table, new Set(rows.map(({ k }) => String(k))));
-      }
-      const passkeys = await all('SELECT id AS k FROM passkey');
-      return open.set('passkey', new Set(passkeys.map(({ k }) => String(k))));
-    });
-  } catch {
-    return null;
-  }
-}
-
-/**
- * Ends in a copy what was ended since it was made: links, devices, shares, coaches who have left. Where that is not known any
- * more, all links and devices.
- */
-async function endRevived(
-  { sequelize }: Database,
-  open: Map<string, Set<string>> | null,
-  at: Date,
-  transaction: Transaction,
-): Promise<void> {
-  for (const { table, key, alive, end } of OPENERS) {
-    // Who was not there cannot be told from who has left, when nothing can be read: coaches and shares stay.
-    if (!open && (table === 'coach' || table === 'share')) continue;
-    const rows = await sequelize.query<{ k: string }>(
-      `SELECT ${key} AS k FROM "${table}" WHERE ${alive}`,
-      { type: QueryTypes.SELECT, transaction },
-    );
-    const still = open?.get(table) ?? new Set();
-    for (const { k } of rows) {
-      if (still.has(k)) continue;
-      await sequelize.query(`UPDATE "${table}" SET ${end} WHERE ${key} = :k`, {
-        replacements: { k, at: storedTime(at) },
-        transaction,
-      });
-    }
-  }
-  const kept = [...(open?.get('passkey') ?? [])];
-  await sequelize.query(
-    kept.length > 0 ? 'DELETE FROM passkey WHERE id NOT IN (:kept)' : 'DELETE FROM passkey',
-    { replacements: { kept }, transaction },
-  );
-  await sequelize.query('DELETE FROM ticket', { transaction });
-}
 
 /** Who was erased, as the file itself says; nobody where that cannot be read. */
 async function erasuresOf(path: string): Promise<Erasure[]> {
@@ -91,44 +33,85 @@ async function isHeld(path: string): Promise<boolean> {
   }).catch((error: unknown) => /SQLITE_BUSY|SQLITE_LOCKED/.test(String(error)));
 }
 
-/** What took the place of what. */
+/** What a restore did. */
 export interface Restored {
   /** The file that was there, as it was, under its new name. */
   replaced: string;
+  /** What the database holds now. */
+  contents: Contents;
+  /** The database that was there could not be read, so all devices, links and passphrases were ended. */
+  signInsEnded: boolean;
+}
+
+/** Copies a backup, with all that still lies in its second file, and checks that every row came along. */
+async function copyWhole(from: string, to: string): Promise<void> {
+  for (const ending of ['', ...COMPANIONS]) await rm(to + ending, { force: true });
+  await readRaw(from, ({ all }) => all(`VACUUM INTO '${to.replaceAll("'", "''")}'`));
+  await chmod(to, OWN_ONLY);
+  await toDisk(to);
+  expectSame(await rowCounts(to), await rowCounts(from));
+}
+
+function expectSame(is: Record<string, number>, mustBe: Record<string, number>): void {
+  const lost = differences(is, mustBe);
+  if (lost.length > 0) {
+    throw new Problem(
+      'database',
+      `The restore was stopped, because rows were missing: ${lost.join(', ')}. The database was left as it was.`,
+    );
+  }
 }
 
 /**
- * Puts a copy in the place of a database, which is kept under a name of its own. What was ended since the copy was made stays
- * ended, and screens that are open learn that they know nothing of it.
+ * Restores a database from a backup. The database that was there is kept under a name of its own. What was ended since the backup
+ * was made stays ended, and screens that are open learn that what they knew is out of date.
  *
  * @param path the database, closed by whoever had it open
- * @param from the copy, which stays as it is
+ * @param from the backup, which stays as it is; encrypted ones end in .age
  * @param at now
- * @throws Problem when the copy is not whole, or the database is in use
+ * @param passphrase of an encrypted backup
+ * @throws Problem when the backup is not whole, the passphrase is wrong, rows would be missing, or the database is in use
  */
-export async function restore(path: string, from: string, at: Date): Promise<Restored> {
-  await contentsOf(from).catch((error: unknown) => {
-    if (error instanceof Problem) throw error;
-    throw new Problem('invalid', `${basename(from)} is damaged. Choose another copy.`);
+export async function restore(
+  path: string,
+  from: string,
+  at: Date,
+  passphrase: string | null = null,
+): Promise<Restored> {
+  if (from.endsWith(ENCRYPTED) && passphrase === null) {
+    throw new Problem('invalid', 'This backup is encrypted: type its passphrase.');
+  }
+  return withPlainBackup(path, from, passphrase, async (plain) => {
+    await contentsOf(plain).catch((error: unknown) => {
+      if (error instanceof Problem) throw error;
+      throw new Problem('invalid', `${basename(from)} is damaged. Choose another backup.`);
+    });
+    return restorePlain(path, plain, at);
   });
+}
+
+async function restorePlain(path: string, from: string, at: Date): Promise<Restored> {
   if (await isHeld(path)) {
     throw new Problem('database', `${path} is in use. Stop Dirigo first.`);
   }
+  // Its newest rows may still lie in the second file: one file holds all of it before it is moved away.
+  await toSingleFile(path);
   const incoming = `${path}.incoming`;
-  for (const ending of ['', ...COMPANIONS]) await rm(incoming + ending, { force: true });
-  await copyRaw(from, incoming);
-  const open = existsSync(path) ? await openersOf(path) : new Map<string, Set<string>>();
+  await copyWhole(from, incoming);
+  const credentials = await readCredentials(path);
   const database = await openDatabase(incoming);
   try {
-    await database.atomically((transaction) => endRevived(database, open, at, transaction));
+    await applyCredentials(database, credentials, at);
     await eraseAgain(database, path, await erasuresOf(path));
     await database.sequelize.query(`PRAGMA user_version = ${randomInt(1, 2 ** 31 - 1)}`);
-    await database.sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)');
   } finally {
     await database.close();
   }
+  await toSingleFile(incoming);
   await inspectFile(incoming, 'integrity_check');
+  const promised = await rowCounts(incoming);
   const replaced = `${path}.replaced-${at.toISOString().replaceAll(':', '-')}`;
   await swapFiles(path, { incoming, replaced });
-  return { replaced };
+  expectSame(await rowCounts(path), promised);
+  return { replaced, contents: await contentsOf(path), signInsEnded: credentials === null };
 }

@@ -3,7 +3,7 @@ import { copyFile, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { QueryTypes } from 'sequelize';
-import { makeCopy } from './copies';
+import { makeBackup } from './backups';
 import { restore } from './restore';
 import {
   allOfStudent,
@@ -192,7 +192,7 @@ test('who is erased stands nowhere in the file any more; nobody else has lost an
 });
 
 test('a copy of before does not bring them back', async () => {
-  const copy = await makeCopy(database.path, AT);
+  const copy = await makeBackup(database.path, AT);
   const receipt = await eraseStudent(database, head, student, AT);
   await database.close();
   await restore(database.path, copy.file, AT);

@@ -4,7 +4,7 @@ import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
 import { tallyRuns } from '@/core/drill';
 import { FEELS } from '@/core/planning';
-import { copySettings, counted, listSessions, listStudents, ownView, unanswered } from '@/data';
+import { backupState, counted, listSessions, listStudents, ownView, unanswered } from '@/data';
 import { todayOf } from '@/features/programme/today';
 import { Coming, ToDoList, tomorrowWords } from '@/features/programme/today-parts';
 import { reckon } from '@/features/reckoning/pool';
@@ -28,7 +28,7 @@ export default async function TodayPage() {
     unanswered(database, principal),
   ]);
   const { zone } = coach.settings;
-  const { failed } = await copySettings(database.path);
+  const { failed } = await backupState(database.path);
   const { today, coming, tomorrow, toDo } = await todayOf(database, principal, students, now, zone);
   const studentIds = coming.map(({ studentId }) => studentId);
   const lines = coming.length > 0 ? await reckon('lines', principal, { studentIds }) : {};
@@ -64,7 +64,7 @@ export default async function TodayPage() {
           <div className="lg:col-start-1">
             {failed && asking.as === 'head' && (
               <Link
-                href="/records/copies"
+                href="/records/backups"
                 className="mx-4 mt-4 block border-2 border-warn bg-sheet px-3 py-2 text-[1rem] underline underline-offset-4 md:mx-7"
               >
                 {failed.message}

@@ -15,6 +15,7 @@ import {
   shareStudent,
   undoChange,
 } from '@/data';
+import { endStreams } from '../instruments/live';
 import { coachAction } from '../shared/action';
 import { originOf, phonesOrigin } from '../shared/origin';
 
@@ -47,6 +48,7 @@ export const setLeft = coachAction(
   z.object({ id: z.uuid(), left: z.boolean() }),
   async (database, principal, { id, left }) => {
     await changeCoach(database, principal, id, { archivedAt: left ? new Date() : null });
+    endStreams('signed out');
     return null;
   },
   HEAD,

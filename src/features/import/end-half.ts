@@ -1,11 +1,13 @@
 import 'server-only';
 import { Problem, connection, endImports } from '@/data';
+import { log } from '../shared/log';
 
-/** Takes out what was left of files that were being taken in when the server ended. */
-export function endHalfImports(): void {
-  void connection()
-    .then(endImports)
-    .catch((error: unknown) => {
-      if (!(error instanceof Problem)) console.error(error);
-    });
+/** Deletes what is left of imports that were running when the server ended. */
+export async function endHalfImports(): Promise<void> {
+  try {
+    await endImports(await connection());
+  } catch (error) {
+    // A database that cannot be opened is shown on every page.
+    if (!(error instanceof Problem)) log.error({ event: 'import clean-up failed', err: error });
+  }
 }

@@ -58,6 +58,10 @@ export function startJob(
   );
 }
 
+/** How many imports are running. */
+export const importsRunning = (): number =>
+  [...jobs().values()].filter(({ told }) => told.state === 'going').length;
+
 /** A job of a coach; of the head coaches too, for who is one. */
 function jobOf(id: string, { as, coachId }: CoachPrincipal): Job | null {
   const job = jobs().get(id);

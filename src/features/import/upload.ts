@@ -7,8 +7,7 @@ import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { v4 } from 'uuid';
 import { databaseFile, type CoachPrincipal } from '@/data';
-import { askedBy, coachAsking, pathOf, tellJson } from '../shared/answer-ahead';
-import { FOREIGN, refusedAs } from '../shared/border';
+import { coachAsking, pathOf, tellJson } from '../shared/answer-ahead';
 import { messageFor } from '../shared/message';
 import { MOST } from './table-file';
 
@@ -72,10 +71,6 @@ async function upload(request: IncomingMessage, response: ServerResponse): Promi
 export function answerUpload(request: IncomingMessage, response: ServerResponse): boolean {
   const path = pathOf(request);
   if (request.method !== 'POST' || path !== PATH) return false;
-  if (refusedAs(askedBy(request, path), process.env)) {
-    tellJson(response, 403, FOREIGN);
-    return true;
-  }
   void upload(request, response).catch((error: unknown) => {
     if (response.headersSent) response.destroy();
     else tellJson(response, 500, { ok: false, message: messageFor(error) });

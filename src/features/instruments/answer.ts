@@ -2,14 +2,15 @@ import 'server-only';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { connection, senderBy, takeLines, type LineTold } from '@/data';
 import { beforeReckoning } from '../reckoning/pool';
-import { askedBy, bodyOf, coachAsking, pathOf, tellText } from '../shared/answer-ahead';
-import { guarding, refusedAs } from '../shared/border';
-import { countTry, waitOf } from '../shared/limits';
+import { bodyOf, coachAsking, pathOf, tellText } from '../shared/answer-ahead';
+import { guarding } from '../shared/border';
+import { countTry } from '../shared/limits';
 import { messageFor } from '../shared/message';
-import { onRun, tellRun } from './live';
+import { listen, tellRun } from './live';
 
-/** Where instruments send their lines, and where a screen hears of them. */
-const LINES = '/api/instruments/putts';
+/** Where instruments send their lines. */
+export const LINES = '/api/instruments/putts';
+/** Where a screen hears of them. */
 const LIVE = '/api/live';
 
 /** Lines in one request at most. */
@@ -19,12 +20,18 @@ const BEAT = 20_000;
 
 const BEARER = /^Bearer ([\w-]{20,100})$/;
 
-const tell = (response: ServerResponse, status: number, lines: readonly object[]): void =>
+const tell = (
+  response: ServerResponse,
+  status: number,
+  lines: readonly object[],
+  headers: Record<string, string> = {},
+): void =>
   tellText(
     response,
     status,
     'application/x-ndjson; charset=utf-8',
     lines.map((line) => `${JSON.stringify(line)}\n`).join(''),
+    headers,
   );
 
 const refused = (message: string) => [{ line: null, state: 'refused', message }];
@@ -34,14 +41,15 @@ async function lines(request: IncomingMessage, response: ServerResponse): Promis
   if (body === null) return;
   response.once('close', beforeReckoning());
   const address = String(request.headers['x-dirigo-address'] ?? 'here');
-  const wait = await waitOf('links', address);
-  if (wait > 0)
-    return tell(response, 429, refused(`Too many secrets that open nothing. Wait ${wait} s.`));
   const database = await connection();
   const secret = BEARER.exec(request.headers.authorization ?? '')?.[1];
   const sender = secret ? await senderBy(database, secret) : null;
   if (!sender) {
-    if (secret) await countTry('links', address);
+    const wait = secret ? await countTry('links', address) : 0;
+    if (wait > 0) {
+      const message = `Too many secrets that open nothing. Wait ${wait} s.`;
+      return tell(response, 429, refused(message), { 'retry-after': String(wait) });
+    }
     return tell(
       response,
       401,
@@ -54,11 +62,11 @@ async function lines(request: IncomingMessage, response: ServerResponse): Promis
   if (texts.length > MOST_LINES) {
     return tell(response, 413, refused(`${texts.length} lines at once; at most ${MOST_LINES}.`));
   }
-  const told = await takeLines(database, sender, texts, new Date());
-  for (const runId of new Set(told.flatMap((one) => (one.state === 'taken' ? [one.runId] : [])))) {
+  const taken = await takeLines(database, sender, texts, new Date());
+  for (const runId of new Set(taken.flatMap((one) => (one.state === 'taken' ? [one.runId] : [])))) {
     tellRun(runId, sender.principal.coachId);
   }
-  tell(response, 200, told.map(shown));
+  tell(response, 200, taken.map(shown));
 }
 
 /** What an instrument is told of a line: nothing of whose putt it is. */
@@ -77,15 +85,24 @@ async function live(request: IncomingMessage, response: ServerResponse): Promise
     'x-accel-buffering': 'no',
   });
   response.write(': here\n\n');
+  const endUnlessSignedIn = async () => {
+    if (!(await coachAsking(request).catch(() => null))) response.end();
+  };
   // Only that a run has something new is told; what it is, the screen asks for as who it is.
-  const end = onRun((runId, coachId) => {
-    if (principal.as === 'head' || principal.coachId === coachId) {
-      response.write(`data: ${runId}\n\n`);
-    }
-  });
-  const beat = setInterval(() => void response.write(': here\n\n'), BEAT);
+  const stopListening = listen(
+    (runId, coachId) => {
+      if (principal.as === 'head' || principal.coachId === coachId) {
+        response.write(`data: ${runId}\n\n`);
+      }
+    },
+    (which) => void (which === 'all' ? response.end() : endUnlessSignedIn()),
+  );
+  const beat = setInterval(() => {
+    response.write(': here\n\n');
+    void endUnlessSignedIn();
+  }, BEAT);
   response.once('close', () => {
-    end();
+    stopListening();
     clearInterval(beat);
   });
 }
@@ -101,9 +118,7 @@ export function answerInstruments(request: IncomingMessage, response: ServerResp
   const sends = method === 'POST' && path === LINES;
   const hears = method === 'GET' && path === LIVE;
   if (!sends && !hears) return false;
-  // An instrument is no page: it says who it is by its secret, and comes from nowhere.
-  const asked = { ...askedBy(request, path), method: 'GET', origin: null, site: null };
-  if (refusedAs(asked, process.env) || (sends && headers.origin !== undefined)) {
+  if (sends && headers.origin !== undefined) {
     tell(response, 403, refused('This came from another site and was refused.'));
     return true;
   }

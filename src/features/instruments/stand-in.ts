@@ -1,6 +1,7 @@
 import 'server-only';
 import { chance, standInLine, standInStroke, type StandIn } from '@/core/simulate';
 import { connection, takeLines, type Sender } from '@/data';
+import { log } from '../shared/log';
 import { tellRun } from './live';
 
 /** Putts that a stand-in sends, and how far apart they are, ms. */
@@ -37,7 +38,7 @@ export function startStandIn(kind: StandIn, sender: Sender): void {
           if (one.state === 'taken') tellRun(one.runId, sender.principal.coachId);
         }
       })
-      .catch((error: unknown) => console.error('A stand-in could not send:', error));
+      .catch((error: unknown) => log.error({ event: 'simulated instrument failed', err: error }));
   }, EVERY);
   again.unref();
 }

@@ -60,6 +60,11 @@ export class Crew<Of extends Member> {
     });
   }
 
+  /** How many orders are being done, or wait for their turn. */
+  get queueLength(): number {
+    return this.limit.activeCount + this.limit.pendingCount;
+  }
+
   /**
    * Keeps those still that do something.
    *

@@ -1,7 +1,7 @@
 import 'server-only';
-import type { AsyncLocalStorage } from 'node:async_hooks';
 import { availableParallelism } from 'node:os';
 import { Problem, beforeSwap, connection, type CoachPrincipal } from '@/data';
+import { requestSignal } from '../shared/request-context';
 import { standingAside } from './aside';
 import { Crew } from './crew';
 import { joining } from './joining';
@@ -16,8 +16,6 @@ const GRACE = 4000;
 const kept = globalThis as typeof globalThis & {
   dirigoCrew?: Crew<Reckoner>;
   dirigoAside?: ReturnType<typeof standingAside>;
-  /** Set by the server: whose request is being answered, and whether they still wait. */
-  dirigoAsking?: AsyncLocalStorage<AbortSignal>;
   dirigoJoined?: ReturnType<typeof joining<Outcome>>;
 };
 
@@ -38,6 +36,9 @@ beforeSwap(async () => {
   kept.dirigoCrew = undefined;
   await dirigoCrew?.end();
 });
+
+/** How many computations run, or wait for their turn. */
+export const computationsQueued = (): number => kept.dirigoCrew?.queueLength ?? 0;
 
 /**
  * Begins an answer that is not to wait for what is reckoned: that stands still until it is given.
@@ -73,7 +74,7 @@ export async function reckon<Name extends WorkName>(
   const outcome = await kept.dirigoJoined(
     JSON.stringify([name, as, coachId, database.lineage, asked]),
     async (signal) => (await crew()).does<Outcome>(order, signal),
-    kept.dirigoAsking?.getStore(),
+    requestSignal(),
   );
   if (outcome.ok) return outcome.value as Answered<Name>;
   if ('problem' in outcome) throw new Problem(outcome.problem.code, outcome.problem.message);

@@ -48,9 +48,11 @@ export function tellText(
   status: number,
   kind: string,
   text: string,
+  headers: Record<string, string> = {},
 ): void {
   response.writeHead(status, {
     ...guarding(),
+    ...headers,
     'content-type': kind,
     'content-length': Buffer.byteLength(text),
     'cache-control': 'no-store',
@@ -59,5 +61,9 @@ export function tellText(
 }
 
 /** The same with JSON. */
-export const tellJson = (response: ServerResponse, status: number, body: object): void =>
-  tellText(response, status, 'application/json', JSON.stringify(body));
+export const tellJson = (
+  response: ServerResponse,
+  status: number,
+  body: object,
+  headers?: Record<string, string>,
+): void => tellText(response, status, 'application/json', JSON.stringify(body), headers);

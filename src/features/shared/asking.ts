@@ -1,14 +1,6 @@
 import 'server-only';
-import {
-  headCoach,
-  openLink,
-  whoAsks,
-  type CoachPrincipal,
-  type Database,
-  type Opened,
-} from '@/data';
+import { headCoach, whoAsks, type CoachPrincipal, type Database } from '@/data';
 import { isLoopback } from './border';
-import { countTry, waitOf } from './limits';
 
 /**
  * Whether a request needs no sign-in: the demo on this machine itself, which holds made-up people only. Whatever is served to
@@ -33,20 +25,4 @@ export async function coachBy(
 ): Promise<CoachPrincipal | null> {
   const known = secret ? await whoAsks(database, secret, new Date()) : null;
   return known ?? (isOpen(host) ? headCoach(database) : null);
-}
-
-/**
- * What a link opens, for a student's page or a calendar; null for none. Who tries many that open nothing is asked to wait.
- *
- * @param address the address that asks
- */
-export async function openedFrom(
-  database: Database,
-  token: string,
-  address: string,
-): Promise<Opened | null> {
-  if ((await waitOf('links', address)) > 0) return null;
-  const opened = await openLink(database, token, new Date()).catch(() => null);
-  if (!opened) await countTry('links', address);
-  return opened;
 }

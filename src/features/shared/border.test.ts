@@ -54,7 +54,7 @@ describe('the border', () => {
       '/',
       '/students',
       '/sign-in',
-      '/records/copy',
+      '/records/backup',
       '/homework',
       '/api/runs/1/putts',
     ]) {
@@ -66,7 +66,7 @@ describe('the border', () => {
 
   it('lets no other site’s page fetch what holds much', () => {
     for (const path of [
-      '/records/copy',
+      '/records/backup',
       '/programme/calendar',
       '/drills/x/file',
       '/drills/x/sheet/pdf',

@@ -29,7 +29,7 @@ const HOME_PATHS = /^\/(home\/|_next\/|sw\.js$|icon\.svg$|icons\/|manifest\.webm
 
 /** What holds much at once, and so is not to be fetched by another site's page, even as a plain link. */
 const EXPORTS =
-  /^\/(records\/copy|records\/export\/file|kept|programme\/calendar|drills\/[^/]+\/(file|sheet\/(pdf|svg))|students\/[^/]+\/(report|everything))$/;
+  /^\/(records\/(backup|export\/file)|kept|programme\/(calendar|hours\/[^/]+\/sheet(\/pdf)?)|drills\/[^/]+\/(file|sheet\/(pdf|svg))|students\/[^/]+\/(report(\/pdf)?|everything))$/;
 
 const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
 const OWN_SITES = new Set(['same-origin', 'none']);

@@ -9,3 +9,12 @@ export const COOKIE = {
   name: secure ? '__Host-dirigo' : 'dirigo',
   options: { httpOnly: true, sameSite: 'lax', secure, path: '/', maxAge: KEPT },
 } as const;
+
+/**
+ * Stays when a device is signed out: it opens nothing, and says only that this browser was signed in once, so that wrong passphrases
+ * from elsewhere do not hold it up.
+ */
+export const KNOWN_COOKIE = {
+  name: secure ? '__Host-dirigo-known' : 'dirigo-known',
+  options: COOKIE.options,
+} as const;

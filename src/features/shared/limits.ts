@@ -1,18 +1,16 @@
 import 'server-only';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
-import { Problem } from '@/data';
+import { RateLimiterMemory, type RateLimiterRes } from 'rate-limiter-flexible';
 
 const MINUTE = 60;
 
-/** Wrong tries that are let through before one has to wait: by address, and by account from any address. */
+/** How often something may be done in a time, s: more than a person comes to. */
 const TRIES = {
-  address: { points: 10, duration: 15 * MINUTE },
-  account: { points: 5, duration: 15 * MINUTE },
-  /** Links that open nothing, and copies taken: more than a person comes to. */
+  /** Links and secrets that open nothing, by address. */
   links: { points: 30, duration: 5 * MINUTE },
-  copies: { points: 6, duration: MINUTE },
+  /** Files of everything, by coach. */
+  files: { points: 6, duration: MINUTE },
 } as const;
-export type Limit = keyof typeof TRIES;
+type Limit = keyof typeof TRIES;
 
 /** Kept across reloads of the module. */
 const kept = globalThis as typeof globalThis & {
@@ -29,53 +27,28 @@ function limiterOf(limit: Limit): RateLimiterMemory {
   return kept.dirigoLimits[limit];
 }
 
-/** How long one has to wait before the next try, s; 0 when there is nothing to wait for. */
-export async function waitOf(limit: Limit, key: string): Promise<number> {
-  const found = await limiterOf(limit).get(key);
-  if (!found || found.consumedPoints < TRIES[limit].points) return 0;
-  return Math.ceil(found.msBeforeNext / 1000);
-}
-
-/** Counts a try. */
-export async function countTry(limit: Limit, key: string): Promise<void> {
-  await limiterOf(limit)
-    .consume(key)
-    .catch((error: unknown) => {
-      // Beyond the limit it refuses with what it counted; anything else is a failure.
-      if (error instanceof Error) throw error;
-    });
-}
-
-/** Forgets the tries of one who got in. */
-export async function forgetTries(limit: Limit, key: string): Promise<void> {
-  await limiterOf(limit).delete(key);
-}
-
 /**
- * Lets a try through, or says how long to wait.
+ * Counts a try.
  *
- * @throws Problem when there were too many
+ * @returns how long to wait before the next one counts as allowed, s; 0 while this one is
  */
-export async function slowDown(keys: [Limit, string][]): Promise<void> {
-  const waits = await Promise.all(keys.map(([limit, key]) => waitOf(limit, key)));
-  const wait = Math.max(...waits);
-  if (wait === 0) return;
-  const minutes = Math.ceil(wait / MINUTE);
-  throw new Problem(
-    'refused',
-    `There were too many tries. Wait ${minutes === 1 ? 'a minute' : `${minutes} minutes`}, or sign in by a link from the machine that Dirigo runs on.`,
-  );
+export async function countTry(limit: Limit, key: string): Promise<number> {
+  try {
+    await limiterOf(limit).consume(key);
+    return 0;
+  } catch (refused) {
+    // Beyond the limit it rejects with what it counted; anything else is a failure.
+    if (refused instanceof Error) throw refused;
+    return Math.max(1, Math.ceil((refused as RateLimiterRes).msBeforeNext / 1000));
+  }
 }
 
-/** Counts a file of much that a coach takes; the answer to one too many in a minute, null to the others. */
+/** Counts a file of everything that a coach downloads; the answer to one too many in a minute, null to the others. */
 export async function tooManyFiles(coachId: string): Promise<Response | null> {
-  const wait = await waitOf('copies', coachId);
-  if (wait > 0) {
-    return new Response('Six files a minute are enough. Wait a little.', {
-      status: 429,
-      headers: { 'retry-after': String(wait) },
-    });
-  }
-  await countTry('copies', coachId);
-  return null;
+  const wait = await countTry('files', coachId);
+  if (wait === 0) return null;
+  return new Response(`Six files a minute are the limit. Wait ${wait} seconds.`, {
+    status: 429,
+    headers: { 'retry-after': String(wait) },
+  });
 }

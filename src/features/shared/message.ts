@@ -1,6 +1,7 @@
-import { asSentence } from '@/core/units';
 import 'server-only';
+import { asSentence } from '@/core/units';
 import { Problem, describeDatabaseError } from '@/data';
+import { log } from './log';
 
 /** The status that a route answers a problem with. */
 export const STATUS = {
@@ -14,7 +15,7 @@ export const STATUS = {
 /** A sentence for a screen; details of anything unforeseen go to the server's log only. */
 export function messageFor(error: unknown): string {
   if (error instanceof Problem) return error.message;
-  console.error(error);
+  log.error({ event: 'failed', err: error });
   if (/SQLITE_(FULL|READONLY|BUSY|IOERR|CORRUPT)|ENOSPC/.test(String(error))) {
     const said = describeDatabaseError(error, 'the database');
     return asSentence(said);

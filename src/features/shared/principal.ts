@@ -1,8 +1,14 @@
 import 'server-only';
 import { cookies, headers } from 'next/headers';
 import { cache } from 'react';
-import { connection, type CoachPrincipal, type Opened, type StudentPrincipal } from '@/data';
-import { coachBy, openedFrom } from './asking';
+import {
+  connection,
+  openLink,
+  type CoachPrincipal,
+  type Opened,
+  type StudentPrincipal,
+} from '@/data';
+import { coachBy } from './asking';
 import { COOKIE } from './cookie';
 
 /** The address that asks, as the server saw it. */
@@ -18,7 +24,7 @@ export const askingCoach = cache(async (): Promise<CoachPrincipal | null> => {
 
 /** What a link opens, for a student's page or a calendar; null for none. */
 export const openedBy = async (token: string): Promise<Opened | null> =>
-  openedFrom(await connection(), token, await askingAddress());
+  openLink(await connection(), token, new Date()).catch(() => null);
 
 /** The student who asks, by the link to their own page; null for one that opens none. */
 export async function askingStudent(token: string): Promise<StudentPrincipal | null> {

@@ -20,30 +20,45 @@ import {
   endDevice,
   findPasskey,
   getCoach,
+  knownDevice,
   listPasskeys,
   makeTicket,
   passkeyUsed,
   setPassphrase,
   signIn,
   signInByTicket,
+  type Database,
 } from '@/data';
 import { coachAction, strangerAction } from '../shared/action';
-import { COOKIE } from '../shared/cookie';
-import { countTry, forgetTries, slowDown } from '../shared/limits';
+import { endStreams } from '../instruments/live';
+import { COOKIE, KNOWN_COOKIE } from '../shared/cookie';
+import { log } from '../shared/log';
+import { passphraseSchema } from '../shared/passphrase-schema';
 import { askingAddress } from '../shared/principal';
 import { originOf, phonesOrigin } from '../shared/origin';
-import { keepChallenge, takeChallenge } from './challenges';
+import { newChallenge, takeChallenge } from './challenges';
 import { askingBrowser } from './device-name';
 import { pathSchema } from './path';
+import { SignInDelay } from './sign-in-delay';
 
 /** How long the code for a phone signs it in, min. */
 const PHONE_MINUTES = 2;
 
 const ANYONE = { least: 'assistant' } as const;
 
-const keepCookie = async (secret: string) => {
-  (await cookies()).set(COOKIE.name, secret, COOKIE.options);
+const keepCookies = async (secret: string) => {
+  const jar = await cookies();
+  jar.set(COOKIE.name, secret, COOKIE.options);
+  jar.set(KNOWN_COOKIE.name, secret, KNOWN_COOKIE.options);
 };
+
+/** Kept across reloads of the module. */
+const shared = globalThis as typeof globalThis & { dirigoSignInDelay?: SignInDelay };
+const delay = (): SignInDelay => (shared.dirigoSignInDelay ??= new SignInDelay());
+
+/** Logs how a sign-in went; who it was is not logged. */
+const logSignIn = (way: string, ok: boolean) =>
+  log[ok ? 'info' : 'warn']({ event: ok ? 'signed in' : 'sign-in refused', way });
 
 /** Where this server is, for a passkey: it belongs to a name and answers no other. */
 async function here() {
@@ -51,16 +66,18 @@ async function here() {
   return { origin, name: new URL(origin).hostname };
 }
 
-/** Signs this browser in by the secret of a link or a code; answers with the page that it leads to. */
+/**
+ * Signs this browser in by the secret of a link or a code; answers with the page that it leads to. A secret cannot be guessed, so that
+ * nobody's wrong tries hold up a valid one.
+ */
 export const signInByLink = strangerAction(z.string().max(80), async (database, secret) => {
-  const address = await askingAddress();
-  await slowDown([['address', address]]);
   try {
     const signedIn = await signInByTicket(database, secret, await askingBrowser(), new Date());
-    await keepCookie(signedIn.secret);
+    await keepCookies(signedIn.secret);
+    logSignIn('link', true);
     return signedIn.path;
   } catch (error) {
-    await countTry('address', address);
+    logSignIn('link', false);
     throw error;
   }
 });
@@ -70,22 +87,33 @@ const telling = z.object({
   passphrase: z.string().min(1, 'Type your passphrase.').max(200),
 });
 
+/** What wrong tries are counted by: a browser that was signed in once by itself; any other by its address and by the account. */
+async function delayKeys(database: Database, name: string): Promise<string[]> {
+  const account = name.toLowerCase();
+  const secret = (await cookies()).get(KNOWN_COOKIE.name)?.value;
+  const known = secret ? await knownDevice(database, secret) : null;
+  if (known?.coachName.toLowerCase() === account) return [`device ${known.id}`];
+  return [`address ${await askingAddress()}`, `account ${account}`];
+}
+
 /** Signs this browser in by name and passphrase. Which of the two was wrong is not told, and wrong tries are slowed down. */
 export const signInByPassphrase = strangerAction(
   telling,
   async (database, { name, passphrase }) => {
-    const [address, account] = [await askingAddress(), name.toLowerCase()];
-    await slowDown([
-      ['address', address],
-      ['account', account],
-    ]);
-    // Counted before it is compared: tries that are made at once count all.
-    await countTry('address', address);
-    await countTry('account', account);
+    const keys = await delayKeys(database, name);
+    const wait = delay().attempt(keys);
+    if (wait > 0) {
+      logSignIn('passphrase', false);
+      throw new Problem(
+        'refused',
+        `Too many wrong tries. Wait ${wait} ${wait === 1 ? 'second' : 'seconds'}, use a passkey, or sign in with a link from the machine that Dirigo runs on.`,
+      );
+    }
     const coachId = await coachByPassphrase(database, name, passphrase);
-    if (!coachId) throw new Problem('refused', 'This name and this passphrase do not go together.');
-    await forgetTries('account', account);
-    await keepCookie(
+    logSignIn('passphrase', coachId !== null);
+    if (!coachId) throw new Problem('refused', 'This name and passphrase do not match.');
+    delay().succeeded(keys);
+    await keepCookies(
       await signIn(database, coachId, 'passphrase', await askingBrowser(), new Date()),
     );
     return null;
@@ -94,45 +122,41 @@ export const signInByPassphrase = strangerAction(
 
 /** What a passkey of this server is asked to sign in. */
 export const askPasskey = strangerAction(z.null(), async () => {
-  await slowDown([['address', await askingAddress()]]);
   const { name } = await here();
-  const options = await generateAuthenticationOptions({
+  return generateAuthenticationOptions({
     rpID: name,
     userVerification: 'required',
+    challenge: newChallenge(),
   });
-  return { id: keepChallenge(options.challenge), options };
 });
 
 /** As the browser's own interface gives it; what stands in it is verified by its signature. */
-const answering = z.object({
-  id: z.uuid(),
-  response: z.looseObject({ id: z.string().max(1500) }),
-});
+const answering = z.looseObject({ id: z.string().max(1500) });
 
 /** Signs this browser in by what a passkey answered. */
-export const signInByPasskey = strangerAction(answering, async (database, { id, response }) => {
-  const address = await askingAddress();
-  await slowDown([['address', address]]);
-  await countTry('address', address);
-  const refused = new Problem('refused', 'This passkey signs nobody in here.');
-  const challenge = takeChallenge(id);
+export const signInByPasskey = strangerAction(answering, async (database, response) => {
+  const refused = () => {
+    logSignIn('passkey', false);
+    return new Problem('refused', 'This passkey is not known here.');
+  };
   const key = await findPasskey(database, response.id);
-  if (!challenge || !key) throw refused;
+  if (!key) throw refused();
   const { origin, name } = await here();
   const { verified, authenticationInfo } = await verifyAuthenticationResponse({
     response: response as unknown as AuthenticationResponseJSON,
-    expectedChallenge: challenge,
+    expectedChallenge: (challenge) => takeChallenge(challenge),
     expectedOrigin: origin,
     expectedRPID: name,
     credential: { ...key, transports: key.transports as never },
     requireUserVerification: true,
   }).catch(() => {
-    throw refused;
+    throw refused();
   });
-  if (!verified) throw refused;
+  if (!verified) throw refused();
   const at = new Date();
   await passkeyUsed(database, key.id, authenticationInfo.newCounter, at);
-  await keepCookie(await signIn(database, key.coachId, 'passkey', await askingBrowser(), at));
+  await keepCookies(await signIn(database, key.coachId, 'passkey', await askingBrowser(), at));
+  logSignIn('passkey', true);
   return null;
 });
 
@@ -143,6 +167,7 @@ export const askNewPasskey = coachAction(
     const { name } = await here();
     const coach = await getCoach(database, principal);
     const options = await generateRegistrationOptions({
+      challenge: newChallenge(),
       rpName: 'Dirigo',
       rpID: name,
       userID: new TextEncoder().encode(principal.coachId),
@@ -150,7 +175,7 @@ export const askNewPasskey = coachAction(
       excludeCredentials: (await listPasskeys(database, principal)).map(({ id }) => ({ id })),
       authenticatorSelection: { residentKey: 'required', userVerification: 'required' },
     });
-    return { id: keepChallenge(options.challenge), options };
+    return options;
   },
   { ...ANYONE, reads: true },
 );
@@ -158,14 +183,12 @@ export const askNewPasskey = coachAction(
 /** Keeps a passkey that this device has made. */
 export const keepPasskey = coachAction(
   answering,
-  async (database, principal, { id, response }) => {
-    const refused = new Problem('invalid', 'This passkey could not be kept. Try again.');
-    const challenge = takeChallenge(id);
-    if (!challenge) throw refused;
+  async (database, principal, response) => {
+    const refused = new Problem('invalid', 'This passkey could not be saved. Try again.');
     const { origin, name } = await here();
     const { verified, registrationInfo } = await verifyRegistrationResponse({
       response: response as unknown as RegistrationResponseJSON,
-      expectedChallenge: challenge,
+      expectedChallenge: (challenge) => takeChallenge(challenge),
       expectedOrigin: origin,
       expectedRPID: name,
       requireUserVerification: true,
@@ -191,25 +214,9 @@ export const removePasskey = coachAction(
   ANYONE,
 );
 
-const choosing = z
-  .object({
-    passphrase: z
-      .string()
-      .min(
-        12,
-        'A passphrase has at least 12 letters: four words that do not go together are easy to keep.',
-      )
-      .max(200, 'A passphrase has at most 200 letters.'),
-    again: z.string(),
-  })
-  .refine(({ passphrase, again }) => passphrase === again, {
-    path: ['again'],
-    message: 'The two are not the same.',
-  });
-
 /** Sets the asking coach's passphrase. */
 export const keepPassphrase = coachAction(
-  choosing,
+  passphraseSchema,
   async (database, principal, { passphrase }) => {
     const { name } = await getCoach(database, principal);
     if (!nameSchema().safeParse(name).success) {
@@ -237,6 +244,8 @@ export const signOut = coachAction(
   async (database, principal, id) => {
     const which = id ?? principal.deviceId;
     if (which) await endDevice(database, principal, which, new Date());
+    endStreams('signed out');
+    log.info({ event: 'signed out' });
     if (which === principal.deviceId) (await cookies()).delete(COOKIE.name);
     return null;
   },

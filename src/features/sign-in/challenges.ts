@@ -1,29 +1,44 @@
 import 'server-only';
-import { randomUUID } from 'node:crypto';
+import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 
 /** How long a passkey may take to answer, ms. */
 const PATIENCE = 5 * 60_000;
-/** Questions that are open at once; beyond it the oldest is forgotten. */
-const MOST = 500;
 
+/** Lives as long as the server: a challenge of before a restart is asked for again. Shared by all parts of the program. */
 const kept = globalThis as typeof globalThis & {
-  dirigoChallenges?: Map<string, { challenge: string; until: number }>;
+  dirigoChallengeKey?: Buffer;
+  /** Answered challenges and when they run out: each is answered once. */
+  dirigoAnswered?: Map<string, number>;
 };
 
-const open = () => (kept.dirigoChallenges ??= new Map());
+const signed = (text: string): Buffer =>
+  createHmac('sha256', (kept.dirigoChallengeKey ??= randomBytes(32)))
+    .update(text)
+    .digest();
 
-/** Keeps what a passkey was asked, until it answers. */
-export function keepChallenge(challenge: string): string {
-  const asked = open();
-  const id = randomUUID();
-  asked.set(id, { challenge, until: Date.now() + PATIENCE });
-  if (asked.size > MOST) asked.delete(asked.keys().next().value!);
-  return id;
+/**
+ * Makes what a passkey is asked to sign. It carries its own end and signature: nothing is kept of it, so that asking for many takes
+ * nobody else's away.
+ */
+export function newChallenge(now = Date.now()): Uint8Array<ArrayBuffer> {
+  const text = `${randomBytes(16).toString('hex')}.${now + PATIENCE}`;
+  return new Uint8Array(Buffer.from(`${text}.${signed(text).toString('hex')}`));
 }
 
-/** What a passkey was asked; a question is answered once. */
-export function takeChallenge(id: string): string | null {
-  const found = open().get(id);
-  open().delete(id);
-  return found && found.until > Date.now() ? found.challenge : null;
+/**
+ * Returns whether a challenge was made here, has not run out, and was not answered before; it is then.
+ *
+ * @param challenge as the browser sends it back, in base64url
+ */
+export function takeChallenge(challenge: string, now = Date.now()): boolean {
+  const text = Buffer.from(challenge, 'base64url').toString();
+  const [nonce = '', until = '', signature = ''] = text.split('.');
+  const expected = signed(`${nonce}.${until}`);
+  const given = Buffer.from(signature, 'hex');
+  if (given.length !== expected.length || !timingSafeEqual(given, expected)) return false;
+  const answered = (kept.dirigoAnswered ??= new Map());
+  for (const [one, end] of answered) if (end < now) answered.delete(one);
+  if (Number(until) < now || answered.has(nonce)) return false;
+  answered.set(nonce, Number(until));
+  return true;
 }

@@ -28,10 +28,10 @@ export function SignInForm({ to }: { to: string }) {
     begin(async () => {
       const asked = await askPasskey(null);
       if (!asked.ok) return setWrong(asked.message);
-      const { id, options } = asked.value;
+      const options = asked.value;
       const response = await startAuthentication({ optionsJSON: options }).catch(() => null);
       if (!response) return setWrong('No passkey was used.');
-      const result = await signInByPasskey({ id, response: { ...response } });
+      const result = await signInByPasskey({ ...response });
       if (result.ok) return enter();
       setWrong(result.message);
     });

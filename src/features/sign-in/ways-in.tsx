@@ -45,13 +45,13 @@ export function WaysIn({
     begin(async () => {
       const asked = await askNewPasskey(null);
       if (!showErrors(asked)) return;
-      const { id, options } = asked.value;
+      const options = asked.value;
       const response = await startRegistration({ optionsJSON: options }).catch(() => null);
       if (!response) {
         toast.error('No passkey was made.');
         return;
       }
-      if (showErrors(await keepPasskey({ id, response: { ...response } }))) {
+      if (showErrors(await keepPasskey({ ...response }))) {
         toast.success('The passkey is kept.');
       }
     });

@@ -2,7 +2,7 @@ import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
-import { copySettings, listCopies, listErasures, listStudents } from '@/data';
+import { backupState, listBackups, listErasures, listStudents } from '@/data';
 import { ROLE_WORDS } from '@/features/academy/role-words';
 import { SettingsForm } from '@/features/records/settings-form';
 import { shownPath } from '@/features/records/shown-path';
@@ -19,14 +19,14 @@ export default async function RecordsPage() {
   const students = await listStudents(database, principal);
   const putts = await database.models.putt.count();
   const { path } = database;
-  const newest = (await listCopies(path)).find(({ kind }) => kind === 'copy');
-  const { failed } = await copySettings(path);
+  const newest = (await listBackups(path)).find(({ kind, madeAt }) => kind === 'backup' && madeAt <= new Date());
+  const { failed } = await backupState(path);
   const erasures = principal.as === 'head' ? await listErasures(database) : [];
   return (
     <>
       <PlaceHead
         title="Settings"
-        sub="your units, clock and green; and your records: copies, files, erasing"
+        sub="Your units, clock and green; backups, files and erasing"
       />
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-y-0">
         <div>
@@ -97,8 +97,8 @@ export default async function RecordsPage() {
               ) : (
                 <p className="text-[1rem]">
                   {newest
-                    ? `The newest copy was made ${formatDistance(newest.madeAt, new Date(), { addSuffix: true })}, and checked.`
-                    : 'No copy yet: the first is made by itself, soon.'}
+                    ? `The newest backup was made and checked ${formatDistance(newest.madeAt, new Date(), { addSuffix: true })}.`
+                    : 'No backup yet. Dirigo makes the first one in a few seconds.'}
                 </p>
               )}
               <p className="text-[0.9375rem] text-ink2">
@@ -106,11 +106,11 @@ export default async function RecordsPage() {
               </p>
               <div className="flex flex-wrap gap-2.5">
                 <Button asChild>
-                  <Link href="/records/copies">Copies, and going back</Link>
+                  <Link href="/records/backups">Backups and restore</Link>
                 </Button>
                 <Button asChild>
-                  <a href="/records/copy" download>
-                    Take a copy
+                  <a href="/records/backup" download>
+                    Download a backup
                   </a>
                 </Button>
               </div>

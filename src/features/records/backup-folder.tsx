@@ -6,10 +6,10 @@ import { toast } from 'sonner';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
 import { showErrors } from '../shared/show-errors';
-import { copyNow, keepFolder } from './copy-actions';
+import { backUpNow, keepFolder } from './backup-actions';
 
-/** Where copies are put, and one made now. */
-export function CopiesFolder({ folder, usual }: { folder: string; usual: string }) {
+/** Where backups are put, and a backup made now. */
+export function BackupFolder({ folder, usual }: { folder: string; usual: string }) {
   const router = useRouter();
   const [busy, begin] = useTransition();
   const [typed, setTyped] = useState(folder);
@@ -18,34 +18,34 @@ export function CopiesFolder({ folder, usual }: { folder: string; usual: string 
     begin(async () => {
       const answer = await keepFolder({ folder: typed });
       setWrong(answer.ok ? undefined : (answer.fields.folder ?? answer.message));
-      if (answer.ok) toast('Copies go there from now on.');
+      if (answer.ok) toast('Folder saved. New backups go there.');
       router.refresh();
     });
   const make = () =>
     begin(async () => {
-      if (showErrors(await copyNow(null))) toast('A copy is made, and checked.');
+      if (showErrors(await backUpNow(null))) toast('Backup made and checked.');
       router.refresh();
     });
   return (
     <div className="grid gap-3">
       <TextField
-        label="Folder of the copies"
+        label="Backup folder"
         placeholder={usual}
         value={typed}
-        hint="a whole path, on another disk if you have one; left empty, beside the database"
+        hint="An absolute path, on another disk if you have one. Leave empty for a folder beside the database."
         error={wrong}
         onChange={({ target }) => setTyped(target.value)}
       />
       <div className="flex flex-wrap gap-2.5">
         <Button disabled={busy} onClick={keep}>
-          Save the folder
+          Save folder
         </Button>
         <Button kind="primary" disabled={busy} onClick={make}>
-          Make a copy now
+          Back up now
         </Button>
         <Button asChild>
-          <a href="/records/copy" download>
-            Take a copy along
+          <a href="/records/backup" download>
+            Download a backup
           </a>
         </Button>
       </div>
