@@ -2,9 +2,11 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { z } from 'zod';
+import { checkHead, checkRow, isHead, type StoredRow } from './book-rows';
 import { openDatabase, type Database } from './database';
 import { MIGRATIONS } from './migrations';
 import { Problem } from './problem';
+import type { Statements } from './statements';
 
 /** What leads to somebody: a book that comes in opens none of them. */
 const DOORS = ['link', 'instrumentLine', 'instrument'];
@@ -18,8 +20,6 @@ const NEWEST = MIGRATIONS.at(-1)!.name;
 const SECRET = new Set(['passphrase']);
 /** Rows that are read and written at once. */
 const BATCH = 500;
-
-type StoredRow = Record<string, string | number | null>;
 
 const named = (table: string): string => `"${table.replaceAll('"', '""')}"`;
 
@@ -166,12 +166,19 @@ export async function lookInBook(
   let newest: Date | null = null;
   const { migration, rest } = await begun(lines);
   const earlier = migration !== NEWEST;
+  let [line, heads] = [1, 0];
   for await (const { table, row } of rowsOf(rest, earlier ? undefined : await tablesOf(database))) {
+    line += 1;
+    // Rows of an earlier version are checked once they were brought up to this one.
+    if (!earlier) checkRow(table, row, line);
+    if (isHead(table, row)) heads += 1;
     if (table in counted) counted[table]! += 1;
     if (table !== 'session') continue;
     const at = new Date(String(row.startedAt));
     if (newest === null || at > newest) newest = at;
   }
+  // Before roles there was one coach, who ran everything.
+  if (!earlier) checkHead(heads);
   const { student, session, putt } = counted;
   return {
     ...{ students: student!, sessions: session!, putts: putt!, newest },
@@ -224,6 +231,55 @@ async function* flat<One>(batches: AsyncIterable<One[]>): AsyncGenerator<One> {
   for await (const batch of batches) yield* batch;
 }
 
+/** Devices, tickets and passkeys, with what tells whose they are. */
+interface SignIns {
+  rows: { table: string; row: StoredRow }[];
+  coaches: { id: string; name: string; role: string; passphrase: string | null }[];
+}
+
+/** Reads who is signed in, before the rows that they stand on are replaced. */
+async function signIns({ write }: Database): Promise<SignIns> {
+  const rows: SignIns['rows'] = [];
+  for (const table of SIGNED_IN) {
+    for (const row of await write.all<StoredRow>(`SELECT * FROM ${named(table)}`)) {
+      rows.push({ table, row });
+    }
+  }
+  return { rows, coaches: await write.all('SELECT id, name, role, passphrase FROM coach') };
+}
+
+/**
+ * Keeps people signed in who are here and in the full export: by id, else by name; whoever ran this empty academy goes on as its head
+ * coach. Sign-ins of anybody else end.
+ */
+async function keepSignIns({ write }: Database, { rows, coaches }: SignIns): Promise<void> {
+  const now = await write.all<SignIns['coaches'][number]>(
+    `SELECT id, name, role, passphrase FROM coach WHERE archivedAt IS NULL ORDER BY rowid`,
+  );
+  const becomes = (id: unknown): string | undefined => {
+    const was = coaches.find((coach) => coach.id === id);
+    const same = (name: string) => name !== '' && name.toLowerCase() === was?.name.toLowerCase();
+    return (
+      now.find((coach) => coach.id === id) ??
+      now.find((coach) => same(coach.name)) ??
+      (was?.role === 'head' ? now.find((coach) => coach.role === 'head') : undefined)
+    )?.id;
+  };
+  for (const { id, passphrase } of coaches) {
+    const coachId = passphrase === null ? undefined : becomes(id);
+    if (coachId !== undefined) {
+      await write.all('UPDATE coach SET passphrase = $passphrase WHERE id = $id', {
+        $id: coachId,
+        $passphrase: passphrase,
+      });
+    }
+  }
+  for (const { table, row } of rows) {
+    const coachId = becomes(row.coachId);
+    if (coachId !== undefined) await insertRow(write, table, { ...row, coachId });
+  }
+}
+
 /** Takes the rows of a book of this version into an empty one. */
 const takeRows = (
   database: Database,
@@ -233,14 +289,12 @@ const takeRows = (
   wholly(database, async () => {
     // Asked again: while a book was read somebody may have begun.
     await refuseUnlessEmpty(database);
-    const taken = await putIn(database, rows, far);
-    // Whoever is signed in here goes on as the head coach of the book; what opened other doors opens none of its.
+    const before = await signIns(database);
+    const taken = await putIn(database, rows, far, checkRow);
+    checkHead(taken.heads);
+    // What opened other doors here opens none of the book's.
     for (const table of DOORS) await database.write.all(`DELETE FROM ${named(table)}`);
-    for (const table of SIGNED_IN) {
-      await database.write.all(
-        `UPDATE ${named(table)} SET coachId = (SELECT id FROM coach WHERE role = 'head' LIMIT 1)`,
-      );
-    }
+    await keepSignIns(database, before);
     return taken;
   });
 
@@ -255,31 +309,39 @@ const wholly = <T>(database: Database, work: () => Promise<T>): Promise<T> =>
       throw unfit(error, 'A row');
     });
 
+/** Writes a row as it is. */
+async function insertRow(write: Statements, table: string, row: StoredRow): Promise<void> {
+  const columns = Object.keys(row);
+  const insert = `INSERT INTO ${named(table)} (${columns.map(named).join(', ')}) VALUES (${columns.map((_, at) => `$${at}`).join(', ')})`;
+  const bound = Object.fromEntries(Object.values(row).map((value, at) => [`$${at}`, value]));
+  await write.all(insert, bound);
+}
+
 /** Puts the rows of a book in the place of all that is in a file of the same version. */
 async function putIn(
   database: Database,
   from: Rows,
   far: (putts: number) => void,
-): Promise<TakenBook> {
+  check: (table: string, row: StoredRow, line: number) => void = () => undefined,
+): Promise<TakenBook & { heads: number }> {
   const { write } = database;
   const taken: Record<string, number> = { session: 0, putt: 0 };
-  let rows = 0;
+  let [rows, heads] = [0, 0];
   for await (const { table, row } of from) {
+    check(table, row, rows + 2);
+    if (isHead(table, row)) heads += 1;
     if (rows === 0) {
       for (const one of (await tablesOf(database)).reverse())
         await write.all(`DELETE FROM ${named(one)}`);
     }
-    const columns = Object.keys(row);
-    const insert = `INSERT INTO ${named(table)} (${columns.map(named).join(', ')}) VALUES (${columns.map((_, at) => `$${at}`).join(', ')})`;
-    const bound = Object.fromEntries(Object.values(row).map((value, at) => [`$${at}`, value]));
-    await write.all(insert, bound).catch((error: unknown) => {
+    await insertRow(write, table, row).catch((error: unknown) => {
       throw unfit(error, `Line ${rows + 2}`);
     });
     rows += 1;
     taken[table] = (taken[table] ?? 0) + 1;
     if (rows % BATCH === 0) far(taken.putt!);
   }
-  return { rows, putts: taken.putt!, sessions: taken.session! };
+  return { rows, putts: taken.putt!, sessions: taken.session!, heads };
 }
 
 /** The first line of a book, or one of its rows. */

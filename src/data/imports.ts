@@ -52,10 +52,13 @@ const NAMES = '0b4e9a7c-1f37-4a56-8d1e-52a0c9a4d7f3';
 export const importedId = (studentId: string, said: string): string =>
   v5(`${studentId} ${said}`, NAMES);
 
-/** Of some ids, those whose putts are there already. */
+/** Of some ids, those whose putts are there already. Putts of an import that was never finished, or was undone, are not. */
 export async function knownPutts({ read }: Database, ids: readonly string[]): Promise<Set<string>> {
   const rows = await read.all<{ id: string }>(
-    'SELECT putt.id FROM putt JOIN json_each($ids) AS one ON one.value = putt.id',
+    `SELECT putt.id FROM putt JOIN json_each($ids) AS one ON one.value = putt.id
+       JOIN run ON run.id = putt.runId JOIN session ON session.id = run.sessionId
+       LEFT JOIN import ON import.id = session.importId
+      WHERE import.undoneAt IS NULL`,
     { $ids: JSON.stringify(ids) },
   );
   return new Set(rows.map(({ id }) => id));
@@ -109,6 +112,26 @@ interface Going {
   putts: number;
 }
 
+const QUEUES = Symbol.for('dirigo.importQueues');
+/** The last import in the queue of each database. Shared by all parts that the program is built of. */
+const queues = (): Map<string, Promise<unknown>> => {
+  const there = globalThis as { [QUEUES]?: Map<string, Promise<unknown>> };
+  return (there[QUEUES] ??= new Map());
+};
+
+/**
+ * Runs one import, undo or clean-up at a time: a second import of the same file must find the rows of the first either finished or
+ * gone.
+ */
+function inQueue<T>({ path }: Database, work: () => Promise<T>): Promise<T> {
+  const mine = (queues().get(path) ?? Promise.resolve()).then(work);
+  queues().set(
+    path,
+    mine.catch(() => undefined),
+  );
+  return mine;
+}
+
 /**
  * Takes putts of a file in: a session for each student and day, hidden until all are there, so that nobody ever sees half of
  * it and the screens that log go on meanwhile.
@@ -117,13 +140,35 @@ interface Going {
  * @param told is called with how many there are so far; what it throws stops it, and nothing is left
  * @throws Problem when a drill cannot be set for a student
  */
-export async function takeImport(
+export const takeImport = (
   database: Database,
   principal: CoachPrincipal,
-  { name, drillId, at }: { name: string; drillId: string | null; at: Date },
+  about: ImportAbout,
   batches: AsyncIterable<ImportPutt[]>,
   told: (putts: number) => void,
-): Promise<{ id: string; putts: number; sessions: number }> {
+): Promise<Imported> => inQueue(database, () => takeNow(database, principal, about, batches, told));
+
+/** What an import is called, which drill its putts are of, and when it was begun. */
+interface ImportAbout {
+  name: string;
+  drillId: string | null;
+  at: Date;
+}
+
+/** An import that is done. */
+interface Imported {
+  id: string;
+  putts: number;
+  sessions: number;
+}
+
+async function takeNow(
+  database: Database,
+  principal: CoachPrincipal,
+  { name, drillId, at }: ImportAbout,
+  batches: AsyncIterable<ImportPutt[]>,
+  told: (putts: number) => void,
+): Promise<Imported> {
   const id = v4();
   const { settings } = await getCoach(database, principal);
   const faceShare = Number(settings.faceShare);
@@ -190,17 +235,17 @@ export async function takeImport(
         session.putts += 1;
         rows.push(rowOf(putt, session));
       }
-      await database.directly(() =>
+      const added = await database.directly(() =>
         database.write.all(
           `INSERT INTO putt (id, runId, position, outcomes, points, place, manner, measured, filled, note, leftOut, at,
                              savedAt, savedBy, revision)
            SELECT value->>'id', value->>'runId', value->>'position', value->>'outcomes', '{}', value->>'place', 'usual',
                   value->>'measured', value->>'filled', value->>'note', 0, value->>'at', $at, $coachId, 0
-             FROM json_each($rows) WHERE true ON CONFLICT (id) DO NOTHING`,
+             FROM json_each($rows) WHERE true ON CONFLICT (id) DO NOTHING RETURNING id`,
           { $rows: JSON.stringify(rows), ...stamp },
         ),
       );
-      putts += batch.length;
+      putts += added.length;
       told(putts);
     }
     if (putts === 0)
@@ -305,7 +350,14 @@ export async function listImports(
  *
  * @throws Problem when it is not there, or was taken back already
  */
-export async function undoImport(
+export const undoImport = (
+  database: Database,
+  principal: CoachPrincipal,
+  id: string,
+  at: Date,
+): Promise<void> => inQueue(database, () => undoNow(database, principal, id, at));
+
+async function undoNow(
   database: Database,
   { coachId }: CoachPrincipal,
   id: string,
@@ -321,13 +373,14 @@ export async function undoImport(
   await removeImport(database, id);
 }
 
-/** Takes out what was left of imports that were never finished: the server ended in the middle. */
-export async function endImports(database: Database): Promise<void> {
-  const rows = await database.read.all<{ id: string }>(
-    `SELECT DISTINCT importId AS id FROM session WHERE importId IN (SELECT id FROM import WHERE undoneAt IS NOT NULL)`,
-  );
-  for (const { id } of rows) await removeImport(database, id);
-}
+/** Deletes what is left of imports that were never finished because the server ended. No import starts before it is done. */
+export const endImports = (database: Database): Promise<void> =>
+  inQueue(database, async () => {
+    const rows = await database.read.all<{ id: string }>(
+      `SELECT DISTINCT importId AS id FROM session WHERE importId IN (SELECT id FROM import WHERE undoneAt IS NOT NULL)`,
+    );
+    for (const { id } of rows) await removeImport(database, id);
+  });
 
 /** Adds a student of whom a file says the name alone. */
 export const addNamed = (

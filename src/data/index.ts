@@ -1,4 +1,4 @@
-export { sessionBatches, type SessionFilter } from './batches';
+export { sessionBatches, type SessionFilter, type UnreadableSession } from './batches';
 export { bookLines, lookInBook, takeBook, type InBook } from './book-file';
 export {
   addNamed,

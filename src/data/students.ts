@@ -1,4 +1,5 @@
 import { v4 } from 'uuid';
+import { z } from 'zod';
 import { studentValues, type StudentValues } from '@/core/people';
 import type { Database } from './database';
 import { scoped, seesNotes, type CoachPrincipal, type Principal } from './principal';
@@ -14,8 +15,25 @@ export interface Student extends StudentValues {
   version: number;
 }
 
+const { shape } = studentValues;
+
+/**
+ * A student as one is read: what the border refuses today may have been kept before, and one odd row must not keep all others from
+ * being seen or exported.
+ */
+const storedStudent = studentValues.extend({
+  name: z.string(),
+  notes: z.string(),
+  groups: z.string().catch(''),
+  level: shape.level.catch('steady'),
+  hand: shape.hand.catch('right'),
+  school: shape.school.catch('arc'),
+  kit: shape.kit.catch([]),
+  putter: z.object({ headLength: z.number(), headDepth: z.number(), lieAngle: z.number() }),
+});
+
 function toStudent(principal: Principal, row: StudentRow, putter: PutterRow): Student {
-  const values = studentValues.parse({
+  const values = storedStudent.parse({
     name: row.name,
     hand: row.hand,
     level: row.level,

@@ -9,6 +9,8 @@ export interface ReadWhen {
   day: number;
   /** Seconds of the day; null where only the day is said. */
   seconds: number | null;
+  /** How far the file's clock is ahead of UTC, min, where it says so ("Z", "+02:00"); else it is the coach's own clock. */
+  offset?: number;
 }
 
 const DATE = /^(\d{1,4})[-/. ](\d{1,2})[-/. ](\d{1,4})/;
@@ -34,7 +36,20 @@ export function readWhen(text: string, order: DateOrder): ReadWhen | null {
   const full = year < 100 ? 2000 + year : year;
   const there = new Date(Date.UTC(full, month - 1, day));
   if (there.getUTCMonth() !== month - 1 || there.getUTCDate() !== day || full > 2200) return null;
-  return { year: full, month, day, seconds: readTime(text.slice(found[0].length)) };
+  const rest = text.slice(found[0].length);
+  const offset = readOffset(rest);
+  return { year: full, month, day, seconds: readTime(rest), ...(offset !== null && { offset }) };
+}
+
+const OFFSET = /:\d{2}(?:[.,]\d+)?\s*(?:(Z)|([+-])(\d{2}):?(\d{2}))\s*$/i;
+
+/** How far a written time is ahead of UTC, min; null where it does not say. */
+function readOffset(text: string): number | null {
+  const found = OFFSET.exec(text);
+  if (!found) return null;
+  const [, utc, sign, hours, minutes] = found;
+  if (utc) return 0;
+  return (sign === '-' ? -1 : 1) * (60 * Number(hours) + Number(minutes));
 }
 
 /** Seconds of the day that a time says; null for none. */

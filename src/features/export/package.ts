@@ -92,14 +92,15 @@ export function zipped(parts: readonly Part[]): ReadableStream<Uint8Array> {
   });
   async function* written(): AsyncGenerator<Uint8Array> {
     for (const { name, text } of parts) {
-      const file = new ZipDeflate(name, { level: 6 });
-      zip.add(file);
+      let file: ZipDeflate | null = null;
       for await (const piece of text) {
+        if (!file) zip.add((file = new ZipDeflate(name, { level: 6 })));
         file.push(strToU8(piece));
         if (failed) throw failed;
         yield* ready.splice(0);
       }
-      file.push(new Uint8Array(0), true);
+      // What has nothing to say is no file.
+      file?.push(new Uint8Array(0), true);
       yield* ready.splice(0);
     }
     zip.end();

@@ -9,6 +9,7 @@ import {
   type Database,
   type Session,
   type SessionFilter,
+  type UnreadableSession,
 } from '@/data';
 import { reckon } from '../reckoning/pool';
 import { headingOf, linesOf, objectsOf, packageOf, type Part, type Writing } from './package';
@@ -34,6 +35,7 @@ cards.${writing}     how they stood and held it, as it was confirmed
 runs.${writing}      a drill as it was putted, with the layout as planned and as measured
 putts.${writing}     one putt a row
 scores.${writing}    what the putts say, with 80 % intervals
+problems.jsonl    rows that could not be read, as they are stored, with the reason; only where there are any
 `;
 
 async function* once(text: string): AsyncGenerator<string> {
@@ -49,6 +51,14 @@ export async function partsOf(
 ): Promise<Part[]> {
   const { settings } = await getCoach(database, principal);
   const { runs, putts } = puttTables(settings.units);
+  const problems = new Map<string, object>();
+  /** One odd row must not end an export: it goes out as it is stored, with the reason. */
+  const report = (table: string, id: string, error: unknown, rows?: object) => {
+    const reason = error instanceof Error ? error.message : String(error);
+    problems.set(`${table} ${id}`, { table, id, reason, ...(rows && { rows }) });
+  };
+  const unreadable = ({ id, reason, rows }: UnreadableSession) =>
+    report('session', id, reason, rows);
   const begun = ({ columns }: Pick<Table<never>, 'columns'>) =>
     writing === 'csv' ? headingOf({ columns }) : '';
   const written = <Of>(table: Table<Of>, rows: Cell[][]) =>
@@ -58,11 +68,16 @@ export async function partsOf(
     of: (batch: Session[]) => readonly Of[],
   ): AsyncGenerator<string> {
     yield begun(table);
-    for await (const batch of sessionBatches(database, principal, filter)) {
-      yield written(
-        table,
-        of(batch).flatMap((one) => table.rows(one)),
-      );
+    for await (const batch of sessionBatches(database, principal, filter, unreadable)) {
+      const rows = batch.flatMap((session) => {
+        try {
+          return of([session]).flatMap((one) => table.rows(one));
+        } catch (error) {
+          report(table.name, session.id, error, session);
+          return [];
+        }
+      });
+      yield written(table, rows);
     }
   }
   /** Students of whom there is a session among those that are wanted; all of them when all is. */
@@ -70,7 +85,7 @@ export async function partsOf(
     const all = await listStudents(database, principal);
     if (!Object.values(filter).some(Boolean)) return all;
     const ids = new Set<string>();
-    for await (const batch of sessionBatches(database, principal, filter)) {
+    for await (const batch of sessionBatches(database, principal, filter, unreadable)) {
       batch.forEach(({ studentId }) => ids.add(studentId));
     }
     return all.filter(({ id }) => ids.has(id) || id === filter.studentId);
@@ -92,7 +107,10 @@ export async function partsOf(
   async function* ofScores(): AsyncGenerator<string> {
     yield begun(scores);
     for (const { id } of await putting()) {
-      const told = await reckon('scores', principal, { studentId: id });
+      const told = await reckon('scores', principal, { studentId: id }).catch((error: unknown) => {
+        report('scores', id, error);
+        return [];
+      });
       const wanted = told.filter(
         ({ id: sessionId, at }) =>
           (!filter.sessionId || filter.sessionId === sessionId) &&
@@ -101,6 +119,9 @@ export async function partsOf(
       );
       yield written(scores, scores.rows({ studentId: id, scores: wanted }));
     }
+  }
+  async function* ofProblems(): AsyncGenerator<string> {
+    for (const problem of problems.values()) yield `${JSON.stringify(problem)}\n`;
   }
   const tables = [students, putters, sessions, cards, runs, putts, scores];
   return [
@@ -117,5 +138,6 @@ export async function partsOf(
     { name: `putts.${writing}`, text: ofSessions(putts, (batch) => batch) },
     { name: `scores.${writing}`, text: ofScores() },
     ...(whole ? [{ name: 'book.jsonl', text: bookLines(database) }] : []),
+    { name: 'problems.jsonl', text: ofProblems() },
   ];
 }

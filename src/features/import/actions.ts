@@ -11,20 +11,20 @@ import {
   getCoach,
   keepMapping,
   keptMapping,
-  lookInBook,
   takeBook,
   undoImport,
   type CoachPrincipal,
   type Database,
   type InBook,
 } from '@/data';
+import { reckon } from '../reckoning/pool';
 import { coachAction } from '../shared/action';
 import { messageFor } from '../shared/message';
 import { bookIn, isArchive } from './archive';
 import { HEADS, startJob, jobTold, stopJob, type JobTold } from './jobs';
 import { calendarIn, listedDates, listedStudents, type Listed } from './lists';
 import { rowsOf, tableFile, type TableFile } from './table-file';
-import { checkFile, takeFile, type Checked, type RefusedRow } from './take';
+import { takeFile, type Checked, type RefusedRow } from './take';
 import { fileOf } from './upload';
 
 /** Rows that are shown of a file. */
@@ -88,7 +88,7 @@ export const lookAtFile = coachAction(
     const path = await held(principal, id);
     // Of a coach whose book it is not, an archive is what it is to any table: none.
     if (principal.as === 'head' && (await isArchive(path))) {
-      return { kind: 'book', ...(await lookInBook(database, bookIn(path))) };
+      return { kind: 'book', ...(await reckon('exportCheck', principal, { path })) };
     }
     const dates = await datesOf(database, principal, id);
     if (dates) return told('dates', dates);
@@ -159,8 +159,8 @@ export const takeList = coachAction(
 /** Looks through all of a file: what would come in. */
 export const checkRows = coachAction(
   withMapping,
-  async (database, principal, { id, name, mapping }): Promise<Checked> =>
-    checkFile(database, principal, await opened(principal, id), mapping, name),
+  async (_database, principal, { id, name, mapping }): Promise<Checked> =>
+    reckon('importCheck', principal, { file: await opened(principal, id), mapping, name }),
   { least: 'coach', reads: true },
 );
 

@@ -3,13 +3,20 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import {
+  addCoach,
+  addPasskey,
   addStudent,
   bookLines,
+  coachByPassphrase,
+  findPasskey,
   headCoach,
   listStudents,
   lookInBook,
   openDatabase,
+  setPassphrase,
+  signIn,
   takeBook,
+  whoAsks,
   type Database,
 } from '@/data';
 import { TEST_STUDENT, openTestBook, type TestBook } from '@/data/test-book';
@@ -147,6 +154,64 @@ it.each([
   const path = await written(octets);
   await expect(takeBook(empty, bookIn(path))).rejects.toThrow(words);
   expect(await listStudents(empty, await headCoach(empty))).toEqual([]);
+});
+
+/** A full export of the book, after a change to the lines that hold a coach. */
+async function withCoach(change: (row: Record<string, unknown>) => object): Promise<string> {
+  const lines = (await all(bookLines(book.database))).flatMap((piece) => piece.trim().split('\n'));
+  const changed = lines.map((line) => {
+    const parsed = JSON.parse(line) as { table?: string; row?: Record<string, unknown> };
+    return parsed.table === 'coach'
+      ? JSON.stringify({ ...parsed, row: change(parsed.row!) })
+      : line;
+  });
+  return written(zipSync({ 'book.jsonl': strToU8(changed.join('\n')) }));
+}
+
+it.each([
+  ['broken settings', (row: object) => ({ ...row, settings: '{"units":7}' }), 'coach, settings'],
+  ['settings that are no JSON', (row: object) => ({ ...row, settings: '{' }), 'coach, settings'],
+  ['no head coach', (row: object) => ({ ...row, role: 'coach' }), 'no head coach'],
+  ['an archived head coach', (row: object) => ({ ...row, archivedAt: '2026-01-01' }), 'no head'],
+])(
+  'a full export with %s is refused when it is looked at, and when it comes in',
+  async (_name, change, words) => {
+    const path = await withCoach(change);
+    await expect(lookInBook(empty, bookIn(path))).rejects.toThrow(words);
+    await expect(takeBook(empty, bookIn(path))).rejects.toThrow(words);
+    // What was here before is still here, and opens.
+    expect(await listStudents(empty, await headCoach(empty))).toEqual([]);
+  },
+);
+
+it('20 MB of blank lines are refused at once', async () => {
+  const octets = zipSync({ 'book.jsonl': strToU8('\n'.repeat(20 * 1024 * 1024)) });
+  expect(await refusedOf(octets)).toContain('too many lines');
+});
+
+it('people who are here and in the full export stay signed in, with their passkeys and passphrases', async () => {
+  const at = new Date('2026-11-26T09:00:00Z');
+  const own = await headCoach(empty);
+  await addCoach(book.database, book.principal, { name: 'Mees Loods', role: 'coach' });
+  const mees = await addCoach(empty, own, { name: 'mees loods', role: 'coach' });
+  const gone = await addCoach(empty, own, { name: 'Nobody There', role: 'coach' });
+  const secrets = await Promise.all(
+    [own.coachId, mees, gone].map((id) => signIn(empty, id, 'link', 'A device', at)),
+  );
+  await setPassphrase(empty, { ...own, coachId: mees }, 'twelve letters or more');
+  const key = { id: 'key-1', publicKey: new Uint8Array([1]), counter: 0, transports: [] };
+  await addPasskey(empty, own, key, 'A key', at);
+  await takeBook(empty, bookIn(await written(await taken())));
+  const [asHead, asMees, asGone] = await Promise.all(
+    secrets.map((secret) => whoAsks(empty, secret, at)),
+  );
+  expect(asHead).toMatchObject({ as: 'head', coachId: book.principal.coachId });
+  expect(asMees).toMatchObject({ as: 'coach' });
+  expect(asGone).toBeNull();
+  expect((await findPasskey(empty, 'key-1'))!.coachId).toBe(book.principal.coachId);
+  expect(await coachByPassphrase(empty, 'Mees Loods', 'twelve letters or more')).toBe(
+    asMees!.coachId,
+  );
 });
 
 it('who has it stopped on the way has nothing of it', async () => {

@@ -8,8 +8,10 @@ import { Problem } from '@/data';
 const BOOK = 'book.jsonl';
 /** What stands beside it, and in what was taken out of a part. */
 const PACKAGE = 'datapackage.json';
-/** What is believed of a book, unpacked, octets: a hundred thousand putts are a tenth of it. */
+/** What is believed of a book, unpacked, bytes: a hundred thousand putts are a tenth of it. */
 const MOST = 1024 ** 3;
+/** Lines of a book at most, and how many of them may be blank: a full export has none. */
+const MOST_LINES = { all: 10_000_000, blank: 1000 };
 
 /** Whether a file is a zip archive, by its first letters. */
 export async function isArchive(path: string): Promise<boolean> {
@@ -47,6 +49,17 @@ export async function* bookIn(path: string, most = MOST): AsyncGenerator<string>
   unzip.register(UnzipInflate);
   const text = new TextDecoder();
   let rest = '';
+  const counted = { all: 0, blank: 0 };
+  /** Blank lines are dropped as they come: to hand on millions of them one by one takes minutes. */
+  const written = (lines: string[]): string[] => {
+    const some = lines.filter((line) => line.trim() !== '');
+    counted.all += lines.length;
+    counted.blank += lines.length - some.length;
+    if (counted.all > MOST_LINES.all || counted.blank > MOST_LINES.blank) {
+      throw new Problem('invalid', 'This file has too many lines to be a full export.');
+    }
+    return some;
+  };
   for await (const chunk of createReadStream(path) as AsyncIterable<Buffer>) {
     try {
       unzip.push(chunk);
@@ -64,7 +77,7 @@ export async function* bookIn(path: string, most = MOST): AsyncGenerator<string>
       }
       const lines = (rest + text.decode(piece, { stream: true })).split('\n');
       rest = lines.pop()!;
-      yield* lines;
+      yield* written(lines);
     }
     if (ended) break;
   }
@@ -74,7 +87,7 @@ export async function* bookIn(path: string, most = MOST): AsyncGenerator<string>
     broken = error;
   }
   if (ended && !broken) {
-    yield rest;
+    yield* written([rest]);
     return;
   }
   throw new Problem(

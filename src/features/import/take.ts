@@ -1,10 +1,11 @@
 import 'server-only';
 import { createHash } from 'node:crypto';
-import type { Hand } from '@/core/people';
+import { nameSchema, type Hand } from '@/core/people';
 import { readRow, type Mapping, type ReadRow } from '@/core/table';
 import {
   addNamed,
   dropNamed,
+  getCoach,
   getDrill,
   importedId,
   knownPutts,
@@ -15,6 +16,7 @@ import {
   type Database,
   type ImportPutt,
 } from '@/data';
+import { FIRST_YEAR, momentOf } from './moment';
 import { rowsOf, type TableFile } from './table-file';
 
 /** A row that cannot be taken in. */
@@ -45,16 +47,20 @@ const NOON = 12 * 3600;
 
 const normal = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ');
 
-/** Students by their names; null for a name that several have. */
-async function studentsByName(database: Database, principal: CoachPrincipal) {
+/** What rows are resolved with: students by their names, null for a name that several have; and the coach's time zone. */
+async function resolvedWith(database: Database, principal: CoachPrincipal) {
+  const { zone } = (await getCoach(database, principal)).settings;
   const all = await listStudents(database, principal);
   const known = new Map<string, string | null>();
   for (const { id, name } of all) known.set(normal(name), known.has(normal(name)) ? null : id);
-  return { known, hands: new Map(all.map(({ id, hand }) => [id, hand])) };
+  return { known, hands: new Map(all.map(({ id, hand }) => [id, hand])), zone };
 }
 
 /** Puts rows to students and times, in the order of the file. */
-function resolver(mapping: Mapping, { known, hands }: Awaited<ReturnType<typeof studentsByName>>) {
+function resolver(
+  mapping: Mapping,
+  { known, hands, zone }: Awaited<ReturnType<typeof resolvedWith>>,
+) {
   const onDay = new Map<string, number>();
   const added = new Set<string>();
   return {
@@ -78,26 +84,26 @@ function resolver(mapping: Mapping, { known, hands }: Awaited<ReturnType<typeof 
         if (found === undefined) {
           if (!mapping.addStudents)
             return { reason: `“${student.slice(0, 60)}” is no student here.` };
-          if (student.length > 80) return { reason: 'A name may have at most 80 letters.' };
+          const name = nameSchema().safeParse(student);
+          if (!name.success) return { reason: name.error.issues[0]!.message };
           added.add(student);
         }
         studentId = found ?? `new ${normal(student)}`;
       }
       const { when } = row;
-      const day = when
-        ? `${when.year}-${String(when.month).padStart(2, '0')}-${String(when.day).padStart(2, '0')}`
-        : mapping.day;
-      if (!day) return { reason: 'Nothing says on which day it was.' };
-      const key = `${studentId} ${day}`;
+      if (when && when.year < FIRST_YEAR) {
+        return { reason: `The year ${when.year} is too early: ${FIRST_YEAR} is the first.` };
+      }
+      const key = `${studentId} ${when ? `${when.year} ${when.month} ${when.day}` : mapping.day}`;
       const index = onDay.get(key) ?? 0;
+      const found = momentOf(when, { day: mapping.day, seconds: NOON + index }, zone);
+      if (!found) return { reason: 'Nothing says on which day it was.' };
       onDay.set(key, index + 1);
-      const [year, month, date] = day.split('-').map(Number) as [number, number, number];
-      const seconds = when?.seconds ?? NOON + index;
-      const at = new Date(year, month - 1, date, 0, 0, 0, Math.round(1000 * seconds));
+      const { day, at, written } = found;
       if (at.getTime() > Date.now() + 86_400_000) return { reason: `${day} is still to come.` };
       const said = row.id
-        ? `id ${row.id} ${day}`
-        : `${day} ${when?.seconds === null || !when ? index : ''} ${createHash('sha1').update(JSON.stringify(cells)).digest('base64')}`;
+        ? `id ${row.id} ${written}`
+        : `${written} ${when?.seconds === null || !when ? index : ''} ${createHash('sha1').update(JSON.stringify(cells)).digest('base64')}`;
       return {
         // By the name, where the file says it: the same file is the same whether its students were here yet or not.
         id: importedId(student === null ? studentId : normal(student), said),
@@ -145,7 +151,7 @@ export async function checkFile(
   mapping: Mapping,
   by: string,
 ): Promise<Checked> {
-  const resolving = resolver(mapping, await studentsByName(database, principal));
+  const resolving = resolver(mapping, await resolvedWith(database, principal));
   const { added } = resolving;
   const drill = mapping.drillId ? await getDrill(database, principal, mapping.drillId) : null;
   const checked: Checked = {
@@ -210,7 +216,7 @@ export async function takeFile(
   by: string,
   told: (putts: number) => void,
 ): Promise<{ id: string; putts: number; sessions: number }> {
-  const resolving = resolver(mapping, await studentsByName(database, principal));
+  const resolving = resolver(mapping, await resolvedWith(database, principal));
   const seen = new Set<string>();
   async function* fresh(): AsyncGenerator<ImportPutt[]> {
     for await (const batch of putts(file, mapping, by, resolving)) {

@@ -27,6 +27,8 @@ import {
 } from '@/data';
 import { zipped } from '../export/package';
 import { partsOf } from '../export/parts';
+import { guessMapping } from '@/core/table';
+import { rowsOf, tableFile } from '../import/table-file';
 import { WORKS, type WorkName } from './works';
 
 jest.mock('server-only', () => ({}));
@@ -57,6 +59,12 @@ beforeAll(async () => {
     ...{ name: 'An hour', minutes: 40, place: 'green', kit: COMMON_KIT, goals: [] },
     studentIds: [studentId],
   };
+  const csv = join(folder, 'old.csv');
+  await writeFile(csv, `player,date,face (deg)\n${students[0]!.name},2025-10-03,0.4\n`);
+  const table = await tableFile(csv);
+  const rows = await rowsOf(table).next();
+  const book = join(folder, 'book.zip');
+  await writeFile(book, await bytesOf(zipped([{ name: 'book.jsonl', text: bookLines(database) }])));
   const item = { id: homework!.id, ref: drill!.id, rungs: {}, locked: false, why: '' };
   asked = {
     student: { studentId, rate: 0.7 },
@@ -75,6 +83,8 @@ beforeAll(async () => {
     hour: { frame, kept: [item] },
     block: { frame, item },
     plan: { frame, items: [item], choosing: true },
+    importCheck: { file: table, mapping: guessMapping(rows.value!).mapping, name: 'old.csv' },
+    exportCheck: { path: book },
   };
 });
 
@@ -160,6 +170,41 @@ describe('all that is taken out', () => {
     expect(second.split('\n').sort()).toEqual(first.split('\n').sort());
     await expect(takeBook(empty, linesOf(bookLines(reader)))).rejects.toThrow('already');
     await empty.close();
+  });
+
+  test('one odd row is reported, and ends nothing', async () => {
+    const odd = join(folder, 'odd.db');
+    await reader.read.all(`VACUUM INTO '${odd}'`);
+    const there = await openDatabase(odd);
+    const sessions = await there.models.session.count();
+    const [run] = await there.models.run.findAll({ limit: 1 });
+    await there.directly(async () => {
+      // A layout that no version reads, and a name longer than any that can be typed.
+      await there.write.all(`UPDATE run SET layout = '{"odd":true}' WHERE id = $id`, {
+        $id: run!.id,
+      });
+      await there.write.all('UPDATE student SET name = $name WHERE id = $id', {
+        $name: 'N'.repeat(100),
+        $id: (await there.models.student.findOne())!.id,
+      });
+    });
+    const parts = await partsOf(there, head, { whole: false, writing: 'csv' }, new Date());
+    const files = unzipSync(await bytesOf(zipped(parts)));
+    const rowsIn = (name: string) =>
+      Papa.parse<Record<string, string>>(strFromU8(files[name]!), {
+        header: true,
+        skipEmptyLines: true,
+      }).data;
+    expect(rowsIn('students.csv').some(({ name }) => name === 'N'.repeat(100))).toBe(true);
+    expect(rowsIn('sessions.csv')).toHaveLength(sessions - 1);
+    const [problem, ...more] = strFromU8(files['problems.jsonl']!).trim().split('\n');
+    expect(more).toEqual([]);
+    expect(JSON.parse(problem!)).toMatchObject({
+      table: 'session',
+      id: run!.sessionId,
+      rows: { run: expect.arrayContaining([expect.objectContaining({ id: run!.id })]) },
+    });
+    await there.close();
   });
 
   test('half a book is taken in not at all', async () => {

@@ -1,5 +1,9 @@
 import 'server-only';
-import type { CoachPrincipal, Database } from '@/data';
+import type { Mapping } from '@/core/table';
+import { lookInBook, type CoachPrincipal, type Database } from '@/data';
+import { bookIn } from '../import/archive';
+import type { TableFile } from '../import/table-file';
+import { checkFile } from '../import/take';
 import { keptFor } from '../offline/make-kept';
 import { blockAsSet, hourFor, planTimed } from '../programme/hour';
 import { needsNow, standingNow } from '../programme/needs-now';
@@ -47,6 +51,15 @@ export const WORKS = {
   hour: hourFor,
   block: blockAsSet,
   plan: planTimed,
+  /** What a file would bring in, once all of its rows were checked. */
+  importCheck: (
+    database,
+    principal,
+    { file, mapping, name }: { file: TableFile; mapping: Mapping; name: string },
+  ) => checkFile(database, principal, file, mapping, name),
+  /** The same of a full export. */
+  exportCheck: (database, _principal, { path }: { path: string }) =>
+    lookInBook(database, bookIn(path)),
 } satisfies Record<string, Work<never, unknown>>;
 
 export type WorkName = keyof typeof WORKS;
