@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { drillDetails, ruleSchema, runMarkSchema } from '@/core/drill';
 import { layoutSchema, outcomesSchema, pointsSchema } from '@/core/layout';
 import { coachSettings } from '@/core/people';
-import { planSchema } from '@/core/planning';
+import { photoSchema, planSchema } from '@/core/planning';
 import { ROLES } from './principal';
 import { Problem } from './problem';
 
@@ -35,6 +35,7 @@ const ROWS: Record<string, z.ZodType> = {
   run: z.object({ layout: json(layoutSchema), rule: json(ruleSchema).nullable() }),
   putt: z.object({ outcomes: json(outcomesSchema), points: json(pointsSchema), at: time }),
   runMark: z.object({ mark: json(runMarkSchema), at: time }),
+  homeworkWord: z.object({ text: z.string(), photo: photoSchema.nullable() }),
   plan: z.object({ details: json(planSchema) }),
   programme: z.object({ details: anyJson, needs: anyJson }),
 };

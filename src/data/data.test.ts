@@ -33,7 +33,7 @@ import {
   type CoachPrincipal,
   type Database,
 } from '.';
-import { TEST_STUDENT, stranger, refusal } from './test-book';
+import { asStudent, TEST_STUDENT, stranger, refusal } from './test-book';
 
 const gate: BallGate = {
   distance: 0.4572,
@@ -360,6 +360,14 @@ describe('putts', () => {
         manner: 'usual',
       },
     ]);
+  });
+
+  it('of a session that a student only sees are not theirs to add to: they cannot reopen it', async () => {
+    const { id, studentId } = await openSession();
+    await finishSession(database, principal, id, now);
+    const student = asStudent(principal, studentId);
+    expect((await getSession(database, student, id)).id).toBe(id);
+    await expect(reopenSession(database, student, id)).rejects.toThrow('no such session');
   });
 
   it('are refused for a finished session by who knows of it, but a repeated one is not', async () => {

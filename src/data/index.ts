@@ -28,6 +28,7 @@ export {
 export { listBackups, setBackupFolder, type Backup } from './backup-files';
 export { encryptBackups } from './backup-key';
 export { rehearseWhenDue } from './rehearsal';
+export { listMentions, type Mention } from './mentions';
 export { checkHealth, type Health } from './health';
 export { backupFolder, backupState, type BackupState } from './backup-state';
 export { restore, type Restored } from './restore';

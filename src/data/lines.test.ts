@@ -181,6 +181,26 @@ test('a line after the touch belongs to the putt that was touched, and leaves wh
   expect(putt!.measured.start!.value).toBe(0);
 });
 
+test('a line is not of a putt that was undone: it makes a putt of its own', async () => {
+  const { id, runId, gate } = await begun();
+  const touched = touch(gate, 20);
+  await recordEvents(database, principal, runId, [touched], after(20));
+  await recordEvents(
+    database,
+    principal,
+    runId,
+    [{ type: 'undo', id: touched.id, at: after(21) }],
+    after(21),
+  );
+  const [told] = await sent([line('1', 14, { start: [0, 'deg'] })]);
+  expect(told).toMatchObject({ state: 'taken' });
+  expect(told).not.toHaveProperty('with');
+  const [putt, ...others] = await puttsOf(id);
+  expect(others).toEqual([]);
+  expect(putt!.id).not.toBe(touched.id);
+  expect(putt!.measured.start!.value).toBe(0);
+});
+
 test('half lines, unknown quantities, wrong units and what cannot be are told and kept; the rest goes on', async () => {
   const { id } = await begun();
   const told = await sent([

@@ -6,15 +6,22 @@ import { QueryTypes } from 'sequelize';
 import { makeBackup } from './backups';
 import { restore } from './restore';
 import {
+  addInstrument,
   allOfStudent,
   eraseStudent,
   headCoach,
+  leftLines,
+  listChanges,
   listErasures,
+  listMentions,
   makeLink,
+  noteSession,
   openDatabase,
   openLink,
   saveStudent,
   seedDemo,
+  senderBy,
+  takeLines,
   type CoachPrincipal,
   type Database,
 } from '.';
@@ -189,6 +196,51 @@ test('who is erased stands nowhere in the file any more; nobody else has lost an
   expect(plans.some((details) => details.includes('"name":"A plan"'))).toBe(true);
   await expect(openLink(database, secret, AT)).rejects.toThrow('no such page');
   expect(await listErasures(database)).toEqual([receipt]);
+});
+
+test('their name is gone from refused lines and from the history of others’ texts too', async () => {
+  const { models } = database;
+  const other = (await models.student.findAll()).find(({ id }) => id !== student)!;
+  const sensor = await addInstrument(database, head, 'A sensor', AT);
+  const sender = (await senderBy(database, sensor.secret))!;
+  await takeLines(database, sender, [`{"id":"1","player":"${NAME}","values":{"fa`], AT);
+  await takeLines(database, sender, ['{"id":"2","player":"Somebody","values":{"fa'], AT);
+  // A coach names them in another's session, and takes it out again: the history keeps what it was.
+  const session = (await models.session.findOne({ where: { studentId: other.id } }))!;
+  await noteSession(database, head, session.id, `Putts like ${NAME}. Quirina lent a putter.`);
+  await noteSession(database, head, session.id, 'A good day.');
+  expect(stands(NAME)).toBe(true);
+  await eraseStudent(database, head, student, AT);
+  for (const text of [NAME, 'Quirina']) expect(stands(text)).toBe(false);
+  const lines = await leftLines(database, head, sensor.id);
+  expect(lines.map(({ line }) => line)).toEqual([expect.stringContaining('Somebody')]);
+  const [changed] = await listChanges(database, [session.id]);
+  expect(JSON.stringify(changed!.rows)).toContain('Putts like (erased). (erased) lent a putter.');
+});
+
+test('where else they are named is listed with its page before, and stays', async () => {
+  const { models } = database;
+  const other = (await models.student.findAll()).find(({ id }) => id !== student)!;
+  const session = (await models.session.findOne({ where: { studentId: other.id } }))!;
+  await noteSession(database, head, session.id, 'Practised beside quirina on the quay.');
+  const drill = (await models.drill.findOne())!;
+  await database.change(head, 'test', (transaction) =>
+    drill.update({ name: 'Quirina’s gate' }, { transaction }),
+  );
+  // A longer word is another word.
+  await database.change(head, 'test', (transaction) =>
+    other.update({ notes: 'From Quirinalia.' }, { transaction }),
+  );
+  const mentions = await listMentions(database, head, student);
+  expect(mentions).toContainEqual({
+    what: 'Note of another student’s session',
+    words: 'Practised beside quirina on the quay.',
+    page: `/sessions/${session.id}/review`,
+  });
+  expect(mentions.map(({ page }) => page)).toContain(`/drills/${drill.id}`);
+  expect(mentions.some(({ words }) => words.includes('Quirinalia'))).toBe(false);
+  const stranger: CoachPrincipal = { ...head, as: 'coach', coachId: other.id };
+  await expect(listMentions(database, stranger, student)).rejects.toThrow('no such student');
 });
 
 test('a copy of before does not bring them back', async () => {

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { planSchema } from '@/core/planning';
 import { fromStored, storedTime } from './columns';
 import type { Database } from './database';
+import { eraseName } from './mentions';
 import { scoped, type CoachPrincipal } from './principal';
 import { notFound } from './problem';
 import { OWN_ONLY } from './raw-file';
@@ -131,6 +132,7 @@ async function eraseFromPlans(write: Statements, id: string): Promise<void> {
 async function eraseRows(write: Statements, id: string): Promise<void> {
   await write.all('PRAGMA secure_delete = ON');
   await eraseFromPlans(write, id);
+  await eraseName(write, id);
   await write.all(`DELETE FROM event WHERE ${TOLD}`, boundTwice(id));
   for (const [table, where] of HELD) {
     await write.all(`DELETE FROM "${table}" WHERE ${where}`, bound(id));

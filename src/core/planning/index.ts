@@ -1,4 +1,13 @@
-export { FEELS, PHOTO_MOST, PHOTO_SIDE, answerSchema, leftSchema, type Left } from './word';
+export {
+  FEELS,
+  PHOTO_FILE,
+  PHOTO_MOST,
+  PHOTO_SIDE,
+  photoSchema,
+  answerSchema,
+  leftSchema,
+  type Left,
+} from './word';
 export { candidatesOf, type Offered, type Planned } from './candidates';
 export { coldTestDue } from './cold';
 export { chainOf, expectedPutts, goingOn, type Chain, type Kind, type Shares } from './chain';

@@ -4,6 +4,14 @@ import { z } from 'zod';
 export const PHOTO_SIDE = 1280;
 /** Characters of a picture as it is sent and kept: about 450 kB. */
 export const PHOTO_MOST = 600_000;
+/** The largest file that is taken for a picture before it is made small, bytes. */
+export const PHOTO_FILE = 40 * 1024 * 1024;
+
+/** A JPEG in text: every one starts with the same three bytes. */
+export const photoSchema = z
+  .string()
+  .max(PHOTO_MOST, 'The picture is too large to send.')
+  .regex(/^data:image\/jpeg;base64,\/9j\/[A-Za-z0-9+/]+=*$/, 'Only a picture can be sent.');
 
 const text = z.string().trim().max(500, 'A line may have at most 500 letters.');
 
@@ -12,11 +20,7 @@ export const leftSchema = z
   .object({
     feel: z.number().int().min(1).max(5).nullable(),
     text,
-    photo: z
-      .string()
-      .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, 'Only a picture can be sent.')
-      .max(PHOTO_MOST, 'The picture is too large to be sent.')
-      .nullable(),
+    photo: photoSchema.nullable(),
   })
   .refine(({ feel, text: line, photo }) => feel !== null || line !== '' || photo !== null, {
     path: ['text'],

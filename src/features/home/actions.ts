@@ -13,6 +13,7 @@ import {
   startHomework,
 } from '@/data';
 import { studentAction } from '../shared/action';
+import { cleanPhoto } from './clean-photo';
 
 /** Starts, or goes on with, a session at home; answers with its id. */
 export const startAtHome = studentAction(
@@ -54,7 +55,8 @@ export const moveAtHome = studentAction(
 export const leaveWordAtHome = studentAction(
   z.object({ homework: z.uuid(), left: leftSchema }),
   async (database, principal, { homework, left }) => {
-    await leaveWord(database, principal, homework, left, new Date());
+    const photo = left.photo === null ? null : await cleanPhoto(left.photo);
+    await leaveWord(database, principal, homework, { ...left, photo }, new Date());
     return null;
   },
 );

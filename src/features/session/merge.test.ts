@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { merge, together, unacknowledged } from './merge';
+import { merge, together, unacknowledged, withNews } from './merge';
 import type { WireEvent, WirePutt, WireRun } from './wire';
 
 const putt = (id: string, outcome = 'clear'): WireEvent => ({
@@ -34,6 +34,25 @@ const saved = (id: string, more: Partial<WirePutt> = {}): WirePutt => ({
   ...more,
 });
 const run = (...putts: WirePutt[]): WireRun => ({ putts, marks: [] });
+
+describe('what the server tells anew', () => {
+  const answer = (whole: boolean, ...putts: WirePutt[]) => ({
+    ok: true as const,
+    ...{ finished: false, whole, late: 0, refused: [], marks: [], putts },
+    position: { lineage: 1, revision: 1 },
+  });
+
+  it('is laid over what was known', () => {
+    const known = run(saved('a'), saved('b'));
+    const { putts } = withNews(known, answer(false, saved('b', { note: 'new' }), saved('c')));
+    expect(putts.map(({ id, note }) => `${id} ${note}`)).toEqual(['a ', 'b new', 'c ']);
+  });
+
+  it('takes the place of it after a restore: no putt of before stays in sight', () => {
+    const { putts } = withNews(run(saved('a'), saved('b')), answer(true, saved('c')));
+    expect(putts.map(({ id }) => id)).toEqual(['c']);
+  });
+});
 
 describe('merge', () => {
   it('shows the server first, then what is pending', () => {

@@ -1,6 +1,6 @@
 'use client';
 
-import { PHOTO_MOST, PHOTO_SIDE } from '@/core/planning';
+import { PHOTO_FILE, PHOTO_MOST, PHOTO_SIDE } from '@/core/planning';
 
 /** How well a picture is kept, the best first. */
 const QUALITIES = [0.75, 0.6, 0.45, 0.3];
@@ -12,8 +12,12 @@ const QUALITIES = [0.75, 0.6, 0.45, 0.3];
  * @throws RangeError with a sentence where it is no picture, or none that can be made small
  */
 export async function smallPicture(file: File): Promise<string> {
+  if (file.size > PHOTO_FILE) {
+    const most = PHOTO_FILE / 1024 / 1024;
+    throw new RangeError(`${file.name} is too large: choose a picture of at most ${most} MB.`);
+  }
   const picture = await createImageBitmap(file).catch(() => null);
-  if (!picture) throw new RangeError(`${file.name} is no picture that can be read here.`);
+  if (!picture) throw new RangeError(`${file.name} cannot be read as a picture.`);
   const share = Math.min(1, PHOTO_SIDE / Math.max(picture.width, picture.height));
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(picture.width * share));
@@ -24,5 +28,5 @@ export async function smallPicture(file: File): Promise<string> {
     const text = canvas.toDataURL('image/jpeg', quality);
     if (text.length <= PHOTO_MOST) return text;
   }
-  throw new RangeError('The picture cannot be made small enough to be sent.');
+  throw new RangeError('The picture cannot be made small enough to send.');
 }

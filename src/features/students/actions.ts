@@ -6,10 +6,12 @@ import {
   archiveStudent,
   eraseStudent,
   getCoach,
+  listMentions,
   saveStudent,
   type CoachPrincipal,
   type Database,
   type Meanwhile,
+  type Mention,
 } from '@/data';
 import { archivingSchema, coachAction, keeping } from '../shared/action';
 import { studentForm } from './form';
@@ -40,6 +42,13 @@ export const setArchived = coachAction(
     await archiveStudent(database, principal, id, archived ? new Date() : null);
     return null;
   },
+);
+
+/** Lists where a student is named in words that erasing them leaves. */
+export const mentionsOf = coachAction(
+  z.uuid(),
+  (database, principal, id): Promise<Mention[]> => listMentions(database, principal, id),
+  { reads: true },
 );
 
 /** Erases a student, for good. */

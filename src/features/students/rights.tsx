@@ -4,13 +4,17 @@ import { Download } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
+import type { Mention } from '@/data';
 import { Button } from '@/ui/button';
 import { SheetDialog } from '@/ui/sheet-dialog';
 import { emptyDevice } from '../offline/device';
 import { showErrors } from '../shared/show-errors';
-import { erase } from './actions';
+import { erase, mentionsOf } from './actions';
 
-/** What a student can ask for: all that is kept of them as a file, and to be erased. Either is asked twice. */
+/** Mentions that are listed; more are counted. */
+const SHOWN = 12;
+
+/** What a student can ask for: everything that is kept about them as a file, and to be erased. Both are confirmed first. */
 export function Rights({
   student,
   given,
@@ -28,6 +32,14 @@ export function Rights({
   const [sure, setSure] = useState<'file' | 'erase' | null>(null);
   const [busy, begin] = useTransition();
   const much = `${sessions} ${sessions === 1 ? 'session' : 'sessions'} and ${putts} ${putts === 1 ? 'putt' : 'putts'}`;
+  const [mentions, setMentions] = useState<Mention[]>([]);
+  const askToErase = () =>
+    begin(async () => {
+      const found = await mentionsOf(student);
+      if (!showErrors(found)) return;
+      setMentions(found.value);
+      setSure('erase');
+    });
   const eraseNow = () =>
     begin(async () => {
       if (!showErrors(await erase(student))) return;
@@ -71,22 +83,52 @@ export function Rights({
         <section aria-label="Erase" className="grid gap-2 border-t border-rule pt-4">
           <h3 className="text-[1.25rem] num">Erase {given}</h3>
           <p className="text-[1rem]">
-            Takes out {much}, dates, programmes, homework, the page at home and all of the history.
-            It cannot be undone. Copies made before still hold them for up to eight weeks; who goes
-            back to one erases them again with it. What other notes say of {given} in words stays.
+            Deletes {much}, appointments, programmes, homework, the page at home and their history,
+            for good. Backups made before still hold them for up to eight weeks; restoring one
+            erases them again.
           </p>
+          {sure === 'erase' && mentions.length > 0 && (
+            <div className="grid gap-1.5 border-2 border-warn bg-sheet px-3 py-2">
+              <p className="text-[1rem]">
+                <strong>{given} is also named here.</strong> Dirigo cannot tell whether {given} is
+                meant, so this text stays. Change it first:
+              </p>
+              <ul>
+                {mentions.slice(0, SHOWN).map(({ what, words, page }, index) => (
+                  <li
+                    key={index}
+                    className="border-b border-hair py-1.5 text-[0.9375rem] last:border-0"
+                  >
+                    {page ? (
+                      <a href={page} className="font-[620] underline underline-offset-4">
+                        {what}
+                      </a>
+                    ) : (
+                      <strong>{what}</strong>
+                    )}
+                    <span className="block break-words text-ink2">“{words}”</span>
+                  </li>
+                ))}
+              </ul>
+              {mentions.length > SHOWN && (
+                <p className="text-[0.9375rem] text-ink2">and {mentions.length - SHOWN} more</p>
+              )}
+            </div>
+          )}
           {sure === 'erase' ? (
             <div className="flex flex-wrap gap-2.5">
               <Button kind="primary" disabled={busy} onClick={eraseNow}>
                 {busy ? 'Erasing…' : `Yes, erase ${given} for good`}
               </Button>
               <Button disabled={busy} onClick={() => setSure(null)}>
-                Leave it as it is
+                Cancel
               </Button>
             </div>
           ) : (
             <div>
-              <Button onClick={() => setSure('erase')}>Erase {given}…</Button>
+              <Button disabled={busy} onClick={askToErase}>
+                Erase {given}…
+              </Button>
             </div>
           )}
         </section>
