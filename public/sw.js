@@ -21,10 +21,10 @@ async function keptFile(request) {
   return response;
 }
 
-/* What may be seen no more is not kept either: a session that is gone, or that asks to sign in, and all of a link that was ended. */
-async function forget(url) {
+/* What may be seen no more is not kept either: a session that is gone, or that asks to sign in; and all of a link that was revoked. */
+async function forget(url, revoked = false) {
   const cache = await caches.open(PAGES);
-  const home = homeOf(url);
+  const home = revoked ? homeOf(url) : null;
   for (const request of await cache.keys()) {
     const { pathname } = new URL(request.url);
     if (pathname === url.pathname || (home !== null && pathname.startsWith(home))) {
@@ -49,8 +49,8 @@ async function freshPage(request) {
     if (response.ok && response.type === 'basic' && !response.redirected && isSession(url)) {
       await cache.put(request.url, response.clone());
     }
-    if ([401, 403, 404].includes(response.status) || response.type === 'opaqueredirect') {
-      await forget(url);
+    if ([401, 403, 404, 410].includes(response.status) || response.type === 'opaqueredirect') {
+      await forget(url, response.status === 410);
     }
     return response;
   } catch (error) {
@@ -89,6 +89,76 @@ async function keepShell(path) {
     [...named].map((name) => `/_next/${name}`),
   );
 }
+
+/* The queue of src/features/session/queue.ts; null where there is none on this device. */
+const openQueue = () =>
+  new Promise((resolve) => {
+    const request = indexedDB.open('dirigo');
+    // It is not there yet: it is the page's to make.
+    request.onupgradeneeded = () => request.transaction.abort();
+    request.onerror = () => resolve(null);
+    request.onsuccess = () => resolve(request.result);
+  });
+
+const asked = (request) =>
+  new Promise((resolve, reject) => {
+    request.onsuccess = () => resolve(request.result);
+    request.onerror = () => reject(request.error);
+  });
+
+/* What waits, each with its key. */
+async function waitingRows(database) {
+  const store = database.transaction('events').objectStore('events');
+  const [keys, rows] = await Promise.all([asked(store.getAllKeys()), asked(store.getAll())]);
+  return rows.map((row, index) => ({ ...row, key: keys[index] }));
+}
+
+/* So many events are sent at once. */
+const BATCH = 200;
+
+/* Sends a batch of one run; what the server refuses stays for a page, which shows it. True when more may follow. */
+async function sendBatch(database, runId, owner) {
+  const own = (await waitingRows(database))
+    .filter((row) => row.runId === runId && row.owner === owner)
+    .slice(0, BATCH);
+  if (own.length === 0) return false;
+  const home = own[0].home;
+  const address = home ? `/home/${home}/runs/${runId}` : `/api/runs/${runId}/putts`;
+  const response = await fetch(address, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      events: own.map(({ event }) => ({ ...event, knowing: false })),
+      owner: owner ?? null,
+    }),
+  });
+  const answer = await response.json();
+  if (!answer.ok) return false;
+  const refused = new Set(answer.refused.map(({ type, id }) => `${type} ${id}`));
+  const taken = own.filter(({ event }) => !refused.has(`${event.type} ${event.id}`));
+  const store = database.transaction('events', 'readwrite').objectStore('events');
+  await Promise.all(taken.map(({ key }) => asked(store.delete(key))));
+  return own.length === BATCH && taken.length > 0;
+}
+
+/* Sends what waits on this device, run by run, one sender at a time over all pages and this worker. */
+async function sendWaiting() {
+  const database = await openQueue();
+  if (!database) return;
+  const rows = await waitingRows(database);
+  const runs = new Map(rows.map(({ runId, owner }) => [`${runId} ${owner}`, { runId, owner }]));
+  for (const { runId, owner } of runs.values()) {
+    await navigator.locks.request(`dirigo-${runId}`, async () => {
+      while (await sendBatch(database, runId, owner));
+    });
+  }
+  database.close();
+}
+
+/* There is a signal again, whether a page of ours is open or not. */
+self.addEventListener('sync', (event) => {
+  if (event.tag === 'dirigo-send') event.waitUntil(sendWaiting());
+});
 
 self.addEventListener('install', () => self.skipWaiting());
 

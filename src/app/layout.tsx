@@ -6,8 +6,12 @@ import { Awake } from '@/features/shared/awake';
 import { BUILD } from '@/features/shared/build';
 import { FreshPage } from '@/features/shared/fresh-page';
 import { AWAKE, keepEarly } from '@/features/shared/keep-early';
+import { WaitingBanner } from '@/features/offline/waiting-banner';
 import { markAway } from '@/features/shared/mark-away';
+import { markWaiting } from '@/features/shared/mark-waiting';
+import { askingCoach } from '@/features/shared/principal';
 import { zoneOfBook } from '@/features/shared/server';
+import { WAITING_FLAG } from '@/features/session/waiting-flag';
 import { Providers } from '@/features/shared/providers';
 import './globals.css';
 
@@ -32,6 +36,8 @@ const first = <Given,>(does: (given: Given) => void, given: Given): string =>
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const zone = await zoneOfBook();
   const nonce = (await headers()).get('x-nonce') ?? undefined;
+  // Known to the page anyway; asked for once a request.
+  const coach = await askingCoach().catch(() => null);
   return (
     <html lang="en" data-build={BUILD} data-zone={zone} suppressHydrationWarning>
       <body>
@@ -39,11 +45,12 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           nonce={nonce}
           suppressHydrationWarning
           dangerouslySetInnerHTML={{
-            __html: `${first(keepEarly, AWAKE)};${zone ? first(markAway, tzOffset(zone, new Date())) : ''}`,
+            __html: `${first(keepEarly, AWAKE)};${first(markWaiting, WAITING_FLAG)};${zone ? first(markAway, tzOffset(zone, new Date())) : ''}`,
           }}
         />
         <Providers nonce={nonce}>
           <FreshPage build={BUILD} />
+          <WaitingBanner asking={coach?.coachId ?? null} />
           {children}
           <Awake />
         </Providers>

@@ -134,6 +134,7 @@ export { coachByPassphrase, hasPassphrase, setPassphrase } from './passphrase';
 export {
   ROLES,
   ownView,
+  ownerOf,
   type CoachPrincipal,
   type Principal,
   type Role,
@@ -167,7 +168,7 @@ export {
   type Programme,
 } from './programmes';
 export { Problem, notFound, type ProblemCode } from './problem';
-export { recordEvents, type RunRecord } from './recording';
+export { finishRun, recordEvents, type RunRecord } from './recording';
 export { CORRECTABLE, type PuttCorrection, type RunEvent } from './record-one';
 export {
   counted,

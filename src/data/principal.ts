@@ -23,6 +23,10 @@ export interface StudentPrincipal {
 /** Who is asking. Every repository call takes one, and reaches what is theirs. */
 export type Principal = CoachPrincipal | StudentPrincipal;
 
+/** The id of the person who asks: of the coach, or of the student. */
+export const ownerOf = (principal: Principal): string =>
+  principal.as === 'student' ? principal.studentId : principal.coachId;
+
 /** What a principal reaches by whose it is. */
 type Scoped =
   'student' | 'drill' | 'green' | 'plan' | 'session' | 'programme' | 'appointment' | 'homework';

@@ -4,10 +4,11 @@ import { layoutSchema, type Layout } from '@/core/layout';
 import { fromStored, optionalTime } from './columns';
 import type { Database } from './database';
 import { fillPlaces } from './places';
-import { scopedSql, type Principal } from './principal';
+import { ownerOf, scopedSql, type Principal } from './principal';
 import { Problem, notFound } from './problem';
 import { recordOne, type Recording, type RunEvent } from './record-one';
 import {
+  finishSession,
   markStored,
   puttStored,
   type MarkOfRun,
@@ -181,7 +182,7 @@ export async function recordEvents(
       layout: layoutOf(run),
       finishedAt,
       now,
-      savedBy: principal.as === 'student' ? principal.studentId : principal.coachId,
+      savedBy: ownerOf(principal),
       revision,
       write,
     };
@@ -223,6 +224,23 @@ export async function recordEvents(
     return { ...news, finished: finishedAt !== null, late: finishedAt ? taken : 0, refused };
   };
   return unplaced ? database.atomically(record) : database.directly(record);
+}
+
+/**
+ * Finishes the session of a run, as a screen says that was done; one that is finished already stays as it is.
+ *
+ * @param at by the device's clock; the server's counts where that cannot be
+ * @throws Problem when the run is not the principal's
+ */
+export async function finishRun(
+  database: Database,
+  principal: Principal,
+  runId: string,
+  at: Date,
+  now: Date,
+): Promise<void> {
+  const { sessionId, startedAt } = await reached(database, principal, runId, false);
+  await finishSession(database, principal, sessionId, saneTime(startedAt, now)(at));
 }
 
 /** Layouts as they were read last, by run: one is asked for with every putt. */

@@ -3,15 +3,7 @@
 import { z } from 'zod';
 import { bookRollsSchema } from '@/core/green';
 import { leftSchema } from '@/core/planning';
-import {
-  finishSession,
-  homeSession,
-  keepCarpet,
-  leaveWord,
-  moveRung,
-  reopenSession,
-  startHomework,
-} from '@/data';
+import { homeSession, keepCarpet, leaveWord, moveRung, reopenSession, startHomework } from '@/data';
 import { studentAction } from '../shared/action';
 import { cleanPhoto } from './clean-photo';
 
@@ -26,13 +18,6 @@ export const startAtHome = studentAction(
 export const keepCarpetAtHome = studentAction(bookRollsSchema, (database, principal, rolls) =>
   keepCarpet(database, principal, rolls, new Date()),
 );
-
-/** Finishes a session at home; answers with its id, or with nothing when nothing was logged. */
-export const finishAtHome = studentAction(z.uuid(), async (database, principal, id) => {
-  await homeSession(database, principal, id);
-  const kept = await finishSession(database, principal, id, new Date());
-  return kept === 'kept' ? [id] : [];
-});
 
 /** Opens a finished session at home again. */
 export const reopenAtHome = studentAction(z.uuid(), async (database, principal, id) => {

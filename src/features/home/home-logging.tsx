@@ -3,15 +3,19 @@
 import { useMemo } from 'react';
 import { Logging, type LoggingProps } from '../session/logging';
 import { WaysProvider, type Ways } from '../session/ways';
-import { finishAtHome, moveAtHome, reopenAtHome } from './actions';
+import { moveAtHome, reopenAtHome } from './actions';
 
 /** The logging screen as a student has it at home: the same, without what is the coach's to do. */
-export function HomeLogging({ token, ...props }: LoggingProps & { token: string }) {
+export function HomeLogging({
+  token,
+  student,
+  ...props
+}: LoggingProps & { token: string; student: { id: string; name: string } }) {
   const ways = useMemo(
     (): Ways => ({
       sendTo: (runId) => `/home/${token}/runs/${runId}`,
       live: null,
-      finish: finishAtHome.bind(null, token),
+      sender: { home: token, owner: student.id, ownerName: student.name },
       reopen: reopenAtHome.bind(null, token),
       move: moveAtHome.bind(null, token),
       swap: null,
@@ -24,7 +28,7 @@ export function HomeLogging({ token, ...props }: LoggingProps & { token: string 
       review: (sessionId) => `/home/${token}/sessions/${sessionId}/done`,
       start: `/home/${token}`,
     }),
-    [token],
+    [token, student],
   );
   return (
     <WaysProvider value={ways}>

@@ -30,6 +30,9 @@ export interface BegunHere extends BegunSession {
   home: string;
   /** The student's, to tell it by. */
   name: string;
+  /** Who began it: a coach, or a student at home. It is sent as theirs only; an earlier version did not say. */
+  owner?: string;
+  ownerName?: string;
   /** What the server has of it, as it was sent last; null for nothing. */
   sent: string | null;
   /** Why the server will not take it; null while nothing speaks against it. */
@@ -105,6 +108,10 @@ function runOf(
   };
 }
 
+/** What whoever uses this device is called: the coach, or the student at home. */
+export const ownerNameOf = ({ coach, students }: Kept, home: string): string =>
+  (home === '' ? coach : students[0]?.name) || 'another coach';
+
 /**
  * Begins a session for each of some students, in rotation where there are several.
  *
@@ -135,6 +142,7 @@ export function beginHere(
     runs: [runs[index]!],
     home,
     name: studentOf(kept, studentId).name,
+    ...{ owner: kept.owner, ownerName: ownerNameOf(kept, home) },
     ...{ sent: null, refused: null, theirs: null },
   }));
 }
@@ -243,6 +251,8 @@ function cardHere(
 export const toSend = ({
   home: _home,
   name: _name,
+  owner: _owner,
+  ownerName: _ownerName,
   sent: _sent,
   refused: _refused,
   theirs: _theirs,

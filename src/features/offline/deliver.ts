@@ -46,8 +46,10 @@ export async function deliverBegun(
 
 function after(session: BegunHere, told: BegunAnswer, finished: boolean): BegunHere | null {
   if (!told.ok) {
-    // Who is signed out signs in again; a server in trouble gets over it. Anything else would be the same the next time.
-    if (['server', 'database', 'refused'].includes(told.code)) throw new Waiting(told.message);
+    // Who is signed out signs in again, another coach makes room for the first; a server in trouble gets over it. Anything else would
+    // be the same the next time.
+    if (['server', 'database', 'refused', 'other', 'slow'].includes(told.code))
+      throw new Waiting(told.message);
     return { ...session, refused: told.message };
   }
   if (told.conflict) {

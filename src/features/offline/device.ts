@@ -17,6 +17,8 @@ interface DeviceSchema extends DBSchema {
 const begunHere = begunSession.extend({
   home: z.string(),
   name: z.string(),
+  owner: z.string().optional(),
+  ownerName: z.string().optional(),
   sent: z.string().nullable(),
   refused: z.string().nullable(),
   theirs: z.string().nullable(),
@@ -39,16 +41,20 @@ export async function keepHere(home: string, kept: Kept): Promise<void> {
   await (await open()).put('kept', kept, home);
 }
 
-/** The sessions that were begun on this device and are not all on the server, the newest last. */
-export async function begunOf(home: string): Promise<BegunHere[]> {
+/** The sessions that were begun on this device and are not all on the server, for whomever, the newest last. */
+export async function allBegun(): Promise<BegunHere[]> {
   const all = await (await open()).getAll('begun');
   return all
     .flatMap((value) => {
       const parsed = begunHere.safeParse(value);
-      return parsed.success && parsed.data.home === home ? [parsed.data] : [];
+      return parsed.success ? [parsed.data] : [];
     })
     .sort((a, b) => a.startedAt.localeCompare(b.startedAt) || a.place - b.place);
 }
+
+/** Those of them that were begun as a coach, or on a student's own page. */
+export const begunOf = async (home: string): Promise<BegunHere[]> =>
+  (await allBegun()).filter((session) => session.home === home);
 
 /** Keeps sessions that were begun here, all of them or none. */
 export async function keepBegunHere(sessions: readonly BegunHere[]): Promise<void> {

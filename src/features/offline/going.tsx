@@ -6,7 +6,7 @@ import { Logging } from '../session/logging';
 import type { PlayerRun } from '../session/play';
 import { WaysProvider, type Ways } from '../session/ways';
 import type { ActionResult } from '../shared/result';
-import { moved, playerOf, rotated, swapped, type BegunHere } from './begun';
+import { moved, ownerNameOf, playerOf, rotated, swapped, type BegunHere } from './begun';
 import { changeBegun, loggedOf } from './device';
 import { drillOptions } from './drill-options';
 import { introduce, pathsOf } from './sync';
@@ -69,19 +69,7 @@ export function Going({
     return {
       sendTo: pathsOf(home).putts,
       live: null,
-      finish: async () => {
-        const at = STAMPS.now();
-        const ended = await trying(async () => {
-          for (const { id } of group) await changeBegun(id, (one) => ({ ...one, finishedAt: at }));
-        });
-        if (!ended.ok) return ended;
-        const putts = await Promise.all(group.map(counted));
-        await again();
-        return {
-          ok: true,
-          value: group.flatMap(({ id }, index) => (putts[index]! > 0 ? [id] : [])),
-        };
-      },
+      sender: { home, owner: session.owner ?? kept.owner, ownerName: ownerNameOf(kept, home) },
       reopen: (id) => changing(id, (one) => ({ ...one, finishedAt: null })),
       move: ({ sessionId, rung }) =>
         changing(sessionId, (one) => moved(kept, one, rung, STAMPS.newId)),
@@ -107,12 +95,26 @@ export function Going({
       review: (id) => `?review=${id}`,
       start: '?',
       apart: {
+        finish: async () => {
+          const at = STAMPS.now();
+          const ended = await trying(async () => {
+            for (const { id } of group)
+              await changeBegun(id, (one) => ({ ...one, finishedAt: at }));
+          });
+          if (!ended.ok) return ended;
+          const putts = await Promise.all(group.map(counted));
+          await again();
+          return {
+            ok: true,
+            value: group.flatMap(({ id }, index) => (putts[index]! > 0 ? [id] : [])),
+          };
+        },
         before: (runId) => introduce(home, runId),
         go,
         again: () => void again(),
       },
     };
-  }, [home, kept, group, go, again]);
+  }, [home, kept, group, session.owner, go, again]);
   const drills = useMemo(() => drillOptions(kept), [kept]);
   if (!players) return <main className="min-h-dvh bg-paper" aria-busy="true" />;
   const first = Math.max(

@@ -15,10 +15,13 @@ import { STAMPS, timeOf } from './stamps';
 
 /** What this device can do with no server: what goes on, who comes, a session to begin, and what is to be settled. */
 export function HereList({ home, kept, begun, online, go, again, to }: ShellPart & { to: string }) {
-  const going = begun.filter(({ finishedAt, refused }) => finishedAt === null && refused === null);
-  const done = begun.filter(({ finishedAt, refused }) => finishedAt !== null && refused === null);
-  const unsettled = begun.filter(({ theirs }) => theirs !== null);
-  const refused = begun.filter((session) => session.refused !== null);
+  // On a shared phone sessions of another coach may wait: they are theirs to go on with, and are sent as theirs.
+  const own = begun.filter(({ owner }) => owner === undefined || owner === kept.owner);
+  const others = begun.filter((session) => !own.includes(session));
+  const going = own.filter(({ finishedAt, refused }) => finishedAt === null && refused === null);
+  const done = own.filter(({ finishedAt, refused }) => finishedAt !== null && refused === null);
+  const unsettled = own.filter(({ theirs }) => theirs !== null);
+  const refused = own.filter((session) => session.refused !== null);
   const known = new Map(kept.students.map(({ id, name }) => [id, name]));
   const coming = kept.coming.filter(({ studentId }) => known.has(studentId));
   const today = format(new Date(), 'yyyy-MM-dd');
@@ -126,6 +129,19 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
               words={`${session.runs.map(({ drillName }) => drillName).join(', ')}, ${timeOf(session.startedAt)}`}
             >
               <Button onClick={() => go(`?review=${session.id}`)}>Look</Button>
+            </Row>
+          ))}
+        </Part>
+      )}
+      {others.length > 0 && (
+        <Part title="Sessions of other coaches">
+          {others.map(({ id, name, runs, startedAt, ownerName }) => (
+            <Row
+              key={id}
+              name={name}
+              words={`${runs.map(({ drillName }) => drillName).join(', ')}, ${timeOf(startedAt)} · sent when ${ownerName || 'the coach who started it'} signs in here`}
+            >
+              {null}
             </Row>
           ))}
         </Part>

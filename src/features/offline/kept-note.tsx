@@ -2,22 +2,28 @@
 
 import { useEffect, useState } from 'react';
 import { Button } from '@/ui/button';
+import { saveText } from '@/ui/save-text';
 import { photoCount } from '../photo/kept-photos';
-import { waitingHere } from '../session/queue';
+import { AsideNote } from '../session/aside-note';
+import { allAside, allWaiting, forgetAllAside, type SetAside } from '../session/queue';
+import { toSend } from './begun';
 import { emptyDevice } from './device';
 import { ShellHead } from './shell-head';
 import type { ShellPart } from './shell';
-import { refreshKept } from './sync';
 import { timeOf } from './stamps';
+import { refreshKept } from './sync';
+import { puttsWaiting, useWaiting } from './use-waiting';
+import { amountWaiting, waitingWords } from './waiting-words';
 
-/** What this device keeps: what, how much, since when; and a way to be rid of it. */
+/** What this device keeps: what, how much, since when; and a way to empty it. */
 export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
-  const [waiting, setWaiting] = useState<number | null>(null);
+  const queue = useWaiting();
+  const [aside, setAside] = useState<SetAside[]>([]);
   const [photos, setPhotos] = useState<number | null>(null);
   const [bytes, setBytes] = useState<number | null>(null);
   const [sure, setSure] = useState(false);
+  const refused = queue?.refused ?? 0;
   useEffect(() => {
-    void waitingHere().then(setWaiting);
     photoCount()
       .then(setPhotos)
       .catch(() => undefined);
@@ -26,35 +32,49 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
       .then(({ usage }) => setBytes(usage ?? null))
       .catch(() => undefined);
   }, [kept, begun]);
+  useEffect(() => void allAside().then(setAside), [refused]);
+  const runs = queue?.runs ?? [];
+  const apart = new Set(begun.flatMap((session) => session.runs.map(({ id }) => id)));
+  /** Sessions that were started here, and those of the server of which something waits. */
+  const sessions = begun.length + runs.filter(({ runId }) => !apart.has(runId)).length;
+  const waits = begun.length > 0 || runs.length > 0;
   const rows: [string, string][] = [
-    ['Kept since', timeOf(kept.at)],
+    ['Up to date', timeOf(kept.at)],
     [
-      home === '' ? 'Students' : 'Whose',
+      home === '' ? 'Students' : 'Student',
       home === ''
-        ? `${kept.students.length}: name, hand, putter, and what is known of their putting`
+        ? `${kept.students.length}: name, hand, putter and skills`
         : (kept.students[0]?.name ?? ''),
     ],
     [home === '' ? 'Drills' : 'Homework', String(kept.drills.length)],
     ...(home === ''
-      ? ([['Dates, today and tomorrow', String(kept.coming.length)]] as [string, string][])
+      ? ([['Appointments today and tomorrow', String(kept.coming.length)]] as [string, string][])
       : []),
-    ['Photos that were measured, never sent', photos === null ? '…' : String(photos)],
-    ['Sessions begun here, not all on the server', String(begun.length)],
-    ['What was logged and waits to be sent', waiting === null ? '…' : String(waiting)],
+    ['Measured photos, never sent', photos === null ? '…' : String(photos)],
+    ['Sessions not sent yet', queue === null ? '…' : String(sessions)],
+    ['Putts not sent yet', queue === null ? '…' : String(puttsWaiting(runs))],
     [
-      'Room it all takes',
+      'Storage used',
       bytes === null ? 'this browser does not say' : `${(bytes / 1e6).toFixed(1)} MB`,
     ],
   ];
-  const waits = begun.length > 0 || (waiting ?? 0) > 0;
+  const save = async () => {
+    const waiting = { events: await allWaiting(), sessions: begun.map(toSend) };
+    saveText(
+      `not-sent-${kept.at.slice(0, 10)}.json`,
+      JSON.stringify(waiting, null, 2),
+      'application/json',
+    );
+  };
   const empty = async () => {
     await emptyDevice();
     await again();
   };
   return (
     <main className="min-h-dvh bg-paper pb-12">
-      <ShellHead title="Kept on this device" online={online} onBack={() => go('?')} />
+      <ShellHead title="On this device" online={online} onBack={() => go('?')} />
       <div className="grid max-w-2xl gap-5 px-4 pt-5 md:px-7">
+        <AsideNote aside={aside} onForget={() => void forgetAllAside().then(() => setAside([]))} />
         <dl>
           {rows.map(([name, value]) => (
             <div
@@ -66,27 +86,43 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
             </div>
           ))}
         </dl>
+        {runs.length > 0 && <p className="text-[1rem]">{waitingWords(runs, kept.owner)}</p>}
         <p className="text-[1rem]">
-          It is only what you may see yourself, and is emptied when this device is signed out. It is
-          brought up to date whenever Dirigo is opened with a signal.
+          Only what you may see yourself is kept here. It is emptied when this device is signed out,
+          and brought up to date whenever Dirigo is opened with a signal.
         </p>
         {sure && (
-          <p role="alert" className="text-[1rem]">
-            Without it nothing can be begun here until there is a signal again.
-            {!!photos && ' The photos are nowhere else.'}
-            {waits && ' What was logged and is not on the server yet stays until it is.'}
-          </p>
+          <div role="alert" className="grid gap-2.5 border-2 border-warn bg-sheet px-3 py-2.5">
+            <p className="text-[1rem]">
+              Without it no session can be started here until there is a signal again.
+              {!!photos && ' The photos are nowhere else.'}
+            </p>
+            {waits && (
+              <>
+                <p className="text-[1rem]">
+                  <strong>
+                    {runs.length > 0 ? amountWaiting(runs) : `${sessions} sessions`} not sent yet.
+                  </strong>{' '}
+                  They stay on this device until they are sent. Save them as a file as well, to be
+                  safe.
+                </p>
+                <div>
+                  <Button onClick={() => void save()}>Save them as a file</Button>
+                </div>
+              </>
+            )}
+          </div>
         )}
         <div className="flex flex-wrap gap-2.5">
           <Button disabled={!online} onClick={() => void refreshKept(home, true).then(again)}>
-            Bring it up to date
+            Update now
           </Button>
           {sure ? (
             <>
               <Button kind="primary" onClick={() => void empty()}>
                 Yes, empty it
               </Button>
-              <Button onClick={() => setSure(false)}>Leave it</Button>
+              <Button onClick={() => setSure(false)}>Cancel</Button>
             </>
           ) : (
             <Button onClick={() => setSure(true)}>Empty this device…</Button>

@@ -9,7 +9,8 @@ import { HereList } from './here-list';
 import { KeptNote } from './kept-note';
 import { begunOf, keptHere } from './device';
 import type { BegunHere } from './begun';
-import { deliverAll, pathsOf, refreshKept } from './sync';
+import { sendWaiting } from './send-waiting';
+import { pathsOf, refreshKept } from './sync';
 import type { Kept } from './wire';
 
 /** How often what waits here is sent, ms. */
@@ -66,7 +67,7 @@ export function Shell({ home = '' }: { home?: string }) {
     const sync = async () => {
       const answers = await isThere();
       if (answers) {
-        await deliverAll(home);
+        await sendWaiting();
         await refreshKept(home).catch(() => undefined);
       }
       if (ended) return;

@@ -1,5 +1,6 @@
 import { drain, pendingEvents } from '../session/queue';
 import { sendEvents } from '../session/send';
+import type { WireEvent } from '../session/wire';
 import type { BegunHere } from './begun';
 import { deliver, deliverBegun, type DeliverPorts } from './deliver';
 import { dropPhotosBut } from '../photo/kept-photos';
@@ -26,23 +27,26 @@ export const pathsOf = (home: string) => {
 
 async function sendBegun(
   home: string,
+  owner: string | null,
   session: BegunSession,
   finish: boolean,
 ): Promise<BegunAnswer> {
   const response = await fetch(pathsOf(home).begun, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ session, finish }),
+    body: JSON.stringify({ session, finish, owner }),
     signal: AbortSignal.timeout(PATIENCE),
   });
   return begunAnswer.parse(await response.json());
 }
 
-const portsOf = (home: string): DeliverPorts => ({
-  send: (session, finish) => sendBegun(home, session, finish),
+const portsOf = (home: string, owner: string | null): DeliverPorts => ({
+  send: (session, finish) => sendBegun(home, owner, session, finish),
   drained: async (runId) => {
-    const answer = await drain(runId, (events) => sendEvents(pathsOf(home).putts(runId), events));
-    return answer.ok && (await pendingEvents(runId)).length === 0;
+    const send = (events: WireEvent[]) =>
+      sendEvents(pathsOf(home).putts(runId), events, null, owner);
+    const answer = await drain(runId, send, owner);
+    return answer.ok && (await pendingEvents(runId, owner)).length === 0;
   },
 });
 
@@ -60,7 +64,7 @@ const laidOver =
 export async function introduce(home: string, runId: string): Promise<void> {
   const session = (await begunOf(home)).find(({ runs }) => runs.some(({ id }) => id === runId));
   if (!session) return;
-  const next = await deliverBegun(session, portsOf(home));
+  const next = await deliverBegun(session, portsOf(home, session.owner ?? null));
   if (next !== session) await changeBegun(session.id, laidOver(session, next));
 }
 
@@ -68,12 +72,19 @@ export async function introduce(home: string, runId: string): Promise<void> {
 export async function deliverAll(home: string): Promise<void> {
   for (const session of await begunOf(home)) {
     try {
-      const next = await deliver(session, portsOf(home));
+      const next = await deliver(session, portsOf(home, session.owner ?? null));
       if (next !== session) await changeBegun(session.id, laidOver(session, next));
     } catch {
       // It is kept here, and tried again with the next.
     }
   }
+}
+
+/** Whether an answer says that what this device may see was revoked: a link, or its sign-in. */
+async function isRevoked(response: Response): Promise<boolean> {
+  if (![401, 410].includes(response.status)) return false;
+  const body = (await response.json().catch(() => null)) as { code?: unknown } | null;
+  return body?.code === 'revoked';
 }
 
 /** The pages that the worker was asked to keep, by this one. */
@@ -103,7 +114,8 @@ export async function refreshKept(home: string, now = false): Promise<void> {
   const unless = known && !now && age < FRESH ? `?unless=${known.changed}` : '';
   const response = await fetch(`${paths.kept}${unless}`, { signal: AbortSignal.timeout(60_000) });
   if (response.status === 204) return;
-  if ([401, 404].includes(response.status)) return emptyDevice();
+  // Only an explicit word empties a device: whoever is refused for any other reason may come back.
+  if (await isRevoked(response)) return emptyDevice();
   if (!response.ok) return;
   const kept = keptSchema.safeParse(await response.json());
   if (!kept.success) return;

@@ -5,6 +5,7 @@ import {
   finishSession,
   getSession,
   keepBegun,
+  ownerOf,
   type Begun,
   type Database,
   type Principal,
@@ -47,7 +48,12 @@ export async function takeBegun(
   }
   try {
     const { database, principal } = await open();
-    const { session, finish } = sent.data;
+    const { session, finish, owner } = sent.data;
+    if (owner !== null && owner !== ownerOf(principal)) {
+      const message =
+        'This session waits for whoever started it: it is sent when they sign in on this device.';
+      return answer({ ok: false, code: 'other', message }, 403);
+    }
     const now = new Date();
     const runs: Begun['runs'] = [];
     for (const run of session.runs) runs.push(await toRun(database, principal, run));

@@ -41,7 +41,12 @@ export const begunSession = z.object({
 export type BegunSession = z.infer<typeof begunSession>;
 
 /** What is sent: a session, and whether its putts have all come before. */
-export const begunSent = z.object({ session: begunSession, finish: z.boolean() });
+export const begunSent = z.object({
+  session: begunSession,
+  finish: z.boolean(),
+  /** Who began it; it is taken from nobody else. A device of an earlier version does not say. */
+  owner: z.uuid().nullable().default(null),
+});
 
 /** What becomes of it: it is on the server; its note was written differently there; or why it cannot be. */
 export const begunAnswer = z.discriminatedUnion('ok', [

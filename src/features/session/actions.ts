@@ -2,9 +2,6 @@
 
 import { z } from 'zod';
 import {
-  finishSession,
-  getGroup,
-  getSession,
   keepBuilt,
   moveRung,
   noteSession,
@@ -130,25 +127,6 @@ export const built = coachAction(
     const { runId, element, measured, off } = values;
     await keepBuilt(database, principal, runId, element, measured, off);
     return null;
-  },
-  LOGGING,
-);
-
-/** Finishes a session, and those of its group; answers with the ids of those that had anything to keep. */
-export const finish = coachAction(
-  z.uuid(),
-  async (database, principal, session) => {
-    const group = await getGroup(
-      database,
-      principal,
-      await getSession(database, principal, session),
-    );
-    const now = new Date();
-    const kept: string[] = [];
-    for (const one of group) {
-      if ((await finishSession(database, principal, one.id, now)) === 'kept') kept.push(one.id);
-    }
-    return kept;
   },
   LOGGING,
 );

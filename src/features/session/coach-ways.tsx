@@ -1,16 +1,15 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { Beside } from '../instruments/beside';
 import { nextInPlan } from '../programme/actions';
 import { OpenOnPhone } from '../sign-in/open-on-phone';
-import { built, finish, move, reopen, rotate, swap } from './actions';
+import { built, move, reopen, rotate, swap } from './actions';
 import { WaysProvider, type Ways } from './ways';
 
-const COACH: Ways = {
+const COACH: Omit<Ways, 'sender'> = {
   sendTo: (runId) => `/api/runs/${runId}/putts`,
   live: '/api/live',
-  finish,
   reopen,
   move,
   swap,
@@ -29,7 +28,23 @@ const COACH: Ways = {
   start: '/',
 };
 
+/** The coach who logs: their id, and what they are called. */
+export interface CoachWho {
+  id: string;
+  name: string;
+}
+
 /** What logs and reviews within it does so as a coach. */
-export function CoachWays({ children }: { children: ReactNode }) {
-  return <WaysProvider value={COACH}>{children}</WaysProvider>;
+export function CoachWays({
+  coach: { id, name },
+  children,
+}: {
+  coach: CoachWho;
+  children: ReactNode;
+}) {
+  const ways = useMemo(
+    (): Ways => ({ ...COACH, sender: { home: '', owner: id, ownerName: name } }),
+    [id, name],
+  );
+  return <WaysProvider value={ways}>{children}</WaysProvider>;
 }

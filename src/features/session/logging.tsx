@@ -7,13 +7,17 @@ import { ruleTraits } from '@/core/drill';
 import type { UnitPreferences } from '@/core/units';
 import { showErrors } from '../shared/show-errors';
 import { CountIn } from './count-in';
+import { FinishedHere } from './finished-here';
 import { useKeptPage } from './keep-page';
 import type { DrillOption } from './options';
 import { playOf, standsAs, type Play, type PlayerRun } from './play';
+import { puttWords } from './outcome-words';
+import { undoTarget, type UndoTarget } from './own-putts';
 import { PlayerScreen } from './player-screen';
 import { Rotation, type Every } from './rotation';
 import { useRuns, useRunViews } from './use-runs';
 import { useOnward, useWays } from './ways';
+import type { WirePutt } from './wire';
 
 export interface LoggingProps {
   /** In the order of their turns; one alone, or several in rotation. */
@@ -37,6 +41,8 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
   );
   // Putts of this turn.
   const [turn, setTurn] = useState(0);
+  // Finished on this device; the page goes on once everything has been sent.
+  const [finishing, setFinishing] = useState(false);
   const [counting, setCounting] = useState(false);
   const stores = useRuns(
     players.map(({ runId, run }) => ({ id: runId, run })),
@@ -82,6 +88,19 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
     if (every === 'by hand' || turn + 1 < every) setTurn(turn + 1);
     else goTo(at + 1);
   };
+  const wordsOf = ({ player: whose, putt }: UndoTarget<WirePutt>) => {
+    const { student, layout } = players[whose]!;
+    return `${student.name.split(' ')[0]}, ${puttWords(layout, putt, units)}`;
+  };
+  const undoPutt = (target: UndoTarget<WirePutt>) => {
+    const { player: whose, putt } = target;
+    stores[whose]!.undo(putt.id);
+    toast(`Undone: ${wordsOf(target)}`);
+    // Whoever putts again is in front.
+    setFront(whose);
+    setTurn(whose === at ? Math.max(0, turn - 1) : every === 'by hand' ? 0 : every - 1);
+  };
+  const undoable = undoTarget(views.map(({ putts }) => putts));
 
   const out = outOf(plays);
   /** What came in, shared out among those who had it out: what is missing is missed of the last. */
@@ -98,26 +117,37 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
       stores[index]!.mark({ type: 'taken up', in: Object.fromEntries(own) });
     }
   };
+  /** The page that says what was done: of the player in front, where they have putted. */
+  const leave = (done: readonly string[]) => {
+    const own = done.find((id) => id === player.sessionId) ?? done[0];
+    if (own === undefined) toast('Nothing was logged, so the session was not kept.');
+    onward.go(own === undefined ? ways.start : ways.review(own));
+  };
   const end = () =>
     work(async () => {
-      const flushed = await Promise.all(stores.map((store) => store.flush()));
-      if (flushed.includes(false) && !ways.apart) {
-        toast.error(
-          'Some putts have not reached the server yet. They are kept here; finish when it answers.',
-        );
+      if (!ways.apart) {
+        stores.forEach((store) => store.finish());
+        setFinishing(true);
         return;
       }
-      const result = await ways.finish(player.sessionId);
-      if (!showErrors(result)) return;
-      const [kept] = result.value;
-      if (kept === undefined) {
-        toast('Nothing was logged, so the session was not kept.');
-        onward.go(ways.start);
-      } else {
-        const own = result.value.find((id) => id === player.sessionId) ?? kept;
-        onward.go(ways.review(own));
-      }
+      const result = await ways.apart.finish();
+      if (showErrors(result)) leave(result.value);
     });
+  if (finishing) {
+    const putted = players.filter(
+      ({ earlier }, index) =>
+        views[index]!.putts.length > 0 || earlier.some(({ putts }) => putts.length > 0),
+    );
+    return (
+      <FinishedHere
+        waiting={views.reduce((sum, { unsaved }) => sum + unsaved, 0)}
+        offline={views.some(({ saving }) => saving.state === 'waiting' && saving.since !== 'now')}
+        sent={views.every(({ unsaved, entering }) => unsaved === 0 && entering === 0)}
+        onSent={() => leave(putted.map(({ sessionId }) => sessionId))}
+        onLeave={() => window.location.assign(ways.start)}
+      />
+    );
+  }
   return (
     <>
       <PlayerScreen
@@ -130,6 +160,7 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
         drills={drills}
         stands={stands(at)}
         grouped={grouped}
+        runIds={players.map(({ runId }) => runId)}
         won={won}
         rotation={
           grouped && (
@@ -144,6 +175,9 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
           )
         }
         onLogged={logged}
+        undoable={undoable}
+        wordsOf={wordsOf}
+        onUndo={undoPutt}
         onFinish={() => (out ? setCounting(true) : end())}
         busy={busy}
       />

@@ -53,6 +53,9 @@ export function merge(saved: WireRun, pending: WireEvent[]): WireRun {
       }
       case 'mark':
         if (!marks.has(event.id)) marks.set(event.id, event);
+        break;
+      case 'finish':
+        break;
     }
   }
   return { putts: [...putts.values()], marks: [...marks.values()] };
@@ -89,6 +92,8 @@ export function unacknowledged(events: WireEvent[], saved: WireRun): WireEvent[]
         return !putts.get(event.puttId)?.changes.includes(event.id);
       case 'mark':
         return !marks.has(event.id);
+      case 'finish':
+        return true;
     }
   });
 }

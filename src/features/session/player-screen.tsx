@@ -14,6 +14,7 @@ import { PhotoTape } from '../photo/photo-tape';
 import { photoUse } from './photo-use';
 import { releaseFocus } from '@/ui/release-focus';
 import { LayoutDrawing } from '../drills/layout-drawing';
+import { useOthersWaiting } from '../offline/waiting-banner';
 import { showErrors } from '../shared/show-errors';
 import type { ActionResult } from '../shared/result';
 import { Ask } from './ask';
@@ -29,6 +30,7 @@ import { LoggingKeys } from './logging-keys';
 import { MoreMenu, type SwapTo } from './more-menu';
 import type { DrillOption } from './options';
 import { primaryOutcomes } from './outcome-words';
+import type { UndoTarget } from './own-putts';
 import { PlaceLine } from './place-line';
 import type { Play, PlayerRun } from './play';
 import { PlayerHead } from './player-head';
@@ -44,9 +46,11 @@ import { Spoken } from './spoken';
 import { SpotMap } from './spot-map';
 import { Strip } from './strip';
 import { TouchBoard } from './touch-board';
+import { UndoQuestion } from './undo-question';
 import { usePutt } from './use-putt';
 import { useOnward, useWays } from './ways';
 import { useBeside, useWide } from './use-wide';
+import type { WirePutt } from './wire';
 import { CardLine } from '../setup/card-line';
 
 /** Things that have all keys for themselves while they have the focus. */
@@ -66,9 +70,13 @@ export function PlayerScreen({
   drills,
   stands,
   grouped,
+  runIds,
   won,
   rotation,
+  undoable,
+  wordsOf,
   onLogged,
+  onUndo,
   onFinish,
   busy: finishing,
 }: {
@@ -81,11 +89,18 @@ export function PlayerScreen({
   /** The layout has been set up, by this player's run or another's. */
   stands: boolean;
   grouped: boolean;
+  /** Of all players of this screen. */
+  runIds: readonly string[];
   /** A game that somebody else has won. */
   won: string | null;
   /** Who putts, and who is next. */
   rotation: ReactNode;
+  /** What Undo takes back; null for nothing. */
+  undoable: UndoTarget<WirePutt> | null;
+  /** Whose putt, and what happened: "Sal, left tee". */
+  wordsOf: (target: UndoTarget<WirePutt>) => string;
   onLogged: () => void;
+  onUndo: (target: UndoTarget<WirePutt>) => void;
   onFinish: () => void;
   busy: boolean;
 }) {
@@ -94,6 +109,7 @@ export function PlayerScreen({
   const wide = useWide();
   const beside = useBeside();
   const cues = useCues();
+  const others = useOthersWaiting(runIds);
   const [moving, work] = useTransition();
   const busy = moving || finishing;
   const { layout, ladder, rung } = player;
@@ -126,7 +142,16 @@ export function PlayerScreen({
       (presses && event.target.closest('button, a, summary') !== null)
     );
   };
-  const undo = putt.back ?? (view.putts.length > 0 ? store.undo : undefined);
+  // A putt of another device is undone only after asking.
+  const [doubted, setDoubted] = useState<UndoTarget<WirePutt> | null>(null);
+  const undo =
+    putt.back ??
+    (undoable
+      ? () => {
+          if (undoable.own) onUndo(undoable);
+          else setDoubted(undoable);
+        }
+      : undefined);
   const [keyMap] = useKeyMap();
   useHotkeys('*', (event) => {
     const action = actionOf(event.key, keyMap);
@@ -219,6 +244,7 @@ export function PlayerScreen({
   const board = several || (beside && !wide && touchParts(there).gates.length > 0);
   return (
     <main
+      data-logging=""
       className={clsx(
         'grid h-dvh grid-cols-[minmax(0,1fr)] overflow-hidden bg-sheet',
         !wide && 'grid-rows-[auto_minmax(0,1fr)]',
@@ -341,7 +367,7 @@ export function PlayerScreen({
                 breaks={Infinity}
               />
             </button>
-            <SavingSign view={view} />
+            <SavingSign view={view} others={others} />
             <Spoken layout={layout} view={view} units={units} />
           </div>
           <Refusal
@@ -355,6 +381,27 @@ export function PlayerScreen({
             sessionId={sessionId}
           />
           <AsideNote aside={view.aside} onForget={() => void store.forgetAside()} />
+          {doubted && (
+            <UndoQuestion
+              words={wordsOf(doubted)}
+              onUndo={() => {
+                onUndo(doubted);
+                setDoubted(null);
+              }}
+              onKeep={() => setDoubted(null)}
+            />
+          )}
+          {putt.ignored && (
+            <p
+              role="status"
+              className="flex items-center justify-between gap-3 border-2 border-ink bg-sheet px-3 text-[0.9375rem]"
+            >
+              Second tap ignored.
+              <Button kind="quiet" className="min-h-11" onClick={putt.countIgnored}>
+                Count it as a putt
+              </Button>
+            </p>
+          )}
           {asked && <Ask asked={asked} busy={busy} />}
           {!shut && <LoggingKeys putt={putt} units={units} low={beside && !wide} />}
           <div className="mt-1.5 flex items-center justify-between gap-3">

@@ -3,6 +3,8 @@ import { IDBFactory } from 'fake-indexeddb';
 import type { RunAnswer, WireEvent } from './wire';
 
 const RUN = 'run';
+const TILDA = { home: '', owner: 'tilda', ownerName: 'Tilda Vrane' };
+const MEES = { home: '', owner: 'mees', ownerName: 'Mees Loods' };
 const putt = (id: string): WireEvent => ({
   type: 'putt',
   id,
@@ -42,7 +44,7 @@ beforeEach(async () => {
 
 /** Logs some putts and answers with what a server that takes all of them was sent. */
 async function sentOf(ids: string[]): Promise<string[][]> {
-  for (const id of ids) await queue.enqueue(RUN, putt(id));
+  for (const id of ids) await queue.enqueue(RUN, putt(id), TILDA);
   const sent: string[][] = [];
   await queue.drain(RUN, async (events) => {
     sent.push(events.map(({ id }) => id));
@@ -53,8 +55,8 @@ async function sentOf(ids: string[]): Promise<string[][]> {
 
 describe('what was logged', () => {
   it('is on the device until the server has it, for a page opened anew too', async () => {
-    await queue.enqueue(RUN, putt('a'));
-    await queue.enqueue('another', putt('b'));
+    await queue.enqueue(RUN, putt('a'), TILDA);
+    await queue.enqueue('another', putt('b'), TILDA);
     queue = await freshPage();
     expect(await queue.pendingEvents(RUN)).toEqual([putt('a')]);
     expect(await sentOf([])).toEqual([['a']]);
@@ -71,7 +73,7 @@ describe('what was logged', () => {
   });
 
   it('stays when the server does not take it', async () => {
-    await queue.enqueue(RUN, putt('a'));
+    await queue.enqueue(RUN, putt('a'), TILDA);
     const no = { ok: false, code: 'server', message: 'Not now.' } as const;
     expect(await queue.drain(RUN, async () => no)).toEqual(no);
     await expect(queue.drain(RUN, () => Promise.reject(new Error('gone')))).rejects.toThrow('gone');
@@ -80,7 +82,7 @@ describe('what was logged', () => {
 
   it('is sent without the browser’s locks, one sender at a time', async () => {
     withLocks(undefined);
-    await queue.enqueue(RUN, putt('a'));
+    await queue.enqueue(RUN, putt('a'), TILDA);
     let sends = 0;
     let begun = () => undefined as void;
     let end = () => undefined as void;
@@ -114,13 +116,13 @@ describe('a device that keeps nothing', () => {
   });
 
   it('sends from memory when it is full, and keeps again what was logged once it is not', async () => {
-    await queue.enqueue(RUN, putt('a'));
+    await queue.enqueue(RUN, putt('a'), TILDA);
     const add = IDBObjectStore.prototype.add;
     IDBObjectStore.prototype.add = () => {
       throw new DOMException('Full.', 'QuotaExceededError');
     };
-    await queue.enqueue(RUN, putt('b'));
-    await queue.enqueue(RUN, putt('c'));
+    await queue.enqueue(RUN, putt('b'), TILDA);
+    await queue.enqueue(RUN, putt('c'), TILDA);
     expect(queue.deviceKeeps()).toBe(false);
     expect((await queue.pendingEvents(RUN)).map(({ id }) => id)).toEqual(['a', 'b', 'c']);
     IDBObjectStore.prototype.add = add;
@@ -142,14 +144,14 @@ describe('a device that keeps nothing', () => {
     });
     expect(await sentOf(['a'])).toEqual([['a']]);
     expect(queue.deviceKeeps()).toBe(false);
-    await queue.enqueue(RUN, putt('b'));
+    await queue.enqueue(RUN, putt('b'), TILDA);
     old.close();
     expect(await sentOf([])).toEqual([['b']]);
     expect(queue.deviceKeeps()).toBe(true);
   }, 20_000);
 
   it('opens again what was closed behind its back', async () => {
-    await queue.enqueue(RUN, putt('a'));
+    await queue.enqueue(RUN, putt('a'), TILDA);
     const newer = await new Promise<IDBDatabase>((resolve) => {
       const request = indexedDB.open('dirigo', 5);
       request.onsuccess = () => resolve(request.result);
@@ -163,7 +165,7 @@ describe('a device that keeps nothing', () => {
 
 describe('what the server refuses', () => {
   it('is set aside with its reason, and the rest goes on', async () => {
-    for (const id of ['a', 'b', 'c']) await queue.enqueue(RUN, putt(id));
+    for (const id of ['a', 'b', 'c']) await queue.enqueue(RUN, putt(id), TILDA);
     await queue.drain(RUN, async () => taken(['b']));
     expect(await queue.pendingEvents(RUN)).toEqual([]);
     queue = await freshPage();
@@ -174,10 +176,91 @@ describe('what the server refuses', () => {
     expect(await queue.asideOf(RUN)).toEqual([]);
   });
 
+  it('stays in the queue when the device cannot set it aside: a crash loses nothing', async () => {
+    for (const id of ['a', 'b']) await queue.enqueue(RUN, putt(id), TILDA);
+    const add = IDBObjectStore.prototype.add;
+    IDBObjectStore.prototype.add = function (this: IDBObjectStore, ...given) {
+      if (this.name === 'aside') throw new DOMException('Full.', 'QuotaExceededError');
+      return add.apply(this, given);
+    };
+    await queue.drain(RUN, async () => taken(['b']));
+    // It is shown from this page, once however often it is tried.
+    await queue.drain(RUN, async () => taken(['b']));
+    expect((await queue.asideOf(RUN)).map(({ event }) => event.id)).toEqual(['b']);
+    IDBObjectStore.prototype.add = add;
+    // As the device has it after a crash.
+    queue = await freshPage();
+    expect((await queue.pendingEvents(RUN)).map(({ id }) => id)).toContain('b');
+  });
+
+  it('is on the disk before the batch counts as done', async () => {
+    await queue.enqueue(RUN, putt('a'), TILDA);
+    let written = false;
+    const add = IDBObjectStore.prototype.add;
+    IDBObjectStore.prototype.add = function (this: IDBObjectStore, ...given) {
+      if (this.name === 'aside') {
+        this.transaction.addEventListener('complete', () => (written = true));
+      }
+      return add.apply(this, given);
+    };
+    await queue.drain(RUN, async () => taken(['a']));
+    IDBObjectStore.prototype.add = add;
+    expect(written).toBe(true);
+  });
+
   it('is set aside whole when it is asked to', async () => {
-    for (const id of ['a', 'b']) await queue.enqueue(RUN, putt(id));
+    for (const id of ['a', 'b']) await queue.enqueue(RUN, putt(id), TILDA);
     await queue.setAllAside(RUN, 'It was finished.');
     expect(await queue.pendingEvents(RUN)).toEqual([]);
     expect((await queue.asideOf(RUN)).map(({ event }) => event.id)).toEqual(['a', 'b']);
+  });
+});
+
+describe('on a shared phone', () => {
+  it('each coach’s events are sent as theirs only, and say for whom they wait', async () => {
+    await queue.enqueue(RUN, putt('a'), TILDA);
+    await queue.enqueue(RUN, putt('b'), MEES);
+    await queue.enqueue('other run', putt('c'), TILDA);
+    expect(await queue.waitingRuns()).toEqual([
+      { runId: RUN, sender: TILDA, putts: 1, events: 1 },
+      { runId: RUN, sender: MEES, putts: 1, events: 1 },
+      { runId: 'other run', sender: TILDA, putts: 1, events: 1 },
+    ]);
+    const sent: string[] = [];
+    const send = async (events: WireEvent[]) => {
+      sent.push(...events.map(({ id }) => id));
+      return taken();
+    };
+    await queue.drain(RUN, send, MEES.owner);
+    expect(sent).toEqual(['b']);
+    expect(await queue.pendingEvents(RUN, TILDA.owner)).toHaveLength(1);
+    expect(await queue.pendingEvents(RUN, MEES.owner)).toEqual([]);
+  });
+
+  it('what an earlier version kept says nobody’s name, and is sent by whoever opens it', async () => {
+    await queue.enqueue(RUN, putt('b'), TILDA);
+    const database = await new Promise<IDBDatabase>((resolve) => {
+      const request = indexedDB.open('dirigo');
+      request.onsuccess = () => resolve(request.result);
+    });
+    await new Promise((resolve) => {
+      const store = database.transaction('events', 'readwrite').objectStore('events');
+      store.add({ runId: RUN, event: putt('a') }).onsuccess = resolve;
+    });
+    database.close();
+    expect((await queue.pendingEvents(RUN, MEES.owner)).map(({ id }) => id)).toEqual(['a']);
+    expect((await queue.waitingRuns()).map(({ sender }) => sender)).toEqual([TILDA, null]);
+  });
+
+  it('tells whoever listens when something waits, and when it is sent', async () => {
+    let told = 0;
+    const stop = queue.onQueueChange(() => (told += 1));
+    await queue.enqueue(RUN, putt('a'), TILDA);
+    expect(told).toBe(1);
+    await queue.drain(RUN, async () => taken());
+    expect(told).toBe(2);
+    stop();
+    await queue.enqueue(RUN, putt('b'), TILDA);
+    expect(told).toBe(2);
   });
 });

@@ -11,6 +11,7 @@ function world() {
   let server: WireRun = EMPTY;
   let told: WireRun | null = null;
   let count = 0;
+  let later = 0;
   /** What another screen logged and nobody here was told yet. */
   const fresh = new Set<string>();
   let aside: SetAside[] = [];
@@ -51,7 +52,7 @@ function world() {
     send: async (_run, events, since): Promise<RunAnswer> => {
       if (state.dead) throw new Error('no server');
       if (state.ill) return { ok: false, code: 'database', message: 'The disk is full.' };
-      if (state.finished && events.some(({ knowing }) => knowing)) {
+      if (state.finished && events.some((event) => 'knowing' in event && event.knowing)) {
         return { ok: false, code: 'finished', message: 'It was finished.' };
       }
       const bad = events.filter(({ id }) => id === state.bad);
@@ -59,6 +60,7 @@ function world() {
       const before = new Map(server.putts.map((putt) => [putt.id, JSON.stringify(putt)]));
       server = merge(server, good);
       if (good.length > 0) revision += 1;
+      if (good.some(({ type }) => type === 'finish')) state.finished = true;
       const whole = since === null;
       const putts = server.putts.filter(
         (putt) => whole || before.get(putt.id) !== JSON.stringify(putt) || fresh.has(putt.id),
@@ -76,6 +78,7 @@ function world() {
         marks: server.marks,
       };
     },
+    sendLater: () => void (later += 1),
     newId: () => `id ${++count}`,
     now: () => `2026-11-24T09:00:${String(count).padStart(2, '0')}Z`,
   };
@@ -87,6 +90,7 @@ function world() {
     others,
     late,
     exchanged,
+    laters: () => later,
     server: () => server,
     /** What another screen logged. */
     elsewhere: (id: string) => {
@@ -147,20 +151,35 @@ describe('a run on a screen', () => {
     expect(again.view()).toMatchObject({ saving: { state: 'saved' }, unsaved: 0 });
   });
 
-  it('takes back the last putt, and the one before it, whether they are saved or not', async () => {
+  it('undoes the putts that it is told to, whether they are saved or not', async () => {
     const { ports, tell, server } = world();
     const store = runStore('run', EMPTY, tell, ports);
     await store.open();
-    ['a', 'b', 'c'].forEach((gate) => store.log({ outcomes: { gate } }));
+    const [a, b, c] = ['a', 'b', 'c'].map((gate) => store.log({ outcomes: { gate } }));
     await settled();
-    store.undo();
-    store.undo();
+    store.undo(c!);
+    store.undo(b!);
     expect(store.view().putts.map(({ outcomes }) => outcomes.gate)).toEqual(['a']);
     await settled();
     expect(server().putts.map(({ undone }) => undone)).toEqual([false, true, true]);
-    store.undo();
-    store.undo();
+    store.undo(a!);
     expect(store.view().putts).toEqual([]);
+  });
+
+  it('is finished in the queue: after its last putt, and with no signal too', async () => {
+    const { ports, tell, state, device, laters } = world();
+    const store = runStore('run', EMPTY, tell, ports);
+    await store.open();
+    state.dead = true;
+    store.log(clear);
+    store.finish();
+    await settled();
+    expect(device.map(({ type }) => type)).toEqual(['putt', 'finish']);
+    expect(store.view()).toMatchObject({ unsaved: 2, finished: false });
+    expect(laters()).toBeGreaterThan(0);
+    state.dead = false;
+    expect(await store.flush()).toBe(true);
+    expect(store.view()).toMatchObject({ unsaved: 0, finished: true });
   });
 
   it('tells of putts of another screen once, and never of its own', async () => {

@@ -49,6 +49,8 @@ export interface RunPorts {
   lastTold(runId: string): Promise<WireRun | null>;
   /** The server has no such run for who is here. */
   gone(runId: string): void;
+  /** There is no signal: asks the browser to send what waits once there is one, even when no page is open. */
+  sendLater(): void;
   send(runId: string, events: WireEvent[], since: WirePosition | null): Promise<RunAnswer>;
   newId(): string;
   now(): string;
@@ -62,9 +64,12 @@ export interface RunStore {
   open(): Promise<void>;
   /** Sends what is pending; true when all of it is on the server. */
   flush(): Promise<boolean>;
-  log(putt: Putt): void;
-  /** Takes the last putt back. */
-  undo(): void;
+  /** Logs a putt; returns its id. */
+  log(putt: Putt): string;
+  /** Undoes a putt. */
+  undo(puttId: string): void;
+  /** Finishes the session, once everything that was logged before has been sent. */
+  finish(): void;
   correct(puttId: string, correction: Correction): void;
   mark(mark: RunMark): void;
   /** Sets aside what the server will not take; it is kept until it is forgotten. */
@@ -134,7 +139,9 @@ export function runStore(
     // A device that will not keep it tells so by itself.
     if (changed) void ports.keepTold(runId, saved).catch(() => undefined);
     const refused = new Set(answer.refused.map(({ type, id }) => `${type} ${id}`));
-    logged = unacknowledged(logged, saved).filter(({ type, id }) => !refused.has(`${type} ${id}`));
+    logged = unacknowledged(logged, saved).filter(
+      ({ type, id }) => !refused.has(`${type} ${id}`) && !(type === 'finish' && finished),
+    );
   };
 
   /** Keeps again what was on the device, is there no more, and never reached the server: somebody has emptied it. */
@@ -176,6 +183,7 @@ export function runStore(
       show();
       return left.length === 0;
     } catch {
+      ports.sendLater();
       saving = { state: 'waiting', since: 'offline' };
       show();
       return false;
@@ -183,7 +191,7 @@ export function runStore(
   };
 
   const add = (made: WireEvent) => {
-    const event = finished ? { ...made, knowing: true } : made;
+    const event = finished && made.type !== 'finish' ? { ...made, knowing: true } : made;
     known.add(event.id);
     logged = [...logged, event];
     pending = [...pending, event];
@@ -216,11 +224,13 @@ export function runStore(
       await flush();
     },
     flush,
-    log: (putt) => add({ type: 'putt', ...stamp(), ...putt }),
-    undo: () => {
-      const last = view.putts.at(-1);
-      if (last) add({ type: 'undo', id: last.id, at: ports.now() });
+    log: (putt) => {
+      const made = stamp();
+      add({ type: 'putt', ...made, ...putt });
+      return made.id;
     },
+    undo: (puttId) => add({ type: 'undo', id: puttId, at: ports.now() }),
+    finish: () => add({ type: 'finish', ...stamp() }),
     correct: (puttId, correction) => add({ type: 'change', ...stamp(), puttId, correction }),
     mark: (mark) => add({ type: 'mark', ...stamp(), mark }),
     setAside: async () => {

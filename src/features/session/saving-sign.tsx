@@ -23,7 +23,7 @@ function savingWords({ saving, unsaved, entering, kept }: RunView): string {
 }
 
 /** Whether what was logged is on the server, in a word or two; and, in red, when this device keeps nothing. */
-export function SavingSign({ view }: { view: RunView }) {
+export function SavingSign({ view, others }: { view: RunView; others: string }) {
   const { saving, kept } = view;
   /** Said aloud only where something is wrong: after each putt it would talk over what was logged. */
   const quiet =
@@ -40,6 +40,7 @@ export function SavingSign({ view }: { view: RunView }) {
       )}
     >
       {savingWords(view)}
+      {others !== '' && <span className="block font-[600] text-warn">{others}</span>}
       {!kept && <span className="block bg-line px-1.5 text-sheet">not kept on this device</span>}
     </p>
   );

@@ -54,8 +54,8 @@ export function touchParts(layout: Layout): TouchParts {
 
 /** Two touches nearer than this are one, ms: nobody putts so fast. */
 export const ONE_TOUCH = 250;
-/** Two touches of the same key nearer than this are one, ms: a finger that trembles. */
-export const SAME_KEY = 600;
+/** Two touches of the same key nearer than this are one, ms: a double tap. Two that are meant come 0.4 s apart or more. */
+export const SAME_KEY = 380;
 
 /** More that can happen than this at one element is touched part by part, not by a key each. */
 const MOST_KEYS = 9;

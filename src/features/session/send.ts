@@ -5,16 +5,18 @@ import { runAnswer, type RunAnswer, type WireEvent, type WirePosition } from './
  *
  * @param address where events of the run are taken
  * @param since what is known here of the run; null for nothing
+ * @param owner who logged them; null where that is not known
  */
 export async function sendEvents(
   address: string,
   events: WireEvent[],
   since: WirePosition | null = null,
+  owner: string | null = null,
 ): Promise<RunAnswer> {
   const response = await fetch(address, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ events, since }),
+    body: JSON.stringify({ events, since, owner }),
     signal: AbortSignal.timeout(10_000),
   });
   return runAnswer.parse(await response.json());

@@ -1,25 +1,42 @@
 import 'server-only';
 import { z } from 'zod';
-import { Problem, recordEvents, type Database, type Principal, type RunEvent } from '@/data';
+import {
+  Problem,
+  finishRun,
+  ownerOf,
+  recordEvents,
+  type Database,
+  type Principal,
+  type RunEvent,
+} from '@/data';
 import { STATUS, messageFor } from '../shared/message';
 import { toWire } from './to-wire';
 import { runEvent, runEvents, type RefusedEvent, type RunAnswer } from './wire';
 
+/** What was sent: what is recorded in the run, when its session was finished, and what could not be read. */
+interface Sorted {
+  events: RunEvent[];
+  finishedAt: Date | null;
+  refused: RefusedEvent[];
+}
+
 /** Each event by itself: those that are none are told, and do not hold up the others. */
-function sorted(sent: unknown[]): { events: RunEvent[]; refused: RefusedEvent[] } {
+function sorted(sent: unknown[]): Sorted {
   const events: RunEvent[] = [];
   const refused: RefusedEvent[] = [];
+  let finishedAt: Date | null = null;
   for (const one of sent) {
     const parsed = runEvent.safeParse(one);
     if (parsed.success) {
-      events.push(parsed.data);
+      if (parsed.data.type === 'finish') finishedAt = parsed.data.at;
+      else events.push(parsed.data);
       continue;
     }
     const named = z.object({ type: z.string(), id: z.string() }).safeParse(one);
     const { type, id } = named.data ?? { type: '', id: '' };
     refused.push({ type, id, message: z.prettifyError(parsed.error) });
   }
-  return { events, refused };
+  return { events, finishedAt, refused };
 }
 
 /** What is answered, and under which status. */
@@ -48,10 +65,18 @@ export async function takeEvents(
   }
   try {
     const { database, principal } = await open();
-    const { events, refused } = sorted(body.data.events);
-    const { since } = body.data;
-    const record = await recordEvents(database, principal, id.data, events, new Date(), since);
-    const { finished, whole, position, late } = record;
+    const { since, owner } = body.data;
+    if (owner !== null && owner !== ownerOf(principal)) {
+      const message =
+        'This waits for whoever logged it: it is sent when they sign in on this device.';
+      return { status: 403, body: { ok: false, code: 'other', message } };
+    }
+    const { events, finishedAt, refused } = sorted(body.data.events);
+    const now = new Date();
+    const record = await recordEvents(database, principal, id.data, events, now, since);
+    if (finishedAt) await finishRun(database, principal, id.data, finishedAt, now);
+    const { whole, position, late } = record;
+    const finished = record.finished || finishedAt !== null;
     return {
       status: 200,
       body: {

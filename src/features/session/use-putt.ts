@@ -3,6 +3,7 @@
 import { useRef, useState } from 'react';
 import { ruleTraits, type Guess, type Manner, type Rule } from '@/core/drill';
 import { allAsIntended, judge, layoutAt, loggedElements, type PuttPlace } from '@/core/layout';
+import { rememberPutt } from './own-putts';
 import type { Play, PlayerRun } from './play';
 import type { RunStore } from './run-store';
 import { ONE_TOUCH, SAME_KEY, asksSeveral, puttOf, type Seen } from './seen';
@@ -45,6 +46,8 @@ export function usePutt({
   const [seen, setSeen] = useState<Seen>({});
   const [guess, setGuess] = useState<Guess | null>(null);
   const [told, setTold] = useState<{ place?: PuttPlace; manner?: Manner }>({});
+  // A second tap that was ignored: what it would have logged.
+  const [ignored, setIgnored] = useState<Seen | null>(null);
   const touched = useRef({ at: -Infinity, where: '' });
   const made = { ...next, ...told };
   const { number } = made;
@@ -56,19 +59,23 @@ export function usePutt({
   const log = (what: Seen) => {
     const { outcomes, points } = puttOf(what);
     if (shut || Object.keys(outcomes).length === 0) return;
-    store.log({ outcomes, points, guess, place: made.place, manner: made.manner });
+    rememberPutt(store.log({ outcomes, points, guess, place: made.place, manner: made.manner }));
+    setIgnored(null);
     cue(judge(there)(outcomes));
     setSeen({});
     setGuess(null);
     setTold({});
     onLogged();
   };
-  /** Whether a touch is a second one of the same key, or too near to any other: then it is passed over. */
-  const again = (where: string, at: number | undefined): boolean => {
+  /** Whether a touch is a second one of the same key, or too near to any other: then it is ignored, and shown as ignored. */
+  const again = (where: string, at: number | undefined, what: Seen): boolean => {
     if (at === undefined) return false;
     const { at: before, where: there } = touched.current;
     const apart = where === there ? SAME_KEY : several ? 0 : ONE_TOUCH;
-    if (at - before < apart) return true;
+    if (at - before < apart) {
+      setIgnored(what);
+      return true;
+    }
     touched.current = { at, where };
     return false;
   };
@@ -78,7 +85,7 @@ export function usePutt({
     // Of several things the next may be touched at once.
     // A guess and what came true are two things, though they may be the same key.
     const key = several ? `${number} ${changedIn(seen, what)}` : keyIn(what);
-    if (again(guesses ? `guess ${key}` : key, at)) return;
+    if (again(guesses ? `guess ${key}` : key, at, what)) return;
     if (guesses && primary && what[primary.id]) {
       setGuess(puttOf({ [primary.id]: what[primary.id]! }));
       setSeen({});
@@ -101,10 +108,12 @@ export function usePutt({
     /** What was not touched was as it should be: said on purpose. */
     rest: (at?: number) => {
       // With nothing touched before, it is the same key twice.
-      if (Object.keys(seen).length === 0 && again('rest', at)) return;
       const outcomes = allAsIntended(there, puttOf(seen).outcomes);
-      const all = Object.entries(outcomes).map(([id, outcome]) => [id, seen[id] ?? { outcome }]);
-      log(Object.fromEntries(all) as Seen);
+      const all = Object.fromEntries(
+        Object.entries(outcomes).map(([id, outcome]) => [id, seen[id] ?? { outcome }]),
+      ) as Seen;
+      if (Object.keys(seen).length === 0 && again('rest', at, all)) return;
+      log(all);
     },
     back:
       guess !== null
@@ -112,6 +121,9 @@ export function usePutt({
         : Object.keys(seen).length > 0
           ? () => setSeen({})
           : undefined,
+    /** Whether a second tap was ignored since the last putt, and a way to count it after all. */
+    ignored: ignored !== null,
+    countIgnored: () => ignored && log(ignored),
     tell: (what: { place?: PuttPlace; manner?: Manner }) => setTold((old) => ({ ...old, ...what })),
   };
 }

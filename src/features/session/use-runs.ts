@@ -22,12 +22,13 @@ import type { WireRun } from './wire';
 /** How often other screens' putts are asked for, and a server that does not answer is tried again, ms. */
 const EVERY = 4000;
 
-const PORTS: Omit<RunPorts, 'send'> = {
-  enqueue,
-  pending: pendingEvents,
-  drain,
+/** Background sync, where the browser has it; the types of the platform leave it out. */
+type SyncRegistration = ServiceWorkerRegistration & {
+  sync?: { register(tag: string): Promise<void> };
+};
+
+const PORTS: Omit<RunPorts, 'send' | 'enqueue' | 'pending' | 'drain' | 'setAllAside'> = {
   deviceKeeps,
-  setAllAside,
   asideOf,
   forgetAside,
   keepTold,
@@ -36,6 +37,11 @@ const PORTS: Omit<RunPorts, 'send'> = {
     void forgetTold(runId).catch(() => undefined);
     navigator.serviceWorker?.controller?.postMessage({ refused: window.location.href });
   },
+  sendLater: () =>
+    void navigator.serviceWorker?.ready
+      .then((worker) => (worker as SyncRegistration).sync?.register('dirigo-send'))
+      // Not every browser can, and some ask first.
+      .catch(() => undefined),
   newId: v4,
   now: () => new Date().toISOString(),
 };
@@ -50,14 +56,19 @@ export function useRuns(
   runs: { id: string; run: WireRun }[],
   tell: Parameters<typeof runStore>[2],
 ): RunStore[] {
-  const { sendTo, live, apart } = useWays();
+  const { sendTo, live, apart, sender } = useWays();
   const ids = runs.map(({ id }) => id).join(' ');
   // Made once for the runs of a page: what the server tells later comes by way of the stores.
+  const { owner } = sender;
   const ports: RunPorts = {
     ...PORTS,
+    enqueue: (runId, event) => enqueue(runId, event, sender),
+    pending: (runId) => pendingEvents(runId, owner),
+    drain: (runId, send) => drain(runId, send, owner),
+    setAllAside: (runId, message) => setAllAside(runId, message, owner),
     send: async (runId, events, since) => {
       await apart?.before(runId);
-      return sendEvents(sendTo(runId), events, since);
+      return sendEvents(sendTo(runId), events, since, owner);
     },
   };
   const make = () => ({

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { createContext, useContext, type ReactNode } from 'react';
 import type { ActionResult } from '../shared/result';
 import type { SwapTo } from './more-menu';
+import type { Sender } from './queue';
 
 type Done = Promise<ActionResult<unknown>>;
 
@@ -11,9 +12,10 @@ type Done = Promise<ActionResult<unknown>>;
 export interface Ways {
   /** Where what happens to a run is sent. */
   sendTo(runId: string): string;
+  /** For whom what is logged waits on the device until it is sent. */
+  sender: Sender;
   /** Where it is heard that something of a run has come in; null where nothing but this screen logs. */
   live: string | null;
-  finish(sessionId: string): Promise<ActionResult<string[]>>;
   reopen(sessionId: string): Done;
   move(to: { sessionId: string; rung: number }): Done;
   /** Null where it is not the player's to do. */
@@ -37,6 +39,8 @@ export interface Ways {
   start: string;
   /** Where the screen works with no server: nothing waits for one, and it stays the page it is. */
   apart?: {
+    /** Finishes the session on the device, and those of its group; answers with the ids of those that have a putt. */
+    finish(): Promise<ActionResult<string[]>>;
     /** Has the server know of a run before anything of it is sent. */
     before(runId: string): Promise<void>;
     go(path: string): void;

@@ -52,6 +52,8 @@ export const runEvent = z.discriminatedUnion('type', [
     at: z.coerce.date(),
     knowing,
   }),
+  // The session of the run is finished. It waits on the device like a putt, so that it comes after the last one.
+  z.object({ type: z.literal('finish'), id: z.uuid(), at: z.coerce.date() }),
 ]);
 
 /** Up to where a screen knows a run. */
@@ -62,6 +64,8 @@ export type WirePosition = z.infer<typeof positionSchema>;
 export const runEvents = z.object({
   events: z.array(z.unknown()).max(500),
   since: positionSchema.nullable().default(null),
+  /** Who logged it: the coach, or the student at home. It is taken from nobody else; a device of an earlier version does not say. */
+  owner: z.uuid().nullable().default(null),
 });
 
 export type WireEvent = z.input<typeof runEvent> & { at: string };

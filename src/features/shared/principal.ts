@@ -3,6 +3,7 @@ import { cookies, headers } from 'next/headers';
 import { cache } from 'react';
 import {
   connection,
+  knownDevice,
   openLink,
   type CoachPrincipal,
   type Opened,
@@ -21,6 +22,12 @@ export const askingCoach = cache(async (): Promise<CoachPrincipal | null> => {
   const host = (await headers()).get('host') ?? '';
   return coachBy(await connection(), secret, host);
 });
+
+/** Whether the cookie that was sent is of a device that is signed in no longer. */
+export async function wasSignedOut(): Promise<boolean> {
+  const secret = (await cookies()).get(COOKIE.name)?.value;
+  return secret !== undefined && (await knownDevice(await connection(), secret)) !== null;
+}
 
 /** What a link opens, for a student's page or a calendar; null for none. */
 export const openedBy = async (token: string): Promise<Opened | null> =>

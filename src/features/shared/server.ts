@@ -2,7 +2,7 @@ import 'server-only';
 import { headers } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { connection as untilRequested } from 'next/server';
-import { askingCoach } from './principal';
+import { askingCoach, wasSignedOut } from './principal';
 import {
   Problem,
   ROLES,
@@ -78,14 +78,23 @@ export function coachRoute<Context>(
 ): (request: Request, context: Context) => Promise<Response> {
   return async (request, context) => {
     const principal = await askingCoach();
-    if (!principal || ROLES.indexOf(principal.as) > ROLES.indexOf(least)) return refused();
+    if (!principal) return refused(await wasSignedOut());
+    if (ROLES.indexOf(principal.as) > ROLES.indexOf(least)) return refused();
     return answer({ database: await connection(), principal }, request, context);
   };
 }
 
-/** What a stranger is told by a route. */
-export const refused = (): Response =>
+/**
+ * Returns what a stranger is told by a route.
+ *
+ * @param revoked this device was signed in, and was signed out: it empties itself on that word and on no other
+ */
+export const refused = (revoked = false): Response =>
   Response.json(
-    { ok: false, code: 'refused', message: 'You are signed out here. Sign in again.' },
+    {
+      ok: false,
+      code: revoked ? 'revoked' : 'refused',
+      message: 'You are signed out here. Sign in again.',
+    },
     { status: 401 },
   );

@@ -19,15 +19,14 @@ export default async function RecordsPage() {
   const students = await listStudents(database, principal);
   const putts = await database.models.putt.count();
   const { path } = database;
-  const newest = (await listBackups(path)).find(({ kind, madeAt }) => kind === 'backup' && madeAt <= new Date());
+  const newest = (await listBackups(path)).find(
+    ({ kind, madeAt }) => kind === 'backup' && madeAt <= new Date(),
+  );
   const { failed } = await backupState(path);
   const erasures = principal.as === 'head' ? await listErasures(database) : [];
   return (
     <>
-      <PlaceHead
-        title="Settings"
-        sub="Your units, clock and green; backups, files and erasing"
-      />
+      <PlaceHead title="Settings" sub="Your units, clock and green; backups, files and erasing" />
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-y-0">
         <div>
           <SettingsForm

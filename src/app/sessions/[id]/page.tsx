@@ -10,7 +10,7 @@ import { coachContext, orNotFound } from '@/features/shared/server';
 export const metadata: Metadata = { title: 'Session' };
 
 export default async function SessionPage({ params }: PageProps<'/sessions/[id]'>) {
-  const { database, principal, units } = await coachContext();
+  const { database, principal, coach, units } = await coachContext();
   const session = await orNotFound(getSession(database, principal, (await params).id));
   if (session.finishedAt) redirect(`/sessions/${session.id}/review`);
   if (session.runs.length === 0) notFound();
@@ -22,7 +22,7 @@ export default async function SessionPage({ params }: PageProps<'/sessions/[id]'
     startOptions(database, principal, units),
   ]);
   return (
-    <CoachWays>
+    <CoachWays coach={{ id: coach.id, name: coach.name }}>
       <Logging
         players={players}
         first={group.findIndex(({ id }) => id === session.id)}

@@ -28,7 +28,9 @@ export default async function BackupsPage() {
       <PlaceHead
         title="Backups"
         sub={
-          newest ? `The newest was made and checked ${ago(newest.madeAt)}` : 'There is no backup yet'
+          newest
+            ? `The newest was made and checked ${ago(newest.madeAt)}`
+            : 'There is no backup yet'
         }
       >
         <Button asChild>

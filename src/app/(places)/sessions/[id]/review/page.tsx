@@ -11,7 +11,7 @@ import { coachContext, orNotFound } from '@/features/shared/server';
 export const metadata: Metadata = { title: 'Review' };
 
 export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/review'>) {
-  const { database, principal, units } = await coachContext();
+  const { database, principal, coach, units } = await coachContext();
   const session = await orNotFound(getSession(database, principal, (await params).id));
   if (!session.finishedAt) redirect(`/sessions/${session.id}`);
   const student = await getStudent(database, principal, session.studentId);
@@ -35,7 +35,7 @@ export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/r
     compared.size > 0 ? await reckon('trials', principal, { studentId: student.id }) : [];
   const here = scores.findIndex(({ id }) => id === session.id);
   return (
-    <CoachWays>
+    <CoachWays coach={{ id: coach.id, name: coach.name }}>
       <Review
         session={session}
         others={others}

@@ -12,12 +12,13 @@ export default async function HomeSessionPage({
   params,
 }: PageProps<'/home/[token]/sessions/[id]'>) {
   const { token, id } = await params;
-  const { database, principal, units } = await openHome(token);
+  const { database, principal, student, units } = await openHome(token);
   const session = await orNotFound(homeSession(database, principal, id));
   if (session.finishedAt) redirect(`/home/${token}/sessions/${id}/done`);
   return (
     <HomeLogging
       token={token}
+      student={{ id: student.id, name: student.name }}
       players={[await playerRun(database, principal, session, units)]}
       first={0}
       units={units}
