@@ -22,7 +22,7 @@ test('nothing logged is lost, whatever the browser or the server does', async ({
   }
 });
 
-test('a copy is looked at, and gone back to; a damaged file says what it is and the way back', async ({
+test('a backup is checked and restored; a damaged file says what it is and the way back', async ({
   browser,
 }) => {
   const folder = mkdtempSync(join(tmpdir(), 'dirigo-kept-'));
@@ -31,32 +31,60 @@ test('a copy is looked at, and gone back to; a damaged file says what it is and 
   const context = await browser.newContext({ baseURL: server.url });
   const page = await context.newPage();
 
-  await test.step('going back', async () => {
+  await test.step('restoring', async () => {
     await addStudent(page, 'Before Lock');
     await page.goto('/records/backups', { waitUntil: 'networkidle' });
-    await page.getByRole('button', { name: 'Make a copy now' }).click();
-    await expect(page.getByText('A copy is made, and checked.')).toBeVisible();
+    await page.getByRole('button', { name: 'Back up now' }).click();
+    await expect(page.getByText('Backup made and checked.')).toBeVisible();
     await addStudent(page, 'Since Lock');
     await page.goto('/records/backups', { waitUntil: 'networkidle' });
-    await page.getByRole('button', { name: 'Look at the copy of' }).first().click();
+    await page.getByRole('button', { name: 'View the backup of' }).first().click();
+    await page.getByRole('button', { name: 'Check this backup' }).click();
     await expect(page.getByRole('row', { name: 'Students 2 1' })).toBeVisible();
-    await page.getByRole('button', { name: 'Go back to this copy' }).click();
-    await page.getByRole('button', { name: 'Yes, put it in the place of what is here' }).click();
-    await expect(page.getByText(/^Done\. What was here is kept as/)).toBeVisible();
+    await page.getByRole('button', { name: 'Restore this backup' }).click();
+    await page.getByRole('button', { name: 'Yes, replace the database' }).click();
+    await expect(page.getByText(/^Restored\. The database that was here is kept as/)).toBeVisible();
     await page.goto('/students');
     await expect(page.getByText('Before Lock').first()).toBeVisible();
     await expect(page.getByText('Since Lock')).toHaveCount(0);
   });
 
+  await test.step('an encrypted backup asks for its passphrase', async () => {
+    await page.goto('/records/backups', { waitUntil: 'networkidle' });
+    await page.getByLabel('Backup passphrase').fill('barge lantern moss quay');
+    await page.getByLabel('Repeat the passphrase').fill('barge lantern moss key');
+    await page.getByRole('button', { name: 'Encrypt backups' }).click();
+    await expect(page.getByText('The two passphrases differ.')).toBeVisible();
+    await page.getByLabel('Repeat the passphrase').fill('barge lantern moss quay');
+    await page.getByRole('button', { name: 'Encrypt backups' }).click();
+    await expect(page.getByText('New backups are encrypted. Restoring one asks')).toBeVisible();
+    await page.getByRole('button', { name: 'Back up now' }).click();
+    await expect(page.getByText(/· backup, encrypted,/)).toBeVisible();
+    await page.getByRole('button', { name: 'View the backup of' }).first().click();
+    await page.getByLabel('Passphrase of this backup').fill('barge lantern moss key');
+    await page.getByRole('button', { name: 'Check this backup' }).click();
+    await expect(page.getByText('This passphrase does not open the backup.')).toBeVisible();
+    await page.getByLabel('Passphrase of this backup').fill('barge lantern moss quay');
+    await page.getByRole('button', { name: 'Check this backup' }).click();
+    await expect(page.getByRole('row', { name: 'Students 1 1' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Stop encrypting' }).click();
+    await expect(page.getByText('Backups are not encrypted.')).toBeVisible();
+    await page.getByRole('button', { name: 'Back up now' }).click();
+    await expect(page.getByText('Backup made and checked.').first()).toBeVisible();
+  });
+
   await test.step('a folder that nothing can be written in is told beside its field', async () => {
     await page.goto('/records/backups', { waitUntil: 'networkidle' });
-    await page.getByLabel('Folder of the copies').fill('elsewhere');
-    await page.getByRole('button', { name: 'Save the folder' }).click();
-    await expect(page.getByText('"elsewhere" is no whole path: begin it with a /.')).toBeVisible();
+    await page.getByLabel('Backup folder').fill('elsewhere');
+    await page.getByRole('button', { name: 'Save folder' }).click();
+    await expect(
+      page.getByText('"elsewhere" is not an absolute path: start it with a /.'),
+    ).toBeVisible();
   });
 
   await test.step('damage while it runs', async () => {
-    const [copy] = readdirSync(join(folder, 'copies'));
+    const [backup] = readdirSync(join(folder, 'copies'));
     await server.kill();
     const bytes = readFileSync(database);
     bytes.fill(0x5a, 4096, Math.floor(bytes.length * 0.8));
@@ -65,13 +93,13 @@ test('a copy is looked at, and gone back to; a damaged file says what it is and 
     server = await serve(ownPort('kept'), database);
     await page.goto('/students');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('The records cannot be read');
-    await expect(page.getByText('is damaged')).toContainText(copy!);
+    await expect(page.getByText('is damaged')).toContainText(backup!);
     await server.kill();
     const { stdout } = spawnSync('npm', ['run', '--silent', 'restore', '--', '--newest'], {
       env: { ...process.env, DIRIGO_DB: database },
       encoding: 'utf8',
     });
-    expect(stdout).toContain('What was there is kept:');
+    expect(stdout).toContain('The database that was there is kept:');
     server = await serve(ownPort('kept'), database);
     await page.goto('/students');
     await expect(page.getByText('Before Lock').first()).toBeVisible();

@@ -10,7 +10,7 @@ export const portOf = (worker: number): number => 3417 + worker;
 const OWN = [
   ...['borders', 'kept', 'never lost', 'offline', 'phone', 'in front of phone', 'planning'],
   ...['signing in', 'screenshots', 'load', 'kills', 'beside', 'faults', 'soak', 'in the hand'],
-  ...['a whole book'],
+  ...['a whole book', 'stranded', 'stopping'],
 ] as const;
 
 /**

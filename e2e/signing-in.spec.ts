@@ -39,10 +39,10 @@ test('a link signs a browser in once; a passphrase does it again; a device is si
   await page.getByLabel('Passphrase').fill('short');
   await page.getByLabel('The same again').fill('otherwise');
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText(/at least 12 letters: four words/)).toBeVisible();
+  await expect(page.getByText(/at least 12 characters: four unrelated words/)).toBeVisible();
   await page.getByLabel('Passphrase').fill('lock barge kettle nine');
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('The two are not the same.')).toBeVisible();
+  await expect(page.getByText('The two passphrases differ.')).toBeVisible();
   await page.getByLabel('The same again').fill('lock barge kettle nine');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('heading', { name: 'Your passphrase' })).toBeVisible();
@@ -52,7 +52,7 @@ test('a link signs a browser in once; a passphrase does it again; a device is si
   await page.getByLabel('Your name').fill('hedda quay');
   await page.getByLabel('Passphrase').fill('lock barge kettle ten');
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
-  await expect(page.getByText('do not go together')).toBeVisible();
+  await expect(page.getByText('This name and passphrase do not match.')).toBeVisible();
   await page.getByLabel('Passphrase').fill('lock barge kettle nine');
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
@@ -107,7 +107,7 @@ test('a passkey is made, and signs in', async ({ browser }) => {
   await page.getByRole('button', { name: 'Remove' }).click();
   await page.getByRole('button', { name: 'Sign this device out' }).click();
   await page.getByRole('button', { name: 'Use a passkey' }).click();
-  await expect(page.getByText('This passkey signs nobody in here.')).toBeVisible();
+  await expect(page.getByText('This passkey is not known here.')).toBeVisible();
   await context.close();
 });
 

@@ -30,7 +30,6 @@ export const makeInstrument = coachAction(
     const { secret } = await addInstrument(database, principal, name, new Date());
     return secret;
   },
-  ANYONE,
 );
 
 /** Ends an instrument. */

@@ -26,11 +26,14 @@ export function Instruments({
   instruments,
   open,
   address,
+  mayAdd,
 }: {
   instruments: Instrument[];
   open: OpenSession[];
   /** Where lines are sent. */
   address: string;
+  /** An assistant uses those that there are. */
+  mayAdd: boolean;
 }) {
   const [secret, setSecret] = useState<{ name: string; secret: string } | null>(null);
   const [name, setName] = useState('');
@@ -72,36 +75,38 @@ export function Instruments({
           </div>
         </div>
       )}
-      <form
-        className="flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          work(async () => {
-            const made: ActionResult<string> = await makeInstrument({ name });
-            if (!made.ok) {
-              setWrong(Object.values(made.fields)[0] ?? made.message);
-              return;
-            }
-            setWrong(undefined);
-            setSecret({ name: name.trim(), secret: made.value });
-            setName('');
-            router.refresh();
-          });
-        }}
-      >
-        <div className="w-[260px]">
-          <TextField
-            label="New instrument"
-            placeholder="Sensor on the mat"
-            value={name}
-            error={wrong}
-            onChange={(event) => setName(event.target.value)}
-          />
-        </div>
-        <Button type="submit" disabled={busy}>
-          Add it
-        </Button>
-      </form>
+      {mayAdd && (
+        <form
+          className="flex flex-wrap items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            work(async () => {
+              const made: ActionResult<string> = await makeInstrument({ name });
+              if (!made.ok) {
+                setWrong(Object.values(made.fields)[0] ?? made.message);
+                return;
+              }
+              setWrong(undefined);
+              setSecret({ name: name.trim(), secret: made.value });
+              setName('');
+              router.refresh();
+            });
+          }}
+        >
+          <div className="w-[260px]">
+            <TextField
+              label="New instrument"
+              placeholder="Sensor on the mat"
+              value={name}
+              error={wrong}
+              onChange={(event) => setName(event.target.value)}
+            />
+          </div>
+          <Button type="submit" disabled={busy}>
+            Add instrument
+          </Button>
+        </form>
+      )}
     </div>
   );
 }

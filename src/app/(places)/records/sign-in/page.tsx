@@ -58,6 +58,7 @@ export default async function DevicesPage() {
           <Instruments
             instruments={instruments}
             open={open}
+            mayAdd={principal.as !== 'assistant'}
             address={`${originOf(host)}/api/instruments/putts`}
           />
         </section>
