@@ -6,6 +6,9 @@ const esmOnly = [
   ...['age-encryption', '@noble', '@scure'],
 ].join('|');
 
+// Tests read what they assert, not the log.
+process.env.DIRIGO_LOG_LEVEL ??= 'silent';
+
 const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src', '<rootDir>/tests'],

@@ -8,7 +8,7 @@ test('an instrument beside the ball: twenty putts without a touch, seen at once,
 }) => {
   await page.goto('/records/sign-in');
   await page.getByLabel('New instrument').fill('Rail on the mat');
-  await page.getByRole('button', { name: 'Add it' }).click();
+  await page.getByRole('button', { name: 'Add instrument' }).click();
   const secret = (await page.getByRole('status').locator('code').first().textContent())!;
   expect(secret).toMatch(/^[\w-]{32}$/);
 

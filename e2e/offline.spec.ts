@@ -355,5 +355,5 @@ test('a student at home has the same; a device that is emptied, or signed out, k
   await desk.goto('/offline?view=phone');
   await desk.getByRole('button', { name: 'Empty this device…' }).click();
   await desk.getByRole('button', { name: 'Yes, empty it' }).click();
-  await expect(desk.getByRole('heading', { name: 'Nothing is kept on this device' })).toBeVisible();
+  await expect(desk.getByRole('heading', { name: 'Not ready to work offline' })).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { request as httpRequest } from 'node:http';
 import { connect } from 'node:tls';
 import { chromium } from '@playwright/test';
@@ -155,27 +155,21 @@ test('behind a real server in front it works, and what is forwarded is believed 
   const temporary = ['client_body', 'proxy', 'fastcgi', 'uwsgi', 'scgi']
     .map((name) => `${name}_temp_path ${folder}/tmp/${name};`)
     .join('\n');
+  // The file that the documentation names, with this test's ports and certificates.
+  const site = readFileSync('deploy/nginx.conf', 'utf8')
+    .replace('listen 443 ssl', `listen 127.0.0.1:${outside} ssl`)
+    .replace('putting.wharf.example;', '127.0.0.1;')
+    .replace('/etc/dirigo/certificate.pem', `${folder}/own.crt`)
+    .replace('/etc/dirigo/key.pem', `${folder}/own.key`)
+    .replace('127.0.0.1:3000', `127.0.0.1:${PORT}`);
   writeFileSync(
     `${folder}/nginx.conf`,
     `daemon off; pid ${folder}/nginx.pid; error_log ${folder}/error.log;
-     events {}
-     http {
-       access_log off; ${temporary}
-       server {
-         listen 127.0.0.1:${outside} ssl;
-         ssl_certificate ${folder}/own.crt; ssl_certificate_key ${folder}/own.key;
-         location / {
-           proxy_pass http://127.0.0.1:${PORT};
-           proxy_set_header Host $http_host;
-           proxy_set_header X-Forwarded-For $proxy_add_x_forwarded_for;
-           proxy_set_header X-Forwarded-Proto $scheme;
-         }
-       }
-     }`,
+     events {} http { access_log off; ${temporary} ${site} }`,
   );
   const origin = `https://127.0.0.1:${outside}`;
   server = await serve(PORT, info.outputPath('phone', 'phone.db'), {
-    env: { DIRIGO_OPEN: '1', DIRIGO_ORIGIN: origin },
+    env: { DIRIGO_OPEN: '1', DIRIGO_ORIGIN: origin, DIRIGO_TRUST_PROXY: '127.0.0.1' },
   });
   front = spawn(process.env.NGINX ?? '/usr/sbin/nginx', ['-c', `${folder}/nginx.conf`], {
     stdio: 'ignore',

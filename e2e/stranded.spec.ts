@@ -123,7 +123,7 @@ test('a session is finished with no signal, and the finish is sent like a putt',
   await logByKeys(page, 'C');
   await finish(page);
   await expect(page.getByRole('heading', { name: 'Session finished' })).toBeVisible();
-  await expect(page.getByText(/No signal\. \d entries are saved on this device/)).toBeVisible();
+  await expect(page.getByText('No signal. Everything is saved on this device')).toBeVisible();
   await page.close();
   await context.setOffline(false);
   const next = await context.newPage();
@@ -217,6 +217,19 @@ test('Undo takes back the newest putt of this screen and names it, and asks abou
   await question.getByRole('button', { name: 'Keep it' }).click();
   await expect(question).toHaveCount(0);
   await phone.close();
+});
+
+test('in a rotation a double tap does not log the next player’s putt', async ({ page }) => {
+  await addStudent(page, 'Ann Twice');
+  await addStudent(page, 'Ben Twice');
+  await startBuiltIn(page, 'straight-gate', 'Ann Twice', 'Ben Twice');
+  await page.getByRole('combobox', { name: 'next player' }).selectOption('1');
+  await apartFrom(page, 400);
+  await page.getByRole('button', { name: /Clear/ }).first().dblclick();
+  await expect(page.getByText('Second tap ignored.')).toBeVisible();
+  const players = page.getByRole('navigation', { name: 'Players' });
+  await expect(players.getByRole('button', { name: /^Ann 1/ })).toBeVisible();
+  await expect(players.getByRole('button', { name: /^Ben 0/ })).toBeVisible();
 });
 
 test('a double tap is one putt and says so; a second putt after 0.4 s counts', async ({ page }) => {

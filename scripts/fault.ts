@@ -5,6 +5,7 @@ import { FAULTS, faultSession, tryFault } from '../e2e/faults';
 import { serve } from '../e2e/server';
 import { fileFaults, inFolder } from './fault-files';
 import { killsAndDrops } from './fault-kills';
+import { browserRows, recoveryFaults, unitRows } from './fault-recovery';
 import { ownPort } from '../e2e/ports';
 
 /** Tries everything that once lost putts or broke a file, and prints what comes of it. Needs a build. */
@@ -54,6 +55,12 @@ async function main(): Promise<void> {
     const { said, ok } = await inFolder((file) => run(file, random));
     row(tried, must, said, ok);
   }
+  for (const { tried, must, run } of recoveryFaults) {
+    const { said, ok } = await inFolder((file) => run(file, random));
+    row(tried, must, said, ok);
+  }
+  for (const { tried, said, ok } of unitRows()) row(tried, 'all pass', said, ok);
+  for (const { title, ok } of browserRows()) row(title, 'so', ok ? 'so' : 'NOT SO', ok);
   const { said, ok } = await killsAndDrops(Number(values.putts), Number(values.kills), random);
   row('a server killed, requests dropped and repeated', 'none lost, none doubled', said, ok);
 }

@@ -32,7 +32,8 @@ async function ways() {
   if (behind) {
     const { origin, protocol } = new URL(process.env.DIRIGO_ORIGIN);
     if (protocol === 'https:') process.env.DIRIGO_SECURE = '1';
-    return { address: origin, host: '127.0.0.1', tls: null };
+    // In a container the proxy stands outside of it.
+    return { address: origin, host: process.env.DIRIGO_BIND ?? '127.0.0.1', tls: null };
   }
   if (!values.network) return { address: `http://127.0.0.1:${port}`, host: '127.0.0.1', tls: null };
   process.env.DIRIGO_SECURE = '1';

@@ -1,5 +1,6 @@
 import 'server-only';
 import type { CoachPrincipal } from '@/data';
+import { log } from '../shared/log';
 
 /** What is being taken in, or was. */
 export type JobTold =
@@ -48,13 +49,18 @@ export function startJob(
     if (job.stop) throw new Stopped();
     job.told = { state: 'going', putts };
   };
+  log.info({ event: 'import started' });
   void work(far).then(
-    ({ putts, sessions }) => (job.told = { state: 'done', putts, sessions }),
-    (error: unknown) =>
-      (job.told =
-        error instanceof Stopped
-          ? { state: 'stopped' }
-          : { state: 'failed', message: messageFor(error) }),
+    ({ putts, sessions }) => {
+      job.told = { state: 'done', putts, sessions };
+      log.info({ event: 'import done', putts, sessions });
+    },
+    (error: unknown) => {
+      const stopped = error instanceof Stopped;
+      job.told = stopped ? { state: 'stopped' } : { state: 'failed', message: messageFor(error) };
+      if (stopped) log.info({ event: 'import stopped' });
+      else log.error({ event: 'import failed', err: error });
+    },
   );
 }
 

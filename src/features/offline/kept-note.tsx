@@ -4,10 +4,10 @@ import { useEffect, useState } from 'react';
 import { Button } from '@/ui/button';
 import { saveText } from '@/ui/save-text';
 import { photoCount } from '../photo/kept-photos';
-import { AsideNote } from '../session/aside-note';
-import { allAside, allWaiting, forgetAllAside, type SetAside } from '../session/queue';
+import { allWaiting } from '../session/queue';
 import { toSend } from './begun';
 import { emptyDevice } from './device';
+import { RefusedEntries } from './refused-entries';
 import { ShellHead } from './shell-head';
 import type { ShellPart } from './shell';
 import { timeOf } from './stamps';
@@ -18,11 +18,9 @@ import { amountWaiting, waitingWords } from './waiting-words';
 /** What this device keeps: what, how much, since when; and a way to empty it. */
 export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
   const queue = useWaiting();
-  const [aside, setAside] = useState<SetAside[]>([]);
   const [photos, setPhotos] = useState<number | null>(null);
   const [bytes, setBytes] = useState<number | null>(null);
   const [sure, setSure] = useState(false);
-  const refused = queue?.refused ?? 0;
   useEffect(() => {
     photoCount()
       .then(setPhotos)
@@ -32,7 +30,6 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
       .then(({ usage }) => setBytes(usage ?? null))
       .catch(() => undefined);
   }, [kept, begun]);
-  useEffect(() => void allAside().then(setAside), [refused]);
   const runs = queue?.runs ?? [];
   const apart = new Set(begun.flatMap((session) => session.runs.map(({ id }) => id)));
   /** Sessions that were started here, and those of the server of which something waits. */
@@ -74,7 +71,7 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
     <main className="min-h-dvh bg-paper pb-12">
       <ShellHead title="On this device" online={online} onBack={() => go('?')} />
       <div className="grid max-w-2xl gap-5 px-4 pt-5 md:px-7">
-        <AsideNote aside={aside} onForget={() => void forgetAllAside().then(() => setAside([]))} />
+        <RefusedEntries />
         <dl>
           {rows.map(([name, value]) => (
             <div

@@ -9,6 +9,7 @@ import { HereList } from './here-list';
 import { KeptNote } from './kept-note';
 import { begunOf, keptHere } from './device';
 import type { BegunHere } from './begun';
+import { RefusedEntries } from './refused-entries';
 import { sendWaiting } from './send-waiting';
 import { pathsOf, refreshKept } from './sync';
 import type { Kept } from './wire';
@@ -133,14 +134,15 @@ async function isThere(): Promise<boolean> {
 function Nothing({ start, online }: { start: string; online: boolean | null }) {
   return (
     <main className="grid min-h-dvh content-start gap-4 bg-paper px-5 pt-10">
-      <h1>Nothing is kept on this device</h1>
+      <h1>Not ready to work offline</h1>
       <p className="max-w-prose text-[1.0625rem]">
-        Open Dirigo once with a signal, and wait a few seconds: from then on sessions can be begun
-        here without one.
+        Open Dirigo once with a signal and wait a few seconds. From then on you can start sessions
+        on this device without one.
       </p>
+      <RefusedEntries />
       <p>
         <a href={start} className="text-[1.0625rem] underline underline-offset-4">
-          {online ? 'The server answers: go on' : 'Try the server again'}
+          {online ? 'Open Dirigo' : 'Try again'}
         </a>
       </p>
     </main>

@@ -28,7 +28,8 @@ async function backUpWhenDue(): Promise<void> {
     if (backup) log.info({ event: 'backup made', bytes: backup.bytes });
     await rehearseWhenDue(path, new Date());
   } catch (error) {
-    // The reason is kept where Today and the health check find it.
-    log.error({ event: 'backup failed', err: error instanceof Problem ? error.message : error });
+    // A reason is kept where Today and the health check find it.
+    if (error instanceof Problem) log.error({ event: 'backup failed', reason: error.message });
+    else log.error({ event: 'backup failed', err: error });
   }
 }

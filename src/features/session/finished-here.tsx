@@ -8,14 +8,11 @@ import { Button } from '@/ui/button';
  * they are sent, from here or from any other page of this device.
  */
 export function FinishedHere({
-  waiting,
   offline,
   sent,
   onSent,
   onLeave,
 }: {
-  /** Events that are not on the server yet. */
-  waiting: number;
   offline: boolean;
   sent: boolean;
   onSent: () => void;
@@ -32,7 +29,7 @@ export function FinishedHere({
       <h1>Session finished</h1>
       <p role="status" className="max-w-prose text-[1.125rem]">
         {offline
-          ? `No signal. ${waiting === 1 ? 'One entry is' : `${waiting} entries are`} saved on this device and will be sent when there is a signal, from any page of Dirigo.`
+          ? 'No signal. Everything is saved on this device, and will be sent when there is a signal, from any page of Dirigo.'
           : 'Sending the last putts…'}
       </p>
       {offline && (

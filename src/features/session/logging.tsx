@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState, useTransition } from 'react';
+import { useMemo, useRef, useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import { standingsWords } from '@/core/coaching';
 import { ruleTraits } from '@/core/drill';
@@ -15,6 +15,7 @@ import { puttWords } from './outcome-words';
 import { undoTarget, type UndoTarget } from './own-putts';
 import { PlayerScreen } from './player-screen';
 import { Rotation, type Every } from './rotation';
+import type { LastTouch } from './use-putt';
 import { useRuns, useRunViews } from './use-runs';
 import { useOnward, useWays } from './ways';
 import type { WirePutt } from './wire';
@@ -41,6 +42,8 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
   );
   // Putts of this turn.
   const [turn, setTurn] = useState(0);
+  const touchedRef = useRef<LastTouch>({ at: -Infinity, where: '' });
+  const [undone, setUndone] = useState<string | null>(null);
   // Finished on this device; the page goes on once everything has been sent.
   const [finishing, setFinishing] = useState(false);
   const [counting, setCounting] = useState(false);
@@ -85,6 +88,7 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
     setTurn(0);
   };
   const logged = () => {
+    setUndone(null);
     if (every === 'by hand' || turn + 1 < every) setTurn(turn + 1);
     else goTo(at + 1);
   };
@@ -95,7 +99,7 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
   const undoPutt = (target: UndoTarget<WirePutt>) => {
     const { player: whose, putt } = target;
     stores[whose]!.undo(putt.id);
-    toast(`Undone: ${wordsOf(target)}`);
+    setUndone(wordsOf(target));
     // Whoever putts again is in front.
     setFront(whose);
     setTurn(whose === at ? Math.max(0, turn - 1) : every === 'by hand' ? 0 : every - 1);
@@ -140,7 +144,6 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
     );
     return (
       <FinishedHere
-        waiting={views.reduce((sum, { unsaved }) => sum + unsaved, 0)}
         offline={views.some(({ saving }) => saving.state === 'waiting' && saving.since !== 'now')}
         sent={views.every(({ unsaved, entering }) => unsaved === 0 && entering === 0)}
         onSent={() => leave(putted.map(({ sessionId }) => sessionId))}
@@ -175,6 +178,8 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
           )
         }
         onLogged={logged}
+        touchedRef={touchedRef}
+        undone={undone}
         undoable={undoable}
         wordsOf={wordsOf}
         onUndo={undoPutt}

@@ -2,7 +2,7 @@
 
 import { Undo2 } from 'lucide-react';
 import clsx from 'clsx';
-import { useMemo, useState, useTransition, type ReactNode } from 'react';
+import { useMemo, useState, useTransition, type ReactNode, type RefObject } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import { cardOf, endedWords, restSeen } from '@/core/drill';
@@ -47,7 +47,7 @@ import { SpotMap } from './spot-map';
 import { Strip } from './strip';
 import { TouchBoard } from './touch-board';
 import { UndoQuestion } from './undo-question';
-import { usePutt } from './use-putt';
+import { usePutt, type LastTouch } from './use-putt';
 import { useOnward, useWays } from './ways';
 import { useBeside, useWide } from './use-wide';
 import type { WirePutt } from './wire';
@@ -73,6 +73,8 @@ export function PlayerScreen({
   runIds,
   won,
   rotation,
+  touchedRef,
+  undone,
   undoable,
   wordsOf,
   onLogged,
@@ -95,6 +97,10 @@ export function PlayerScreen({
   won: string | null;
   /** Who putts, and who is next. */
   rotation: ReactNode;
+  /** The last touch of this screen, whoever was in front. */
+  touchedRef: RefObject<LastTouch>;
+  /** What was just undone, in words; null for nothing. */
+  undone: string | null;
   /** What Undo takes back; null for nothing. */
   undoable: UndoTarget<WirePutt> | null;
   /** Whose putt, and what happened: "Sal, left tee". */
@@ -123,7 +129,7 @@ export function PlayerScreen({
   const paused = course.pausedSince;
   const asks = !goesOn && (ended !== null || nextRung !== null || won !== null);
   const shut = asks || paused !== null;
-  const putt = usePutt({ player, play, store, shut, cue: cues.cue, onLogged });
+  const putt = usePutt({ player, play, store, shut, cue: cues.cue, touchedRef, onLogged });
   const { there, primary, several, guesses } = putt;
   const outcomes = useMemo(() => primary?.outcomes() ?? [], [primary]);
   const passes = useMemo(() => judge(layout), [layout]);
@@ -390,6 +396,11 @@ export function PlayerScreen({
               }}
               onKeep={() => setDoubted(null)}
             />
+          )}
+          {undone !== null && (
+            <p className="border-2 border-ink bg-sheet px-3 py-2 text-[0.9375rem]">
+              Undone: <strong>{undone}</strong>
+            </p>
           )}
           {putt.ignored && (
             <p

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef, useState } from 'react';
+import { useState, type RefObject } from 'react';
 import { ruleTraits, type Guess, type Manner, type Rule } from '@/core/drill';
 import { allAsIntended, judge, layoutAt, loggedElements, type PuttPlace } from '@/core/layout';
 import { rememberPutt } from './own-putts';
@@ -10,6 +10,12 @@ import { ONE_TOUCH, SAME_KEY, asksSeveral, puttOf, type Seen } from './seen';
 
 /** Whether a rule asks for a guess before the actual is looked at. */
 const guessesFirst = (rule: Rule): boolean => !!ruleTraits(rule).guesses;
+
+/** When a screen was touched last, and which key. */
+export interface LastTouch {
+  at: number;
+  where: string;
+}
 
 /** The elements of which something else was seen before. */
 const changedIn = (before: Seen, now: Seen): string =>
@@ -33,6 +39,7 @@ export function usePutt({
   store,
   shut,
   cue,
+  touchedRef,
   onLogged,
 }: {
   player: PlayerRun;
@@ -41,6 +48,8 @@ export function usePutt({
   /** Nothing is taken now. */
   shut: boolean;
   cue: (passed: boolean) => void;
+  /** The last touch of this screen, whoever was in front: a double tap must not log the next player's putt. */
+  touchedRef: RefObject<LastTouch>;
   onLogged: () => void;
 }) {
   const [seen, setSeen] = useState<Seen>({});
@@ -48,7 +57,6 @@ export function usePutt({
   const [told, setTold] = useState<{ place?: PuttPlace; manner?: Manner }>({});
   // A second tap that was ignored: what it would have logged.
   const [ignored, setIgnored] = useState<Seen | null>(null);
-  const touched = useRef({ at: -Infinity, where: '' });
   const made = { ...next, ...told };
   const { number } = made;
   const there = layoutAt(layout, made.place) ?? layout;
@@ -70,13 +78,13 @@ export function usePutt({
   /** Whether a touch is a second one of the same key, or too near to any other: then it is ignored, and shown as ignored. */
   const again = (where: string, at: number | undefined, what: Seen): boolean => {
     if (at === undefined) return false;
-    const { at: before, where: there } = touched.current;
+    const { at: before, where: there } = touchedRef.current;
     const apart = where === there ? SAME_KEY : several ? 0 : ONE_TOUCH;
     if (at - before < apart) {
       setIgnored(what);
       return true;
     }
-    touched.current = { at, where };
+    touchedRef.current = { at, where };
     return false;
   };
   /** What a touch makes of what was seen; the first of them logs where one thing is asked. */
