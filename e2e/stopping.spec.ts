@@ -20,6 +20,7 @@ import { serve, type OwnServer } from './server';
 import { expect, test } from './test';
 
 const PORT = ownPort('stopping');
+const HOME = 'home.wharf.example';
 const STUDENT: StudentValues = {
   name: 'Stopped Weir',
   hand: 'right',
@@ -186,7 +187,7 @@ test('many idle connections from elsewhere hold nobody up', async () => {
 });
 
 test('a valid link opens, whatever its address has tried; a revoked one says so, and too many are slowed down', async () => {
-  server = await serve(PORT, file, { env: { DIRIGO_OPEN: '0' } });
+  server = await serve(PORT, file, { env: { DIRIGO_OPEN: '0', DIRIGO_HOME: HOME } });
   const link = await beside(async (database) => {
     const head = await headCoach(database);
     const id = await addStudent(database, head, STUDENT);
@@ -201,8 +202,11 @@ test('a valid link opens, whatever its address has tried; a revoked one says so,
   }
   expect(Number(slowed!.headers['retry-after'])).toBeGreaterThan(0);
   expect(JSON.parse(slowed!.text)).toMatchObject({ code: 'slow' });
-  // All of them through one tunnel: whoever has a link gets in.
-  expect((await ask(`/home/${link.stands}/kept`)).status).toBe(200);
+  // All of them through one tunnel, under the students' own name: whoever has a link gets in.
+  const forwarded = { host: HOME, 'x-forwarded-for': '10.1.2.3', 'x-forwarded-proto': 'https' };
+  for (const headers of [{}, forwarded]) {
+    expect((await ask(`/home/${link.stands}/kept`, { headers })).status).toBe(200);
+  }
   const revoked = await ask(`/home/${link.ended}/kept`);
   expect([revoked.status, (JSON.parse(revoked.text) as { code: string }).code]).toEqual([
     410,

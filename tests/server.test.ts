@@ -13,7 +13,7 @@ import {
   trustedProxies,
 } from '../server/limits.mjs';
 import { localAddresses } from '../server/network.mjs';
-import { welcomePage } from '../server/welcome.mjs';
+import { welcomePage, welcomeServer } from '../server/welcome.mjs';
 
 const from = (
   headers: Record<string, string>,
@@ -248,6 +248,25 @@ it('addresses of the local network come first, and none of this machine alone', 
       wlan: [one('fe80::1', false, 'IPv6'), one('192.168.1.20')],
     }),
   ).toEqual(['192.168.1.20', '100.64.0.1']);
+});
+
+it('two hundred idle connections do not shut the page that hands over the certificate', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'dirigo-welcome-'));
+  const certificateFile = join(folder, 'authority.crt');
+  writeFileSync(certificateFile, 'a certificate');
+  const page = welcomeServer({ address: 'https://wharf', fingerprint: 'AA:BB', certificateFile });
+  await new Promise<void>((resolve) => page.listen(0, '127.0.0.1', resolve));
+  const { port } = page.address() as { port: number };
+  for (let idle = 0; idle < 200; idle++) {
+    await new Promise<void>((resolve) => {
+      connect(port, '127.0.0.1', resolve).on('error', () => undefined);
+    });
+  }
+  const answer = await fetch(`http://127.0.0.1:${port}/`);
+  expect([answer.status, await answer.text()]).toEqual([200, expect.stringContaining('AA:BB')]);
+  page.closeAllConnections();
+  await new Promise((resolve) => page.close(resolve));
+  rmSync(folder, { recursive: true });
 });
 
 it('the page that hands over the certificate holds what it is told as text', () => {
