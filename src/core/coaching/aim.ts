@@ -8,7 +8,7 @@ import {
   type SkillPoints,
 } from '@/core/scoring';
 import { showDegrees } from '@/core/units';
-import { less } from './less';
+import { differenceOfDraws } from './difference-of-draws';
 
 /** Where a player aims, and what the stroke adds to it: together they are where the ball starts. Rad, right positive. */
 export interface AimAndStroke {
@@ -44,7 +44,7 @@ export function tellAim(
   const { aim, start } = points;
   const looks = basis.aim ?? 0;
   if (!aim || !start || looks < ENOUGH || (basis.start ?? 0) < ENOUGH) return null;
-  const { taken: aimed, left: added } = less(start, aim);
+  const { taken: aimed, left: added } = differenceOfDraws(start, aim);
   const hiding = aimed.filter(
     (value, i) => value * added[i]! < 0 && Math.min(Math.abs(value), Math.abs(added[i]!)) > OFF,
   );

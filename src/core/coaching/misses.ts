@@ -4,7 +4,7 @@ import { quantities, type BiasMiss } from '@/core/quantity';
 import type { Basis, ByQuantity, SkillPoints } from '@/core/scoring';
 import { likelyLarger, rateOf } from './checks';
 import { rateBelow } from './gate-fit';
-import { less } from './less';
+import { differenceOfDraws } from './difference-of-draws';
 
 /** What is known of a player when their misses are read. */
 export interface Known {
@@ -127,7 +127,7 @@ function causeOf(
   if (!first || (basis[before.quantity] ?? 0) < before.putts) {
     return `${before.unseen}${cause[0]!.toLowerCase()}${cause.slice(1)}`;
   }
-  const { left } = less(of, first);
+  const { left } = differenceOfDraws(of, first);
   return share(left.length, (i) => side * left[i]! > least) < 0.5 ? before.cause : cause;
 }
 

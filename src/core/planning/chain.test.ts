@@ -76,6 +76,20 @@ describe('expected putts, against values worked out by hand', () => {
     expect(expected({ type: 'row', length: 3 }, 0)).toBe(Infinity);
   });
 
+  it('is infinite where a state leads nowhere, and never no number at all', () => {
+    // From the start one kind ends, another leads to a state that nothing leaves.
+    const kinds = PASS_OR_MISS;
+    const trap = {
+      kinds,
+      places: [{ station: null, rung: 0, again: 0 }],
+      placeOf: Int32Array.from([0, 0, 0]),
+      next: Int32Array.from([DONE, 1, 1, 1, DONE, 2]),
+      states: [{}, {}, {}],
+    };
+    expect(expectedPutts(trap, [[0.9, 0.1]])).toBe(Infinity);
+    expect(expectedPutts(trap, [[1, 0]])).toBe(1);
+  });
+
   it('stays exact over ten thousand states', () => {
     const rule: Rule = { type: 'sets', sets: 71, of: 71, restart: 'at the end' };
     expect(chainOf(rule, GROUND, PASS_OR_MISS).states.length).toBeGreaterThan(10_000);

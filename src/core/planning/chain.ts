@@ -140,8 +140,14 @@ export function expectedPutts({ kinds, next, placeOf }: Chain, shares: Shares): 
     for (const from of before[out]!) {
       if (from === out) continue;
       const other = rows[from]!;
-      const weight = other.get(out)! / leaves;
+      const into = other.get(out)!;
       other.delete(out);
+      // Nothing leads out of it: whoever may come to it never ends, however likely another way out is.
+      if (leaves === 0) {
+        putts[from] = Infinity;
+        continue;
+      }
+      const weight = into / leaves;
       putts[from]! += weight * putts[out]!;
       ends[from]! += weight * ends[out]!;
       for (const [to, p] of row) {
