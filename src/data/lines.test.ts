@@ -244,12 +244,18 @@ test('a line of the time before a session was finished still comes in; one of a 
   const { id } = await begun();
   await sent([line('0', 5, { face: [1, 'deg'] })]);
   await finishSession(database, principal, id, after(100));
-  const [late, later] = await sent(
-    [line('1', 80, { face: [1, 'deg'] }), line('2', 900, { face: [1, 'deg'] })],
+  const [late, later, soon] = await sent(
+    [
+      line('1', 80, { face: [1, 'deg'] }),
+      line('2', 900, { face: [1, 'deg'] }),
+      // An instrument that goes on for a moment after Finish.
+      line('3', 110, { face: [1, 'deg'] }),
+    ],
     after(1000),
   );
   expect(late!.state).toBe('taken');
   expect(later!.state).toBe('waiting');
+  expect(soon!.state).toBe('waiting');
   expect(await puttsOf(id)).toHaveLength(2);
 });
 

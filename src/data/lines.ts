@@ -35,6 +35,8 @@ const NAMES = '6f1d0f5e-5b7e-4c58-9f0a-6d3a5c1f2b11';
 
 /** A line belongs to a putt of another instrument, or to a touch, no farther off than this, s. */
 const NEAR = { instrument: 4, touchBefore: 2, touchAfter: 15 } as const;
+/** A reading that is this much younger than the end of its session still belongs to it, s: clocks differ a little. */
+const AFTER_FINISH = 5;
 /** A session that nobody finished is no longer gone on with after this, h. */
 const OPEN = 12;
 /** A clock that is ahead by more is not believed, s. */
@@ -60,7 +62,7 @@ async function sessionAt(
         AND (session.coachId = $coachId OR session.id = $beside)`,
     {
       $until: storedTime(addSeconds(at, 60)),
-      $at: storedTime(addSeconds(at, -60)),
+      $at: storedTime(addSeconds(at, -AFTER_FINISH)),
       $since: storedTime(addHours(at, -OPEN)),
       $coachId: principal.coachId,
       $beside: sessionId,

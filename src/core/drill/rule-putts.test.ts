@@ -84,4 +84,22 @@ describe('the time that a rule counts', () => {
     expect(minutes([{ from: at(90), until: at(570) }])).toEqual([0, 1, 2, 3]);
     expect(minutes([{ from: at(60), until: null }])).toEqual([0, 1, 1, 1]);
   });
+
+  it('is time of play: a session that is resumed days later goes on where it was', () => {
+    const day = 86_400;
+    const putts = [0, 30, 60, 3 * day, 3 * day + 40, 3 * day + 40 + 299, 4 * day].map(
+      (seconds) => ({ outcomes: {}, at: at(seconds) }),
+    );
+    // 30 + 30, nothing for three days, 40, 299 s that are still play, and nothing for another day: by hand.
+    expect(rulePutts([{ layout: limit, putts }]).map(({ minutes }) => 60 * minutes)).toEqual(
+      [0, 30, 60, 60, 100, 399, 399].map((seconds) => expect.closeTo(seconds, 9)),
+    );
+  });
+
+  it('stands still while a clock has jumped back', () => {
+    const putts = [0, 60, 20, 40, 90].map((seconds) => ({ outcomes: {}, at: at(seconds) }));
+    expect(rulePutts([{ layout: limit, putts }]).map(({ minutes }) => 60 * minutes)).toEqual(
+      [0, 60, 60, 60, 90].map((seconds) => expect.closeTo(seconds, 9)),
+    );
+  });
 });

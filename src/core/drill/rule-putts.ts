@@ -24,15 +24,19 @@ export interface RunPutts {
   putts: readonly TimedPutt[];
 }
 
+/** A longer time between two putts is no play, ms: a talk, a closed screen, a session that is resumed days later. */
+const LONGEST_GAP = 5 * 60_000;
+
 /**
- * What a rule needs to know of each putt, from what was logged.
+ * Returns what a rule needs to know of each putt. Its minutes are time of play: what lies between two putts counts unless it was a pause
+ * or is longer than five minutes.
  *
  * @param runs one after the other: the rungs of a ladder are runs on layouts of their own. A clock that jumped back
  * stands still here
  * @param pauses when nobody putted: they are not counted as minutes
  */
 export function rulePutts(runs: readonly RunPutts[], pauses: readonly Pause[] = []): RulePutt[] {
-  let began: number | null = null;
+  let last: number | null = null;
   let minutes = 0;
   return runs.flatMap(({ layout, putts }) => {
     const passes = judge(layout);
@@ -40,9 +44,10 @@ export function rulePutts(runs: readonly RunPutts[], pauses: readonly Pause[] = 
     const asked = loggedElements(layout).primary?.id ?? '';
     const [hole, zone] = [idOf('hole'), idOf('zone')];
     return putts.map(({ outcomes, at, guess }): RulePutt => {
-      began ??= at.getTime();
-      const rested = pausedWithin(pauses, began, at.getTime());
-      minutes = Math.max(minutes, (at.getTime() - began - rested) / 60_000);
+      const time = at.getTime();
+      const gap = last === null ? 0 : time - last - pausedWithin(pauses, last, time);
+      if (gap > 0 && gap <= LONGEST_GAP) minutes += gap / 60_000;
+      last = Math.max(last ?? time, time);
       const rest = RESTS.find((one) => one === outcomes[zone]) ?? null;
       const holed = outcomes[hole] === undefined ? null : outcomes[hole] === 'holed';
       const guessed = guess ? guess.outcomes[asked] === outcomes[asked] : null;

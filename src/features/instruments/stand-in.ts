@@ -22,20 +22,23 @@ export function startStandIn(kind: StandIn, sender: Sender): void {
   const luck = chance(1);
   const begun = Date.now();
   let index = 0;
+  const stop = () => {
+    clearInterval(again);
+    running().delete(instrumentId);
+  };
   const again = setInterval(() => {
     const at = new Date();
     const stroke = standInStroke(1, index);
     const line = standInLine(kind, stroke, { id: `${begun}-${index}`, at }, luck);
     index += 1;
-    if (index >= PUTTS) {
-      clearInterval(again);
-      running().delete(instrumentId);
-    }
+    if (index >= PUTTS) stop();
     void connection()
       .then((database) => takeLines(database, sender, [JSON.stringify(line)], at))
       .then((told) => {
         for (const one of told) {
           if (one.state === 'taken') tellRun(one.runId, sender.principal.coachId);
+          // The session was finished, or is gone: the player has left.
+          else if (one.state === 'waiting') stop();
         }
       })
       .catch((error: unknown) => log.error({ event: 'simulated instrument failed', err: error }));
