@@ -3,6 +3,7 @@ import { DEFAULT_PUTT } from '@/core/green';
 import { ballGateLayout, standing } from '@/core/layout';
 import { DEFAULT_UNITS, toRadians } from '@/core/units';
 import { TapeList } from './drills/tape-list';
+import { stripMarks } from './session/outcome-words';
 import { Strip } from './session/strip';
 import { SkillTable } from './students/skill-table';
 
@@ -84,8 +85,10 @@ describe('the score table', () => {
 
 describe('the strip of putts', () => {
   it('tells sides by shape and by word', () => {
-    const outcomes = standing(layout).flatMap((element) => element.outcomes());
-    const html = renderToStaticMarkup(<Strip outcomes={outcomes} />);
+    const putts = standing(layout).flatMap((element) =>
+      element.outcomes().map(({ id }) => ({ [element.id]: id })),
+    );
+    const html = renderToStaticMarkup(<Strip marks={stripMarks(layout, putts)} />);
     expect(
       html
         .replace(/<[^>]+>/g, ' ')

@@ -14,7 +14,7 @@ import { fileName } from '../shared/file-name';
 import { bySides } from './keys';
 import { asksRead, leftWords, readAndTrue } from './last-read';
 import { placeWords } from './place-words';
-import { otherOutcomes, outcomeWords, passWord, primaryOutcomes } from './outcome-words';
+import { otherOutcomes, outcomeWords, passWord, stripMarks } from './outcome-words';
 
 const METRIC = { ...DEFAULT_UNITS, long: 'metric' as const };
 const layoutOf = (key: string) => libraryDrill(key)!.layout;
@@ -46,7 +46,15 @@ describe('what is logged', () => {
     ]);
     const lefty = fitted(three, { ...STANDARD_FITTING, hand: 'left' });
     expect(outcomeWords(lefty, putts)[1]).toBe('2 clear, 1 toe');
-    expect(primaryOutcomes(three, putts).map(({ id }) => id)).toEqual(['clear', 'left', 'right']);
+    // The strip shows the whole putt: through the ball gate and past the zone is a miss, and nothing seen is no putt.
+    const marks = stripMarks(three, [...putts, happened('clear', 'clear', 'long'), {}]);
+    expect(marks.map(({ passes, side }) => [passes, side])).toEqual([
+      [true, 'middle'],
+      [false, 'left'],
+      [false, 'right'],
+      [false, 'middle'],
+    ]);
+    expect(marks[3]!.label.split('; ')).toHaveLength(3);
   });
 
   it('does not say twice how many passed, where that is the first thing that is told', () => {

@@ -1,4 +1,5 @@
 import {
+  judge,
   loggedElements,
   standing,
   type Layout,
@@ -9,12 +10,35 @@ import {
 import type { Guess } from '@/core/drill';
 import { roughLength, type UnitPreferences } from '@/core/units';
 
-/** What happened at the element of the large keys on each putt. */
-export function primaryOutcomes(layout: Layout, putts: Outcomes[]): Outcome[] {
-  const { primary } = loggedElements(layout);
-  if (!primary) return [];
-  const outcomes = primary.outcomes();
-  return putts.flatMap((putt) => outcomes.filter(({ id }) => id === putt[primary.id]));
+/** One putt in a strip: whether it passed as a whole, to which side it missed, and what happened at each part. */
+export interface StripMark {
+  passes: boolean;
+  side: Outcome['side'];
+  label: string;
+}
+
+/** Marks for a strip of putts; putts of which nothing was seen are left out. */
+export function stripMarks(layout: Layout, putts: readonly Outcomes[]): StripMark[] {
+  const passes = judge(layout);
+  const { primary, others } = loggedElements(layout);
+  const elements = [...(primary ? [primary] : []), ...others];
+  return putts.flatMap((putt) => {
+    const parts = elements.flatMap((element) =>
+      element.outcomes().filter(({ id }) => id === putt[element.id]),
+    );
+    if (parts.length === 0) return [];
+    const passed = passes(putt);
+    const missed = passed
+      ? undefined
+      : parts.find(({ passes: one, side }) => !one && side !== 'middle');
+    return [
+      {
+        passes: passed,
+        side: missed?.side ?? 'middle',
+        label: parts.map(({ label }) => label).join('; '),
+      },
+    ];
+  });
 }
 
 /** How often each thing happened, element by element: "1 at the left tee, 2 at the right". */

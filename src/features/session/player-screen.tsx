@@ -29,7 +29,7 @@ import { LastRead, asksRead } from './last-read';
 import { LoggingKeys } from './logging-keys';
 import { MoreMenu, type SwapTo } from './more-menu';
 import type { DrillOption } from './options';
-import { primaryOutcomes } from './outcome-words';
+import { stripMarks } from './outcome-words';
 import type { UndoTarget } from './own-putts';
 import { PlaceLine } from './place-line';
 import type { Play, PlayerRun } from './play';
@@ -366,7 +366,7 @@ export function PlayerScreen({
               className="flex min-h-11 min-w-0 justify-end overflow-hidden"
             >
               <Strip
-                outcomes={primaryOutcomes(
+                marks={stripMarks(
                   layout,
                   view.putts.filter(({ leftOut }) => !leftOut).map((one) => one.outcomes),
                 ).slice(-10)}

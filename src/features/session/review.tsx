@@ -39,7 +39,7 @@ import { Trials } from '../setup/trials';
 import { FacePicture } from './face-picture';
 import { blockFacts, factsBefore, type BlockFacts } from './facts';
 import { FinishPicture } from './finish-picture';
-import { otherOutcomes, outcomeWords, passWord, primaryOutcomes } from './outcome-words';
+import { otherOutcomes, outcomeWords, passWord, stripMarks } from './outcome-words';
 import { RuleEnd } from './rule-end';
 import { ReopenButton } from './reopen-button';
 import { byManner, byPlace, type Counted } from './by-place';
@@ -338,7 +338,7 @@ function RunPicture({
             />
           );
         })}
-        <Strip outcomes={primaryOutcomes(layout, outcomes)} />
+        <Strip marks={stripMarks(layout, outcomes)} />
         <CountedList title="By place" rows={byPlace(layout, counted(run.putts), units)} />
         <CountedList title="By stroke" rows={byManner(layout, counted(run.putts))} />
         {unscored.map(({ reason, putts }) => (
