@@ -153,7 +153,7 @@ test('a coach with no signal begins, logs, climbs, finishes, notes, and begins t
 
   await test.step('the server answers again', async () => {
     await page.goto('/offline?view=phone');
-    await expect(page.getByText('Sessions begun here, not all on the server')).toBeVisible();
+    await expect(page.getByText('Sessions not sent yet')).toBeVisible();
     server = await serve(PORT, file);
     await page.goto('/offline');
     await expect(page.getByText('the server answers')).toBeVisible({ timeout: 30_000 });

@@ -21,7 +21,11 @@ const KEY_FILE = 'backup-key.age';
 /** Work factor of the passphrase, as a power of two: the format's own default. */
 const WORK_FACTOR = 18;
 
-async function newKey(passphrase: string): Promise<BackupKey> {
+/**
+ * Returns a new key pair for backups, its private key encrypted with a passphrase. Blocks for about a second on purpose, so that
+ * passphrases are slow to guess: not for the process that answers requests.
+ */
+export async function newBackupKey(passphrase: string): Promise<BackupKey> {
   const identity = await generateX25519Identity();
   const encrypter = new Encrypter();
   encrypter.setScryptWorkFactor(WORK_FACTOR);
@@ -37,10 +41,10 @@ async function newKey(passphrase: string): Promise<BackupKey> {
  * Has backups encrypted from now on, or no longer. The passphrase itself is not kept: it opens the private key that lies beside
  * the backups. Earlier backups stay as they are.
  *
- * @param passphrase null to stop encrypting
+ * @param key null to stop encrypting
  */
-export async function encryptBackups(path: string, passphrase: string | null): Promise<void> {
-  await saveBackupState(path, { key: passphrase === null ? null : await newKey(passphrase) });
+export async function encryptBackups(path: string, key: BackupKey | null): Promise<void> {
+  await saveBackupState(path, { key });
 }
 
 /** Puts the wrapped key beside the backups. Each key has a file of its own: an earlier one still opens earlier backups. */

@@ -24,7 +24,7 @@ import {
   newestGoodBackup,
   withPlainBackup,
 } from './backups';
-import { encryptBackups } from './backup-key';
+import { encryptBackups, newBackupKey } from './backup-key';
 import { checkHealth } from './health';
 import { rehearseWhenDue } from './rehearsal';
 import { restore } from './restore';
@@ -255,7 +255,7 @@ describe('an encrypted backup', () => {
   it('shows nothing of what it holds, and is opened by its passphrase alone, on another machine too', async () => {
     const { database, principal, folder } = book;
     await addStudent(database, principal, TEST_STUDENT);
-    await encryptBackups(database.path, PASSPHRASE);
+    await encryptBackups(database.path, await newBackupKey(PASSPHRASE));
     const { file, encrypted } = await makeBackup(database.path, at);
     expect([encrypted, file.endsWith('.db.age')]).toEqual([true, true]);
     const copies = join(folder, 'copies');
@@ -285,7 +285,7 @@ describe('an encrypted backup', () => {
   it('is rehearsed like any other, and no longer made once encryption was stopped', async () => {
     const { database, principal } = book;
     await addStudent(database, principal, TEST_STUDENT);
-    await encryptBackups(database.path, PASSPHRASE);
+    await encryptBackups(database.path, await newBackupKey(PASSPHRASE));
     const sealed = await makeBackup(database.path, at);
     expect(await rehearseWhenDue(database.path, at)).toBe(true);
     expect((await backupState(database.path)).rehearsed).toEqual({

@@ -26,7 +26,7 @@ export {
   type Contents,
 } from './backups';
 export { listBackups, setBackupFolder, type Backup } from './backup-files';
-export { encryptBackups } from './backup-key';
+export { encryptBackups, newBackupKey } from './backup-key';
 export { rehearseWhenDue } from './rehearsal';
 export { listMentions, type Mention } from './mentions';
 export { checkHealth, type Health } from './health';

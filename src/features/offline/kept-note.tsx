@@ -13,7 +13,7 @@ import type { ShellPart } from './shell';
 import { timeOf } from './stamps';
 import { refreshKept } from './sync';
 import { puttsWaiting, useWaiting } from './use-waiting';
-import { amountWaiting, waitingWords } from './waiting-words';
+import { amountWaiting } from './waiting-words';
 
 /** What this device keeps: what, how much, since when; and a way to empty it. */
 export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
@@ -83,7 +83,6 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
             </div>
           ))}
         </dl>
-        {runs.length > 0 && <p className="text-[1rem]">{waitingWords(runs, kept.owner)}</p>}
         <p className="text-[1rem]">
           Only what you may see yourself is kept here. It is emptied when this device is signed out,
           and brought up to date whenever Dirigo is opened with a signal.

@@ -17,6 +17,7 @@ import {
   listPutters,
   listProgrammes,
   listStudents,
+  makeBackup,
   openDatabase,
   openReader,
   seedDemo,
@@ -66,6 +67,7 @@ beforeAll(async () => {
   const book = join(folder, 'book.zip');
   await writeFile(book, await bytesOf(zipped([{ name: 'book.jsonl', text: bookLines(database) }])));
   const item = { id: homework!.id, ref: drill!.id, rungs: {}, locked: false, why: '' };
+  const backup = await makeBackup(database.path, new Date('2026-11-20T12:00:00Z'));
   asked = {
     student: { studentId, rate: 0.7 },
     lines: { studentIds: null },
@@ -85,6 +87,8 @@ beforeAll(async () => {
     plan: { frame, items: [item], choosing: true },
     importCheck: { file: table, mapping: guessMapping(rows.value!).mapping, name: 'old.csv' },
     exportCheck: { path: book },
+    backupKey: { passphrase: 'barge lantern moss quay' },
+    backupContents: { file: backup.file, passphrase: '' },
   };
 });
 

@@ -1,6 +1,13 @@
 import 'server-only';
 import type { Mapping } from '@/core/table';
-import { lookInBook, type CoachPrincipal, type Database } from '@/data';
+import {
+  contentsOf,
+  lookInBook,
+  newBackupKey,
+  withPlainBackup,
+  type CoachPrincipal,
+  type Database,
+} from '@/data';
 import { bookIn } from '../import/archive';
 import type { TableFile } from '../import/table-file';
 import { checkFile } from '../import/take';
@@ -60,6 +67,18 @@ export const WORKS = {
   /** The same of a full export. */
   exportCheck: (database, _principal, { path }: { path: string }) =>
     lookInBook(database, bookIn(path)),
+  /** A new key pair for backups. */
+  backupKey: (_database, _principal, { passphrase }: { passphrase: string }) =>
+    newBackupKey(passphrase),
+  /** What a backup holds, and what the database holds. */
+  backupContents: async (
+    { path },
+    _principal,
+    { file, passphrase }: { file: string; passphrase: string },
+  ) => ({
+    here: await contentsOf(path),
+    there: await withPlainBackup(path, file, passphrase, contentsOf),
+  }),
 } satisfies Record<string, Work<never, unknown>>;
 
 export type WorkName = keyof typeof WORKS;

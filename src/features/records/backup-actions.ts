@@ -1,17 +1,9 @@
 'use server';
 
 import { z } from 'zod';
-import {
-  contentsOf,
-  encryptBackups,
-  makeBackup,
-  restoreOpen,
-  setBackupFolder,
-  withPlainBackup,
-  type Contents,
-  type Restored,
-} from '@/data';
+import { encryptBackups, makeBackup, restoreOpen, setBackupFolder, type Restored } from '@/data';
 import { endStreams } from '../instruments/live';
+import { reckon } from '../reckoning/pool';
 import { coachAction } from '../shared/action';
 import { log } from '../shared/log';
 import { passphraseSchema } from '../shared/passphrase-schema';
@@ -49,8 +41,8 @@ export const keepFolder = coachAction(
 /** Has backups encrypted from now on with a passphrase. */
 export const startEncrypting = coachAction(
   passphraseSchema,
-  async ({ path }, _principal, { passphrase }) => {
-    await encryptBackups(path, passphrase);
+  async ({ path }, principal, { passphrase }) => {
+    await encryptBackups(path, await reckon('backupKey', principal, { passphrase }));
     return null;
   },
   HEAD,
@@ -69,14 +61,8 @@ export const stopEncrypting = coachAction(
 /** Checks a backup, and returns what it holds beside what the database holds. */
 export const inspectBackup = coachAction(
   backupSchema,
-  async (
-    { path },
-    _principal,
-    { file, passphrase },
-  ): Promise<{ here: Contents; there: Contents }> => ({
-    here: await contentsOf(path),
-    there: await withPlainBackup(path, file, passphrase ?? '', contentsOf),
-  }),
+  (_database, principal, { file, passphrase }) =>
+    reckon('backupContents', principal, { file, passphrase: passphrase ?? '' }),
   { ...HEAD, reads: true },
 );
 
