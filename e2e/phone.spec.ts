@@ -343,7 +343,11 @@ test('a link that is ended ends on the phone too, and twelve taps start one sess
   const { endLink } = await import('../src/data');
   await endLink(book.database, principal, book.students.shared, new Date());
   await page.getByRole('button', { name: /Clear/ }).first().click();
-  await expect(page.getByText('There is no such page')).toBeVisible();
+  // What was logged since stays on the device; nothing else of the link does.
+  const told = page.getByText('This link was revoked. Ask your coach for a new one.');
+  await expect(page.getByRole('alert').filter({ has: told })).toContainText('Set it aside');
+  await page.goto(`/home/${link}`);
+  await expect(told).toBeVisible();
   await page.waitForFunction(
     async () =>
       (

@@ -293,7 +293,7 @@ test('homework is done on the student’s own page, which shows nothing else', a
   await expect(page.getByRole('img', { name: '1 of 3 done' })).toBeVisible();
   await expect(page.getByText(/A link stands since .*, last opened/)).toBeVisible();
   expect(await makeHome(page)).not.toBe(home);
-  expect((await there.goto(home))?.status()).toBe(404);
+  expect((await there.goto(home))?.status()).toBe(410);
   await phone.close();
 });
 

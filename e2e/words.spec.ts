@@ -47,7 +47,7 @@ test('a student says how homework felt, with a picture; the coach sees it under 
   await phone
     .locator('input[type=file]')
     .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('x') });
-  await expect(phone.getByText('notes.txt is no picture that can be read here.')).toBeVisible();
+  await expect(phone.getByText('notes.txt cannot be read as a picture.')).toBeVisible();
   await phone
     .locator('input[type=file]')
     .setInputFiles({ name: 'set-up.png', mimeType: 'image/png', buffer: await drawn(phone) });

@@ -90,7 +90,7 @@ beforeAll(async () => {
     backupKey: { passphrase: 'barge lantern moss quay' },
     backupContents: { file: backup.file, passphrase: '' },
   };
-});
+}, 180_000);
 
 afterAll(async () => {
   await reader.close();
