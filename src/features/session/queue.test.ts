@@ -250,6 +250,15 @@ describe('on a shared phone', () => {
     database.close();
     expect((await queue.pendingEvents(RUN, MEES.owner)).map(({ id }) => id)).toEqual(['a']);
     expect((await queue.waitingRuns()).map(({ sender }) => sender)).toEqual([TILDA, null]);
+    const sent: string[] = [];
+    const send = async (events: WireEvent[]) => {
+      sent.push(...events.map(({ id }) => id));
+      return taken();
+    };
+    // Sent by nobody’s name, it takes nothing of somebody else along.
+    await queue.drain(RUN, send, null);
+    expect(sent).toEqual(['a']);
+    expect(await queue.pendingEvents(RUN, TILDA.owner)).toHaveLength(1);
   });
 
   it('tells whoever listens when something waits, and when it is sent', async () => {

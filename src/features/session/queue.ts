@@ -151,12 +151,15 @@ export function onQueueChange(listener: () => void): () => void {
   return () => changed.removeEventListener('change', listener);
 }
 
-/** Whether an event is a sender's to send: their own, or one that does not say whose it is. */
-const isOf = ({ owner }: StoredEvent, by: string | null): boolean =>
-  by === null || owner === undefined || owner === by;
+/** Whose events are meant: an owner's; null for those that do not say whose they are; left out for everybody's. */
+type Whose = string | null | undefined;
+
+/** Whether somebody may send an event: their own, or one that does not say whose it is. */
+const isOf = ({ owner }: StoredEvent, by: Whose): boolean =>
+  by === undefined || owner === undefined || owner === by;
 
 /** What waits of a run: on the device, then in this page. */
-async function waiting(runId: string, by: string | null): Promise<Waiting[]> {
+async function waiting(runId: string, by: Whose): Promise<Waiting[]> {
   const kept = await onDevice(async (device) => {
     const keys = await device.getAllKeysFromIndex('events', 'run', runId);
     const rows = await device.getAllFromIndex('events', 'run', runId);
@@ -171,9 +174,9 @@ async function waiting(runId: string, by: string | null): Promise<Waiting[]> {
 /**
  * Returns what the server does not have yet of a run, in the order in which it was logged.
  *
- * @param by whose; of anybody when left out
+ * @param by whose
  */
-export async function pendingEvents(runId: string, by: string | null = null): Promise<WireEvent[]> {
+export async function pendingEvents(runId: string, by?: Whose): Promise<WireEvent[]> {
   return (await waiting(runId, by)).map(({ event }) => event);
 }
 
@@ -270,12 +273,12 @@ function refusedOf(runId: string, batch: Waiting[], refused: RefusedEvent[]): Se
  * Sends what is pending of a run in batches, one sender at a time over all tabs, forgets what the server acknowledged, and sets
  * aside what it refused.
  *
- * @param by whose events; anybody's when left out
+ * @param by whose events
  */
 export async function drain(
   runId: string,
   send: (events: WireEvent[]) => Promise<RunAnswer>,
-  by: string | null = null,
+  by?: Whose,
 ): Promise<RunAnswer> {
   if (inMemory.length > 0 || failing) await moveToDevice().catch(() => undefined);
   return oneAtATime(`dirigo-${runId}`, async () => {
@@ -311,11 +314,7 @@ export async function lastTold(runId: string): Promise<WireRun | null> {
 }
 
 /** Sets aside all that is pending of a run, with a reason. */
-export async function setAllAside(
-  runId: string,
-  message: string,
-  by: string | null = null,
-): Promise<void> {
+export async function setAllAside(runId: string, message: string, by?: Whose): Promise<void> {
   const all = await waiting(runId, by);
   const at = new Date().toISOString();
   await settle(
