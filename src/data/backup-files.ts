@@ -122,6 +122,16 @@ export async function listBackups(path: string): Promise<Backup[]> {
 }
 
 /**
+ * Returns the newest of a list that was made on schedule or on demand; null without one. Those from the future do not count: the
+ * clock was wrong when they were made.
+ *
+ * @param backups newest first
+ * @param at now
+ */
+export const newestBackup = (backups: readonly Backup[], at: Date): Backup | null =>
+  backups.find(({ kind, madeAt }) => kind === 'backup' && madeAt <= at) ?? null;
+
+/**
  * Deletes backups that no longer need to stay. One from the future, made while the clock was wrong, is left alone until its time
  * comes: it must not take the place of real ones.
  *

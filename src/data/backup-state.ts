@@ -27,7 +27,7 @@ const stateSchema = z.object({
   failed: failureSchema.nullable().default(null),
   /** The key of encrypted backups; null while they are not encrypted. */
   key: keySchema.nullable().default(null),
-  /** The last rehearsal of a restore: which backup, and what was wrong with it. */
+  /** The last rehearsal of a restore: which backup, and what was wrong with it, in a sentence. */
   rehearsed: z
     .object({ at: z.coerce.date(), file: z.string(), problem: z.string().nullable() })
     .nullable()
@@ -61,6 +61,12 @@ export async function backupState(path: string): Promise<BackupState> {
   const state = parsed.success ? parsed.data : stateSchema.parse({});
   const failed = failures().get(path);
   return failed === undefined ? state : { ...state, failed };
+}
+
+/** Returns why the last backup could not be made or, in its rehearsal, not be restored; null when nothing is wrong. */
+export function backupFault({ failed, rehearsed }: BackupState): BackupFailure | null {
+  if (failed) return failed;
+  return rehearsed?.problem ? { at: rehearsed.at, message: rehearsed.problem } : null;
 }
 
 /** Changes a part of it, and writes it beside the database. */

@@ -16,7 +16,7 @@ import fc from 'fast-check';
 import { Umzug } from 'umzug';
 import { addDays, addHours } from 'date-fns';
 import { STAYING, listBackups, setBackupFolder, staying } from './backup-files';
-import { backupFolder, backupState } from './backup-state';
+import { backupFault, backupFolder, backupState } from './backup-state';
 import {
   backupWhenDue,
   contentsOf,
@@ -322,10 +322,16 @@ describe('a rehearsal of a restore', () => {
     await makeBackup(database.path, at);
     jest.spyOn(Umzug.prototype, 'up').mockRejectedValueOnce(new Error('a migration failed'));
     expect(await rehearseWhenDue(database.path, at)).toBe(true);
-    const { failed, rehearsed } = await backupState(database.path);
-    expect(rehearsed!.problem).not.toBeNull();
-    expect(failed!.message).toContain('could not be restored in a rehearsal');
+    const fault = async () => backupFault(await backupState(database.path))?.message ?? null;
+    expect(await fault()).toContain('could not be restored in a rehearsal: ');
     expect((await checkHealth(database, database.path, at)).ok).toBe(false);
+    // Another backup does not make it good; only a rehearsal of that one does.
+    expect(await rehearseWhenDue(database.path, addHours(at, 1))).toBe(false);
+    await makeBackup(database.path, addHours(at, 1));
+    expect(await fault()).toContain('could not be restored');
+    expect(await rehearseWhenDue(database.path, addHours(at, 1))).toBe(true);
+    expect(await fault()).toBeNull();
+    expect((await checkHealth(database, database.path, addHours(at, 1))).ok).toBe(true);
   });
 });
 

@@ -8,6 +8,7 @@ import {
   OWN_FOLDER,
   backupName,
   listBackups,
+  newestBackup,
   pruneBackups,
   type Backup,
 } from './backup-files';
@@ -20,7 +21,7 @@ import {
   type BackupKey,
 } from './backup-state';
 import { Problem } from './problem';
-import { OWN_ONLY, inspectFile, readRaw, toDisk } from './raw-file';
+import { copyWhole, inspectFile, readRaw } from './raw-file';
 
 /** What is in a database, in a few numbers. */
 export interface Contents {
@@ -113,14 +114,6 @@ export async function newestGoodBackup(path: string, at: Date): Promise<Backup |
   return best?.backup ?? null;
 }
 
-/** Copies a database that is in use into a file of its own, checked and on disk. */
-async function vacuumInto(path: string, file: string): Promise<void> {
-  await rm(file, { force: true });
-  await readRaw(path, ({ all }) => all(`VACUUM INTO '${file.replaceAll("'", "''")}'`));
-  await chmod(file, OWN_ONLY);
-  await toDisk(file);
-}
-
 /** Writes a whole backup of a database that is in use; it gets its name only once it was checked and is on disk. */
 export async function writeBackup(
   path: string,
@@ -131,7 +124,7 @@ export async function writeBackup(
   const sealed = `${file}.sealed.part`;
   await mkdir(dirname(file), { recursive: true });
   try {
-    await vacuumInto(path, part);
+    await copyWhole(path, part);
     await contentsOf(part);
     if (key) {
       await encryptFile(part, sealed, key);
@@ -202,8 +195,7 @@ const BACKUP_AT_LEAST_EVERY = 20 * 3_600_000;
  * due. Backups from the future do not count: the clock was wrong when they were made.
  */
 export async function backupWhenDue(path: string, at: Date): Promise<Backup | null> {
-  const all = (await listBackups(path)).filter(({ kind }) => kind === 'backup');
-  const newest = all.find(({ madeAt }) => madeAt <= at);
+  const newest = newestBackup(await listBackups(path), at);
   if (!newest) return makeBackup(path, at);
   const age = at.getTime() - newest.madeAt.getTime();
   if (age < BACKUP_EVERY) return null;

@@ -196,7 +196,7 @@ export async function applyCredentials(
         { $id: id, $role: role, $passphrase: passphrase, $archivedAt: archivedAt },
       );
     }
-    // Somebody must be able to run the academy: of those who ran it in the backup the first stays.
+    // Somebody must be able to run the academy: without a head coach, its first coach becomes one.
     await write.all(
       `UPDATE coach SET archivedAt = NULL, role = 'head'
         WHERE NOT EXISTS (SELECT 1 FROM coach WHERE role = 'head' AND archivedAt IS NULL)

@@ -1,7 +1,7 @@
 import { access, constants, statfs } from 'node:fs/promises';
 import { dirname } from 'node:path';
-import { listBackups } from './backup-files';
-import { backupState } from './backup-state';
+import { listBackups, newestBackup } from './backup-files';
+import { backupFault, backupState } from './backup-state';
 import type { Database } from './database';
 
 /** A backup older than this is a fault, ms. */
@@ -57,19 +57,17 @@ export async function checkHealth(
       () => false,
     ));
   const writable = database !== null && readable && (await isWritable(database, freeBytes));
-  const newest = (await listBackups(path)).find(
-    ({ kind, madeAt }) => kind === 'backup' && madeAt <= at,
-  );
+  const newest = newestBackup(await listBackups(path), at);
   const age = newest ? at.getTime() - newest.madeAt.getTime() : null;
-  const { failed, rehearsed } = await backupState(path);
-  const problem = failed?.message ?? rehearsed?.problem ?? null;
+  const state = await backupState(path);
+  const problem = backupFault(state)?.message ?? null;
   return {
     ok: writable && age !== null && age <= TOO_OLD && problem === null,
     database: { readable, writable, freeBytes },
     backup: {
       ageSeconds: age === null ? null : Math.round(age / 1000),
       problem,
-      rehearsedAt: rehearsed?.at.toISOString() ?? null,
+      rehearsedAt: state.rehearsed?.at.toISOString() ?? null,
     },
   };
 }

@@ -148,7 +148,7 @@ export const takeImport = (
   told: (putts: number) => void,
 ): Promise<Imported> => inQueue(database, () => takeNow(database, principal, about, batches, told));
 
-/** What an import is called, which drill its putts are of, and when it was begun. */
+/** Name of an import, the drill that its putts belong to, and when it started. */
 interface ImportAbout {
   name: string;
   drillId: string | null;

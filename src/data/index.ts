@@ -25,12 +25,12 @@ export {
   withPlainBackup,
   type Contents,
 } from './backups';
-export { listBackups, setBackupFolder, type Backup } from './backup-files';
+export { listBackups, newestBackup, setBackupFolder, type Backup } from './backup-files';
 export { encryptBackups, newBackupKey } from './backup-key';
 export { rehearseWhenDue } from './rehearsal';
 export { listMentions, type Mention } from './mentions';
 export { checkHealth, type Health } from './health';
-export { backupFolder, backupState, type BackupState } from './backup-state';
+export { backupFault, backupFolder, backupState, type BackupState } from './backup-state';
 export { restore, type Restored } from './restore';
 export {
   allOfStudent,

@@ -236,5 +236,12 @@ export async function eraseName(write: Statements, id: string): Promise<void> {
     });
   }
   // The kept mapping of a table's columns may name a student in its headings.
-  await write.all(`DELETE FROM mapping WHERE headings LIKE '%' || $given || '%'`, like);
+  const mappings = await write.all<{ id: string; headings: string }>(
+    `SELECT id, headings FROM mapping WHERE headings LIKE '%' || $given || '%'`,
+    like,
+  );
+  for (const { id: mapping, headings } of mappings) {
+    if (clean(headings) === headings) continue;
+    await write.all('DELETE FROM mapping WHERE id = $id', { $id: mapping });
+  }
 }

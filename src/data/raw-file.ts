@@ -80,6 +80,14 @@ export async function toSingleFile(path: string): Promise<void> {
   }).catch(() => undefined);
 }
 
+/** Copies a database, in use or not, with all that still lies in its second file, into one file that is on disk. */
+export async function copyWhole(from: string, to: string): Promise<void> {
+  for (const ending of ['', ...COMPANIONS]) await rm(to + ending, { force: true });
+  await readRaw(from, ({ all }) => all(`VACUUM INTO '${to.replaceAll("'", "''")}'`));
+  await chmod(to, OWN_ONLY);
+  await toDisk(to);
+}
+
 /** Names of the migrations that a file has had; none for a file that is new. */
 async function appliedIn(file: RawFile, path: string): Promise<string[]> {
   const tables = (

@@ -2,7 +2,7 @@ import { copyFile, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
 import { contentsOf, newestGoodBackup, withPlainBackup } from './backups';
-import { backupState, noteBackup, saveBackupState } from './backup-state';
+import { backupState, saveBackupState } from './backup-state';
 import { openDatabase } from './database';
 import { differences, rowCounts } from './row-counts';
 
@@ -34,8 +34,8 @@ async function tryBackup(path: string, file: string): Promise<string | null> {
 }
 
 /**
- * Rehearses a restore of the newest good backup once a day: it is opened and migrated in a folder of its own, and its rows are
- * counted. What goes wrong is noted like a failed backup.
+ * Rehearses a restore of the newest good backup once a day, and of the next one where that failed: it is opened and migrated in a
+ * folder of its own, and its rows are counted.
  *
  * @param at now
  * @returns whether a rehearsal took place
@@ -43,15 +43,14 @@ async function tryBackup(path: string, file: string): Promise<string | null> {
 export async function rehearseWhenDue(path: string, at: Date): Promise<boolean> {
   const { rehearsed } = await backupState(path);
   const age = rehearsed ? at.getTime() - rehearsed.at.getTime() : Infinity;
-  if (age >= 0 && age < REHEARSE_EVERY) return false;
+  const fresh = age >= 0 && age < REHEARSE_EVERY;
+  if (fresh && rehearsed?.problem === null) return false;
   const backup = await newestGoodBackup(path, at);
-  if (!backup) return false;
+  if (!backup || (fresh && backup.file === rehearsed?.file)) return false;
   const { file } = backup;
-  const problem = await tryBackup(path, file);
+  const wrong = await tryBackup(path, file);
+  const problem =
+    wrong && `The newest backup, ${basename(file)}, could not be restored in a rehearsal: ${wrong}`;
   await saveBackupState(path, { rehearsed: { at, file, problem } });
-  if (problem !== null) {
-    const message = `The newest backup, ${basename(file)}, could not be restored in a rehearsal: ${problem}`;
-    await noteBackup(path, { at, message });
-  }
   return true;
 }

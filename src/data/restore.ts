@@ -1,6 +1,5 @@
 import { randomInt } from 'node:crypto';
 import { existsSync } from 'node:fs';
-import { chmod, rm } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { z } from 'zod';
 import { ENCRYPTED } from './backup-files';
@@ -8,9 +7,9 @@ import { contentsOf, withPlainBackup, type Contents } from './backups';
 import { applyCredentials, readCredentials } from './credentials';
 import { openDatabase } from './database';
 import { Problem } from './problem';
-import { COMPANIONS, OWN_ONLY, inspectFile, readRaw, toDisk, toSingleFile } from './raw-file';
+import { copyWhole, inspectFile, readRaw, toSingleFile } from './raw-file';
 import { eraseAgain, erasureSchema, type Erasure } from './rights';
-import { differences, rowCounts } from './row-counts';
+import { differences, rowCounts, type RowCounts } from './row-counts';
 import { swapFiles } from './swap';
 
 /** Who was erased, as the file itself says; nobody where that cannot be read. */
@@ -43,21 +42,17 @@ export interface Restored {
   signInsEnded: boolean;
 }
 
-/** Copies a backup, with all that still lies in its second file, and checks that every row came along. */
-async function copyWhole(from: string, to: string): Promise<void> {
-  for (const ending of ['', ...COMPANIONS]) await rm(to + ending, { force: true });
-  await readRaw(from, ({ all }) => all(`VACUUM INTO '${to.replaceAll("'", "''")}'`));
-  await chmod(to, OWN_ONLY);
-  await toDisk(to);
-  expectSame(await rowCounts(to), await rowCounts(from));
-}
-
-function expectSame(is: Record<string, number>, mustBe: Record<string, number>): void {
+/**
+ * Checks that every row of a file came along.
+ *
+ * @param left what became of the database that was there, in a sentence
+ */
+function expectSame(is: RowCounts, mustBe: RowCounts, left: string): void {
   const lost = differences(is, mustBe);
   if (lost.length > 0) {
     throw new Problem(
       'database',
-      `The restore was stopped, because rows were missing: ${lost.join(', ')}. The database was left as it was.`,
+      `The restore failed, because rows were missing: ${lost.join(', ')}. ${left}`,
     );
   }
 }
@@ -98,6 +93,7 @@ async function restorePlain(path: string, from: string, at: Date): Promise<Resto
   await toSingleFile(path);
   const incoming = `${path}.incoming`;
   await copyWhole(from, incoming);
+  expectSame(await rowCounts(incoming), await rowCounts(from), 'The database was left as it was.');
   const credentials = await readCredentials(path);
   const database = await openDatabase(incoming);
   try {
@@ -112,6 +108,10 @@ async function restorePlain(path: string, from: string, at: Date): Promise<Resto
   const promised = await rowCounts(incoming);
   const replaced = `${path}.replaced-${at.toISOString().replaceAll(':', '-')}`;
   await swapFiles(path, { incoming, replaced });
-  expectSame(await rowCounts(path), promised);
+  expectSame(
+    await rowCounts(path),
+    promised,
+    `The database that was there is kept as ${replaced}.`,
+  );
   return { replaced, contents: await contentsOf(path), signInsEnded: credentials === null };
 }

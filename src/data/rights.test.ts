@@ -10,6 +10,8 @@ import {
   allOfStudent,
   eraseStudent,
   headCoach,
+  keepMapping,
+  keptMapping,
   leftLines,
   listChanges,
   listErasures,
@@ -209,9 +211,14 @@ test('their name is gone from refused lines and from the history of others’ te
   const session = (await models.session.findOne({ where: { studentId: other.id } }))!;
   await noteSession(database, head, session.id, `Putts like ${NAME}. Quirina lent a putter.`);
   await noteSession(database, head, session.id, 'A good day.');
+  // Columns named after them are forgotten; those of a longer word are not.
+  await keepMapping(database, head, 'date, Quirina', {}, AT);
+  await keepMapping(database, head, 'date, quirinalia', {}, AT);
   expect(stands(NAME)).toBe(true);
   await eraseStudent(database, head, student, AT);
   for (const text of [NAME, 'Quirina']) expect(stands(text)).toBe(false);
+  expect(await keptMapping(database, head, 'date, Quirina')).toBeNull();
+  expect(await keptMapping(database, head, 'date, quirinalia')).toEqual({});
   const lines = await leftLines(database, head, sensor.id);
   expect(lines.map(({ line }) => line)).toEqual([expect.stringContaining('Somebody')]);
   const [changed] = await listChanges(database, [session.id]);

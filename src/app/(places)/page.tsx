@@ -4,7 +4,15 @@ import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
 import { tallyRuns } from '@/core/drill';
 import { FEELS } from '@/core/planning';
-import { backupState, counted, listSessions, listStudents, ownView, unanswered } from '@/data';
+import {
+  backupFault,
+  backupState,
+  counted,
+  listSessions,
+  listStudents,
+  ownView,
+  unanswered,
+} from '@/data';
 import { todayOf } from '@/features/programme/today';
 import { Coming, ToDoList, tomorrowWords } from '@/features/programme/today-parts';
 import { reckon } from '@/features/reckoning/pool';
@@ -28,7 +36,7 @@ export default async function TodayPage() {
     unanswered(database, principal),
   ]);
   const { zone } = coach.settings;
-  const { failed } = await backupState(database.path);
+  const backupsFail = backupFault(await backupState(database.path));
   const { today, coming, tomorrow, toDo } = await todayOf(database, principal, students, now, zone);
   const studentIds = coming.map(({ studentId }) => studentId);
   const lines = coming.length > 0 ? await reckon('lines', principal, { studentIds }) : {};
@@ -62,12 +70,12 @@ export default async function TodayPage() {
         <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_380px] lg:grid-rows-[auto_1fr] lg:divide-y-0">
           {/* On a phone, who comes stands above the start of a session, the rest below it. */}
           <div className="lg:col-start-1">
-            {failed && asking.as === 'head' && (
+            {backupsFail && asking.as === 'head' && (
               <Link
                 href="/records/backups"
                 className="mx-4 mt-4 block border-2 border-warn bg-sheet px-3 py-2 text-[1rem] underline underline-offset-4 md:mx-7"
               >
-                {failed.message}
+                {backupsFail.message}
               </Link>
             )}
             {coming.length > 0 && (

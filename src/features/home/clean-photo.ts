@@ -10,8 +10,7 @@ const MOST_PIXELS = (2 * PHOTO_SIDE) ** 2;
 const QUALITIES = [75, 60, 45];
 
 /**
- * Decodes a picture that was sent and encodes it again: what is kept is pixels, without the place, the device or anything else that
- * came with them.
+ * Decodes a picture and encodes it again, so that only the pixels are stored: no position, device or other data of the file.
  *
  * @param photo a JPEG as a data address
  * @throws Problem for what cannot be decoded as one, or is too large

@@ -19,6 +19,7 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
   const [text, setText] = useState('');
   const [photo, setPhoto] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string>();
+  const [wrongPicture, setWrongPicture] = useState<string>();
   const id = useId();
   const choose = (event: ChangeEvent<HTMLInputElement>) => {
     const [file] = event.target.files ?? [];
@@ -27,9 +28,11 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
     run(async () => {
       try {
         setPhoto(await smallPicture(file));
-        setWrong(undefined);
+        setWrongPicture(undefined);
       } catch (error) {
-        setWrong(error instanceof RangeError ? error.message : 'The picture cannot be read.');
+        setWrongPicture(
+          error instanceof RangeError ? error.message : 'The picture cannot be read.',
+        );
       }
     });
   };
@@ -83,6 +86,12 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
         error={wrong}
       />
       {photo && <SentPicture src={photo} alt="The picture that will be sent" />}
+      {wrongPicture && (
+        <p role="alert" className="text-sm font-[560] text-line">
+          <span aria-hidden>▲ </span>
+          {wrongPicture}
+        </p>
+      )}
       <div className="flex flex-wrap gap-2.5">
         <label className="inline-flex min-h-12 cursor-pointer items-center rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-4 text-[0.9375rem] font-[620] focus-within:outline-2">
           {photo ? 'Another picture' : 'Add a picture of the set-up'}

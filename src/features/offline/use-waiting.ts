@@ -28,6 +28,6 @@ export function useWaiting(): DeviceQueue | null {
   return queue;
 }
 
-/** How many putts wait in all; events that are no putts count as one entry where nothing else waits. */
+/** Returns how many putts wait in all. */
 export const puttsWaiting = (runs: readonly WaitingRun[]): number =>
   runs.reduce((sum, { putts }) => sum + putts, 0);

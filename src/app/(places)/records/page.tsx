@@ -2,7 +2,14 @@ import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
-import { backupState, listBackups, listErasures, listStudents } from '@/data';
+import {
+  backupFault,
+  backupState,
+  listBackups,
+  newestBackup,
+  listErasures,
+  listStudents,
+} from '@/data';
 import { ROLE_WORDS } from '@/features/academy/role-words';
 import { SettingsForm } from '@/features/records/settings-form';
 import { shownPath } from '@/features/records/shown-path';
@@ -19,10 +26,8 @@ export default async function RecordsPage() {
   const students = await listStudents(database, principal);
   const putts = await database.models.putt.count();
   const { path } = database;
-  const newest = (await listBackups(path)).find(
-    ({ kind, madeAt }) => kind === 'backup' && madeAt <= new Date(),
-  );
-  const { failed } = await backupState(path);
+  const newest = newestBackup(await listBackups(path), new Date());
+  const failed = backupFault(await backupState(path));
   const erasures = principal.as === 'head' ? await listErasures(database) : [];
   return (
     <>

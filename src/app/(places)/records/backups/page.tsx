@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { formatDistance } from 'date-fns';
 import { Link } from '@/ui/link';
-import { backupFolder, backupState, listBackups } from '@/data';
+import { backupFault, backupFolder, backupState, listBackups, newestBackup } from '@/data';
 import { BackupEncryption } from '@/features/records/backup-encryption';
 import { BackupFolder } from '@/features/records/backup-folder';
 import { BackupsPanel } from '@/features/records/backups-panel';
@@ -15,13 +15,15 @@ export const metadata: Metadata = { title: 'Backups' };
 export default async function BackupsPage() {
   const { database } = await coachContext('head');
   const { path } = database;
-  const [backups, { folder, failed, key, rehearsed }, where] = await Promise.all([
+  const [backups, state, where] = await Promise.all([
     listBackups(path),
     backupState(path),
     backupFolder(path),
   ]);
   const now = new Date();
-  const newest = backups.find(({ kind, madeAt }) => kind === 'backup' && madeAt <= now);
+  const { folder, key, rehearsed } = state;
+  const failed = backupFault(state);
+  const newest = newestBackup(backups, now);
   const ago = (at: Date) => formatDistance(at, now, { addSuffix: true });
   return (
     <>
