@@ -46,7 +46,7 @@ export async function startSession(page: Page, student: string, drill: string) {
   // Tried again, somebody of that name is there already.
   await page.getByRole('option', { name: student }).first().click();
   await page.getByRole('combobox', { name: 'Drill' }).click();
-  await page.getByRole('option', { name: drill }).click();
+  await page.getByRole('option', { name: drill }).first().click();
   await page.getByRole('button', { name: 'Start session' }).click();
   await setUp(page);
   await expect(page.getByRole('button', { name: /Clear/ }).first()).toBeVisible();

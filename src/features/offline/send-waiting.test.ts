@@ -75,6 +75,44 @@ test('putts that were logged after the finish was known are added to the session
   expect(came['/api/runs/run-1/putts']![0]!.events).toMatchObject([{ knowing: false }]);
 });
 
+test('a page that shows a run sends it by itself', async () => {
+  const { holdOpen } = await import('../session/open-runs');
+  const release = holdOpen('run-1');
+  await queue.enqueue('run-1', putt('a'), TILDA);
+  await queue.enqueue('run-2', putt('b'), TILDA);
+  await sendWaiting();
+  expect(Object.keys(came)).toEqual(['/api/runs/run-2/putts']);
+  release();
+  await sendWaiting();
+  expect(Object.keys(came)).toContain('/api/runs/run-1/putts');
+});
+
+test('where another tab shows the run, the coach is asked there before anything is added to a finished session', async () => {
+  const names = new Set<string>();
+  const locks = {
+    request: async (name: string, ...rest: unknown[]) => {
+      names.add(name);
+      await (rest.at(-1) as () => unknown)();
+      names.delete(name);
+    },
+    query: async () => ({ held: [...names].map((name) => ({ name })) }),
+  };
+  Object.defineProperty(globalThis, 'navigator', { value: { locks }, configurable: true });
+  const other = await import('../session/open-runs');
+  const release = other.holdOpen('run-1');
+  jest.resetModules();
+  const { enqueue } = await import('../session/queue');
+  const { sendWaiting: sendHere } = await import('./send-waiting');
+  await enqueue('run-1', putt('a', { knowing: true }), TILDA);
+  await sendHere();
+  expect(came['/api/runs/run-1/putts']!.at(-1)!.events).toMatchObject([{ knowing: true }]);
+  release();
+  await new Promise(setImmediate);
+  await enqueue('run-1', putt('b', { knowing: true }), TILDA);
+  await sendHere();
+  expect(came['/api/runs/run-1/putts']!.at(-1)!.events).toMatchObject([{ knowing: false }]);
+});
+
 test.each(['other', 'refused', 'database', 'server', 'slow'])(
   'what cannot be sent now (%s) keeps waiting, and holds up no other',
   async (code) => {

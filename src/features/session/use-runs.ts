@@ -2,6 +2,7 @@
 
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { v4 } from 'uuid';
+import { holdOpen } from './open-runs';
 import {
   asideOf,
   deviceKeeps,
@@ -81,6 +82,7 @@ export function useRuns(
   const { stores } = current;
   useEffect(() => {
     const flush = () => stores.forEach((store) => void store.flush());
+    const held = stores.map(({ runId }) => holdOpen(runId));
     stores.forEach((store) => void store.open());
     const again = setInterval(flush, EVERY);
     window.addEventListener('online', flush);
@@ -89,6 +91,7 @@ export function useRuns(
       void stores.find(({ runId }) => runId === data)?.flush();
     });
     return () => {
+      held.forEach((release) => release());
       heard?.close();
       clearInterval(again);
       window.removeEventListener('online', flush);
