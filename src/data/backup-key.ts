@@ -24,11 +24,17 @@ const WORK_FACTOR = 18;
 /**
  * Returns a new key pair for backups, its private key encrypted with a passphrase. Blocks for about a second on purpose, so that
  * passphrases are slow to guess: not for the process that answers requests.
+ *
+ * @param passphrase of the coach
+ * @param work log2 of the rounds that a guess takes
  */
-export async function newBackupKey(passphrase: string): Promise<BackupKey> {
+export async function newBackupKey(
+  passphrase: string,
+  work: number = WORK_FACTOR,
+): Promise<BackupKey> {
   const identity = await generateX25519Identity();
   const encrypter = new Encrypter();
-  encrypter.setScryptWorkFactor(WORK_FACTOR);
+  encrypter.setScryptWorkFactor(work);
   encrypter.setPassphrase(passphrase);
   return {
     identity,
