@@ -168,12 +168,13 @@ async function stop(signal) {
   if (stopping) return;
   stopping = true;
   log.info({ event: 'stopping', signal });
+  const late = after(STOPPED);
   const closed = new Promise((resolve) => server.close(resolve));
   endStreams();
   server.closeIdleConnections();
   await Promise.race([closed, after(FINISH)]);
   server.closeAllConnections();
-  await Promise.race([shutDown(), after(STOPPED - FINISH)]);
+  await Promise.race([shutDown(), late]);
   log.info({ event: 'stopped' });
   process.exit(0);
 }
