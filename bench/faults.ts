@@ -19,7 +19,7 @@ import {
   type SkillName,
 } from '@/core/scoring';
 import { Matrix } from 'ml-matrix';
-import { EXACT, dice, type Dice, type Truth } from '../tests/player/player';
+import { EXACT, ROUNDING, dice, type Dice, type Truth } from '../tests/player/player';
 import {
   changed,
   holds,
@@ -65,7 +65,7 @@ function row(name: string, measure: () => string): void {
 /** Median of what is told over the truth, and how often the 80 % interval holds the truth. */
 function told(
   seed: number,
-  skill: 'start' | 'strike' | 'pace',
+  skill: 'start' | 'strike' | 'pace' | 'path',
   of: 'window' | 'spread',
   putted: (truth: Truth, random: Dice) => { layout: Layout; putts: Putt[] },
 ): string {
@@ -199,18 +199,37 @@ row('heavy ball, eight short', () => {
   return `pace bias without them ${say([before])}; with them ${say([before, { layout: heavy, putts: eight }])}`;
 });
 
-row('deep head (100 mm) with an arc, box ±152 mm', () => {
-  const base = changed(layoutOf('box-gate'), 'boxGate', {
-    behind: 0.152,
-    ahead: 0.152,
-    clearance: 0.012,
-  });
-  const layout = { ...base, player: { ...base.player, headDepth: 0.1 } };
-  return told(1100, 'strike', 'window', (truth, random) => {
-    const off = loosely(random);
-    return { layout, putts: many(300, () => logged(truth, layout, null, random, off).putt) };
-  });
-});
+for (const [name, key, params] of [
+  ['level putter gate', 'putter-gate-level', { clearance: 0.008 }],
+  ['box ±76 mm', 'box-gate', { behind: 0.076, ahead: 0.076, clearance: 0.008 }],
+  ['box ±152 mm', 'box-gate', { behind: 0.152, ahead: 0.152, clearance: 0.012 }],
+] as const) {
+  for (const [depth, rounded, school, arc] of [
+    [0.025, false, 'straight', 'no arc'],
+    [0.06, true, 'arc', 'arc'],
+    [0.09, false, 'straight', 'no arc'],
+    [0.09, true, 'arc', 'arc'],
+    [0.11, false, 'arc', 'arc'],
+  ] as const) {
+    const outline = `${depth * 1000} mm ${rounded ? 'rounded' : 'rectangle'}`;
+    for (const skill of key === 'box-gate'
+      ? (['strike', 'path'] as const)
+      : (['strike'] as const)) {
+      row(`${name}, head ${outline}, ${arc}: ${skill}`, () => {
+        const kind = key === 'box-gate' ? 'boxGate' : 'putterGate';
+        const base = changed(layoutOf(key), kind, params);
+        // A coach measures how far back a head has its full length.
+        const headDepth = rounded ? depth * (1 - ROUNDING) : depth;
+        const layout = { ...base, player: { ...base.player, headDepth, school } };
+        return told(1100, skill, 'window', (truth, random) => {
+          const off = loosely(random);
+          const putts = many(300, () => logged(truth, layout, null, random, off, rounded).putt);
+          return { layout, putts };
+        });
+      });
+    }
+  }
+}
 
 const gate = layoutOf('straight-gate');
 const built = changed(gate, 'ballGate', {}, { gap: 0.06, distance: 0.4572 });

@@ -10,6 +10,7 @@ import {
 import type { Putt } from '@/core/drill';
 import {
   EXACT,
+  ROUNDING,
   putt,
   strike,
   type Dice,
@@ -66,13 +67,19 @@ export const measured = (random: Dice): Placement => ({
   distance: 0.002 * random.normal(),
 });
 
-/** One putt of a player as a coach logs it, made at a place of a layout by the independent player. */
+/**
+ * One putt of a player as a coach logs it, made at a place of a layout by the independent player.
+ *
+ * @param off how the tees really stand
+ * @param rounded whether the head goes on behind the depth that was measured, rounded
+ */
 export function logged(
   truth: Truth,
   layout: Layout,
   place: PuttPlace | null,
   random: Dice,
   off: Placement = EXACT,
+  rounded = false,
 ): { putt: Putt; met: Met; struck: Struck } {
   const there = (place && layoutAt(layout, place)) ?? layout;
   const { distance, greenSpeed, past, slope } = there.putt;
@@ -81,7 +88,9 @@ export function logged(
     struck,
     layout.elements as Piece[],
     { distance, greenSpeed, past, grade: slope.grade, falls: slope.falls },
-    layout.player,
+    rounded
+      ? { ...layout.player, rounded, headDepth: layout.player.headDepth / (1 - ROUNDING) }
+      : layout.player,
     off,
   );
   return { putt: { outcomes: met.outcomes, ...(place && { place }) }, met, struck };

@@ -10,7 +10,7 @@ import {
 } from './green';
 
 // Taken once: where the tests run, a look-up of the global costs more than the arithmetic.
-const { abs, atan2, cos, hypot, imul, log, max, min, round, sin, sqrt, tan } = Math;
+const { abs, atan2, cos, hypot, imul, log, max, round, sin, sqrt, tan } = Math;
 
 /** A layout's numbers as the book keeps them: read as data, judged here by plain geometry. */
 export interface Piece {
@@ -23,6 +23,8 @@ export interface Fitting {
   hand: 'left' | 'right';
   headLength: number;
   headDepth: number;
+  /** Whether the outline of the head is rounded at the back; a rectangle where left out. */
+  rounded?: boolean;
   lieAngle: number;
   school: 'arc' | 'straight';
 }
@@ -138,7 +140,7 @@ function standOf(green: Green): Stand {
 
 const num = (params: Record<string, unknown>, name: string): number => params[name] as number;
 
-/** Where the head's middle is at y from the ball, and how it is turned there. */
+/** Where the face's middle is at y from the ball, and how it is turned there. */
 function head(y: number, struck: Struck, who: Fitting): { across: number; turn: number } {
   const inward = who.hand === 'right' ? -1 : 1;
   const radius = 1.2;
@@ -150,17 +152,42 @@ function head(y: number, struck: Struck, who: Fitting): { across: number; turn: 
   };
 }
 
-/** Which of two tees a head touches that passes between them at y; the far one when both. */
+/** Cross-sections of a head that are swept past a tee, from its face to its back. */
+const SECTIONS = 12;
+/** How much of the depth of a rounded head its back corners are rounded over, as a share. */
+export const ROUNDING = 0.3;
+
+/** Half the width of a head at a share of its depth from the face, m. */
+function halfWidth(behind: number, { headLength, rounded }: Fitting): number {
+  const over = behind - (1 - ROUNDING);
+  if (!rounded || over <= 0) return headLength / 2;
+  // A quarter of an ellipse that takes a quarter of the half-length off at the very back.
+  return (headLength / 2) * (1 - 0.25 * (1 - sqrt(1 - (over / ROUNDING) ** 2)));
+}
+
+/**
+ * Which of two tees a head touches first that is swept between them at y: every cross-section of its outline in turn, each
+ * where the moving head has it as it passes the tees.
+ */
 function pair(y: number, gap: number, struck: Struck, who: Fitting): 'left' | 'right' | 'clear' {
-  const { across, turn } = head(y, struck, who);
-  const corners = [-1, 1].flatMap((a) =>
-    [-1, 1].map(
-      (b) => across + (a * who.headLength * cos(turn)) / 2 + (b * who.headDepth * sin(turn)) / 2,
-    ),
-  );
-  const [right, left] = [max(...corners) - gap / 2, -min(...corners) - gap / 2];
-  if (right <= 0 && left <= 0) return 'clear';
-  return right > left ? 'right' : 'left';
+  for (let section = 0; section <= SECTIONS; section++) {
+    const share = section / SECTIONS;
+    const behind = share * who.headDepth;
+    const half = halfWidth(share, who);
+    const over = [-1, 1].map((side) => {
+      // The head is a little farther on when the point behind its face is level with the tee.
+      let on = y + behind;
+      for (let again = 0; again < 2; again++) {
+        const { turn } = head(on, struck, who);
+        on = y + behind * cos(turn) + side * half * sin(turn);
+      }
+      const { across, turn } = head(on, struck, who);
+      return side * (across - behind * sin(turn)) + half * cos(turn) - gap / 2;
+    });
+    const [left, right] = over as [number, number];
+    if (left > 0 || right > 0) return right > left ? 'right' : 'left';
+  }
+  return 'clear';
 }
 
 /**

@@ -19,7 +19,7 @@ import {
   headEvidence,
   headGapFindings,
   headMet,
-  squareAir,
+  squareRoom,
   type Touch,
 } from './head-gap';
 import { headGap } from './putter-gate';
@@ -66,8 +66,8 @@ function teeAt(params: BoxGate, setting: Setting, { along }: Pair, side: Side): 
 }
 
 /**
- * The region of strike and path that passes: with `u(y) = s + y tan p + arc(y)`, all with `|u| ≤ c(y)` at every pair,
- * where c(y) is the air that the head's own turn there leaves.
+ * The region of strike and path that passes with a face square to the path: with `u(y) = s + y tan p + arc(y)`, all with
+ * `|u| ≤ c` and `|u + lag(y)| ≤ c` at every pair, where the lag is what the arc does to the rear edge.
  * A strip for each pair, cut one after the other out of a field that holds them all.
  *
  * @param params a box gate
@@ -83,11 +83,10 @@ export function boxRegion(params: BoxGate, setting: Setting): StrokePoint[] {
     { strike: -far, slope: far / 0.03 },
   ];
   for (const { along } of pairsOf(params)) {
-    const middle = ({ strike, slope }: StrokePoint) =>
-      strike + along * slope + setting.arcAt(along);
-    const air = squareAir(params.clearance, along, setting);
-    region = cut(region, (point) => air - middle(point));
-    region = cut(region, (point) => air + middle(point));
+    const there = ({ strike, slope }: StrokePoint) => strike + along * slope;
+    const [least, most] = squareRoom(params.clearance, along, setting);
+    region = cut(region, (point) => most - there(point));
+    region = cut(region, (point) => there(point) - least);
   }
   return region;
 }
@@ -110,10 +109,8 @@ function cut(region: StrokePoint[], keep: (point: StrokePoint) => number): Strok
 function pathTolerance(params: BoxGate, setting: Setting): { left: number; right: number } {
   let [lowest, highest] = [-Infinity, Infinity];
   for (const { along } of pairsOf(params)) {
-    const inside = setting.arcAt(along);
     if (along === 0) continue;
-    const air = squareAir(params.clearance, along, setting);
-    const edges = [(-air - inside) / along, (air - inside) / along] as const;
+    const edges = squareRoom(params.clearance, along, setting).map((edge) => edge / along);
     lowest = Math.max(lowest, Math.min(...edges));
     highest = Math.min(highest, Math.max(...edges));
   }
@@ -176,10 +173,16 @@ function outcomes(params: BoxGate, setting: Setting): Outcome[] {
   });
 }
 
-/** Where any pair leaves the head no air, none of them tells anything: it would be told of the wide ones only. */
+/**
+ * What the outer pairs say. A head that passes both of them passes the one in the middle: what touched only that says nothing.
+ * Where a pair leaves the head no air, none tells anything: it would be told of the wide ones only.
+ */
 function evidence(outcome: string, params: BoxGate, setting: Setting): Evidence[] {
   const happened = happenings(params).find((touches) => outcomeId(touches) === outcome) ?? [];
-  const said = happened.map(({ pair, touch }) =>
+  const outer = happened.filter(({ pair }) => pair.id !== 'level');
+  const level = happened.find(({ pair }) => pair.id === 'level')?.touch ?? 'clear';
+  if (level !== 'clear' && outer.every(({ touch }) => touch !== level)) return [];
+  const said = outer.map(({ pair, touch }) =>
     headEvidence(touch, params.clearance, pair.along, setting),
   );
   return said.some((one) => one.length === 0) ? [] : said.flat();

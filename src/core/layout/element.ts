@@ -65,6 +65,19 @@ export interface Outcome {
 /** Bounds, infinite where unbounded. */
 export type Interval = readonly [lower: number, upper: number];
 
+/**
+ * The rear edge of a head, which has to pass the same tees as its front edge. It is met at `s + y p + depth (p - f) + lag`:
+ * a head that moves along its own axis takes no more room than its length.
+ */
+export interface RearEdge {
+  /** Of the head, from its face to its back, m. */
+  depth: number;
+  /** How far the arc alone carries the rear edge aside, m, right positive. */
+  lag: number;
+  /** Between the tees, less the length of the head, m. */
+  gap: number;
+}
+
 /** What one outcome says of the player: a quantity lay between two bounds. */
 export type Evidence =
   | {
@@ -89,6 +102,7 @@ export type Evidence =
       at: number;
       lower: number;
       upper: number;
+      rear?: RearEdge;
     }
   | {
       /** Start and pace together lay in one of these, which do not overlap: what passes depends on both. */

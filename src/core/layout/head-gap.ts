@@ -1,4 +1,11 @@
-import { finding, type Evidence, type Finding, type Setting, type Side } from './element';
+import {
+  finding,
+  type Evidence,
+  type Finding,
+  type Interval,
+  type Setting,
+  type Side,
+} from './element';
 
 /** Air each side under which a putter gate is mostly luck, m. */
 const LEAST_CLEARANCE = 0.001;
@@ -59,11 +66,11 @@ export const HEAD_FIELDS = [
 ] as const;
 
 /**
- * Free air on each side when the face is turned: a head of length P and depth T turned by α takes
- * `P cos α + T |sin α|` of the gap.
+ * Free air on each side of a head that moves on with its face turned against its path: a head of length P and depth T turned
+ * by α sweeps `P cos α + T |sin α|` of the gap.
  *
  * @param clearance air each side of the square head, m
- * @param turn of the face, rad, either way
+ * @param turn of the face against the path, rad, either way
  * @param head length and depth, m
  * @returns m, below 0 when it no longer fits
  */
@@ -76,27 +83,30 @@ export function airAtTurn(
   return (headLength + 2 * clearance - taken) / 2;
 }
 
-/** Faces that the air is taken over: seven evenly likely ones of a common spread of 1.2°, about square. */
-const FACES = [-1.465, -0.792, -0.366, 0, 0.366, 0.792, 1.465].map(
-  (z) => (z * 1.2 * Math.PI) / 180,
-);
+/**
+ * How far the rear edge of a head lags behind its front edge at two tees because of the arc alone, with a face square to the
+ * arc: `arc(y + T) - T tan(turn(y + T)) - arc(y)`, about `-T²/2R` of the circle seen from above.
+ *
+ * @param y of the tees along the line from the ball, m
+ * @returns m, right positive
+ */
+export const rearLag = (y: number, { player, arcAt, arcTurnAt }: Setting): number =>
+  arcAt(y + player.headDepth) -
+  player.headDepth * Math.tan(arcTurnAt(y + player.headDepth)) -
+  arcAt(y);
 
 /**
- * The air that a head has at a distance from the ball: what its own turn there leaves, by the arc and, on average, by a
- * face that is square within a common spread. A deep head loses air quickly.
+ * Where the middle of a head may be as its front edge passes two tees, when its face is square to its path: its arc is taken
+ * off, and the rear edge passes as well.
  *
  * @param clearance air each side of the square head, m
- * @param y along the line from the ball, m
+ * @param y of the tees along the line from the ball, m
+ * @returns least and most of `s + y tan p`, m
  */
-export function airAt(clearance: number, y: number, { player, arcTurnAt }: Setting): number {
-  const turn = arcTurnAt(y);
-  const airs = FACES.map((face) => airAtTurn(clearance, turn + face, player));
-  return airs.reduce((sum, air) => sum + air, 0) / airs.length;
+export function squareRoom(clearance: number, y: number, setting: Setting): Interval {
+  const [arc, lag] = [setting.arcAt(y), rearLag(y, setting)];
+  return [-clearance - arc - Math.min(0, lag), clearance - arc - Math.max(0, lag)];
 }
-
-/** The air of a head whose face is square to its arc: what the screen shows, and what a coach can check by hand. */
-export const squareAir = (clearance: number, y: number, { player, arcTurnAt }: Setting): number =>
-  airAtTurn(clearance, arcTurnAt(y), player);
 
 export type Touch = Side | 'clear';
 
@@ -110,29 +120,35 @@ export function headEvidence(
   at: number,
   setting: Setting,
 ): Evidence[] {
-  const air = airAt(clearance, at, setting);
-  if (air < LEAST_MEASURED) return [];
-  const inside = setting.arcAt(at);
-  const [lower, upper] = [-air - inside, air - inside];
+  if (clearance < LEAST_MEASURED) return [];
+  const arc = setting.arcAt(at);
+  const [lower, upper] = [-clearance - arc, clearance - arc];
+  const rear = {
+    depth: setting.player.headDepth,
+    lag: rearLag(at, setting),
+    gap: 2 * clearance,
+  };
   switch (touch) {
     case 'clear':
-      return [{ quantity: 'head', at, lower, upper }];
+      return [{ quantity: 'head', at, lower, upper, rear }];
     case 'left':
-      return [{ quantity: 'head', at, lower: -Infinity, upper: lower }];
+      return [{ quantity: 'head', at, lower: -Infinity, upper: lower, rear }];
     case 'right':
-      return [{ quantity: 'head', at, lower: upper, upper: Infinity }];
+      return [{ quantity: 'head', at, lower: upper, upper: Infinity, rear }];
   }
 }
 
-/** What a head really touches between two tees. */
+/** What a head really touches between two tees: first with its front edge, then with its rear edge. */
 export function headMet(
   { strike = 0, path = 0, face = 0 }: { strike?: number; path?: number; face?: number },
   clearance: number,
   at: number,
-  { player, arcAt, arcTurnAt }: Setting,
+  setting: Setting,
 ): Touch {
-  const middle = strike + at * Math.tan(path) + arcAt(at);
-  const air = airAtTurn(clearance, arcTurnAt(at) + face, player);
-  if (Math.abs(middle) <= air) return 'clear';
-  return middle > 0 ? 'right' : 'left';
+  const front = strike + at * Math.tan(path) + setting.arcAt(at);
+  const depth = setting.player.headDepth;
+  const rear = front + depth * (Math.tan(path) - Math.tan(face)) + rearLag(at, setting);
+  const touching = [front, rear].find((middle) => Math.abs(middle) > clearance);
+  if (touching === undefined) return 'clear';
+  return touching > 0 ? 'right' : 'left';
 }

@@ -35,6 +35,7 @@ export type {
   Measure,
   Outcome,
   Place,
+  RearEdge,
   Side,
   Spot,
   StrokePoint,
@@ -90,7 +91,7 @@ export { breaks, drawLayout, midpointOf, otherRoll } from './draw-layout';
 export { filledOutcomes, fillerOf } from './fill';
 export { allAsIntended, judge, outcomesProblem, pointsProblem } from './judge';
 export { loggedElements, type LoggedElements } from './logged';
-export { airAt, airAtTurn } from './head-gap';
+export { airAtTurn } from './head-gap';
 export { edgeLoss, type PutterGate } from './putter-gate';
 export {
   layoutAt,

@@ -14,8 +14,6 @@ import { chance } from '@/core/simulate';
 import { DEGREE } from '@/core/units';
 import {
   ELEMENTS,
-  airAt,
-  airAtTurn,
   ballGateLayout,
   layoutSchema,
   settingOf,
@@ -23,6 +21,7 @@ import {
   type ElementKind,
   type Evidence,
 } from '.';
+import { squareRoom } from './head-gap';
 
 const breaking = (grade: number, falls = -Math.PI / 2): Putt => ({
   ...DEFAULT_PUTT,
@@ -141,36 +140,23 @@ describe('the pace of a ball at rest', () => {
   });
 });
 
-describe('the air of a head', () => {
+describe('the room of a head', () => {
   const setting = (headDepth: number, school: 'arc' | 'straight' = 'arc') =>
     settingOf(DEFAULT_PUTT, { ...STANDARD_FITTING, headDepth, school });
+  const room = (depth: number, y: number, school?: 'straight') => {
+    const [least, most] = squareRoom(0.012, y, setting(depth, school));
+    return most - least;
+  };
 
-  it('is less for a deep head away from the ball, and hardly less for a blade at it', () => {
-    const blade = airAt(0.012, 0, setting(0.025));
-    const mallet = airAt(0.012, 0.152, setting(0.1));
-    // At 152 mm the arc has turned the head by atan(0.152 cos 70° / √(1.2² - 0.152²)) = 2.50°: 100 mm of depth take
-    // 100 sin 2.5° / 2 = 2.18 mm of each side, the shorter length gives 0.05 back.
-    const turn = 2.5 * DEGREE;
-    const square = airAtTurn(0.012, turn, { headLength: 0.112, headDepth: 0.1 });
-    expect(square * 1000).toBeCloseTo(12 - 2.18 + 0.05, 1);
-    expect(mallet).toBeCloseTo(square, 3);
-    expect(blade * 1000).toBeGreaterThan(11.7);
-    expect(airAt(0.012, 0.152, setting(0.1, 'straight'))).toBeGreaterThan(mallet);
+  it('is the whole gap for a straight stroke with a square face, however deep the head', () => {
+    for (const depth of [0.025, 0.11])
+      expect(room(depth, 0.152, 'straight')).toBeCloseTo(0.024, 12);
   });
 
-  it('never grows with the depth of the head', () => {
-    fc.assert(
-      fc.property(
-        between(0, 0.03),
-        between(-0.3, 0.3),
-        between(0.01, 0.1),
-        (clearance, y, depth) => {
-          expect(airAt(clearance, y, setting(depth + 0.02))).toBeLessThanOrEqual(
-            airAt(clearance, y, setting(depth)) + 1e-12,
-          );
-        },
-      ),
-    );
+  it('loses about T²/2R of the circle seen from above to an arc', () => {
+    // R = 1.2 m / cos 70° = 3.51 m; 100 mm deep: 0.01 / 7.02 = 1.4 mm; a blade of 25 mm 0.09 mm.
+    expect((0.024 - room(0.1, 0)) * 1000).toBeCloseTo(1.4, 1);
+    expect((0.024 - room(0.025, 0)) * 1000).toBeCloseTo(0.09, 2);
   });
 
   it('says nothing where there is as good as none: what passes is chance', () => {

@@ -10,7 +10,7 @@ import {
   headEvidence,
   headGapFindings,
   headMet,
-  squareAir,
+  squareRoom,
   type Touch,
 } from './head-gap';
 import type { Spot } from './spot';
@@ -109,8 +109,9 @@ export const putterGate = defineElement({
     { name: 'between the tees', between: ['left', 'right'], metres: headGap(clearance, setting) },
   ],
   tolerance: (params, setting) => {
-    const air = Math.max(0, squareAir(params.clearance, alongOf(params), setting));
-    return { quantity: 'strike', left: air, right: air };
+    const [least, most] = squareRoom(params.clearance, alongOf(params), setting);
+    const room = Math.max(0, (most - least) / 2);
+    return { quantity: 'strike', left: room, right: room };
   },
   outcomes: (params, setting) => {
     const { left, right } = tees(params, setting);

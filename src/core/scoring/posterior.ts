@@ -299,27 +299,50 @@ function solvable(curvature: Matrix): CholeskyDecomposition {
 
 /** Widens the proposal a little, so that its tails hold the posterior's. */
 const WIDER = 1.25;
+/** A proposal is good enough once its samples weigh as much as this share of equally weighted ones (Kong 1992). */
+const ENOUGH = 0.3;
+/** Proposals that are tried at most. */
+const MOST_ROUNDS = 6;
 
-/** Mean and covariance of a posterior from weighted samples of a normal near it (importance sampling). */
-function reweighed(near: Belief, logDensity: (at: Float64Array) => number, size: number): Belief {
+interface Weighted {
+  points: Float64Array[];
+  weights: number[];
+}
+
+/** Samples of a normal, with their log weights as samples of a posterior. */
+function proposed(
+  near: Belief,
+  logDensity: (at: Float64Array) => number,
+  draws: readonly Float64Array[],
+) {
   const root = rootOf(near.covariance).mul(WIDER).to2DArray();
-  const draws = normals(SAMPLES, size);
-  const points: Float64Array[] = [];
-  const logs: number[] = [];
-  for (const draw of draws) {
-    const point = near.mean.map((value, j) => {
+  const points = draws.map((draw) =>
+    near.mean.map((value, j) => {
       let moved = value;
       for (let k = 0; k <= j; k++) moved += root[j]![k]! * draw[k]!;
       return moved;
-    });
-    const proposal = -draw.reduce((sum, z) => sum + z * z, 0) / 2;
-    points.push(point);
-    logs.push(logDensity(point) - proposal);
-  }
+    }),
+  );
+  const logs = points.map(
+    (point, i) => logDensity(point) + draws[i]!.reduce((sum, z) => sum + z * z, 0) / 2,
+  );
+  return { points, logs };
+}
+
+/** Weights of samples, each to some power of at most 1, that sum to 1. */
+function weightsOf(logs: readonly number[], power: number): number[] {
   const top = Math.max(...logs);
-  const raw = logs.map((one) => Math.exp(one - top));
+  const raw = logs.map((one) => Math.exp(power * (one - top)));
   const total = raw.reduce((sum, one) => sum + one, 0);
-  const weights = raw.map((one) => one / total);
+  return raw.map((one) => one / total);
+}
+
+/** How many equally weighted samples weighted ones are worth, as a share of all. */
+const worth = (weights: readonly number[]): number =>
+  1 / weights.reduce((sum, one) => sum + one * one, 0) / weights.length;
+
+/** Mean and sums of products about it of weighted points. */
+function momentsOf({ points, weights }: Weighted, size: number) {
   const mean = new Float64Array(size);
   points.forEach((point, i) => {
     for (let j = 0; j < size; j++) mean[j]! += weights[i]! * point[j]!;
@@ -331,6 +354,31 @@ function reweighed(near: Belief, logDensity: (at: Float64Array) => number, size:
       for (let k = 0; k < size; k++) sums[j]![k]! += off * (point[k]! - mean[k]!);
     }
   });
+  return { mean, sums };
+}
+
+/**
+ * Mean and covariance of a posterior from weighted samples of a normal near it (importance sampling). Where few samples carry
+ * all the weight, because what the putts say is a curved ridge, the normal is moved towards them, no faster than leaves enough
+ * samples some weight, and sampled anew (adaptive importance sampling; Cappé and others 2004).
+ */
+function reweighed(near: Belief, logDensity: (at: Float64Array) => number, size: number): Belief {
+  const draws = normals(SAMPLES, size);
+  let proposal = near;
+  let { points, logs } = proposed(proposal, logDensity, draws);
+  for (let round = 1; round < MOST_ROUNDS; round++) {
+    let power = 1;
+    while (power > 0.05 && worth(weightsOf(logs, power)) < ENOUGH) power *= 0.8;
+    if (power === 1) break;
+    const { mean, sums } = momentsOf({ points, weights: weightsOf(logs, power) }, size);
+    proposal = {
+      mean,
+      covariance: straightened(new Matrix(sums.map((row) => Array.from(row)))),
+    };
+    ({ points, logs } = proposed(proposal, logDensity, draws));
+  }
+  const weights = weightsOf(logs, 1);
+  const { mean, sums } = momentsOf({ points, weights }, size);
   // What is told is an interval: a normal that has it, rather than one that has the variance of a long tail.
   const ends = mean.map((_, j) => Math.sqrt(sums[j]![j]!));
   const told = Array.from(ends, (deviation, j) => {

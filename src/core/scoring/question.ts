@@ -1,10 +1,12 @@
 import { bothDensity, normalBetween, normalDensity, rectangle } from '@/core/numbers';
 import { biasAt, partsOf, standIndex, type Parameters, type Part } from './latents';
 import { regionOf, type Region } from './region';
+import { edgeAt, sweptChance, type Front } from './swept-head';
 import {
   cut,
   type Bound,
   type Bounds,
+  type HeadPlace,
   type Measured,
   type Mount,
   type Reading,
@@ -24,11 +26,12 @@ const bothAt = bothDensity;
  */
 type Blend = readonly Part[];
 
-/** One thing that a term asks: that a blend lay within bounds, that two did, or three places of a head. */
+/** One thing that a term asks: that a blend lay within bounds, that two did, or where a head passed. */
 export type Question =
   | { type: 'one'; blend: Blend; bounds: Bounds }
   | { type: 'two'; blends: [Blend, Blend]; bounds: [Bounds, Bounds] }
   | { type: 'region'; region: Region }
+  | { type: 'swept'; chance: ReturnType<typeof sweptChance>; places: HeadPlace[] }
   | { type: 'read'; blend: Blend; reading: Reading; bounds: Bounds | null };
 
 const alone = (latent: string): Blend => partsOf(latent, 0);
@@ -37,11 +40,32 @@ const alone = (latent: string): Blend => partsOf(latent, 0);
 const ERROR_SPREAD = 0.3;
 
 /** Bounds at the same distance from the ball, cut to one. */
-function headsOf(heads: Term['heads']): Term['heads'] {
-  const found = new Map<number, Bounds>();
-  for (const { at, bounds } of heads) found.set(at, cut(found.get(at), bounds));
-  return [...found].map(([at, bounds]) => ({ at, bounds })).sort((x, y) => x.at - y.at);
+function headsOf(heads: readonly HeadPlace[]): HeadPlace[] {
+  const found = new Map<number, HeadPlace>();
+  for (const place of heads) {
+    const known = found.get(place.at);
+    found.set(place.at, { ...known, ...place, bounds: cut(known?.bounds, place.bounds) });
+  }
+  return [...found.values()].sort((x, y) => x.at - y.at);
 }
+
+/** The head's middle at a distance from the ball, m. */
+const headAt = (at: number): Blend => [
+  ...alone('strike'),
+  ...(at === 0 ? [] : [{ at: biasAt('path'), share: at }]),
+];
+
+/** What one or two places of the front edge of a head ask. */
+function frontQuestion([near, far]: readonly HeadPlace[]): Question {
+  return far
+    ? {
+        type: 'two',
+        blends: [headAt(near!.at), headAt(far.at)],
+        bounds: [near!.bounds, far.bounds],
+      }
+    : { type: 'one', blend: headAt(near!.at), bounds: near!.bounds };
+}
+const FRONT: Front = { question: frontQuestion, answer, answerSloped };
 
 /** The questions that a term asks, taken as independent: their latents differ, or nearly so. */
 export function questionsOf(
@@ -58,11 +82,6 @@ export function questionsOf(
   else if (face) questions.push({ type: 'one', blend: alone('face'), bounds: face });
 
   const places = headsOf(heads);
-  const headAt = (at: number): Blend => [
-    ...alone('strike'),
-    ...(at === 0 ? [] : [{ at: biasAt('path'), share: at }]),
-  ];
-  const [near, far] = [places[0], places[1]];
   if (direct.strike) {
     const level = places.find(({ at }) => at === 0)?.bounds ?? null;
     questions.push({
@@ -71,15 +90,13 @@ export function questionsOf(
       reading: direct.strike,
       bounds: level,
     });
+  } else if (places.some(({ rear }) => rear)) {
+    // A head that is between both outer pairs is between the one in the middle.
+    const outer = places.length > 2 ? [places[0]!, places.at(-1)!] : places;
+    questions.push({ type: 'swept', chance: sweptChance(outer, FRONT), places: outer });
   } else if (places.length > 2) {
     questions.push({ type: 'region', region: regionOf(places) });
-  } else if (near && far) {
-    questions.push({
-      type: 'two',
-      blends: [headAt(near.at), headAt(far.at)],
-      bounds: [near.bounds, far.bounds],
-    });
-  } else if (near) questions.push({ type: 'one', blend: headAt(near.at), bounds: near.bounds });
+  } else if (places.length > 0) questions.push(frontQuestion(places));
 
   if (direct.pace) {
     questions.push({
@@ -113,10 +130,6 @@ function spreadOf(blend: Blend, at: Parameters): number {
   }
   return sqrt(sum);
 }
-
-/** Where a bound really is, with its stand set so. */
-const edgeAt = ({ at: planned, by, stand }: Bound, at: Parameters): number =>
-  stand < 0 ? planned : planned + by * at[standIndex(stand)]!;
 
 /** How a probability that grows so with a bound moves with its stand. */
 function boundSlope({ by, stand }: Bound, grows: number, slopes: Float64Array): void {
@@ -221,6 +234,8 @@ export function answer(question: Question, at: Parameters): number {
     }
     case 'region':
       return question.region.chance(at, null);
+    case 'swept':
+      return question.chance(at, null);
     case 'read': {
       const { blend, bounds } = question;
       const reading = readAt(question.reading, at);
@@ -260,6 +275,8 @@ export function answerSloped(question: Question, at: Parameters, slopes: Float64
       return twoSloped(question, at, slopes);
     case 'region':
       return question.region.chance(at, slopes);
+    case 'swept':
+      return question.chance(at, slopes);
     case 'read': {
       const { blend, bounds } = question;
       const reading = readAt(question.reading, at);
@@ -377,6 +394,8 @@ export const boundsIn = (question: Question): Bounds[] => {
       return question.bounds;
     case 'region':
       return [];
+    case 'swept':
+      return question.places.map(({ bounds }) => bounds);
     case 'read':
       return question.bounds ? [question.bounds] : [];
   }
@@ -392,6 +411,8 @@ export const placesIn = (question: Question): number[] => {
       return question.blends.flatMap((blend) => blend.map(({ at }) => at));
     case 'region':
       return [biasAt('strike'), biasAt('path')];
+    case 'swept':
+      return [biasAt('strike'), biasAt('path'), biasAt('face')];
   }
 };
 

@@ -207,7 +207,8 @@ function add(term: Term, said: Said, readings: Direct[]): void {
     }
     case 'head':
       if (open(bounds) && !(evidence.at === 0 && isRead('strike', readings))) {
-        term.heads.push({ at: evidence.at, bounds });
+        const { at, rear } = evidence;
+        term.heads.push({ at, bounds, ...(rear && { rear }) });
       }
   }
 }

@@ -193,6 +193,10 @@ describe('the model', () => {
   /** Outcomes of an element that exclude each other and leave nothing out. */
   const distinct = (ids: string[]) => ids.filter((id) => id !== 'past' && id !== 'lip');
 
+  /** JSON knows no infinity. */
+  const infinities = (_key: string, value: unknown) =>
+    value === Infinity ? 'above' : value === -Infinity ? 'below' : value;
+
   it('gives what can happen on a layout a probability of one in all', () => {
     for (const key of [
       'straight-gate',
@@ -214,10 +218,16 @@ describe('the model', () => {
           })),
         );
       }
-      const sum = combinations.reduce((total, outcomes) => {
-        const [cell] = cellsOf([{ layout, putts: [{ outcomes }] }]);
-        return total + probability(ready(cell!), at);
-      }, 0);
+      // Of a lane the outer pairs tell: outcomes that differ in the middle pair only say the same, once.
+      const told = new Map(
+        combinations
+          .flatMap((outcomes) => cellsOf([{ layout, putts: [{ outcomes }] }]))
+          .map((cell) => [JSON.stringify(cell.terms, infinities), cell]),
+      );
+      const sum = [...told.values()].reduce(
+        (total, cell) => total + probability(ready(cell), at),
+        0,
+      );
       expect(sum).toBeGreaterThan(0.995);
       expect(sum).toBeLessThan(1.001);
     }

@@ -1,4 +1,4 @@
-import type { Evidence, Interval } from '@/core/layout';
+import type { Evidence, Interval, RearEdge } from '@/core/layout';
 
 /** A bound that moves with how a stand was really set: by `by` for each standard deviation of it. */
 export interface Bound {
@@ -40,12 +40,19 @@ export interface Measured extends Reading {
   latent: string;
 }
 
+/** Bounds that the middle of a head lay between at a distance from the ball, as its front edge passed and its rear edge did. */
+export interface HeadPlace {
+  at: number;
+  bounds: Bounds;
+  rear?: RearEdge;
+}
+
 /** What is said of one putt, all of it true at once. */
 export interface Term {
   start?: Bounds;
   face?: Bounds;
   /** The head's middle at distances from the ball: `s + y p`. */
-  heads: { at: number; bounds: Bounds }[];
+  heads: HeadPlace[];
   /** Share of the distance intended, less one. */
   pace?: Bounds;
   /** On the face, above its middle. */
@@ -143,7 +150,7 @@ export function shifted<Cell extends { terms: Term[] }>(
     terms: cell.terms.map(({ start, face, pace, height, heads, direct, measured, others }) => ({
       direct: direct.start ? { ...direct, start: read(direct.start) } : direct,
       ...(measured && { measured: measured.map(read) }),
-      heads: heads.map(({ at, bounds }) => ({ at, bounds: both(bounds) })),
+      heads: heads.map((place) => ({ ...place, bounds: both(place.bounds) })),
       ...(others && {
         others: others.map(({ latent, bounds }) => ({ latent, bounds: both(bounds) })),
       }),

@@ -173,9 +173,9 @@ function Told({
             common blade.
           </p>
           <p className="mt-2 text-[0.9375rem] text-ink2">
-            This head, {showLength(player.headLength, 'across', units)} by{' '}
-            {showLength(player.headDepth, 'across', units)}: turned 2° it has{' '}
-            {airWords(air, 2, layout)} of clearance on each side, turned 5°{' '}
+            This head is {showLength(player.headLength, 'across', units)} by{' '}
+            {showLength(player.headDepth, 'across', units)}. With its face turned 2° against its
+            path it has {airWords(air, 2, layout)} of clearance on each side, with 5°{' '}
             {airWords(air, 5, layout)}.
           </p>
         </>

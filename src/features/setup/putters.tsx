@@ -201,7 +201,11 @@ function PutterFields({
         {field('lieAngle', 'Lie angle', 'of the shaft from the ground; 70° is common')}
         {field('loft', 'Loft', 'of the face; about 4° is common')}
         {field('headLength', 'Head, heel to toe', '112 mm, 4 3/8 in')}
-        {field('headDepth', 'Head, front to back', 'a blade about 25 mm, a deep mallet 90 mm')}
+        {field(
+          'headDepth',
+          'Head, front to back',
+          'as far back as it has its full length: a blade about 25 mm, a deep mallet 90 mm',
+        )}
         {field('mass', 'Mass of the head', 'in g, if known')}
         {field('inertia', 'Inertia of the head', 'in g cm², if known')}
         {field('grip', 'Grip', 'thick or thin, its shape')}
