@@ -1,4 +1,11 @@
-import { libraryDrill, ruleGround, type Putt } from '@/core/drill';
+import {
+  libraryDrill,
+  ruleGround,
+  tellsApart,
+  trialArms,
+  type Putt,
+  type TrialRule,
+} from '@/core/drill';
 import {
   outcomesProblem,
   ownPlace,
@@ -8,7 +15,7 @@ import {
   type PuttPlace,
 } from '@/core/layout';
 import { finishOf, oddsOf } from '@/core/planning';
-import { NO_COUNTS, readMisses } from '@/core/coaching';
+import { NO_COUNTS, judged, readMisses, trialsOf } from '@/core/coaching';
 import {
   DEFAULT_FACE_SHARE,
   SKILLS,
@@ -332,6 +339,52 @@ row('nine holes of the cost drill', () => {
   }
   return `planned at ${expected!.toFixed(1)} putts, truth ${(putts / goings).toFixed(1)}`;
 });
+
+/**
+ * A trial of two things with which a player's windows have some ratio, judged after every pair of sets. The gate lets about two
+ * putts in three through.
+ */
+function trials(ratio: number, set: number, sets: number) {
+  const layout = changed(gate, 'ballGate', { gap: 0.059 });
+  // One is as much wider than usual as the other is narrower.
+  const side = Math.sqrt(ratio);
+  const found = many(PLAYERS, (player) => {
+    const random = dice(2100 + player);
+    const truth = straight(random);
+    const rule: TrialRule = { type: 'trial', a: 'blade', b: 'mallet', set, sets, lot: player };
+    const putts = trialArms(rule).map(
+      (arm) => logged(scaled(truth, arm === 'a' ? 1 / side : side), layout, null, random).putt,
+    );
+    const verdicts = many(sets, (pair) => {
+      const run = { layout, rule, putts: putts.slice(0, 2 * set * (pair + 1)) };
+      const [skill] = trialsOf([run], ['start'], W)[0]!.skills;
+      return skill ? judged(skill.difference).verdict : 'open';
+    });
+    return {
+      first: verdicts.includes('first'),
+      second: verdicts.includes('second'),
+      alike: verdicts.at(-1) === 'alike',
+    };
+  });
+  const share = (of: (one: (typeof found)[number]) => boolean) =>
+    percent(mean(found.map((one) => Number(of(one)))));
+  return { share };
+}
+
+for (const [set, sets] of [
+  [5, 8],
+  [5, 16],
+] as const) {
+  row(`trial of two that are alike, ${sets} sets of ${set}, looked at after every pair`, () => {
+    const { share } = trials(1, set, sets);
+    return `${share(({ first, second }) => first || second)} ever claim that one is better; ${share(({ alike }) => alike)} end with “no difference that matters”`;
+  });
+  row(`trial with windows apart as far as it promises to tell, ${sets} sets of ${set}`, () => {
+    const apart = tellsApart({ set, sets });
+    const { share } = trials(1 / apart, set, sets);
+    return `×${apart.toFixed(2)}: ${share(({ second }) => second)} find it, ${share(({ first }) => first)} claim the other way`;
+  });
+}
 
 row('“short of it” touched twice on the limit-line drill', () => {
   const layout = layoutOf('limit-line');

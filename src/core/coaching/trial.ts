@@ -1,12 +1,15 @@
-import { asTrial, trialArms, type Rule, type TrialRule } from '@/core/drill';
-import { quantityOf } from '@/core/quantity';
 import {
-  SETTLED,
-  differenceOf,
-  puttsToSettle,
-  type Difference,
-  type LoggedRun,
-} from '@/core/scoring';
+  FALSE_CLAIMS,
+  USUAL_DIFFERENCE,
+  asTrial,
+  trialArms,
+  type Rule,
+  type TrialRule,
+} from '@/core/drill';
+import { quantityOf } from '@/core/quantity';
+import { anytimeMargin, evidenceAgainstNone } from '@/core/numbers';
+import { differenceOf, type Difference, type LoggedRun } from '@/core/scoring';
+import { asSentence } from '@/core/units';
 import { sureWords } from './sure';
 
 /** A run that a trial was putted on. */
@@ -31,8 +34,9 @@ export interface Trial {
 
 /** Fewer putts of a skill with each than this compare nothing. */
 const ENOUGH = 15;
-/** Probability at which no difference that matters is claimed. */
+/** Probability at which no difference that matters is claimed, and what does not matter: a fifth, as a log. */
 const SURE_ALIKE = 0.8;
+const ALIKE = Math.log(1.2);
 
 /** The putts of a run by what they were made with; what was putted after the trial's end belongs to neither. */
 function byArm(run: TrialRun, rule: TrialRule): Record<'a' | 'b', LoggedRun> {
@@ -79,6 +83,50 @@ export function trialsOf(
   });
 }
 
+/** What a trial has come to: the second is better or worse, both are as good as alike, or neither can be said yet. */
+export type Verdict = 'second' | 'first' | 'alike' | 'open';
+
+/** What a trial has come to on one skill, to be looked at whenever one likes. */
+export interface Judged {
+  verdict: Verdict;
+  /** The second's window over the first's. */
+  ratio: number;
+  /** How sure the verdict is over all looks together; how far it has come while it is open. */
+  sure: number;
+  /** How many more putts with each would settle it, were the difference as it seems; null when more than can be planned. */
+  more: number | null;
+}
+
+/**
+ * Judges a difference by evidence that holds however often it is looked at. A window is called smaller when that is ten to one
+ * against no difference; two are called alike when an 80 % confidence sequence lies within a fifth.
+ */
+export function judged({ log, variance, then, now }: Difference): Judged {
+  const evidence = evidenceAgainstNone(log, variance, USUAL_DIFFERENCE);
+  const ratio = Math.exp(log);
+  const sure = Math.max(0, 1 - 1 / evidence);
+  if (evidence >= 1 / FALSE_CLAIMS) {
+    return { verdict: log < 0 ? 'second' : 'first', ratio, sure, more: 0 };
+  }
+  const isAlike = Math.abs(log) + anytimeMargin(variance, USUAL_DIFFERENCE, 1 - SURE_ALIKE) < ALIKE;
+  if (isAlike) return { verdict: 'alike', ratio, sure: SURE_ALIKE, more: 0 };
+  const putts = Math.min(then.putts, now.putts);
+  return { verdict: 'open', ratio, sure, more: moreToSettle(Math.abs(log), variance, putts) };
+}
+
+/** More putts than this are no plan. */
+const MOST = 2000;
+
+/** How many more putts with each settle a difference that stays as it is, either way. */
+function moreToSettle(log: number, variance: number, putts: number): number | null {
+  for (let more = 5; more <= MOST; more = Math.ceil(more * 1.1)) {
+    const later = (variance * putts) / (putts + more);
+    if (log >= anytimeMargin(later, USUAL_DIFFERENCE, FALSE_CLAIMS)) return more;
+    if (log + anytimeMargin(later, USUAL_DIFFERENCE, 1 - SURE_ALIKE) < ALIKE) return more;
+  }
+  return null;
+}
+
 /**
  * The verdict of a trial on one skill.
  *
@@ -91,16 +139,21 @@ export function verdictWords(
   { skill, difference }: TrialSkill,
 ): string {
   const { name } = quantityOf(skill);
-  const { smaller, ratio, alike } = difference;
-  const second = smaller > 0.5;
-  const [better, other] = second ? [b, a] : [a, b];
-  const sure = Math.max(smaller, 1 - smaller);
-  const times = (second ? ratio.middle : 1 / ratio.middle).toFixed(2);
-  if (sure >= SETTLED.probability && alike < SURE_ALIKE)
-    return `${name}: ${better} is better, its window ×${times} of ${other}’s, ${sureWords(sure)} sure.`;
-  if (alike >= SURE_ALIKE)
-    return `${name}: no difference that matters, ${sureWords(alike)} sure that the windows are within a fifth of each other.`;
-  const more = puttsToSettle({ ...difference, measure: false });
-  const about = more && more.putts > 0 ? ` About ${more.putts} more putts would settle it.` : '';
-  return `${name}: not settled, ${sureWords(sure)} that ${better} is better (window ×${times}).${about}`;
+  const { verdict, ratio, sure, more } = judged(difference);
+  const [better, other, times] = ratio < 1 ? [b, a, ratio] : [a, b, 1 / ratio];
+  switch (verdict) {
+    case 'first':
+    case 'second':
+      return `${name}: ${better} is better, its window ×${times.toFixed(2)} of ${other}’s, ${sureWords(sure)} sure.`;
+    case 'alike':
+      return `${name}: no difference that matters, ${sureWords(sure)} sure that the windows are within a fifth of each other.`;
+    case 'open': {
+      const seems = `${asSentence(better)} has the smaller window so far, ×${times.toFixed(2)}.`;
+      const about =
+        more === null
+          ? ' It would take more putts than can be planned.'
+          : ` About ${more} more putts with each would settle it, if that stays so.`;
+      return `${name}: not settled. ${seems}${about}`;
+    }
+  }
 }

@@ -54,6 +54,8 @@ export {
   ruleSchema,
   ruleTraits,
   ruleWords,
+  FALSE_CLAIMS,
+  USUAL_DIFFERENCE,
   tellsApart,
   trialArms,
   type Arm,

@@ -1,3 +1,4 @@
+export { anytimeMargin, evidenceAgainstNone } from './anytime';
 export { medianOf } from './median';
 export { normalBelow, normalBetween, normalDensity, normalQuantile } from './normal';
 export { bothBelow, bothDensity, rectangle, type Rectangle } from './two-normals';

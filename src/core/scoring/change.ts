@@ -82,18 +82,17 @@ export function changeBetween(
   };
 }
 
-/** Windows within this of each other are as good as alike: a fifth. */
-const ALIKE = 1.2;
-
 /** How one of two kinds of putts compares with the other. */
-export interface Difference extends Pick<Change, 'ratio' | 'smaller' | 'then' | 'now'> {
-  /** Probability that the windows lie within a fifth of each other. */
-  alike: number;
+export interface Difference extends Pick<Change, 'then' | 'now'> {
+  /** Log of the second's window over the first's, as the putts alone have it, and its variance; Infinity where they say nothing. */
+  log: number;
+  variance: number;
 }
 
 /**
  * Two kinds of putts made in turn on the same layout: the second's window over the first's. The same tees stood for both, so
- * how they really stood is no part of the difference. Mostly there is next to none: the claim is held against that.
+ * how they really stood is no part of the difference. What was known before is taken out of it again: what is told is the
+ * putts' alone, so that it can be tested as they come in.
  *
  * @param first putts of one kind
  * @param second putts of the other
@@ -109,17 +108,43 @@ export function differenceOf(
   const of = (runs: readonly LoggedRun[]) => {
     const findings = findingsOf(runs);
     const belief = observe(priorBelief(), withoutStands(findings), faceShare);
+    const points = pointsOf(belief, skill, faceShare);
     return {
-      belief,
-      told: {
-        window: scoreOf(pointsOf(belief, skill, faceShare)).window,
-        putts: basisOf(findings.cells)[skill] ?? 0,
-      },
+      logs: windowsOf(points).map(Math.log),
+      told: { window: scoreOf(points).window, putts: basisOf(findings.cells)[skill] ?? 0 },
     };
   };
   const [one, other] = [of(first), of(second)];
-  const compare = compared(one.belief, other.belief, skill, faceShare, usually);
-  return { ...compare, then: one.told, now: other.told };
+  const before = momentsOf(windowsOf(pointsOf(priorBelief(), skill, faceShare)).map(Math.log));
+  const putts = [one, other].map(({ logs }) => withoutPrior(momentsOf(logs), before));
+  const [then, now] = putts as [Moments, Moments];
+  return {
+    log: now.mean - then.mean,
+    variance: then.variance + now.variance,
+    then: one.told,
+    now: other.told,
+  };
+}
+
+interface Moments {
+  mean: number;
+  variance: number;
+}
+
+function momentsOf(values: Float64Array): Moments {
+  const mean = values.reduce((sum, one) => sum + one, 0) / values.length;
+  const variance = values.reduce((sum, one) => sum + (one - mean) ** 2, 0) / values.length;
+  return { mean, variance };
+}
+
+/** What the data alone say, of a normal that they and what was known before make together. */
+function withoutPrior(after: Moments, before: Moments): Moments {
+  const precision = 1 / after.variance - 1 / before.variance;
+  if (!(precision > 0)) return { mean: 0, variance: Infinity };
+  return {
+    mean: (after.mean / after.variance - before.mean / before.variance) / precision,
+    variance: 1 / precision,
+  };
 }
 
 /** Fewer putts than this are too few to judge a change by, where there are more. */
@@ -177,7 +202,7 @@ function compared(
   skill: string,
   faceShare: number,
   chanceOf: (log: number) => number,
-): Pick<Difference, 'ratio' | 'smaller' | 'alike'> {
+): Pick<Change, 'ratio' | 'smaller'> {
   const indices = skillIndices(skill);
   const size = indices.length;
   const draws = normals(POINTS, 2 * size);
@@ -196,13 +221,12 @@ function compared(
   const [old, recent] = [windows(before, 0), windows(after, size)];
   const ratios = recent.map((window, i) => window / old[i]!);
   const weights = ratios.map((ratio) => chanceOf(Math.log(ratio)));
-  let [smaller, alike, all] = [0, 0, 0];
+  let [smaller, all] = [0, 0];
   ratios.forEach((ratio, i) => {
     all += weights[i]!;
     if (ratio < 1) smaller += weights[i]!;
-    if (ratio < ALIKE && ratio > 1 / ALIKE) alike += weights[i]!;
   });
-  return { ratio: estimateOf(ratios), smaller: smaller / all, alike: alike / all };
+  return { ratio: estimateOf(ratios), smaller: smaller / all };
 }
 
 /** More putts than this are no plan. */

@@ -12,5 +12,13 @@ export {
   ruleWords,
   type Rule,
 } from './register';
-export { asTrial, tellsApart, trialArms, type Arm, type TrialRule } from './trial';
+export {
+  FALSE_CLAIMS,
+  USUAL_DIFFERENCE,
+  asTrial,
+  tellsApart,
+  trialArms,
+  type Arm,
+  type TrialRule,
+} from './trial';
 export { count, type RuleField, type RuleTraits } from './rule-kind';

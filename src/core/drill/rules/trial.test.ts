@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { dice } from 'tests/player/player';
 import {
   asTrial,
   lotOf,
@@ -91,11 +92,35 @@ describe('a trial', () => {
     expect(asTrial(row)).toBeNull();
   });
 
-  it('says beforehand what it can tell, by hand: 40 putts with each', () => {
-    // 2.1232 sqrt(2 / (40 × 1.08)) = 0.4568; e to it is 1.579.
-    expect(tellsApart(40)).toBeCloseTo(1.579, 2);
-    expect(ruleNote(rule())).toMatch(/^40 putts with each tell windows apart that differ by 58 %/);
-    expect(tellsApart(160)).toBeLessThan(tellsApart(80));
+  it('says beforehand what it can tell: trials with windows so far apart are found four times in five', () => {
+    const random = dice(5);
+    for (const { set, sets } of [
+      { set: 5, sets: 8 },
+      { set: 10, sets: 6 },
+    ]) {
+      const apart = Math.log(tellsApart({ set, sets }));
+      const trials = 2000;
+      let found = 0;
+      for (let trial = 0; trial < trials; trial++) {
+        let sum = 0;
+        for (let pair = 1; pair <= sets; pair++) {
+          // One putt of information 1 on the log of each window: a pair tells the difference to √(2 / set).
+          sum += apart + Math.sqrt(2 / set) * random.normal();
+          const variance = 2 / (set * pair);
+          // The mixture likelihood ratio, spread 0.4, ten to one.
+          const exponent = ((sum / pair) ** 2 * 0.16) / (2 * variance * (variance + 0.16));
+          if (Math.sqrt(variance / (variance + 0.16)) * Math.exp(exponent) < 10) continue;
+          found += 1;
+          break;
+        }
+      }
+      expect(found / trials).toBeGreaterThan(0.77);
+      expect(found / trials).toBeLessThan(0.83);
+    }
+    expect(tellsApart({ set: 5, sets: 16 })).toBeLessThan(tellsApart({ set: 5, sets: 8 }));
+    expect(ruleNote(rule())).toMatch(
+      /^40 putts with each tell windows apart, four times in five, when one is at least ×2\.\d the other/,
+    );
   });
 
   it('refuses names that are none', () => {
