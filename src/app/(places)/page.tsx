@@ -117,7 +117,7 @@ export default async function TodayPage() {
                       <strong>{name}</strong> · {drill},{' '}
                       {counts.putts === 0
                         ? 'no putts yet'
-                        : `${counts.clear} of ${counts.putts} clear`}
+                        : `${counts.clear} of ${counts.seen} clear`}
                       <span className="text-ink2">
                         {' '}
                         · begun {formatDistance(startedAt, now, { addSuffix: true })}
@@ -179,7 +179,7 @@ export default async function TodayPage() {
                         </td>
                         <td className="py-2 pr-3 max-sm:hidden">{drill}</td>
                         <td className="py-2 text-right num whitespace-nowrap">
-                          {counts.clear} of {counts.putts}
+                          {counts.clear} of {counts.seen}
                         </td>
                       </tr>
                     ))}

@@ -88,7 +88,7 @@ export function likelyLarger(one: Rate, other: Rate, by = 0): number {
 const ENOUGH = 8;
 
 /** Whether a putt did what counts, what an eye looks for left aside; null where nothing else was logged. */
-function otherwise(layout: Layout): ((outcomes: Record<string, string>) => boolean) | null {
+function otherwise(layout: Layout): ReturnType<typeof judge> | null {
   const elements = layout.elements.filter(({ kind }) => !traitsOf(kind).byEye);
   const rest = { ...layout, elements };
   return standing(rest).some((element) => element.outcomes().length > 0) ? judge(rest) : null;
@@ -156,7 +156,7 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
           if (!passes) continue;
           const of = check.putts[so ? 'so' : 'not'];
           of.of += 1;
-          of.right += Number(passes(outcomes));
+          of.right += Number(passes(outcomes) === true);
         }
         if (count.of === 0) continue;
         check.counts.set(id, count);

@@ -68,6 +68,12 @@ describe('whether a gate is too hard or too easy', () => {
     ['half of sixteen', of(8, 8), 'unknown'],
   ])('%s', (_name, passes, verdict) => expect(gateFit(passes).verdict).toBe(verdict));
 
+  it('says nothing of putts at which nobody looked: not seen is not missed', () => {
+    const unseen = Array.from({ length: 12 }, () => null);
+    expect(gateFit(unseen)).toMatchObject({ verdict: 'unknown', of: 0 });
+    expect(gateFit([...unseen, ...of(14, 6), ...unseen])).toEqual(gateFit(of(14, 6)));
+  });
+
   it('looks at the last twenty: what a player was says little of today', () => {
     expect(gateFit([...of(0, 40), ...of(20, 0)])).toMatchObject({
       verdict: 'too easy',

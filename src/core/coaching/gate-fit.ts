@@ -42,10 +42,10 @@ export function rateBelow(share: number, passed: number, of: number): number {
  * Whether a drill is much too hard or much too easy as it stands: the success rate is very likely under a half, or
  * over nine in ten.
  *
- * @param passes whether each putt passed, in order; the last twenty count
+ * @param passes whether each putt passed, null where nobody saw, in order; the last twenty that were seen count
  */
-export function gateFit(passes: readonly boolean[]): GateFit {
-  const lately = passes.slice(-LATELY);
+export function gateFit(passes: readonly (boolean | null)[]): GateFit {
+  const lately = passes.filter((one) => one !== null).slice(-LATELY);
   const of = lately.length;
   const passed = lately.filter(Boolean).length;
   const hard = rateBelow(TEACHING.least, passed, of);

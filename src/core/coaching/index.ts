@@ -26,6 +26,13 @@ export {
 export { relationWords, relationsOf, type Relation } from './relations';
 export { rollRows, tellRolls, type RollRow, type RollTable } from './roll-table';
 export { standingsWords, type Standing } from './standings';
-export { judged, trialsOf, verdictWords, type Trial, type TrialRun, type TrialSkill } from './trial';
+export {
+  judged,
+  trialsOf,
+  verdictWords,
+  type Trial,
+  type TrialRun,
+  type TrialSkill,
+} from './trial';
 export { USUAL_SLOPE, gains, worthByDistance, type Gain, type Worth } from './worth';
 export { sureWords } from './sure';

@@ -47,6 +47,7 @@ describe('what a rule is told of a putt', () => {
       ]),
     ).toEqual({
       putts: 2,
+      seen: 2,
       clear: 2,
       streak: 2,
       best: 2,

@@ -51,7 +51,7 @@ export function rulePutts(runs: readonly RunPutts[], pauses: readonly Pause[] = 
       const rest = RESTS.find((one) => one === outcomes[zone]) ?? null;
       const holed = outcomes[hole] === undefined ? null : outcomes[hole] === 'holed';
       const guessed = guess ? guess.outcomes[asked] === outcomes[asked] : null;
-      return { passed: passes(outcomes), holed, rest, guessed, minutes };
+      return { passed: passes(outcomes) === true, holed, rest, guessed, minutes };
     });
   });
 }

@@ -3,6 +3,8 @@ import { judge, type Layout, type Outcomes } from '@/core/layout';
 /** Where a set of putts stands. */
 export interface Tally {
   putts: number;
+  /** Of which something that counts was seen: the others neither passed nor missed. */
+  seen: number;
   clear: number;
   /** Clear putts in a row up to now, and the longest such run. */
   streak: number;
@@ -26,11 +28,12 @@ export function tallyRuns(runs: readonly { layout: Layout; putts: Outcomes[] }[]
   let streak = 0;
   let best = 0;
   let clear = 0;
-  const judged = runs.flatMap(({ layout, putts }) => putts.map(judge(layout)));
+  const all = runs.flatMap(({ layout, putts }) => putts.map(judge(layout)));
+  const judged = all.filter((passed) => passed !== null);
   for (const passed of judged) {
     streak = passed ? streak + 1 : 0;
     clear += Number(passed);
     best = Math.max(best, streak);
   }
-  return { putts: judged.length, clear, streak, best };
+  return { putts: all.length, seen: judged.length, clear, streak, best };
 }

@@ -96,18 +96,16 @@ function countedElements(layout: Layout) {
 }
 
 /**
- * A judge of putts on a layout: whether one did what counts. What nobody saw neither helps nor harms, but something that
- * counts has to have been seen.
+ * A judge of putts on a layout: whether one did what counts, or null when nothing that counts was seen: such a putt neither
+ * passed nor missed. Of several things that count, one that nobody saw neither helps nor harms.
  */
-export function judge(layout: Layout): (outcomes: Outcomes) => boolean {
+export function judge(layout: Layout): (outcomes: Outcomes) => boolean | null {
   const asking = countedElements(layout);
   return (happened) => {
     const seen = asking.filter(({ id }) => happened[id] !== undefined);
-    return (
-      seen.length > 0 &&
-      seen.every(
-        ({ id, outcomes }) => outcomes.find((one) => one.id === happened[id])?.passes === true,
-      )
+    if (seen.length === 0) return null;
+    return seen.every(
+      ({ id, outcomes }) => outcomes.find((one) => one.id === happened[id])?.passes === true,
     );
   };
 }

@@ -68,7 +68,7 @@ function targetOf(layout: Layout, kinds: readonly Kind[]) {
     for (const id in outcomes) key += `${outcomes[id]} `;
     let found = known.get(key);
     if (found === undefined) {
-      const passed = passes(outcomes);
+      const passed = passes(outcomes) === true;
       const holed = outcomes[hole] === undefined ? null : outcomes[hole] === 'holed';
       const rest = RESTS.find((one) => one === outcomes[zone]) ?? null;
       found = kinds.findIndex(

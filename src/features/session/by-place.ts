@@ -28,18 +28,22 @@ function counted<Key>(
   putts: readonly PlacedPutt[],
   keyOf: (putt: PlacedPutt) => Key,
   nameOf: (key: Key, first: PlacedPutt) => string,
-  passes: (putt: PlacedPutt) => boolean,
+  passes: (putt: PlacedPutt) => boolean | null,
 ): Counted[] {
   const groups = new Map<Key, PlacedPutt[]>();
   for (const putt of putts) {
     const key = keyOf(putt);
     groups.set(key, [...(groups.get(key) ?? []), putt]);
   }
-  const all = putts.filter(passes).length / Math.max(1, putts.length);
-  return [...groups].map(([key, some]) => {
-    const passed = some.filter(passes).length;
+  const passedOf = (some: readonly PlacedPutt[]) =>
+    some.filter((putt) => passes(putt) === true).length;
+  const seen = putts.filter((putt) => passes(putt) !== null);
+  const all = passedOf(seen) / Math.max(1, seen.length);
+  return [...groups].map(([key, group]) => {
+    const some = group.filter((putt) => passes(putt) !== null);
+    const passed = passedOf(some);
     return {
-      name: nameOf(key, some[0]!),
+      name: nameOf(key, group[0]!),
       putts: some.length,
       passed,
       note: noteOf(some.length, passed, all),

@@ -55,7 +55,7 @@ function factsOf(runs: Run[]): BlockFacts {
     progress,
     course,
     facts: {
-      putts: counts.putts,
+      putts: counts.seen,
       passed: counts.clear,
       best: counts.best,
       rung: rungs.length > 0 ? Math.max(...rungs) : null,

@@ -27,7 +27,7 @@ export function stripMarks(layout: Layout, putts: readonly Outcomes[]): StripMar
       element.outcomes().filter(({ id }) => id === putt[element.id]),
     );
     if (parts.length === 0) return [];
-    const passed = passes(putt);
+    const passed = passes(putt) === true;
     const missed = passed
       ? undefined
       : parts.find(({ passes: one, side }) => !one && side !== 'middle');

@@ -65,7 +65,7 @@ export function PlayerHead({
             {open ? counts.clear : progress.words.count}
           </span>
           <span className="text-[1.1875rem] font-[560] text-ink2">
-            {open ? `of ${counts.putts} ${passWord(layout)}` : progress.words.of}
+            {open ? `of ${counts.seen} ${passWord(layout)}` : progress.words.of}
           </span>
         </p>
         <p className={clsx('text-[0.9375rem] text-ink2', row ? 'hidden' : 'mt-1.5')}>

@@ -231,7 +231,7 @@ export function PlayerScreen({
   const rests = view.putts.flatMap((one) => {
     // Where earlier putts of this place lie: those from elsewhere lay on another line.
     const spot = spotKey(one.place) === spotKey(putt.made.place) && restSeen(there, one);
-    return spot && !one.leftOut ? [{ spot, passes: passes(one.outcomes) }] : [];
+    return spot && !one.leftOut ? [{ spot, passes: passes(one.outcomes) === true }] : [];
   });
   const head = (
     <>

@@ -84,7 +84,11 @@ export function PuttList({
             <>
               <span className="w-8 shrink-0 text-right num text-ink2">{number}</span>
               <span aria-hidden className="w-4 shrink-0 text-center">
-                {putt.leftOut ? '–' : passes(putt.outcomes) ? '●' : '○'}
+                {putt.leftOut || passes(putt.outcomes) === null
+                  ? '–'
+                  : passes(putt.outcomes)
+                    ? '●'
+                    : '○'}
               </span>
               <span className={clsx('min-w-0 flex-1', putt.leftOut && 'line-through')}>
                 {words || (read ? '' : 'Nothing was looked at')}

@@ -234,7 +234,7 @@ function Going({
           {last.cold && <span className="text-ink2">, cold test</span>}
         </h2>
         <p className="text-[1.125rem]">
-          <strong className="text-[1.875rem] num">{counts.clear}</strong> of {counts.putts}{' '}
+          <strong className="text-[1.875rem] num">{counts.clear}</strong> of {counts.seen}{' '}
           {passWord(last.layout)}
           {runs.length === 1 && otherOutcomes(last.layout, outcomesOf(last), counts.clear)}; best
           run {counts.best}.
@@ -302,7 +302,7 @@ function RunPicture({
     counted(run.putts).flatMap(({ points, outcomes: what, place }) => {
       const spot = points[id];
       const shown = on === 'face' || (most && spotKey(place) === spotKey(most));
-      return spot && shown ? [{ spot, passes: passes(what) }] : [];
+      return spot && shown ? [{ spot, passes: passes(what) === true }] : [];
     });
   return (
     <div className="grid gap-2 pb-4">

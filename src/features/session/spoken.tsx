@@ -18,9 +18,10 @@ export function Spoken({
 }) {
   const counted = putts.filter(({ leftOut }) => !leftOut);
   const passes = judge(layout);
-  const passed = counted.filter(({ outcomes }) => passes(outcomes)).length;
+  const seen = counted.map(({ outcomes }) => passes(outcomes)).filter((one) => one !== null);
+  const passed = seen.filter(Boolean).length;
   const last = putts.at(-1);
-  const stands = `${passed} of ${counted.length} ${passWord(layout)}`;
+  const stands = `${passed} of ${seen.length} ${passWord(layout)}`;
   const happened = last ? puttWords(layout, last, units) : '';
   const [before, setBefore] = useState({ count: putts.length, words: '' });
   if (putts.length !== before.count) {

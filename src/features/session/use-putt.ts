@@ -69,7 +69,7 @@ export function usePutt({
     if (shut || Object.keys(outcomes).length === 0) return;
     rememberPutt(store.log({ outcomes, points, guess, place: made.place, manner: made.manner }));
     setIgnored(null);
-    cue(judge(there)(outcomes));
+    cue(judge(there)(outcomes) === true);
     setSeen({});
     setGuess(null);
     setTold({});

@@ -167,7 +167,7 @@ function Pictures({
         const id = pointed(layout)!.id;
         const passes = judge(layout);
         return counted(putts).flatMap(({ points, outcomes }): { spot: Spot; passes: boolean }[] =>
-          points[id] ? [{ spot: points[id], passes: passes(outcomes) }] : [],
+          points[id] ? [{ spot: points[id], passes: passes(outcomes) === true }] : [],
         );
       })
       .slice(0, SHOWN);

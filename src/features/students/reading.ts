@@ -55,10 +55,11 @@ function gateAndHole(
     if (!hole || primary?.trains !== 'start') continue;
     const clear = judge({ ...layout, counts: 'gate' });
     for (const { outcomes } of putts) {
-      const holed = outcomes[hole] === 'holed';
+      const [through, met] = [clear(outcomes), outcomes[hole]];
+      if (through === null || met === undefined) continue;
       counts.both += 1;
-      counts.clearMissed += Number(clear(outcomes) && !holed);
-      counts.hitHoled += Number(!clear(outcomes) && holed);
+      counts.clearMissed += Number(through && met !== 'holed');
+      counts.hitHoled += Number(!through && met === 'holed');
     }
   }
   return counts;
@@ -92,8 +93,10 @@ function eyesAndSides(
       if (Math.abs(cups) < BREAKS) continue;
       // Who stands left of the ball sees it break away when it starts left of the hole.
       const side = sides[(hand === 'right') === cups < 0 ? 'away' : 'towards'];
+      const passed = judge(there)(outcomes);
+      if (passed === null) continue;
       side.of += 1;
-      side.passed += Number(judge(there)(outcomes));
+      side.passed += Number(passed);
     }
   }
   return { early, ...sides };

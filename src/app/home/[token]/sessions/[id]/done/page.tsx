@@ -24,7 +24,7 @@ export default async function HomeDonePage({
         <section key={last.id} aria-label={last.drillName}>
           <h2 className="cap">{last.drillName}</h2>
           <p className="text-[2.5rem] leading-tight num">
-            {counts.clear} <span className="text-[1.25rem]">of {counts.putts}</span>
+            {counts.clear} <span className="text-[1.25rem]">of {counts.seen}</span>
           </p>
           <p className="text-[1.0625rem]">
             {passWord(last.layout)} · best row {counts.best}. {endedWords(progress, last.cap)}
