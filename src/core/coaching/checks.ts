@@ -1,7 +1,7 @@
+import { showChance } from '@/core/units';
 import { judge, standing, traitsOf, type Layout } from '@/core/layout';
 import type { LoggedSession } from '@/core/scoring';
 import { rateBelow } from './gate-fit';
-import { sureWords } from './sure';
 
 /** How often something a coach looks for was so, with its 80 % interval; shares. */
 export interface Rate {
@@ -203,7 +203,7 @@ export function checkWords({ all, change }: Check): string {
   const now = `${all.right} of ${all.of}, ${percent(all.middle)} % (80 % interval ${percent(all.low)} to ${percent(all.high)} %)`;
   if (!change) return now;
   const { better } = change;
-  const sure = sureWords(Math.max(better, 1 - better));
+  const sure = showChance(Math.max(better, 1 - better));
   return better > SURE
     ? `${now}; more often than before, ${sure} sure`
     : better < 1 - SURE
@@ -217,7 +217,7 @@ export function checkWords({ all, change }: Check): string {
  * @param effect of a check
  */
 export function effectOfCheckWords({ so, not, better }: NonNullable<Check['effect']>): string {
-  const sure = sureWords(Math.max(better, 1 - better));
+  const sure = showChance(Math.max(better, 1 - better));
   const counts = `When so, ${so.right} of ${so.of} putts passed, else ${not.right} of ${not.of}`;
   return better > SURE
     ? `${counts}: it helps, ${sure} sure`

@@ -1,3 +1,5 @@
+import { showChance } from '@/core/units';
+
 /** How a drill's difficulty suits a player on the day. */
 export interface GateFit {
   verdict: 'too hard' | 'too easy' | 'fits' | 'unknown';
@@ -58,17 +60,15 @@ export function gateFit(passes: readonly (boolean | null)[]): GateFit {
   return { verdict: 'unknown', passed, of, probability: null };
 }
 
-const percent = (share: number): string => `${Math.min(99, Math.round(share * 100))} %`;
-
 /** The verdict with its numbers, as a coach would say it; null when there is nothing to say. */
 export function gateFitWords({ verdict, passed, of, probability }: GateFit): string | null {
   if (probability === null) return null;
   const counted = `${passed} of the last ${of} passed`;
   switch (verdict) {
     case 'too hard':
-      return `${counted}: very likely (${percent(probability)}) under half, so it is too hard today.`;
+      return `${counted}: very likely (${showChance(probability)}) under half, so it is too hard today.`;
     case 'too easy':
-      return `${counted}: very likely (${percent(probability)}) over nine in ten, so it teaches little now.`;
+      return `${counted}: very likely (${showChance(probability)}) over nine in ten, so it teaches little now.`;
     case 'fits':
       return `${counted}: about right for learning.`;
     case 'unknown':

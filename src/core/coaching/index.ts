@@ -35,4 +35,3 @@ export {
   type TrialSkill,
 } from './trial';
 export { USUAL_SLOPE, gains, worthByDistance, type Gain, type Worth } from './worth';
-export { sureWords } from './sure';

@@ -1,7 +1,7 @@
+import { showChance } from '@/core/units';
 import { SETTLED, changeBetween, type Change, type SessionScore } from '@/core/scoring';
 import { quantityOf } from '@/core/quantity';
 import type { UnitPreferences } from '@/core/units';
-import { sureWords } from './sure';
 import { cardChanges, filledOn, type Card, type CardChange } from '@/core/setup';
 
 /** The card of one session. */
@@ -110,7 +110,7 @@ export function effectWords(effects: readonly SkillEffect[]): string[] {
   const name = (skill: string) => quantityOf(skill).name.toLowerCase();
   const lines = clear.map(
     ({ skill, change }) =>
-      `${name(skill)} window ×${change.ratio.middle.toFixed(2)}, ${change.smaller > 0.5 ? 'better' : 'worse'}, ${sureWords(sure(change))} sure (${change.then.putts} putts before, ${change.now.putts} since)`,
+      `${name(skill)} window ×${change.ratio.middle.toFixed(2)}, ${change.smaller > 0.5 ? 'better' : 'worse'}, ${showChance(sure(change))} sure (${change.then.putts} putts before, ${change.now.putts} since)`,
   );
   if (unclear.length === 0) return lines;
   const names = unclear.map(({ skill }) => name(skill)).join(', ');

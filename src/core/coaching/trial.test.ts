@@ -117,7 +117,7 @@ describe('the verdict of a trial', () => {
       });
     // √(0.02 / 0.18) exp(0.16 · 0.25 / (2 · 0.02 · 0.18)) = 86: one in 86 is 1.2 %.
     expect(words(-0.5, 0.02)).toBe(
-      'Start line: mallet is better, its window ×0.61 of blade’s, 98 % sure.',
+      'Start line: mallet is better, its window ×0.61 of blade’s, 99 % sure.',
     );
     expect(words(0.7, 0.02)).toBe(
       'Start line: blade is better, its window ×0.50 of mallet’s, over 99 % sure.',

@@ -9,8 +9,7 @@ import {
 import { quantityOf } from '@/core/quantity';
 import { anytimeMargin, evidenceAgainstNone } from '@/core/numbers';
 import { differenceOf, type Difference, type LoggedRun } from '@/core/scoring';
-import { asSentence } from '@/core/units';
-import { sureWords } from './sure';
+import { asSentence, showChance } from '@/core/units';
 
 /** A run that a trial was putted on. */
 export interface TrialRun extends LoggedRun {
@@ -144,9 +143,9 @@ export function verdictWords(
   switch (verdict) {
     case 'first':
     case 'second':
-      return `${name}: ${better} is better, its window ×${times.toFixed(2)} of ${other}’s, ${sureWords(sure)} sure.`;
+      return `${name}: ${better} is better, its window ×${times.toFixed(2)} of ${other}’s, ${showChance(sure)} sure.`;
     case 'alike':
-      return `${name}: no difference that matters, ${sureWords(sure)} sure that the windows are within a fifth of each other.`;
+      return `${name}: no difference that matters, ${showChance(sure)} sure that the windows are within a fifth of each other.`;
     case 'open': {
       const seems = `${asSentence(better)} has the smaller window so far, ×${times.toFixed(2)}.`;
       const about =

@@ -37,8 +37,8 @@ export function showInterval(id: string, { low, high }: { low: number; high: num
 export function showValue(id: string, value: number, hand: Hand): string {
   const { ends, middle, mirrored, digits } = quantityOf(id);
   const size = showAmount(id, value, digits.bias);
+  if (Number.parseFloat(size) === 0) return size;
   if (middle) return value < 0 ? `−${size}` : size;
   const words = ends(hand);
-  if (Number.parseFloat(size) === 0) return size;
   return `${size} ${(mirrored ? -value : value) < 0 ? words.left : words.right}`;
 }

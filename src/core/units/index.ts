@@ -1,4 +1,5 @@
 export { asSentence, withArticle } from './words';
+export { showChance, showChanceRange } from './chance';
 export { DEGREE, FOOT, INCH } from './constants';
 export { showDegrees, toDegrees, toRadians } from './angles';
 export { angleSchema } from './angle-schema';

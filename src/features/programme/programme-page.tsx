@@ -1,3 +1,4 @@
+import { showChance } from '@/core/units';
 import { Link } from '@/ui/link';
 import { dayIn, dayWords, mondayOf, type Day } from '@/core/calendar';
 import type { SkillPoints } from '@/core/scoring';
@@ -5,12 +6,6 @@ import { windowsOf } from '@/core/scoring';
 import type { Programme, Student } from '@/data';
 import { nameOf, saysOf, showAmount } from '../students/skill-words';
 import { DateLine } from './agenda';
-
-const percent = (share: number): string => {
-  const rounded = Math.round(100 * share);
-  if (rounded <= 0) return 'under 1 %';
-  return rounded >= 100 ? 'over 99 %' : `${rounded} %`;
-};
 
 /** How far a programme's aim is off, and how likely it is met already. */
 export function aimWords(
@@ -24,8 +19,9 @@ export function aimWords(
   const met = windows.filter((window) => window <= aim.window).length / windows.length;
   const now = `±${showAmount(aim.skill, middle)}`;
   if (putts === 0) return 'No putts yet for this.';
-  if (met > 0.8) return `It is at ${now} now: very likely met (${percent(met)}). Set the next aim.`;
-  return `It is at ${now} now; the chance that it is met already is ${percent(met)}.`;
+  if (met > 0.8)
+    return `It is at ${now} now: very likely met (${showChance(met)}). Set the next aim.`;
+  return `It is at ${now} now; the chance that it is met already is ${showChance(met)}.`;
 }
 
 /** A programme: its aim, what has changed and why, and all of its days by the week. */

@@ -1,11 +1,11 @@
 import 'server-only';
-import { readMisses, sureWords, type Finding } from '@/core/coaching';
+import { readMisses, type Finding } from '@/core/coaching';
 import { libraryDrill, type DrillDetails } from '@/core/drill';
 import { fitted, type Layout } from '@/core/layout';
 import { fittingOf } from '@/core/people';
 import { teachingRung } from '@/core/planning';
 import { changeBetween, SETTLED, type Score, type SessionScore } from '@/core/scoring';
-import { asSentence, showDegrees, type UnitPreferences } from '@/core/units';
+import { asSentence, showDegrees, type UnitPreferences, showChance } from '@/core/units';
 import {
   getCoach,
   listDrills,
@@ -120,7 +120,7 @@ export function briefOf(
         ? `${given}: 8 in 10 start within ±${showDegrees(start.window.middle)}; no miss is sure enough to be named.`
         : `${given}: no miss is sure enough to be named.`,
     sure: found
-      ? `${asSentence(sureWords(found.probability))} sure, from ${found.putts} putts`
+      ? `${asSentence(showChance(found.probability))} sure, from ${found.putts} putts`
       : null,
     next: chosen && nextOf(student, chosen, last, faceShare, units),
   };

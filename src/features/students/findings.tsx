@@ -1,6 +1,6 @@
 import { Link } from '@/ui/link';
-import { sureWords, type Finding } from '@/core/coaching';
-import { asSentence } from '@/core/units';
+import type { Finding } from '@/core/coaching';
+import { asSentence, showChance } from '@/core/units';
 
 /** What a player's misses say: each with its numbers, how sure it is, and the drills for it and against it. */
 export function Findings({ findings, student }: { findings: Finding[]; student: string }) {
@@ -18,7 +18,7 @@ export function Findings({ findings, student }: { findings: Finding[]; student: 
           <p className="text-[1.0625rem]">
             <strong>{seen}</strong>{' '}
             <span className="text-ink2">
-              {asSentence(sureWords(probability))} sure, from {putts} putts.
+              {asSentence(showChance(probability))} sure, from {putts} putts.
             </span>
           </p>
           <p className="mt-0.5 text-[1rem]">{cause}</p>

@@ -10,7 +10,14 @@ import {
   type NextGate,
   type ToSettle,
 } from '@/core/scoring';
-import { roughLength, settable, showDegrees, showLength, type UnitPreferences } from '@/core/units';
+import {
+  roughLength,
+  settable,
+  showDegrees,
+  showLength,
+  type UnitPreferences,
+  showChance,
+} from '@/core/units';
 import type { Student } from '@/data';
 import type { Known } from './read-student';
 import { windowSince } from './skill-words';
@@ -91,7 +98,7 @@ export function InWords({
                 <li key={`${relation.done} ${relation.tracked}`}>
                   {sentence}{' '}
                   <span className="text-ink2">
-                    {basis}, {Math.floor(100 * relation.sure)} % sure that they go together.
+                    {basis}, {showChance(relation.sure)} sure that they go together.
                   </span>
                 </li>
               );

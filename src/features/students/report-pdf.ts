@@ -1,6 +1,6 @@
 import 'server-only';
 import { format } from '@/ui/when';
-import { showLength, type UnitPreferences } from '@/core/units';
+import { showLength, type UnitPreferences, showChance, showChanceRange } from '@/core/units';
 import type { Student } from '@/data';
 import { flowOn } from '../sheet/flow';
 import type { Paper } from '../sheet/paper';
@@ -17,8 +17,6 @@ import {
   showAmount,
   showInterval,
 } from './skill-words';
-
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 /** A student's report as a PDF: what the page says, and nothing that a coach noted. */
 export function reportPdf(
@@ -86,9 +84,9 @@ export function reportPdf(
       ['from', 'made now', '80 % interval', 'at first'],
       ...worth.now.map(({ distance, made }, index) => [
         showLength(distance, 'putt', units),
-        percent(made.middle),
-        `${percent(made.low)} to ${percent(made.high)}`,
-        worth.first ? percent(worth.first[index]!.made.middle) : '',
+        showChance(made.middle),
+        showChanceRange(made.low, made.high),
+        worth.first ? showChance(worth.first[index]!.made.middle) : '',
       ]),
     ],
     [0.25, 0.2, 0.3, 0.25],

@@ -1,7 +1,7 @@
 import type { Hand } from '@/core/people';
 import { quantities, quantityOf, showAmount, showInterval, shownUnit } from '@/core/quantity';
 import { SETTLED, type Change, type Estimate, type Score, type Settable } from '@/core/scoring';
-import { settable, settableAlong, type UnitPreferences } from '@/core/units';
+import { settable, settableAlong, type UnitPreferences, showChance } from '@/core/units';
 
 export { showAmount, showInterval };
 
@@ -86,14 +86,13 @@ function changed({
   measure,
 }: Changed): [verb: 'is' | 'looks' | 'shows', what: string] {
   const sure = Math.max(smaller, 1 - smaller);
-  const percent = Math.min(99, Math.round(sure * 100));
   const size =
     smaller > 0.5
       ? `${Math.round((1 - ratio.middle) * 100)} % smaller`
       : `${Math.round((ratio.middle - 1) * 100)} % wider`;
   if (measure) return ['looks', `${size}; measure the gap to be sure`];
   if (sure < SETTLED.probability) return ['shows', 'no clear change'];
-  return ['is', `${size} (${percent} % sure)`];
+  return ['is', `${size} (${showChance(sure)} sure)`];
 }
 
 /**

@@ -1,10 +1,6 @@
 import { USUAL_SLOPE, type Gain, type Worth } from '@/core/coaching';
-import { showLength, type UnitPreferences } from '@/core/units';
+import { showChance, showChanceRange, showLength, type UnitPreferences } from '@/core/units';
 import { ColumnHead } from '@/ui/column-head';
-
-/** Nothing is certain: no more than 99 % is said, and no less than 1. */
-const percent = (share: number): string =>
-  `${Math.min(99, Math.max(1, Math.round(share * 100)))} %`;
 
 /** What the gain is of, as the sentence has it. */
 const SPREAD: Record<Gain['skill'], string> = {
@@ -64,15 +60,17 @@ export function WorthTable({
                     />
                   </span>
                   <span className="whitespace-nowrap">
-                    <strong className="num">{percent(made.middle)}</strong>{' '}
+                    <strong className="num">{showChance(made.middle)}</strong>{' '}
                     <span className="text-sm text-ink2">
-                      {percent(made.low)} to {percent(made.high)}
+                      {showChanceRange(made.low, made.high)}
                     </span>
                   </span>
                 </span>
               </td>
               {first && (
-                <td className="py-1 pl-3 text-right num">{percent(first[index]!.made.middle)}</td>
+                <td className="py-1 pl-3 text-right num">
+                  {showChance(first[index]!.made.middle)}
+                </td>
               )}
             </tr>
           ))}
