@@ -5,7 +5,7 @@ import { fitted, type Layout } from '@/core/layout';
 import { fittingOf } from '@/core/people';
 import { teachingRung } from '@/core/planning';
 import { changeBetween, SETTLED, type Score, type SessionScore } from '@/core/scoring';
-import { asSentence, showDegrees, type UnitPreferences, showChance } from '@/core/units';
+import { asSentence, showChance, type UnitPreferences } from '@/core/units';
 import {
   getCoach,
   listDrills,
@@ -20,7 +20,7 @@ import { rungWords } from '../drills/rung-words';
 import { libraryRef } from '../programme/library-ref';
 import { studentHistory, type StudentHistory } from '../reckoning/history';
 import { basisOfAll, pointsNow, quietCounts } from './reading';
-import { RULED, changeWords, nameOf } from './skill-words';
+import { RULED, changeWords, nameOf, saysOf, showAmount } from './skill-words';
 
 /** What a player does, how sure that is, and what comes next: a coach has a look at it before the player is there. */
 export interface Brief {
@@ -104,21 +104,22 @@ export function briefOf(
   if (!last) {
     return { says: `Nothing is known of ${given}’s putting yet.`, sure: null, next: null };
   }
+  const basis = basisOfAll(scores);
   const [found] = readMisses({
     hand: student.hand,
     school: student.school,
     points: pointsNow(last, faceShare),
-    basis: basisOfAll(scores),
+    basis,
     counts: quietCounts(logged, scores, student.hand),
   });
-  const { start } = last.carried;
+  const told = RULED.find((skill) => (basis[skill] ?? 0) > 0);
   const chosen = candidate(found, own, sessions, units);
   return {
     says: found
       ? sentenceOf(given, found)
-      : start
-        ? `${given}: 8 in 10 start within ±${showDegrees(start.window.middle)}; no miss is sure enough to be named.`
-        : `${given}: no miss is sure enough to be named.`,
+      : told
+        ? `${given}: 8 in 10 ${saysOf(told)} ±${showAmount(told, last.carried[told].window.middle)}. No clear pattern in the misses yet.`
+        : `${given} has putted, but nothing yet that tells of start line, face, path, strike or pace.`,
     sure: found
       ? `${asSentence(showChance(found.probability))} sure, from ${found.putts} putts`
       : null,

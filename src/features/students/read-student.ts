@@ -71,7 +71,7 @@ export interface Known {
   /** The gate to set next; null where none was putted through. */
   next: NextGate | null;
   strokes: StrokeTold[];
-  worth: WorthTold;
+  worth: WorthTold | null;
 }
 
 /** A student's sessions, newest first, and what they come to; null while nothing is known. */

@@ -78,18 +78,20 @@ export function reportPdf(
       `Your next gate: ${showLength(next.gap, 'across', units)} between the tees, ${showLength(next.distance, 'along', units)} from the ball. About ${Math.round(next.share * 10)} of ten should go through.`,
     );
   }
-  page.heading('What it is worth');
-  page.table(
-    [
-      ['from', 'made now', '80 % interval', 'at first'],
-      ...worth.now.map(({ distance, made }, index) => [
-        showLength(distance, 'putt', units),
-        showChance(made.middle),
-        showChanceRange(made.low, made.high),
-        worth.first ? showChance(worth.first[index]!.made.middle) : '',
-      ]),
-    ],
-    [0.25, 0.2, 0.3, 0.25],
-  );
+  if (worth) {
+    page.heading('What it is worth');
+    page.table(
+      [
+        ['from', 'made now', '80 % interval', 'at first'],
+        ...worth.now.map(({ distance, made }, index) => [
+          showLength(distance, 'putt', units),
+          showChance(made.middle),
+          showChanceRange(made.low, made.high),
+          worth.first ? showChance(worth.first[index]!.made.middle) : '',
+        ]),
+      ],
+      [0.25, 0.2, 0.3, 0.25],
+    );
+  }
   return page.end();
 }

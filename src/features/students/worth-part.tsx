@@ -3,11 +3,18 @@ import type { WorthTold } from './worth';
 import { WorthTable } from './worth-table';
 
 /** What the skills are worth in putts made, now and at first. */
-export function WorthPart({ worth, units }: { worth: WorthTold; units: UnitPreferences }) {
+export function WorthPart({ worth, units }: { worth: WorthTold | null; units: UnitPreferences }) {
   return (
     <section aria-label="What it is worth" className="px-4 py-5 md:px-7">
       <h2 className="mb-2 text-[1.25rem] num">What it is worth</h2>
-      <WorthTable {...worth} units={units} />
+      {worth ? (
+        <WorthTable {...worth} units={units} />
+      ) : (
+        <p className="text-ink2">
+          No putt has told of the start line yet. Putt a gate, and the table shows how often a putt
+          of each length goes in.
+        </p>
+      )}
     </section>
   );
 }

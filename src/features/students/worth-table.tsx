@@ -77,12 +77,14 @@ export function WorthTable({
         </tbody>
       </table>
       <div className="grid content-start gap-2">
-        {best && (
+        {best && best.gain >= 0.5 && (
           <p className="max-w-prose text-[1.0625rem]">
             A fifth less spread of {SPREAD[best.skill]} pays most: it would make{' '}
             {best.gain.toFixed(0)} more of a hundred from {showLength(reference, 'putt', units)}
             {gains!
               .slice(1)
+              // Less than half a putt of a hundred is none.
+              .filter(({ gain }) => gain >= 0.5)
               .map(({ skill, gain }) => `; of ${SPREAD[skill]}, ${gain.toFixed(0)} more`)
               .join('')}
             .

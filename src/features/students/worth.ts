@@ -29,13 +29,15 @@ export interface WorthTold {
  *
  * @param scores in order of time, at least one
  * @param layout whose green and pace are taken
+ * @returns null while no putt has told of the start line: what is assumed of everybody is no finding
  */
 export function worthOf(
   scores: SessionScore[],
   layout: Layout,
   units: UnitPreferences,
   faceShare: number,
-): WorthTold {
+): WorthTold | null {
+  if (scores.every(({ basis }) => basis.start === 0)) return null;
   const [first, last] = [scores[0]!, scores.at(-1)!];
   const distances = DISTANCES[units.long];
   // Where putts are worth most to make: short ones go in, long ones seldom.
