@@ -201,7 +201,7 @@ test('a cold test comes first, then the drill; a gate that is too hard is said s
   await page.getByRole('button', { name: 'On to the drill' }).click();
   await expect(page.getByText('Straight gate, rung 3')).toBeVisible();
   await page.getByRole('button', { name: 'Set up, start' }).click();
-  await expect(count(page)).toHaveText('0of 25 passed');
+  await expect(count(page)).toHaveText('0of the 25 needed');
   await logByKeys(page, 'LLRCLLL');
   await expect(
     page.getByText(/1 of the last 7 passed: very likely \(\d\d %\) under half/),

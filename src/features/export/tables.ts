@@ -178,7 +178,10 @@ export function puttTables(units: UnitPreferences): {
         bool('taken_back', 'Taken back.'),
         bool('left_out', 'It took place, but does not count.'),
         string('result', 'What happened at the first thing of its layout: the id of the outcome.'),
-        bool('passed', 'It did what counts on this layout; empty where nothing that counts was seen.'),
+        bool(
+          'passed',
+          'It did what counts on this layout; empty where nothing that counts was seen.',
+        ),
         json('outcomes', 'What happened, by element.'),
         json('points', 'What was pointed at, by element; m along and across.'),
         json(

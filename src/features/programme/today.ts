@@ -14,7 +14,7 @@ import {
   type Student,
   type CoachPrincipal,
 } from '@/data';
-import { daysDone } from '../home/server';
+import { daysDone } from '../home/days-done';
 import { forWhat, KINDS } from './date-words';
 import { currentProgrammes } from './current-programmes';
 

@@ -8,7 +8,7 @@ import {
   type HomeworkWord,
   type Session,
 } from '@/data';
-import { daysDone } from '../home/server';
+import { daysDone } from '../home/days-done';
 import { WordList } from '../home/word-list';
 import { WeekMarks } from '../home/week-marks';
 import { AnswerWord } from './answer-word';

@@ -15,7 +15,7 @@ export const quota = defineRule(z.object({ type: z.literal('quota'), passes: cou
     done: ({ passed }, { passes }) => passed >= passes,
     words: ({ putts, passed }, { passes }) => ({
       count: String(passed),
-      of: `of ${passes} passed`,
+      of: `of the ${passes} needed`,
       line: `${putts} putts`,
     }),
     bare: ({ passed }) => ({ passed }),
