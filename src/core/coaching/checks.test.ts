@@ -4,6 +4,7 @@ import { standing } from '@/core/layout';
 import type { LoggedSession } from '@/core/scoring';
 import { dice } from 'tests/player/player';
 import { checkWords, checksOf, effectOfCheckWords, likelyLarger, rateOf } from '.';
+import { likelyHelps } from './checks';
 
 const { layout } = libraryDrill('overhead-rod')!;
 const watched = standing(layout).find(({ traits }) => traits.byEye)!;
@@ -57,15 +58,48 @@ describe('what it does to the putt', () => {
   it('lays putts with it against putts without it', () => {
     const told = effect([24, 30], [4, 12])!;
     expect(told).toMatchObject({ so: { right: 24, of: 30 }, not: { right: 4, of: 12 } });
-    // 0.80 against 0.33: by the normal of two Betas, z = (0.78 − 0.36) / sqrt(0.0053 + 0.0153) = 2.9.
-    expect(told.better).toBeGreaterThan(0.99);
+    // Of 42 putts 28 passed: 20 of 30 are meant, with a variance of 30 · 12 · 28 · 14 / (42² · 41) = 1.951, so that
+    // z = (4 − ½) / 1.397 = 2.506, and Φ(2.506) = 0.9939.
+    expect(told.better).toBeCloseTo(0.9939, 4);
     expect(effectOfCheckWords(told)).toBe(
-      'When so, 24 of 30 putts passed, else 4 of 12: it helps, over 99 % sure',
+      'When so, 24 of 30 putts passed, else 4 of 12: it helps, 99 % sure',
     );
-    expect(effectOfCheckWords(effect([4, 12], [24, 30])!)).toMatch(
-      /it does not help, over 99 % sure$/,
-    );
+    expect(effectOfCheckWords(effect([4, 12], [24, 30])!)).toMatch(/it does not help, 99 % sure$/);
     expect(effectOfCheckWords(effect([10, 20], [10, 20])!)).toMatch(/: no clear difference$/);
+  });
+
+  it('compares putts from the same place: long ones that are hurried do not make a routine help', () => {
+    // From 4 ft 18 of 20 are holed, from 20 ft 4 of 20, whether the routine is kept or not; it is mostly broken from afar.
+    const both = [
+      { so: { right: 27, of: 30 }, not: { right: 9, of: 10 } },
+      { so: { right: 2, of: 10 }, not: { right: 6, of: 30 } },
+    ];
+    expect(likelyHelps(both)).toBe(0.5);
+    const pooled = { so: { right: 29, of: 40 }, not: { right: 15, of: 40 } };
+    expect(likelyHelps([pooled])).toBeGreaterThan(0.99);
+    expect(likelyHelps([])).toBe(0.5);
+  });
+
+  it('claims something of a routine that does nothing in at most one player of ten', () => {
+    const random = dice(21);
+    const players = 300;
+    let claimed = 0;
+    for (let player = 0; player < players; player++) {
+      const strata = [0.9, 0.5, 0.2].map((made, place) => {
+        const one = { so: { right: 0, of: 0 }, not: { right: 0, of: 0 } };
+        for (let putt = 0; putt < 30; putt++) {
+          // The longer the putt, the more often it is hurried.
+          const of = one[random.uniform() < 0.8 - 0.25 * place ? 'so' : 'not'];
+          of.of += 1;
+          of.right += Number(random.uniform() < made);
+        }
+        return one;
+      });
+      const better = likelyHelps(strata);
+      claimed += Number(better > 0.95 || better < 0.05);
+    }
+    expect(claimed / players).toBeLessThan(0.1);
+    expect(claimed).toBeGreaterThan(0);
   });
 
   it('says nothing of a few, or where nothing but the eye was logged', () => {

@@ -1,4 +1,6 @@
 import { showChance } from '@/core/units';
+import { normalBelow } from '@/core/numbers';
+import type { Putt } from '@/core/drill';
 import { judge, standing, traitsOf, type Layout } from '@/core/layout';
 import type { LoggedSession } from '@/core/scoring';
 import { rateBelow } from './gate-fit';
@@ -32,8 +34,10 @@ export interface Check {
   effect: {
     so: Rate;
     not: Rate;
-    /** How likely the putt does it more often when it is so. */
+    /** How likely the putt does it more often when it is so, putts from the same place compared. */
     better: number;
+    /** From how many places there were both. */
+    places: number;
   } | null;
 }
 
@@ -94,6 +98,41 @@ function otherwise(layout: Layout): ReturnType<typeof judge> | null {
   return standing(rest).some((element) => element.outcomes().length > 0) ? judge(rest) : null;
 }
 
+/** Putts from one place: how many passed of those on which something was so, and of those on which it was not. */
+export interface Stratum {
+  so: { right: number; of: number };
+  not: { right: number; of: number };
+}
+
+/**
+ * How likely putts pass more often when something is so, compared from place to place, so that short putts are not laid against
+ * long ones: the one-sided test of Mantel and Haenszel (1959), with its correction for continuity.
+ *
+ * @param strata by place
+ * @returns 0 to 1; a half where no place has both
+ */
+export function likelyHelps(strata: readonly Stratum[]): number {
+  let [over, variance] = [0, 0];
+  for (const { so, not } of strata) {
+    const [all, right] = [so.of + not.of, so.right + not.right];
+    if (so.of === 0 || not.of === 0) continue;
+    over += so.right - (so.of * right) / all;
+    variance += (so.of * not.of * right * (all - right)) / (all * all * (all - 1));
+  }
+  if (variance === 0) return 0.5;
+  const corrected = Math.max(0, Math.abs(over) - 0.5);
+  return normalBelow((Math.sign(over) * corrected) / Math.sqrt(variance));
+}
+
+/** Putts within this of each other in length are from one place, m. */
+const ALIKE = 0.3;
+
+/** Where a putt is made from, as it is compared with others. */
+function placeKey({ putt }: Layout, place: Putt['place']): string {
+  const distance = place?.spot?.distance ?? putt.distance;
+  return JSON.stringify([putt.slope, place?.station ?? 0, Math.round(distance / ALIKE)]);
+}
+
 interface Looked {
   id: string;
   question: string;
@@ -134,7 +173,8 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
     {
       good: string;
       counts: Map<string, { at: Date; right: number; of: number }>;
-      putts: Record<'so' | 'not', { right: number; of: number }>;
+      /** By place. */
+      putts: Map<string, Stratum>;
     }
   >();
   for (const { id, at, runs } of sessions) {
@@ -145,18 +185,25 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
         const check = found.get(question) ?? {
           good,
           counts: new Map(),
-          putts: { so: { right: 0, of: 0 }, not: { right: 0, of: 0 } },
+          putts: new Map<string, Stratum>(),
         };
         const count = check.counts.get(id) ?? { at, right: 0, of: 0 };
-        for (const { outcomes } of putts) {
+        for (const { outcomes, place } of putts) {
           if (outcomes[element] === undefined) continue;
           count.of += 1;
           const so = outcomes[element] === right;
           count.right += Number(so);
-          if (!passes) continue;
-          const of = check.putts[so ? 'so' : 'not'];
+          const passed = passes?.(outcomes) ?? null;
+          if (passed === null) continue;
+          const key = placeKey(layout, place);
+          const there = check.putts.get(key) ?? {
+            so: { right: 0, of: 0 },
+            not: { right: 0, of: 0 },
+          };
+          check.putts.set(key, there);
+          const of = there[so ? 'so' : 'not'];
           of.of += 1;
-          of.right += Number(passes(outcomes) === true);
+          of.right += Number(passed);
         }
         if (count.of === 0) continue;
         check.counts.set(id, count);
@@ -171,10 +218,16 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
         at,
         ...rateOf(right, of),
       }));
-      const [so, not] = [
-        rateOf(putts.so.right, putts.so.of),
-        rateOf(putts.not.right, putts.not.of),
-      ];
+      const strata = [...putts.values()];
+      const over = (which: 'so' | 'not') => {
+        const some = strata.map((one) => one[which]);
+        return rateOf(
+          some.reduce((sum, { right }) => sum + right, 0),
+          some.reduce((sum, { of }) => sum + of, 0),
+        );
+      };
+      const [so, not] = [over('so'), over('not')];
+      const places = strata.filter((one) => one.so.of > 0 && one.not.of > 0).length;
       const told = Math.min(so.of, not.of) >= ENOUGH;
       const half = Math.ceil(rates.length / 2);
       const [then, now] = [together(rates.slice(0, half)), together(rates.slice(half))];
@@ -184,14 +237,14 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
         sessions: rates,
         all: together(rates),
         change: rates.length > 1 ? { then, now, better: likelyLarger(now, then) } : null,
-        effect: told ? { so, not, better: likelyLarger(so, not) } : null,
+        effect: told ? { so, not, better: likelyHelps(strata), places } : null,
       };
     })
     .sort((a, b) => b.sessions.at(-1)!.at.getTime() - a.sessions.at(-1)!.at.getTime());
 }
 
-/** How sure one must be of a change to speak of it. */
-const SURE = 0.85;
+/** How sure one must be of a change, or of what something does, to speak of it. */
+const SURE = 0.95;
 
 /**
  * A check in a sentence: "18 of 24, 74 % (80 % interval 62 to 84 %); more often than before, 96 % sure".
@@ -216,12 +269,18 @@ export function checkWords({ all, change }: Check): string {
  *
  * @param effect of a check
  */
-export function effectOfCheckWords({ so, not, better }: NonNullable<Check['effect']>): string {
-  const sure = showChance(Math.max(better, 1 - better));
+export function effectOfCheckWords({
+  so,
+  not,
+  better,
+  places,
+}: NonNullable<Check['effect']>): string {
+  const alike = places > 1 ? ', putts from the same place compared' : '';
+  const sure = `${showChance(Math.max(better, 1 - better))} sure${alike}`;
   const counts = `When so, ${so.right} of ${so.of} putts passed, else ${not.right} of ${not.of}`;
   return better > SURE
-    ? `${counts}: it helps, ${sure} sure`
+    ? `${counts}: it helps, ${sure}`
     : better < 1 - SURE
-      ? `${counts}: it does not help, ${sure} sure`
+      ? `${counts}: it does not help, ${sure}`
       : `${counts}: no clear difference`;
 }
