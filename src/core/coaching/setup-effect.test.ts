@@ -91,11 +91,11 @@ describe('a change of the set-up', () => {
     let said = 0;
     const players = 20;
     for (let seed = 0; seed < players; seed++) {
-      const { smaller } = effectOf(1.1, 1.1, 100 + seed)[0]!.change;
-      said += Number(Math.max(smaller, 1 - smaller) >= 0.9);
+      const { better } = effectOf(1.1, 1.1, 100 + seed)[0]!;
+      said += Number(better >= 0.95 || better <= 0.05);
     }
-    // One in five is meant at nine in ten sure, on either side; more than 8 of 20 would be seen once in a hundred.
-    expect(said).toBeLessThanOrEqual(8);
+    // One in ten is meant; more than 5 of 20 would be seen once in a hundred.
+    expect(said).toBeLessThanOrEqual(5);
   });
 
   it('says nothing of few putts, and names what is not clear', () => {
@@ -112,8 +112,11 @@ describe('a change of the set-up', () => {
     );
     expect(effectsOf(two, scoreHistory(few, W), ['start'], W)[0]!.effects).toEqual([]);
     const { change } = effectOf(1.1, 1.1, 9)[0]!;
-    expect(effectWords([{ skill: 'start', change: { ...change, smaller: 0.6 } }])).toEqual([
-      'start line: no clear change',
+    const words = (smaller: number, better: number) =>
+      effectWords([{ skill: 'start', change: { ...change, smaller }, better }]);
+    expect(words(0.6, 0.6)).toEqual(['start line: no clear change']);
+    expect(words(0.99, 0.7)).toEqual([
+      expect.stringMatching(/may be practice.*go back to the old set-up for two sessions/),
     ]);
   });
 });

@@ -1,7 +1,7 @@
-import { showChance } from '@/core/units';
-import { SETTLED, changeBetween, type Change, type SessionScore } from '@/core/scoring';
+import { showChance, type UnitPreferences } from '@/core/units';
+import { changeBetween, logWindow, type Change, type SessionScore } from '@/core/scoring';
 import { quantityOf } from '@/core/quantity';
-import type { UnitPreferences } from '@/core/units';
+import { stepBesideTrend } from './step-or-trend';
 import { cardChanges, filledOn, type Card, type CardChange } from '@/core/setup';
 
 /** The card of one session. */
@@ -41,6 +41,8 @@ const ENOUGH = 20;
 export interface SkillEffect {
   skill: string;
   change: Change;
+  /** How likely the window is smaller by the change itself, once the trend that was there anyway is taken out. */
+  better: number;
 }
 
 /** A change of the set-up with what went along with it. */
@@ -63,9 +65,12 @@ function nearest(scores: readonly SessionScore[], skill: string): SessionScore[]
 const puttsOf = (scores: readonly SessionScore[], skill: string): number =>
   scores.reduce((sum, { basis }) => sum + (basis[skill] ?? 0), 0);
 
+const DAY = 86_400_000;
+
 /**
  * Before against after, for each change and skill: the putts between the change before it and itself, against those between
- * itself and the next one, each reckoned by themselves. What else changed meanwhile (practice, a green, a day) is in it too.
+ * itself and the next one; and the step at the change beside the trend of all those sessions, since who improves anyway
+ * would prove every new grip. What else changed on that day is in it too.
  *
  * @param changes by {@link setupChanges}
  * @param scores in order of time
@@ -88,7 +93,14 @@ export const effectsOf = (
     const effects = skills.flatMap((skill): SkillEffect[] => {
       const sides = [nearest(before, skill).reverse(), nearest(after, skill)] as const;
       if (sides.some((side) => puttsOf(side, skill) < ENOUGH)) return [];
-      return [{ skill, change: changeBetween(...sides, skill, faceShare) }];
+      const sessions = within(since, until)
+        .map((score) => ({
+          ...logWindow(score, skill, faceShare),
+          day: (score.at.getTime() - at) / DAY,
+        }))
+        .filter(({ variance }) => variance < Infinity);
+      const { down } = stepBesideTrend(sessions);
+      return [{ skill, change: changeBetween(...sides, skill, faceShare), better: down }];
     });
     return { ...one, effects };
   });
@@ -97,22 +109,38 @@ export const effectsOf = (
 export const changeName = ({ id, name, to }: CardChange): string =>
   id === 'grip' || id === 'putter' ? to : `${name.toLowerCase()} ${to}`;
 
+/** How sure one must be that a change did something to say so. */
+const SURE = 0.95;
+
+/** What can be said of a change: it made the window smaller, or wider; it may be practice as well; or nothing. */
+const verdictOf = ({ change, better }: SkillEffect): 'better' | 'worse' | 'either' | 'unclear' => {
+  if (better >= SURE) return 'better';
+  if (better <= 1 - SURE) return 'worse';
+  return Math.max(change.smaller, 1 - change.smaller) >= SURE ? 'either' : 'unclear';
+};
+
 /**
- * Whether it worked, in words: "start line window ×0.82, 93 % sure".
+ * Whether it worked, in words: "start line window ×0.82, better, 96 % sure". Where the window has changed and the trend may
+ * account for it, it says so, and how to find out.
  *
  * @param effects of one change
  * @returns one line a skill that has clearly changed, and one for those that have not
  */
 export function effectWords(effects: readonly SkillEffect[]): string[] {
-  const sure = ({ smaller }: Change) => Math.max(smaller, 1 - smaller);
-  const clear = effects.filter(({ change }) => sure(change) >= SETTLED.probability);
-  const unclear = effects.filter((one) => !clear.includes(one));
   const name = (skill: string) => quantityOf(skill).name.toLowerCase();
-  const lines = clear.map(
-    ({ skill, change }) =>
-      `${name(skill)} window ×${change.ratio.middle.toFixed(2)}, ${change.smaller > 0.5 ? 'better' : 'worse'}, ${showChance(sure(change))} sure (${change.then.putts} putts before, ${change.now.putts} since)`,
-  );
+  const lines = effects.flatMap((effect): string[] => {
+    const { skill, change, better } = effect;
+    const verdict = verdictOf(effect);
+    if (verdict === 'unclear') return [];
+    const window = `${name(skill)} window ×${change.ratio.middle.toFixed(2)}`;
+    const putts = `(${change.then.putts} putts before, ${change.now.putts} since)`;
+    if (verdict === 'either')
+      return [
+        `${window} ${putts}, but it may be practice: the trend before goes the same way. To find out, go back to the old set-up for two sessions, then take the new one again`,
+      ];
+    return [`${window}, ${verdict}, ${showChance(Math.max(better, 1 - better))} sure ${putts}`];
+  });
+  const unclear = effects.filter((one) => verdictOf(one) === 'unclear');
   if (unclear.length === 0) return lines;
-  const names = unclear.map(({ skill }) => name(skill)).join(', ');
-  return [...lines, `${names}: no clear change`];
+  return [...lines, `${unclear.map(({ skill }) => name(skill)).join(', ')}: no clear change`];
 }

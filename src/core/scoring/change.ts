@@ -126,9 +126,27 @@ export function differenceOf(
   };
 }
 
-interface Moments {
+/** Mean and variance of something that is normal, or nearly so. */
+export interface Moments {
   mean: number;
   variance: number;
+}
+
+/**
+ * The log of a window as the putts of one session alone have it.
+ *
+ * @param session as it was scored
+ * @param skill which
+ * @param faceShare how much of the start direction is the face's
+ * @returns a variance of Infinity where they say nothing
+ */
+export function logWindow(
+  { belief }: Pick<SessionScore, 'belief'>,
+  skill: string,
+  faceShare: number,
+): Moments {
+  const of = (one: Belief) => momentsOf(windowsOf(pointsOf(one, skill, faceShare)).map(Math.log));
+  return withoutPrior(of(belief.alone), of(priorBelief()));
 }
 
 function momentsOf(values: Float64Array): Moments {

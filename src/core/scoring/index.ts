@@ -8,9 +8,11 @@ export {
   changeBetween,
   differenceOf,
   endsOf,
+  logWindow,
   puttsToSettle,
   type Change,
   type Difference,
+  type Moments,
   type ToSettle,
 } from './change';
 export {
