@@ -25,6 +25,8 @@ test('nothing logged is lost, whatever the browser or the server does', async ({
 test('a backup is checked and restored; a damaged file says what it is and the way back', async ({
   browser,
 }) => {
+  // It starts three servers and derives a key three times, each slow on purpose.
+  test.setTimeout(240_000);
   const folder = mkdtempSync(join(tmpdir(), 'dirigo-kept-'));
   const database = join(folder, 'coach.db');
   let server = await serve(ownPort('kept'), database);

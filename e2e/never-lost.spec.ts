@@ -138,6 +138,8 @@ test('a file that is not a database is named at start, left as it is, and no sta
 const reached = async (url: string) => expect((await fetch(`${url}/build`)).ok).toBe(true);
 
 test('a server that reckons stops when it is told to; who went away holds up nobody', async () => {
+  // All students of the demo are scored from the beginning five times.
+  test.setTimeout(300_000);
   const file = join(folder, 'stop.db');
   const database = await openDatabase(file);
   await seedDemo(database, new Date('2026-11-20T12:00:00Z'));

@@ -302,7 +302,7 @@ const WIDER = 1.25;
 /** A proposal is good enough once its samples weigh as much as this share of equally weighted ones (Kong 1992). */
 const ENOUGH = 0.3;
 /** Proposals that are tried at most. */
-const MOST_ROUNDS = 6;
+const MOST_ROUNDS = 4;
 
 interface Weighted {
   points: Float64Array[];

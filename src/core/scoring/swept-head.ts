@@ -19,6 +19,18 @@ const NODES = [
   [x!, w!],
 ]) as [number, number][];
 
+/** The six nodes and their weights, where the rear edge moves little against the front edge. */
+const FEW = [
+  [0.932469514203152, 0.17132449237917],
+  [0.661209386466265, 0.360761573048139],
+  [0.238619186083197, 0.467913934572691],
+].flatMap(([x, w]) => [
+  [-x!, w!],
+  [x!, w!],
+]) as [number, number][];
+/** So little that it moves by less than this for each standard deviation of the turn, in standard deviations of the front edge. */
+const LITTLE = 0.6;
+
 /** The turn of the path against the face is taken within so many standard deviations, split within so many. */
 const FAR = 4;
 const SPLIT = 3.5;
@@ -61,7 +73,7 @@ export interface Front {
 interface Edge {
   bound: Bound;
   /** The same in the question of the front edge. */
-  moved: Bound;
+  shifted: Bound;
   depth: number;
   lag: number;
   gap: number;
@@ -80,6 +92,7 @@ interface Edge {
  * @returns a function of the parameters, which adds its slopes where they are asked for
  */
 export function sweptChance(places: readonly HeadPlace[], front: Front) {
+  const [sb, ss] = [biasAt('strike'), logSpreadAt('strike')];
   const [pb, ps] = [biasAt('path'), logSpreadAt('path')];
   const [fb, fs] = [biasAt('face'), logSpreadAt('face')];
   const lean = places.reduce((sum, { rear }) => sum + (rear ? rear.lag / rear.depth : 0), 0);
@@ -95,9 +108,9 @@ export function sweptChance(places: readonly HeadPlace[], front: Front) {
       const { lower, upper } = bounds;
       const edge = (bound: Bound, side: -1 | 1): Bound => {
         if (!Number.isFinite(bound.at) || !rear) return bound;
-        const moved = { at: bound.at, by: 1, stand: first + edges.length };
-        edges.push({ bound, moved, side, ...rear });
-        return moved;
+        const shifted = { at: bound.at, by: 1, stand: first + edges.length };
+        edges.push({ bound, shifted, side, ...rear });
+        return shifted;
       };
       // A single bound is where the tee stands that was touched: the right one below, the left one above it.
       return {
@@ -111,13 +124,12 @@ export function sweptChance(places: readonly HeadPlace[], front: Front) {
     return front.question(moving);
   }
 
-  const strikeAt = logSpreadAt('strike');
   /** How far off the steadiest front edge is at some tees, given the turn, for each unit of depth, rad. */
   const steadiest = (at: Parameters, given: Parameters): number =>
     min(
       ...places.map(
         ({ at: y, rear }) =>
-          sqrt(exp(2 * at[strikeAt]!) + y * y * exp(2 * given[ps]!)) / (rear?.depth ?? 1),
+          sqrt(exp(2 * at[ss]!) + y * y * exp(2 * given[ps]!)) / (rear?.depth ?? 1),
       ),
     );
 
@@ -135,29 +147,33 @@ export function sweptChance(places: readonly HeadPlace[], front: Front) {
     given.set(at);
     given[ps] = at[ps]! + 0.5 * log(1 - share);
     const own = new Float64Array(slopes ? given.length : 0);
+    /** All that the front edge's question has slopes by: strike and path, and its own edges. */
+    const moved = [sb, ss, pb, ps, ...edges.map((_, i) => at.length + i)];
     let sum = 0;
-    for (const [begin, end] of panelsOf(kink, spread / steadiest(at, given))) {
+    const sharpness = spread / steadiest(at, given);
+    const nodes = sharpness < LITTLE ? FEW : NODES;
+    for (const [begin, end] of panelsOf(kink, sharpness)) {
       const half = (end - begin) / 2;
       // How the ends of a panel move with the kink: all in step with it, none at the far ends.
       const [beginBy, endBy] = [begin, end].map((z) =>
         z < kink ? (FAR + z) / (FAR + kink) : (FAR - z) / (FAR - kink),
       ) as [number, number];
-      for (const [x, w] of NODES) {
+      for (const [x, w] of nodes) {
         const z = begin + half * (1 + x);
         const weight = w * half * density(z);
         const turn = mean + spread * z;
         given[pb] = at[pb]! + share * spread * z;
-        for (const { bound, moved, side, depth, lag, gap } of edges) {
+        for (const { bound, shifted, side, depth, lag, gap } of edges) {
           const aside = turn * depth + lag;
           // Between the tees there is no more room than their gap: a head that is turned farther touches both.
           const room = aside * side > 0 ? min(abs(aside), gap) : 0;
-          moved.at = edgeAt(bound, at) - side * room;
+          shifted.at = edgeAt(bound, at) - side * room;
         }
         if (!slopes) {
           sum += weight * front.answer(question, given);
           continue;
         }
-        own.fill(0);
+        for (const index of moved) own[index] = 0;
         const here = front.answerSloped(question, given, own);
         sum += weight * here;
         let byTurn = 0;
@@ -167,10 +183,9 @@ export function sweptChance(places: readonly HeadPlace[], front: Front) {
           if (aside * side > 0 && abs(aside) < gap) byTurn -= slope * depth;
           if (bound.stand >= 0) slopes[standIndex(bound.stand)]! += weight * bound.by * slope;
         });
+        slopes[sb]! += weight * own[sb]!;
+        slopes[ss]! += weight * own[ss]!;
         const [byMiddle, byWidth] = [own[pb]!, own[ps]!];
-        own[pb] = 0;
-        own[ps] = 0;
-        for (let j = 0; j < at.length; j++) slopes[j]! += weight * own[j]!;
         // How the node itself moves, and its weight, where the kink does.
         const shift = splits ? beginBy + ((endBy - beginBy) * (1 + x)) / 2 : 0;
         const widens = splits ? (w * density(z) * (endBy - beginBy)) / 2 - weight * z * shift : 0;

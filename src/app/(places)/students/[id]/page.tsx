@@ -44,9 +44,13 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
   const { skill, rate } = query.parse(await searchParams);
   const asked = { studentId: student.id, rate };
   const { sessions, known } = await reckon('student', principal, asked);
-  const putts = sessions.flatMap(({ runs }) => runs.flatMap((run) => counted(run.putts))).length;
+  const puttsOf = ({ runs }: (typeof sessions)[number]) =>
+    runs.flatMap((run) => counted(run.putts)).length;
+  // Newest first. Those of special strokes only have no score, and are sessions all the same.
+  const putted = sessions.filter((session) => puttsOf(session) > 0);
+  const putts = putted.reduce((sum, session) => sum + puttsOf(session), 0);
   const scores = known?.scores ?? [];
-  const first = scores[0];
+  const first = putted.at(-1);
   const given = student.name.split(' ')[0]!;
   const coaches = await listCoaches(database);
   const nameOf = (id: string) => coaches.find((coach) => coach.id === id)?.name || 'another coach';
@@ -69,7 +73,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           student.seated && 'seated',
           student.level,
           `head ${showLength(student.putter.headLength, 'across', units)} by ${showLength(student.putter.headDepth, 'across', units)}`,
-          `${scores.length} ${scores.length === 1 ? 'session' : 'sessions'}, ${putts} ${putts === 1 ? 'putt' : 'putts'}${first ? ` since ${format(first.at, 'd MMMM')}` : ''}`,
+          `${putted.length} ${putted.length === 1 ? 'session' : 'sessions'}, ${putts} ${putts === 1 ? 'putt' : 'putts'}${first ? ` since ${format(first.startedAt, 'd MMMM')}` : ''}`,
           student.coachId !== principal.coachId && `${nameOf(student.coachId)}’s student`,
           student.archivedAt && 'archived',
         ]
@@ -101,7 +105,20 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
         )}
       </PlaceHead>
       {!known ? (
-        <Empty title={`Nothing is known of ${given}’s putting yet`}>
+        <Empty
+          title={
+            putts > 0 ? `${given} has no scores yet` : `Nothing is known of ${given}’s putting yet`
+          }
+        >
+          {putts > 0 && (
+            <div className="mb-4">
+              <p className="mb-2">
+                So far there are only special strokes, such as one-handed putts. They are kept apart
+                from the scores.
+              </p>
+              <LastSessions sessions={putted} />
+            </div>
+          )}
           <p>
             Start a session through a roomy gate, with about 12 mm of clearance on either side of
             the ball. Twenty putts give a first, wide answer; fifty a useful one.
