@@ -1,5 +1,5 @@
 import { pathToFileURL } from 'node:url';
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 
 /** A server of a test's own, which it may kill. */
@@ -21,6 +21,26 @@ interface ServedAs {
   args?: string[];
   /** Where it is reached, when not by HTTP on this machine. */
   url?: string;
+}
+
+/**
+ * Starts the server as `npm start` does, kills the server itself, and waits for the starter to end.
+ *
+ * @returns the exit code of the starter
+ */
+export async function starterAfterCrash(port: number, database: string): Promise<number | null> {
+  const script = `import('./scripts/serve.mjs').then(({ serve }) => serve({ database: ${JSON.stringify(database)}, demo: false }))`;
+  const starter = spawn(process.execPath, ['-e', script], {
+    env: { ...process.env, PORT: String(port), DIRIGO_OPEN: '1' },
+    stdio: ['ignore', 'pipe', 'ignore'],
+  });
+  await new Promise<void>((resolve) =>
+    starter.stdout.on('data', (said) => String(said).includes('Dirigo is at') && resolve()),
+  );
+  const ended = new Promise<number | null>((resolve) => starter.once('exit', resolve));
+  const { stdout } = spawnSync('pgrep', ['-P', String(starter.pid), '-f', 'server/main.mjs']);
+  process.kill(Number(String(stdout).trim().split('\n')[0]), 'SIGKILL');
+  return ended;
 }
 
 /**

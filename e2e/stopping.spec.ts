@@ -1,4 +1,3 @@
-import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { request as httpRequest } from 'node:http';
 import { connect, type Socket } from 'node:net';
@@ -16,7 +15,7 @@ import {
 } from '@/data';
 import { STANDARD_FITTING, type StudentValues } from '@/core/people';
 import { ownPort } from './ports';
-import { serve, type OwnServer } from './server';
+import { serve, starterAfterCrash, type OwnServer } from './server';
 import { expect, test } from './test';
 
 const PORT = ownPort('stopping');
@@ -97,24 +96,7 @@ test('told to stop, the server finishes, leaves one file and ends with 0', async
 });
 
 test('the starter ends as the server does, so that a supervisor starts it again', async () => {
-  const starter = spawn(
-    process.execPath,
-    [
-      '-e',
-      `import('./scripts/serve.mjs').then(({ serve }) => serve({ database: ${JSON.stringify(file)}, demo: false }))`,
-    ],
-    {
-      env: { ...process.env, PORT: String(PORT), DIRIGO_OPEN: '1' },
-      stdio: ['ignore', 'pipe', 'ignore'],
-    },
-  );
-  await new Promise<void>((resolve) =>
-    starter.stdout.on('data', (said) => String(said).includes('Dirigo is at') && resolve()),
-  );
-  const ended = new Promise<number | null>((resolve) => starter.once('exit', resolve));
-  const { stdout } = spawnSync('pgrep', ['-P', String(starter.pid), '-f', 'server/main.mjs']);
-  process.kill(Number(String(stdout).trim().split('\n')[0]), 'SIGKILL');
-  expect(await ended).toBe(1);
+  expect(await starterAfterCrash(PORT, file)).toBe(1);
 });
 
 test('the health check tells of the database, the backups and the jobs, under any name', async () => {

@@ -1,4 +1,4 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { copyFileSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { addDays, addHours } from 'date-fns';
@@ -28,7 +28,7 @@ import { TEST_STUDENT } from '@/data/test-book';
 import { rowsOf, tableFile } from '@/features/import/table-file';
 import { takeFile } from '@/features/import/take';
 import { ownPort } from '../e2e/ports';
-import { serve } from '../e2e/server';
+import { serve, starterAfterCrash } from '../e2e/server';
 import type { FileFault } from './fault-files';
 
 const PORT = ownPort('faults');
@@ -111,18 +111,7 @@ async function diskFull(file: string) {
 }
 
 async function starterCode(file: string) {
-  const script = `import('./scripts/serve.mjs').then(({ serve }) => serve({ database: ${JSON.stringify(file)}, demo: false }))`;
-  const starter = spawn(process.execPath, ['-e', script], {
-    env: { ...process.env, PORT: String(PORT) },
-    stdio: ['ignore', 'pipe', 'ignore'],
-  });
-  await new Promise<void>((resolve) =>
-    starter.stdout.on('data', (said) => String(said).includes('Dirigo is at') && resolve()),
-  );
-  const ended = new Promise<number | null>((resolve) => starter.once('exit', resolve));
-  const { stdout } = spawnSync('pgrep', ['-P', String(starter.pid), '-f', 'server/main.mjs']);
-  process.kill(Number(String(stdout).trim().split('\n')[0]), 'SIGKILL');
-  const code = await ended;
+  const code = await starterAfterCrash(PORT, file);
   return { said: `exit ${code}`, ok: code === 1 };
 }
 

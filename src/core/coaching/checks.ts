@@ -1,7 +1,7 @@
 import { showChance } from '@/core/units';
 import { normalBelow } from '@/core/numbers';
 import type { Putt } from '@/core/drill';
-import { judge, standing, traitsOf, type Layout } from '@/core/layout';
+import { judge, layoutAt, standing, traitsOf, type Layout } from '@/core/layout';
 import type { LoggedSession } from '@/core/scoring';
 import { rateBelow } from './gate-fit';
 
@@ -34,10 +34,10 @@ export interface Check {
   effect: {
     so: Rate;
     not: Rate;
-    /** How likely the putt does it more often when it is so, putts from the same place compared. */
+    /** How likely the putt does it more often when it is so, like putts compared. */
     better: number;
-    /** From how many places there were both. */
-    places: number;
+    /** How many bands of like putts have both. */
+    bands: number;
   } | null;
 }
 
@@ -98,18 +98,18 @@ function otherwise(layout: Layout): ReturnType<typeof judge> | null {
   return standing(rest).some((element) => element.outcomes().length > 0) ? judge(rest) : null;
 }
 
-/** Putts from one place: how many passed of those on which something was so, and of those on which it was not. */
+/** Putts of one band: how many passed of those on which something was so, and of those on which it was not. */
 export interface Stratum {
   so: { right: number; of: number };
   not: { right: number; of: number };
 }
 
 /**
- * How likely putts pass more often when something is so, compared from place to place, so that short putts are not laid against
- * long ones: the one-sided test of Mantel and Haenszel (1959), with its correction for continuity.
+ * Returns how likely putts pass more often when something is so. Only like putts are compared, so that short putts are not compared
+ * with long ones: the one-sided test of Mantel and Haenszel (1959), with its correction for continuity.
  *
- * @param strata by place
- * @returns 0 to 1; a half where no place has both
+ * @param strata the bands of like putts
+ * @returns 0 to 1; a half where no band has both
  */
 export function likelyHelps(strata: readonly Stratum[]): number {
   let [over, variance] = [0, 0];
@@ -124,13 +124,14 @@ export function likelyHelps(strata: readonly Stratum[]): number {
   return normalBelow((Math.sign(over) * corrected) / Math.sqrt(variance));
 }
 
-/** Putts within this of each other in length are from one place, m. */
-const ALIKE = 0.3;
+/** Putts are compared within bands of length, and on a slope within bands of the direction it falls in: m and rad. */
+const BANDS = { distance: 0.3, falls: Math.PI / 4 } as const;
 
-/** Where a putt is made from, as it is compared with others. */
-function placeKey({ putt }: Layout, place: Putt['place']): string {
-  const distance = place?.spot?.distance ?? putt.distance;
-  return JSON.stringify([putt.slope, place?.station ?? 0, Math.round(distance / ALIKE)]);
+/** Names the band that a putt belongs to, from where it was made. */
+function bandOf(layout: Layout, place: Putt['place']): string {
+  const { distance, slope } = ((place && layoutAt(layout, place)) ?? layout).putt;
+  const falls = slope.grade === 0 ? 0 : Math.round(slope.falls / BANDS.falls);
+  return JSON.stringify([Math.round(distance / BANDS.distance), slope.grade, falls]);
 }
 
 interface Looked {
@@ -173,7 +174,7 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
     {
       good: string;
       counts: Map<string, { at: Date; right: number; of: number }>;
-      /** By place. */
+      /** By band of like putts. */
       putts: Map<string, Stratum>;
     }
   >();
@@ -195,7 +196,7 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
           count.right += Number(so);
           const passed = passes?.(outcomes) ?? null;
           if (passed === null) continue;
-          const key = placeKey(layout, place);
+          const key = bandOf(layout, place);
           const there = check.putts.get(key) ?? {
             so: { right: 0, of: 0 },
             not: { right: 0, of: 0 },
@@ -227,7 +228,7 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
         );
       };
       const [so, not] = [over('so'), over('not')];
-      const places = strata.filter((one) => one.so.of > 0 && one.not.of > 0).length;
+      const bands = strata.filter((one) => one.so.of > 0 && one.not.of > 0).length;
       const told = Math.min(so.of, not.of) >= ENOUGH;
       const half = Math.ceil(rates.length / 2);
       const [then, now] = [together(rates.slice(0, half)), together(rates.slice(half))];
@@ -237,7 +238,7 @@ export function checksOf(sessions: readonly LoggedSession[]): Check[] {
         sessions: rates,
         all: together(rates),
         change: rates.length > 1 ? { then, now, better: likelyLarger(now, then) } : null,
-        effect: told ? { so, not, better: likelyHelps(strata), places } : null,
+        effect: told ? { so, not, better: likelyHelps(strata), bands } : null,
       };
     })
     .sort((a, b) => b.sessions.at(-1)!.at.getTime() - a.sessions.at(-1)!.at.getTime());
@@ -273,9 +274,9 @@ export function effectOfCheckWords({
   so,
   not,
   better,
-  places,
+  bands,
 }: NonNullable<Check['effect']>): string {
-  const alike = places > 1 ? ', putts from the same place compared' : '';
+  const alike = bands > 1 ? ', comparing putts of the same length' : '';
   const sure = `${showChance(Math.max(better, 1 - better))} sure${alike}`;
   const counts = `When so, ${so.right} of ${so.of} putts passed, else ${not.right} of ${not.of}`;
   return better > SURE

@@ -116,7 +116,9 @@ describe('a change of the set-up', () => {
       effectWords([{ skill: 'start', change: { ...change, smaller }, better }]);
     expect(words(0.6, 0.6)).toEqual(['start line: no clear change']);
     expect(words(0.99, 0.7)).toEqual([
-      expect.stringMatching(/may be practice.*go back to the old set-up for two sessions/),
+      expect.stringMatching(
+        /practice may be the reason\. .*use the old set-up again for two sessions/,
+      ),
     ]);
   });
 });

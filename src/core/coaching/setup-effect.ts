@@ -68,9 +68,9 @@ const puttsOf = (scores: readonly SessionScore[], skill: string): number =>
 const DAY = 86_400_000;
 
 /**
- * Before against after, for each change and skill: the putts between the change before it and itself, against those between
- * itself and the next one; and the step at the change beside the trend of all those sessions, since who improves anyway
- * would prove every new grip. What else changed on that day is in it too.
+ * Compares before with after, for each change and skill: the putts between the previous change and this one with those between
+ * this one and the next. The step at the change is separated from the trend of those sessions, since a player who improves anyway
+ * would prove every new grip. Whatever else changed on that day is included.
  *
  * @param changes by {@link setupChanges}
  * @param scores in order of time
@@ -87,16 +87,18 @@ export const effectsOf = (
     const since = changes[i - 1]?.at.getTime() ?? -Infinity;
     const until = changes[i + 1]?.at.getTime() ?? Infinity;
     const at = one.at.getTime();
-    const within = (from: number, to: number) =>
-      scores.filter((score) => score.at.getTime() >= from && score.at.getTime() < to);
-    const [before, after] = [within(since, at).reverse(), within(at, until)];
+    const around = scores
+      .map((score) => ({ score, time: score.at.getTime() }))
+      .filter(({ time }) => time >= since && time < until);
+    const before = around.flatMap(({ score, time }) => (time < at ? [score] : [])).reverse();
+    const after = around.flatMap(({ score, time }) => (time < at ? [] : [score]));
     const effects = skills.flatMap((skill): SkillEffect[] => {
       const sides = [nearest(before, skill).reverse(), nearest(after, skill)] as const;
       if (sides.some((side) => puttsOf(side, skill) < ENOUGH)) return [];
-      const sessions = within(since, until)
-        .map((score) => ({
-          ...logWindow(score, skill, faceShare),
-          day: (score.at.getTime() - at) / DAY,
+      const sessions = around
+        .map(({ score, time }) => ({
+          ...logWindow(score.belief.alone, skill, faceShare),
+          day: (time - at) / DAY,
         }))
         .filter(({ variance }) => variance < Infinity);
       const { down } = stepBesideTrend(sessions);
@@ -120,8 +122,8 @@ const verdictOf = ({ change, better }: SkillEffect): 'better' | 'worse' | 'eithe
 };
 
 /**
- * Whether it worked, in words: "start line window ×0.82, better, 96 % sure". Where the window has changed and the trend may
- * account for it, it says so, and how to find out.
+ * Says whether a change worked: "start line window ×0.82, better, 96 % sure". Where the window has changed and a trend may be the
+ * reason, the words say so, and how to find out.
  *
  * @param effects of one change
  * @returns one line a skill that has clearly changed, and one for those that have not
@@ -136,7 +138,7 @@ export function effectWords(effects: readonly SkillEffect[]): string[] {
     const putts = `(${change.then.putts} putts before, ${change.now.putts} since)`;
     if (verdict === 'either')
       return [
-        `${window} ${putts}, but it may be practice: the trend before goes the same way. To find out, go back to the old set-up for two sessions, then take the new one again`,
+        `${window} ${putts}, but practice may be the reason. To find out, use the old set-up again for two sessions, then the new one`,
       ];
     return [`${window}, ${verdict}, ${showChance(Math.max(better, 1 - better))} sure ${putts}`];
   });

@@ -33,7 +33,7 @@ const toldOf = (...runs: TrialRun[]): Trial =>
 const of = (trial: Trial) => trial.skills.find(({ skill }) => skill === 'start')!;
 
 describe('the verdict of a trial', () => {
-  /** What is said after each pair of sets. */
+  /** The verdicts after each pair of sets. */
   const looks = (run: TrialRun) => {
     const { set, sets } = run.rule as TrialRule;
     return Array.from({ length: sets }, (_, pair) => {

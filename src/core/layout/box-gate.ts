@@ -174,8 +174,8 @@ function outcomes(params: BoxGate, setting: Setting): Outcome[] {
 }
 
 /**
- * What the outer pairs say. A head that passes both of them passes the one in the middle: what touched only that says nothing.
- * Where a pair leaves the head no air, none tells anything: it would be told of the wide ones only.
+ * Returns the evidence of the outer pairs. A head that passes both of them passes the middle pair as well, so a touch of the middle
+ * pair alone is no evidence. If the head has no room at one pair, there is no evidence at all.
  */
 function evidence(outcome: string, params: BoxGate, setting: Setting): Evidence[] {
   const happened = happenings(params).find((touches) => outcomeId(touches) === outcome) ?? [];

@@ -96,8 +96,8 @@ function countedElements(layout: Layout) {
 }
 
 /**
- * A judge of putts on a layout: whether one did what counts, or null when nothing that counts was seen: such a putt neither
- * passed nor missed. Of several things that count, one that nobody saw neither helps nor harms.
+ * Returns a function that says whether a putt passed, or null when nothing that counts was seen: such a putt neither passed nor
+ * missed. Where several things count, those that nobody saw are left out.
  */
 export function judge(layout: Layout): (outcomes: Outcomes) => boolean | null {
   const asking = countedElements(layout);

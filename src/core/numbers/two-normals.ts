@@ -1,3 +1,4 @@
+import { gaussLegendre } from './gauss-legendre';
 import { normalBelow } from './normal';
 
 // Taken once: a look-up of the global in the innermost loop costs more than the arithmetic.
@@ -5,32 +6,9 @@ const { asin, exp, sqrt, abs, sin, min, max } = Math;
 const below = normalBelow;
 const TURN = 2 * Math.PI;
 
-/** Gauss-Legendre nodes on (-1, 1), the half of them, and their weights: 6, 12 and 20 points. */
-const FEW = [
-  [0.9324695142031522, 0.1713244923791705],
-  [0.6612093864662647, 0.3607615730481384],
-  [0.238619186083197, 0.4679139345726904],
-] as const;
-const SOME = [
-  [0.9815606342467191, 0.04717533638651177],
-  [0.904117256370475, 0.1069393259953183],
-  [0.769902674194305, 0.1600783285433464],
-  [0.5873179542866171, 0.2031674267230659],
-  [0.3678314989981802, 0.2334925365383547],
-  [0.1252334085114692, 0.2491470458134029],
-] as const;
-const MANY = [
-  [0.9931285991850949, 0.01761400713915212],
-  [0.9639719272779138, 0.04060142980038694],
-  [0.912234428251326, 0.06267204833410906],
-  [0.8391169718222188, 0.08327674157670475],
-  [0.7463319064601508, 0.1019301198172404],
-  [0.636053680726515, 0.1181945319615184],
-  [0.5108670019508271, 0.1316886384491766],
-  [0.3737060887154196, 0.1420961093183821],
-  [0.2277858511416451, 0.1491729864726037],
-  [0.07652652113349733, 0.1527533871307259],
-] as const;
+/** Nodes and weights: few where the correlation is small (Genz 2004). */
+const [FEW, SOME, MANY] = [6, 12, 20].map(gaussLegendre) as [Nodes, Nodes, Nodes];
+type Nodes = ReturnType<typeof gaussLegendre>;
 
 /**
  * P(X < h, Y < k) of two standard normals with a correlation (Drezner and Wesolowsky 1990, in the form given by
@@ -58,11 +36,8 @@ function bothAbove(h: number, k: number, r: number): number {
     let sum = 0;
     for (let i = 0; i < nodes.length; i++) {
       const node = nodes[i]!;
-      const s = sin(turn * (1 - node[0]));
-      const t = sin(turn * (1 + node[0]));
-      sum +=
-        node[1] *
-        (exp((s * product - half) / (1 - s * s)) + exp((t * product - half) / (1 - t * t)));
+      const s = sin(turn * (1 + node[0]));
+      sum += node[1] * exp((s * product - half) / (1 - s * s));
     }
     return (sum * turn) / TURN + below(-h) * below(-k);
   }
@@ -91,15 +66,13 @@ function nearlyTied(h: number, k: number, r: number, product: number): number {
     a /= 2;
     let sum = 0;
     for (const [node, weight] of MANY) {
-      for (const side of [-1, 1]) {
-        const x = (a * (1 + side * node)) ** 2;
-        const power = -(apart / x + product) / 2;
-        if (power <= -100) continue;
-        const root = sqrt(1 - x);
-        const smooth = 1 + c * x * (1 + 5 * d * x);
-        const exact = exp((-(product / 2) * x) / (1 + root) ** 2) / root;
-        sum += weight * exp(power) * (smooth - exact);
-      }
+      const x = (a * (1 + node)) ** 2;
+      const power = -(apart / x + product) / 2;
+      if (power <= -100) continue;
+      const root = sqrt(1 - x);
+      const smooth = 1 + c * x * (1 + 5 * d * x);
+      const exact = exp((-(product / 2) * x) / (1 + root) ** 2) / root;
+      sum += weight * exp(power) * (smooth - exact);
     }
     value = (a * sum - value) / TURN;
   }

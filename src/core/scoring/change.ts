@@ -84,15 +84,14 @@ export function changeBetween(
 
 /** How one of two kinds of putts compares with the other. */
 export interface Difference extends Pick<Change, 'then' | 'now'> {
-  /** Log of the second's window over the first's, as the putts alone have it, and its variance; Infinity where they say nothing. */
+  /** Log of the second's window over the first's, from the putts alone, and its variance; Infinity where they say nothing. */
   log: number;
   variance: number;
 }
 
 /**
- * Two kinds of putts made in turn on the same layout: the second's window over the first's. The same tees stood for both, so
- * how they really stood is no part of the difference. What was known before is taken out of it again: what is told is the
- * putts' alone, so that it can be tested as they come in.
+ * Compares two kinds of putts made in turn on the same layout: the second's window over the first's. Errors of the set-up are
+ * left out, since both kinds were putted on the same one. The prior is removed, so that the result can be tested as putts come in.
  *
  * @param first putts of one kind
  * @param second putts of the other
@@ -108,22 +107,14 @@ export function differenceOf(
   const of = (runs: readonly LoggedRun[]) => {
     const findings = findingsOf(runs);
     const belief = observe(priorBelief(), withoutStands(findings), faceShare);
-    const points = pointsOf(belief, skill, faceShare);
     return {
-      logs: windowsOf(points).map(Math.log),
-      told: { window: scoreOf(points).window, putts: basisOf(findings.cells)[skill] ?? 0 },
+      ...logWindow(belief, skill, faceShare),
+      window: scoreOf(pointsOf(belief, skill, faceShare)).window,
+      putts: basisOf(findings.cells)[skill] ?? 0,
     };
   };
-  const [one, other] = [of(first), of(second)];
-  const before = momentsOf(windowsOf(pointsOf(priorBelief(), skill, faceShare)).map(Math.log));
-  const putts = [one, other].map(({ logs }) => withoutPrior(momentsOf(logs), before));
-  const [then, now] = putts as [Moments, Moments];
-  return {
-    log: now.mean - then.mean,
-    variance: then.variance + now.variance,
-    then: one.told,
-    now: other.told,
-  };
+  const [then, now] = [of(first), of(second)];
+  return { log: now.mean - then.mean, variance: then.variance + now.variance, then, now };
 }
 
 /** Mean and variance of something that is normal, or nearly so. */
@@ -133,20 +124,16 @@ export interface Moments {
 }
 
 /**
- * The log of a window as the putts of one session alone have it.
+ * Estimates the log of a window from the putts alone: the prior that the belief began with is removed.
  *
- * @param session as it was scored
+ * @param belief made of the prior and the putts
  * @param skill which
  * @param faceShare how much of the start direction is the face's
- * @returns a variance of Infinity where they say nothing
+ * @returns a variance of Infinity where the putts say nothing
  */
-export function logWindow(
-  { belief }: Pick<SessionScore, 'belief'>,
-  skill: string,
-  faceShare: number,
-): Moments {
+export function logWindow(belief: Belief, skill: string, faceShare: number): Moments {
   const of = (one: Belief) => momentsOf(windowsOf(pointsOf(one, skill, faceShare)).map(Math.log));
-  return withoutPrior(of(belief.alone), of(priorBelief()));
+  return withoutPrior(of(belief), of(priorBelief()));
 }
 
 function momentsOf(values: Float64Array): Moments {
@@ -155,7 +142,7 @@ function momentsOf(values: Float64Array): Moments {
   return { mean, variance };
 }
 
-/** What the data alone say, of a normal that they and what was known before make together. */
+/** Removes the prior from a posterior, both normal. */
 function withoutPrior(after: Moments, before: Moments): Moments {
   const precision = 1 / after.variance - 1 / before.variance;
   if (!(precision > 0)) return { mean: 0, variance: Infinity };

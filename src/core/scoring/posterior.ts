@@ -358,9 +358,9 @@ function momentsOf({ points, weights }: Weighted, size: number) {
 }
 
 /**
- * Mean and covariance of a posterior from weighted samples of a normal near it (importance sampling). Where few samples carry
- * all the weight, because what the putts say is a curved ridge, the normal is moved towards them, no faster than leaves enough
- * samples some weight, and sampled anew (adaptive importance sampling; Cappé and others 2004).
+ * Estimates the mean and covariance of a posterior from weighted samples of a normal near it (importance sampling). Where a few
+ * samples carry all the weight, because the likelihood is a curved ridge, the normal is moved towards them in small steps and
+ * sampled again (adaptive importance sampling; Cappé and others 2004).
  */
 function reweighed(near: Belief, logDensity: (at: Float64Array) => number, size: number): Belief {
   const draws = normals(SAMPLES, size);

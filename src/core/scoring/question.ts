@@ -55,7 +55,7 @@ const headAt = (at: number): Blend => [
   ...(at === 0 ? [] : [{ at: biasAt('path'), share: at }]),
 ];
 
-/** What one or two places of the front edge of a head ask. */
+/** The question of where the front edge of a head was, at one or two pairs of tees. */
 function frontQuestion([near, far]: readonly HeadPlace[]): Question {
   return far
     ? {
@@ -91,7 +91,7 @@ export function questionsOf(
       bounds: level,
     });
   } else if (places.some(({ rear }) => rear)) {
-    // A head that is between both outer pairs is between the one in the middle.
+    // A head that passes both outer pairs passes the middle one.
     const outer = places.length > 2 ? [places[0]!, places.at(-1)!] : places;
     questions.push({ type: 'swept', chance: sweptChance(outer, FRONT), places: outer });
   } else if (places.length > 2) {

@@ -1,4 +1,4 @@
-import { normalBetween, normalDensity } from '@/core/numbers';
+import { gaussLegendre, normalBetween, normalDensity } from '@/core/numbers';
 import { biasAt, logSpreadAt } from './latents';
 import type { Bounds } from './terms';
 
@@ -11,16 +11,7 @@ export interface Region {
 /** Nobody meets the ball, nor swings, farther off than this: m and rad. */
 const FAR = { strike: 0.12, path: 0.6 } as const;
 
-/** Gauss-Legendre's eight nodes on -1 to 1 (Abramowitz and Stegun 1964, table 25.4). */
-const NODES = [
-  [0.1834346424956498, 0.362683783378362],
-  [0.525532409916329, 0.3137066458778873],
-  [0.7966664774136267, 0.2223810344533745],
-  [0.9602898564975363, 0.1012285362903763],
-].flatMap(([x, w]) => [
-  [-x!, w!],
-  [x!, w!],
-]) as [number, number][];
+const NODES = gaussLegendre(8);
 
 /** A stretch of strike is halved until it is no wider than this, m. */
 const WIDTH = 0.004;

@@ -6,7 +6,7 @@ import { within, type HeadPlace } from './terms';
 
 const FACE_SHARE = 0.92;
 
-/** The probability of what is said of a head at some places. */
+/** The probability that a head passed some tees as logged. */
 function headChance(heads: HeadPlace[]) {
   const [question] = questionsOf({ heads, direct: {} }, FACE_SHARE);
   return (at: Float64Array, slopes: Float64Array | null): number =>

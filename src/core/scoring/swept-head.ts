@@ -1,4 +1,4 @@
-import { normalDensity } from '@/core/numbers';
+import { gaussLegendre, normalDensity } from '@/core/numbers';
 import { biasAt, dimension, logSpreadAt, standIndex, type Parameters } from './latents';
 import type { Question } from './question';
 import type { Bound, HeadPlace } from './terms';
@@ -7,28 +7,9 @@ import type { Bound, HeadPlace } from './terms';
 const { abs, exp, log, max, min, sqrt } = Math;
 const density = normalDensity;
 
-/** Gauss-Legendre's ten nodes on -1 to 1 and their weights (Abramowitz and Stegun 1964, table 25.4). */
-const NODES = [
-  [0.973906528517172, 0.066671344308688],
-  [0.865063366688985, 0.149451349150581],
-  [0.679409568299024, 0.219086362515982],
-  [0.433395394129247, 0.269266719309996],
-  [0.148874338981631, 0.295524224714753],
-].flatMap(([x, w]) => [
-  [-x!, w!],
-  [x!, w!],
-]) as [number, number][];
-
-/** The six nodes and their weights, where the rear edge moves little against the front edge. */
-const FEW = [
-  [0.932469514203152, 0.17132449237917],
-  [0.661209386466265, 0.360761573048139],
-  [0.238619186083197, 0.467913934572691],
-].flatMap(([x, w]) => [
-  [-x!, w!],
-  [x!, w!],
-]) as [number, number][];
-/** So little that it moves by less than this for each standard deviation of the turn, in standard deviations of the front edge. */
+/** Few nodes are enough where the rear edge moves little against the front edge. */
+const [FEW, MANY] = [gaussLegendre(6), gaussLegendre(10)];
+/** That is less than this for each standard deviation of the turn, in standard deviations of the front edge. */
 const LITTLE = 0.6;
 
 /** The turn of the path against the face is taken within so many standard deviations, split within so many. */
@@ -124,7 +105,7 @@ export function sweptChance(places: readonly HeadPlace[], front: Front) {
     return front.question(moving);
   }
 
-  /** How far off the steadiest front edge is at some tees, given the turn, for each unit of depth, rad. */
+  /** Spread of the front edge, given the turn, for each unit of depth, rad: the least of all tees. */
   const steadiest = (at: Parameters, given: Parameters): number =>
     min(
       ...places.map(
@@ -151,7 +132,7 @@ export function sweptChance(places: readonly HeadPlace[], front: Front) {
     const moved = [sb, ss, pb, ps, ...edges.map((_, i) => at.length + i)];
     let sum = 0;
     const sharpness = spread / steadiest(at, given);
-    const nodes = sharpness < LITTLE ? FEW : NODES;
+    const nodes = sharpness < LITTLE ? FEW : MANY;
     for (const [begin, end] of panelsOf(kink, sharpness)) {
       const half = (end - begin) / 2;
       // How the ends of a panel move with the kink: all in step with it, none at the far ends.

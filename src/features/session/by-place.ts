@@ -35,18 +35,17 @@ function counted<Key>(
     const key = keyOf(putt);
     groups.set(key, [...(groups.get(key) ?? []), putt]);
   }
-  const passedOf = (some: readonly PlacedPutt[]) =>
-    some.filter((putt) => passes(putt) === true).length;
-  const seen = putts.filter((putt) => passes(putt) !== null);
-  const all = passedOf(seen) / Math.max(1, seen.length);
+  const results = (some: readonly PlacedPutt[]) => {
+    const seen = some.map(passes).filter((passed) => passed !== null);
+    return { putts: seen.length, passed: seen.filter(Boolean).length };
+  };
+  const all = results(putts);
   return [...groups].map(([key, group]) => {
-    const some = group.filter((putt) => passes(putt) !== null);
-    const passed = passedOf(some);
+    const own = results(group);
     return {
+      ...own,
       name: nameOf(key, group[0]!),
-      putts: some.length,
-      passed,
-      note: noteOf(some.length, passed, all),
+      note: noteOf(own.putts, own.passed, all.passed / Math.max(1, all.putts)),
     };
   });
 }

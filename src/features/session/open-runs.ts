@@ -22,12 +22,11 @@ export function holdOpen(runId: string): () => void {
   };
 }
 
-/** Whether this page shows a run, and so sends what waits of it by itself. */
+/** Whether this page shows a run, and so sends its waiting events itself. */
 export const isOpenHere = (runId: string): boolean => here.has(runId);
 
-/** Whether some page on this device shows a run, so that a coach is there to be asked about it. */
+/** Whether a page of some tab shows a run, so that there is a coach to ask about it; false in a browser without locks. */
 export async function isOpen(runId: string): Promise<boolean> {
-  if (isOpenHere(runId)) return true;
   const { held = [] } = (await navigator.locks?.query()) ?? {};
   return held.some(({ name }) => name === lockOf(runId));
 }

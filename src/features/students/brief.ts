@@ -119,7 +119,7 @@ export function briefOf(
       ? sentenceOf(given, found)
       : told
         ? `${given}: 8 in 10 ${saysOf(told)} ±${showAmount(told, last.carried[told].window.middle)}. No clear pattern in the misses yet.`
-        : `${given} has putted, but nothing yet that tells of start line, face, path, strike or pace.`,
+        : `There is no data on ${given}’s start line, face, path, strike or pace yet.`,
     sure: found
       ? `${asSentence(showChance(found.probability))} sure, from ${found.putts} putts`
       : null,

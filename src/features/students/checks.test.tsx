@@ -40,7 +40,7 @@ describe('what was looked for', () => {
   it('says what it does to the putt, where that is known', () => {
     const one = check([[30, 42]]);
     const [so, not] = [rateOf(24, 30), rateOf(4, 12)];
-    const html = shown([{ ...one, effect: { so, not, better: likelyLarger(so, not), places: 1 } }]);
+    const html = shown([{ ...one, effect: { so, not, better: likelyLarger(so, not), bands: 1 } }]);
     expect(html).toContain(
       'When so, 24 of 30 putts passed, else 4 of 12: it helps, over 99 % sure.',
     );

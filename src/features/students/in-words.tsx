@@ -13,10 +13,10 @@ import {
 import {
   roughLength,
   settable,
+  showChance,
   showDegrees,
   showLength,
   type UnitPreferences,
-  showChance,
 } from '@/core/units';
 import type { Student } from '@/data';
 import type { Known } from './read-student';

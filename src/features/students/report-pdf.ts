@@ -1,6 +1,6 @@
 import 'server-only';
 import { format } from '@/ui/when';
-import { showLength, type UnitPreferences, showChance, showChanceRange } from '@/core/units';
+import { showChance, showChanceRange, showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import { flowOn } from '../sheet/flow';
 import type { Paper } from '../sheet/paper';

@@ -1,7 +1,7 @@
 import type { Hand } from '@/core/people';
 import { quantities, quantityOf, showAmount, showInterval, shownUnit } from '@/core/quantity';
 import { SETTLED, type Change, type Estimate, type Score, type Settable } from '@/core/scoring';
-import { settable, settableAlong, type UnitPreferences, showChance } from '@/core/units';
+import { settable, settableAlong, showChance, type UnitPreferences } from '@/core/units';
 
 export { showAmount, showInterval };
 

@@ -11,8 +11,8 @@ export function WorthPart({ worth, units }: { worth: WorthTold | null; units: Un
         <WorthTable {...worth} units={units} />
       ) : (
         <p className="text-ink2">
-          No putt has told of the start line yet. Putt a gate, and the table shows how often a putt
-          of each length goes in.
+          No data on the start line yet. Putt through a gate, and this table will show how often a
+          putt of each length goes in.
         </p>
       )}
     </section>

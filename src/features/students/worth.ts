@@ -29,7 +29,7 @@ export interface WorthTold {
  *
  * @param scores in order of time, at least one
  * @param layout whose green and pace are taken
- * @returns null while no putt has told of the start line: what is assumed of everybody is no finding
+ * @returns null while there is no data on the start line: the prior is not a finding
  */
 export function worthOf(
   scores: SessionScore[],

@@ -46,7 +46,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
   const { sessions, known } = await reckon('student', principal, asked);
   const puttsOf = ({ runs }: (typeof sessions)[number]) =>
     runs.flatMap((run) => counted(run.putts)).length;
-  // Newest first. Those of special strokes only have no score, and are sessions all the same.
+  // Newest first; a session of special strokes alone has no score.
   const putted = sessions.filter((session) => puttsOf(session) > 0);
   const putts = putted.reduce((sum, session) => sum + puttsOf(session), 0);
   const scores = known?.scores ?? [];
@@ -113,8 +113,8 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           {putts > 0 && (
             <div className="mb-4">
               <p className="mb-2">
-                So far there are only special strokes, such as one-handed putts. They are kept apart
-                from the scores.
+                None of these putts can be scored. Special strokes, such as one-handed putts, are
+                kept apart from the scores.
               </p>
               <LastSessions sessions={putted} />
             </div>
