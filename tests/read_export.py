@@ -71,7 +71,7 @@ def main(path):
             json.dumps(
                 {
                     "putts": len(putts),
-                    "passed": sum(putt["passed"] for putt in putts),
+                    "passed": sum(putt["passed"] is True for putt in putts),
                     "cards": len(tables["cards"][1]),
                     "putters": {names[student]: name for student, name in in_use.items()},
                     "windows": {names[student]: score["window"] for student, score in latest.items()},

@@ -237,7 +237,8 @@ describe('students and drills', () => {
     expect(run).toMatchObject({ rung: 2, drillId, layout: { player: { hand: 'left' } } });
     const [, putter] = standing(run!.layout);
     const { set } = details.ladder[2]!;
-    expect(putter!.tolerance()!.right).toBeCloseTo(Object.values(set)[0]!.clearance!, 12);
+    const [element, size] = Object.entries(set)[0]!;
+    expect(run!.layout.elements.find(({ id }) => id === element)).toMatchObject({ params: size });
     expect(putter!.outcomes().map(({ label }) => label)).toEqual(['Clear', 'Toe', 'Heel']);
     await expect(start(40)).rejects.toThrow('there is no rung 41');
   });

@@ -55,6 +55,9 @@ describe('what is logged', () => {
       [false, 'middle'],
     ]);
     expect(marks[3]!.label.split('; ')).toHaveLength(3);
+    // A read with no result touched is not a miss.
+    const read = stripMarks(layoutOf('read-first'), [{ readFirst1: 'straight' }]);
+    expect(read).toEqual([]);
   });
 
   it('does not say twice how many passed, where that is the first thing that is told', () => {

@@ -17,17 +17,17 @@ export interface StripMark {
   label: string;
 }
 
-/** Marks for a strip of putts; putts of which nothing was seen are left out. */
+/** Returns the marks for a strip of putts. Putts of which nothing that counts was seen are left out. */
 export function stripMarks(layout: Layout, putts: readonly Outcomes[]): StripMark[] {
   const passes = judge(layout);
   const { primary, others } = loggedElements(layout);
   const elements = [...(primary ? [primary] : []), ...others];
   return putts.flatMap((putt) => {
+    const passed = passes(putt);
+    if (passed === null) return [];
     const parts = elements.flatMap((element) =>
       element.outcomes().filter(({ id }) => id === putt[element.id]),
     );
-    if (parts.length === 0) return [];
-    const passed = passes(putt) === true;
     const missed = passed
       ? undefined
       : parts.find(({ passes: one, side }) => !one && side !== 'middle');
