@@ -15,7 +15,15 @@ import {
   type PuttPlace,
 } from '@/core/layout';
 import { finishOf, oddsOf } from '@/core/planning';
-import { NO_COUNTS, judged, readMisses, trialsOf } from '@/core/coaching';
+import {
+  NO_COUNTS,
+  judged,
+  missCause,
+  ownLines,
+  readMisses,
+  tellReading,
+  trialsOf,
+} from '@/core/coaching';
 import {
   DEFAULT_FACE_SHARE,
   SKILLS,
@@ -385,6 +393,57 @@ for (const [set, sets] of [
     return `×${apart.toFixed(2)}: ${share(({ second }) => second)} find it, ${share(({ first }) => first)} claim the other way`;
   });
 }
+
+/** Putts after a read was said, on a green that is off by 0.3 % and a foot from what was measured of it. */
+function reads(
+  seed: number,
+  reading: [number, number] | null,
+  putts: number,
+  somebodyElse: (random: Dice) => Truth = somebody,
+) {
+  const layout = layoutOf('read-first');
+  return many(PLAYERS, (player) => {
+    const random = dice(seed + player);
+    const own = reading ?? [0.3 * random.normal(), 0.15];
+    const truth = { ...somebodyElse(random), reading: own };
+    const green = { grade: 0.003 * random.normal(), speed: 0.3 * random.normal() };
+    const made = many(putts, (i) => {
+      // The two stations from which it breaks most.
+      const place = stationPlace(layout, 2 * (i % 2));
+      return logged(truth, layout, place, random, EXACT, false, green).putt;
+    });
+    const sessions = [session('one', 0, [{ layout, putts: made }])];
+    return { share: 1 + own[0], told: tellReading(sessions)!.all, sessions };
+  });
+}
+
+row('reading, 32 reads on a green that is off by 0.3 % and 1 ft', () => {
+  const found = reads(5000, null, 32);
+  const right = reads(6000, [0, 0.15], 32);
+  return `${percent(mean(found.map(({ share, told: of }) => holds(of, share))))} covered; of those who read right, ${percent(mean(right.map(({ told: of }) => Number(of.misread))))} are told that they do not`;
+});
+
+row('16 breaks read as straight: what the headline names', () => {
+  const faultless = (random: Dice): Truth => ({ ...straight(random), pace: [0, 0.08] });
+  const heads = reads(7000, [-1, 0.02], 16, faultless).map(({ sessions }) => {
+    const score = scoreHistory(sessions).at(-1)!;
+    const { carried } = score.belief;
+    const points = Object.fromEntries(
+      [...SKILLS, 'reading'].map((skill) => [skill, pointsOf(carried, skill, W)]),
+    ) as Parameters<typeof readMisses>[0]['points'];
+    const cause = missCause(carried, ownLines(sessions), W, layoutOf('read-first').player);
+    const known = { hand: 'right', school: 'arc', points, basis: score.basis } as const;
+    return readMisses({ ...known, counts: NO_COUNTS, cause })[0]?.id ?? 'nothing';
+  });
+  const kinds = [...new Set(heads)].map((id) => ({
+    id,
+    share: mean(heads.map((one) => Number(one === id))),
+  }));
+  return kinds
+    .sort((a, b) => b.share - a.share)
+    .map(({ id, share }) => `${id} ${percent(share)}`)
+    .join(', ');
+});
 
 row('“short of it” touched twice on the limit-line drill', () => {
   const layout = layoutOf('limit-line');

@@ -72,6 +72,7 @@ export const measured = (random: Dice): Placement => ({
  *
  * @param off how the tees really stand
  * @param rounded whether the head goes on behind the depth that was measured, rounded
+ * @param green how far the green really is from what was measured of it
  */
 export function logged(
   truth: Truth,
@@ -80,6 +81,7 @@ export function logged(
   random: Dice,
   off: Placement = EXACT,
   rounded = false,
+  green = { grade: 0, speed: 0 },
 ): { putt: Putt; met: Met; struck: Struck } {
   const there = (place && layoutAt(layout, place)) ?? layout;
   const { distance, greenSpeed, past, slope } = there.putt;
@@ -87,7 +89,13 @@ export function logged(
   const met = putt(
     struck,
     layout.elements as Piece[],
-    { distance, greenSpeed, past, grade: slope.grade, falls: slope.falls },
+    {
+      distance,
+      past,
+      greenSpeed: greenSpeed + green.speed,
+      grade: slope.grade + green.grade,
+      falls: slope.falls,
+    },
     rounded
       ? { ...layout.player, rounded, headDepth: layout.player.headDepth / (1 - ROUNDING) }
       : layout.player,

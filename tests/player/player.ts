@@ -43,6 +43,8 @@ export interface Truth {
   tails?: number;
   /** Share of putts that are topped: a third of the way, low on the face, off line. */
   topped?: number;
+  /** Share of a break that is seen, less one; all of it where left out. Where a line or a gate stands it is not needed. */
+  reading?: [bias: number, spread: number];
 }
 
 /** What one putt was. */
@@ -53,6 +55,8 @@ export interface Struck {
   strike: number;
   pace: number;
   height: number;
+  /** Share of the break that was seen, less one. */
+  reading?: number;
 }
 
 /** How the tees really stand against what the tape was meant to say, m. */
@@ -108,6 +112,7 @@ export function strike(truth: Truth, random: Dice): Struck {
     strike: at(truth.strike, random.normal()),
     pace: max(-0.9, at(truth.pace, random.normal())),
     height: at(truth.height, random.normal()),
+    ...(truth.reading && { reading: truth.reading[0] + truth.reading[1] * random.normal() }),
   };
   if (random.uniform() >= topped) return one;
   return { ...one, pace: -0.35 - 0.4 * random.uniform(), height: one.height - 0.01 };
@@ -190,6 +195,21 @@ function pair(y: number, gap: number, struck: Struck, who: Fitting): 'left' | 'r
   return 'clear';
 }
 
+/** What stands along the line, so that nobody has to read it. */
+const SHOWS_LINE = [
+  'ballGate',
+  'holeGate',
+  'targetSpot',
+  'targetTee',
+  'corridor',
+  'putterGate',
+  'boxGate',
+  'rail',
+  'line',
+];
+/** What can be said of a break, in hole widths from the middle of the hole. */
+const SAID = [0, 0.25, 0.5, 1, 1.5, 2, 2.5, 3.5, 4.5];
+
 /**
  * What one stroke meets on a green.
  *
@@ -207,7 +227,9 @@ export function putt(
   off: Placement = EXACT,
 ): Met {
   const { aim, intended } = standOf(green);
-  const direction = aim.direction + struck.start;
+  const lined = pieces.some(({ kind }) => SHOWS_LINE.includes(kind));
+  const seen = 1 + (struck.reading ?? 0);
+  const direction = aim.direction * (lined ? 1 : seen) + struck.start;
   const steps = roll(green, aim.speed * sqrt(1 + struck.pace), direction);
   const holed = drops(steps, green.distance);
   const last = steps.at(-1)!;
@@ -311,6 +333,13 @@ export function putt(
         if (past < from) return 'short';
         const far = params.shape === 'half circle' ? hypot(dx, dy) : past;
         return far > to ? 'long' : 'in';
+      }
+      case 'readFirst': {
+        const cups = (green.distance * tan(aim.direction * seen)) / (2 * CUP_RADIUS);
+        const said = SAID.reduce((best, one) =>
+          abs(one - abs(cups)) < abs(best - abs(cups)) ? one : best,
+        );
+        return said === 0 ? 'straight' : `${cups < 0 ? 'left' : 'right'} ${said}`;
       }
       case 'hole':
         if (holed) return 'holed';

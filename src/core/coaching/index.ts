@@ -10,6 +10,7 @@ export {
   type Rate,
 } from './checks';
 export { gateFit, gateFitWords, rateBelow, TEACHING, type GateFit } from './gate-fit';
+export { missCause, ownLines, type MissCause, type OwnLine } from './miss-cause';
 export { NO_COUNTS, readMisses, type Finding, type Known, type MissCounts } from './misses';
 export { nextStep, type NextStep } from './next-step';
 export { whatIsNew, type DrillFacts } from './news';

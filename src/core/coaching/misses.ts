@@ -1,10 +1,11 @@
 import { LIBRARY, ruleTraits, type LibraryDrill, type Miss } from '@/core/drill';
 import type { Hand, PathSchool } from '@/core/people';
 import { quantities, type BiasMiss } from '@/core/quantity';
-import type { Basis, ByQuantity, SkillPoints } from '@/core/scoring';
+import { missWord, type Basis, type ByQuantity, type SkillPoints } from '@/core/scoring';
 import { likelyLarger, rateOf } from './checks';
 import { rateBelow } from './gate-fit';
 import { differenceOfDraws } from './difference-of-draws';
+import type { Cause, MissCause } from './miss-cause';
 
 /** What is known of a player when their misses are read. */
 export interface Known {
@@ -14,6 +15,8 @@ export interface Known {
   points: ByQuantity<SkillPoints>;
   basis: Basis;
   counts: MissCounts;
+  /** Why putts on the player's own line miss to one side; null or left out where they lean to none, or are too few. */
+  cause?: MissCause | null;
 }
 
 /** What a gate and the hole say of the same putts, and cold putts against warm ones. */
@@ -68,7 +71,12 @@ export interface Finding {
 }
 
 /** What a pattern finds before its drills are looked up. */
-type Match = Pick<Finding, 'seen' | 'probability' | 'putts'> & { cause?: string };
+type Match = Pick<Finding, 'seen' | 'probability' | 'putts'> & {
+  cause?: string;
+  misses?: Miss[];
+  /** The only drill for it. */
+  telling?: LibraryDrill;
+};
 
 interface Pattern {
   id: string;
@@ -159,8 +167,52 @@ const biasPattern = (id: string, miss: BiasMiss): Pattern => ({
   },
 });
 
+/** It is silent where another pattern says the same of its cause. */
+const ONE_SIDE = 'one side';
+
+const CAUSE_NAMES: Record<Cause, string> = {
+  read: 'the read',
+  aim: 'the aim',
+  stroke: 'the stroke',
+  pace: 'the pace',
+};
+/** What drills call a miss of some cause. */
+const missOf = (cause: Cause, { side, towards }: MissCause, hand: Hand): Miss => {
+  switch (cause) {
+    case 'read':
+      return 'misread';
+    case 'aim':
+      return 'aim';
+    case 'stroke':
+      return missWord(towards, hand);
+    case 'pace':
+      return side === 'low' ? 'short' : 'long';
+  }
+};
+
 /** Patterns that no single bias makes. */
 const OTHERS: Pattern[] = [
+  {
+    id: ONE_SIDE,
+    putts: 0,
+    misses: [],
+    cause: '',
+    match: ({ cause: found, hand }) => {
+      if (!found) return null;
+      const { side, putts, probability, named, remain, telling } = found;
+      const [first, second] = remain.map((one) => CAUSE_NAMES[one]);
+      return {
+        probability,
+        putts,
+        seen: `Misses on the ${side} side where the line is the player’s own.`,
+        cause: named
+          ? `It is ${CAUSE_NAMES[named]}: the other causes are unlikely.`
+          : `It is ${first} or ${second}: the putts so far do not tell which. One putt of the drill below tells most.`,
+        misses: named ? [missOf(named, found, hand)] : [],
+        ...(telling && { telling }),
+      };
+    },
+  },
   {
     id: 'clear and missed',
     putts: 10,
@@ -298,31 +350,44 @@ const OFFERED = 3;
  * @returns the surest first
  */
 export function readMisses(known: Known): Finding[] {
-  const found = patterns().flatMap((pattern) => {
+  const matched = patterns().flatMap((pattern) => {
     const match = pattern.match(known);
     if (!match || match.probability < SURE_ENOUGH || match.putts < pattern.putts) return [];
     return [{ pattern, match }];
   });
-  const all = found.flatMap(({ pattern }) => pattern.misses);
+  const found = matched.filter(
+    ({ pattern, match }) =>
+      pattern.id !== ONE_SIDE ||
+      !match.misses?.some((miss) =>
+        matched.some(
+          (other) => other.pattern.id !== ONE_SIDE && other.pattern.misses.includes(miss),
+        ),
+      ),
+  );
+  const all = found.flatMap(({ pattern, match }) => match.misses ?? pattern.misses);
   return found
-    .map(({ pattern: { id, cause, misses }, match }): Finding => {
+    .map(({ pattern, match: { telling, ...match } }): Finding => {
+      const { id, cause } = pattern;
+      const misses = match.misses ?? pattern.misses;
       const suits = (drill: LibraryDrill) =>
         (drill.school === 'any' || drill.school === known.school) &&
         !drill.avoid.some((miss) => all.includes(miss));
       return {
         id,
         cause,
-        misses,
         ...match,
-        drills: LIBRARY.filter(
-          (drill) =>
-            !ruleTraits(drill.rule).cold &&
-            drill.misses.some((miss) => misses.includes(miss)) &&
-            suits(drill),
-        )
-          // Those for few misses are the more to the point.
-          .sort((a, b) => a.misses.length - b.misses.length)
-          .slice(0, OFFERED),
+        misses,
+        drills: telling
+          ? [telling]
+          : LIBRARY.filter(
+              (drill) =>
+                !ruleTraits(drill.rule).cold &&
+                drill.misses.some((miss) => misses.includes(miss)) &&
+                suits(drill),
+            )
+              // Those for few misses are the more to the point.
+              .sort((a, b) => a.misses.length - b.misses.length)
+              .slice(0, OFFERED),
         avoid: LIBRARY.filter((drill) => drill.avoid.some((miss) => misses.includes(miss))),
       };
     })

@@ -1,4 +1,4 @@
-import { layoutAt, standing, stationPlace, trueReadOf } from '@/core/layout';
+import { layoutAt, standing, stationPlace, trueReadOf, type Layout } from '@/core/layout';
 import { libraryDrill } from '@/core/drill';
 import { breakWords } from '@/core/green';
 import { currentScores, DEFAULT_FACE_SHARE, type LoggedSession } from '@/core/scoring';
@@ -18,16 +18,39 @@ const keys = standing(layout)
     return { id: outcome.id, cups: cups ? Number(cups) * (side === 'left' ? -1 : 1) : 0 };
   });
 
+/** How far off the green is from what was measured of it: rise over run, and m of roll. */
+interface Off {
+  grade: number;
+  speed: number;
+}
+const EXACT: Off = { grade: 0, speed: 0 };
+const someGreen = (normal: () => number): Off => ({
+  grade: 0.003 * normal(),
+  speed: 0.3 * normal(),
+});
+
+/** Hole widths right of the middle that a putt has to start at on the green as it really is, by the general solver. */
+function cupsOn({ putt }: Layout, { grade, speed }: Off): number {
+  const { distance, past, greenSpeed, slope } = putt;
+  const green = { distance, past, greenSpeed: greenSpeed + speed };
+  const { direction } = shoot({ ...green, grade: slope.grade + grade, falls: slope.falls });
+  return (distance * Math.tan(direction)) / 0.108;
+}
+
 /** A player who sees a share of each break, and says the nearest that can be said. */
 function sessionOf(
   putts: number,
   share: (cups: number) => number,
   touched?: () => number,
+  off = EXACT,
 ): LoggedSession {
-  const made = Array.from({ length: putts }, (_, i) => {
-    const place = stationPlace(layout, i % 4);
+  const stations = Array.from({ length: 4 }, (_, i) => {
+    const place = stationPlace(layout, i);
     const there = layoutAt(layout, place)!;
-    const cups = trueReadOf(there);
+    return { place, there, cups: cupsOn(there, off) };
+  });
+  const made = Array.from({ length: putts }, (_, i) => {
+    const { place, there, cups } = stations[i % 4]!;
     const seen = share(cups) * cups;
     const said = keys.reduce((best, one) =>
       Math.abs(one.cups - seen) < Math.abs(best.cups - seen) ? one : best,
@@ -54,9 +77,10 @@ describe('reading', () => {
   it('finds how much of the break is seen, of players whose share is known', () => {
     const { normal } = chance(5);
     let [held, all] = [0, 0];
-    for (let player = 0; player < 60; player += 1) {
+    for (let player = 0; player < 150; player += 1) {
       const share = 1 + 0.3 * normal();
-      const told = tellReading([sessionOf(24, () => share + 0.12 * normal())])!;
+      const sees = () => share + 0.12 * normal();
+      const told = tellReading([sessionOf(24, sees, undefined, someGreen(normal))])!;
       // Half the stations hardly break; what was said of them has no share.
       expect(told.all.reads).toBeGreaterThanOrEqual(12);
       held += Number(told.all.low <= share && share <= told.all.high);
@@ -85,26 +109,27 @@ describe('reading', () => {
       /\d+ reads, 80 % interval \d+ to \d+ % of the true break; (left|right|up|down)/,
     );
     const right = readingWords(tellReading([sessionOf(24, () => 1)])!);
-    expect(right.sentence).toBe('reads the break right, as far as the putts say');
+    expect(right.sentence).toBe('no clear misread of the break');
   });
 
   it('takes a read that was touched on the picture for what it is, finer than its key', () => {
     const { normal } = chance(11);
     let [held, all, keyed, touched] = [0, 0, 0, 0];
-    for (let player = 0; player < 60; player += 1) {
+    for (let player = 0; player < 150; player += 1) {
       const share = 1 + 0.3 * normal();
       const sees = () => share + 0.04 * normal();
       // A finger is off by 15 mm of a hole of 108.
-      const told = tellReading([sessionOf(24, sees, () => (0.015 / 0.108) * normal())])!.all;
-      const said = tellReading([sessionOf(24, sees)])!.all;
+      const off = someGreen(normal);
+      const told = tellReading([sessionOf(24, sees, () => (0.015 / 0.108) * normal(), off)])!.all;
+      const said = tellReading([sessionOf(24, sees, undefined, off)])!.all;
       held += Number(told.low <= share && share <= told.high);
       all += 1;
       touched += told.high - told.low;
       keyed += said.high - said.low;
     }
-    expect(held / all).toBeGreaterThan(0.67);
+    expect(held / all).toBeGreaterThan(0.7);
     expect(held / all).toBeLessThan(0.93);
-    expect(touched).toBeLessThan(0.9 * keyed);
+    expect(touched).toBeLessThan(0.95 * keyed);
   });
 
   it('reads a spot on the way by the line that goes over it, and a flat putt not at all', () => {

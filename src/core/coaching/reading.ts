@@ -14,6 +14,8 @@ export interface ReadShare {
   middle: number;
   high: number;
   reads: number;
+  /** Surely not the whole break: 95 % of what is known lies to one side of it. */
+  misread: boolean;
 }
 
 /** What is seen of breaks: of all, and by the side to which the ball has to start, and by up and down. */
@@ -23,6 +25,8 @@ export interface ReadingTold {
   ownPace: number | null;
   /** Only those of which there are enough; the largest difference first. */
   parts: { name: string; share: ReadShare }[];
+  /** The part that differs most from the whole, where they surely differ; both share the green. */
+  apart: { name: string; share: ReadShare } | null;
 }
 
 interface ReadMade {
@@ -39,6 +43,8 @@ interface ReadMade {
 /** Fewer reads than this tell nothing, of all and of a part. */
 const ENOUGH = { all: 8, part: 6 };
 export const READS_ENOUGH = ENOUGH.all;
+/** Surer than this that a share is not the whole break it is told. */
+const SURE = 0.95;
 /** Flatter than this along the putt is neither up nor down. */
 const LEVEL = 0.004;
 
@@ -72,16 +78,28 @@ function readsOf(sessions: readonly LoggedSession[], pace: number): ReadMade[] {
   );
 }
 
-/** The share that a player sees, as the ruler has it, from some of their reads. */
-function shareOf(reads: readonly ReadMade[]): ReadShare {
+/**
+ * The share that a player sees, as the ruler has it, from some of their reads.
+ *
+ * @param exact takes the green to be as it was measured: what it is off by, all reads on it share
+ */
+function shareOf(reads: readonly ReadMade[], exact = false): ReadShare {
   const layouts = [...new Set(reads.map(({ layout }) => layout))];
   const runs = layouts.map((layout) => ({
     layout,
     putts: reads.flatMap((read) => (read.layout === layout ? [read.putt] : [])),
   }));
-  const { belief, basis } = beliefOfRuns(runs);
-  const { low, middle, high } = scoreOf(pointsOf(belief, 'reading', DEFAULT_FACE_SHARE)).bias;
-  return { low: 1 + low, middle: 1 + middle, high: 1 + high, reads: basis.reading ?? 0 };
+  const { belief, basis } = beliefOfRuns(runs, DEFAULT_FACE_SHARE, { exact });
+  const points = pointsOf(belief, 'reading', DEFAULT_FACE_SHARE);
+  const { low, middle, high } = scoreOf(points).bias;
+  const under = points.bias.filter((bias) => bias < 0).length / points.bias.length;
+  return {
+    low: 1 + low,
+    middle: 1 + middle,
+    high: 1 + high,
+    reads: basis.reading ?? 0,
+    misread: Math.max(under, 1 - under) > SURE,
+  };
 }
 
 /**
@@ -97,16 +115,23 @@ export function tellReading(sessions: readonly LoggedSession[], pace = 0): Readi
   const reads = readsOf(sessions, pace);
   const all = shareOf(reads);
   if (all.reads < ENOUGH.all) return null;
-  const parts = [
+  const kinds = [
     { name: 'left to right', of: reads.filter(({ cups }) => cups < 0) },
     { name: 'right to left', of: reads.filter(({ cups }) => cups > 0) },
     { name: 'uphill', of: reads.filter(({ climb }) => climb > LEVEL) },
     { name: 'downhill', of: reads.filter(({ climb }) => climb < -LEVEL) },
-  ]
+  ];
+  const parts = kinds
     .map(({ name, of }) => ({ name, share: shareOf(of) }))
     .filter(({ share }) => share.reads >= ENOUGH.part)
     .sort((a, b) => Math.abs(b.share.middle - all.middle) - Math.abs(a.share.middle - all.middle));
-  return { all, parts, ownPace: ownPaceOf(reads) };
+  const whole = shareOf(reads, true);
+  const apart =
+    parts.find(({ name }) => {
+      const share = shareOf(kinds.find((kind) => kind.name === name)!.of, true);
+      return share.low > whole.high || share.high < whole.low;
+    }) ?? null;
+  return { all, parts, apart, ownPace: ownPaceOf(reads) };
 }
 
 /** Own pace that changes the break by less than this share is as good as the pace meant. */
@@ -124,23 +149,19 @@ function ownPaceOf(reads: readonly ReadMade[]): number | null {
 
 const percent = (share: number): number => Math.round(100 * share);
 
-/** Whether all of an interval lies to one side of the whole break. */
-const off = ({ low, high }: ReadShare): boolean => high < 1 || low > 1;
-
 /**
  * Reading in words: "sees 62 % of the break".
  *
  * @param told by {@link tellReading}
  * @returns what follows a player's name, and what it rests on
  */
-export function readingWords({ all, parts, ownPace }: ReadingTold): {
+export function readingWords({ all, parts, apart, ownPace }: ReadingTold): {
   sentence: string;
   basis: string;
 } {
-  const sees = off(all)
+  const sees = all.misread
     ? `sees ${percent(all.middle)} % of the break`
-    : 'reads the break right, as far as the putts say';
-  const apart = parts.find(({ share }) => share.low > all.high || share.high < all.low);
+    : 'no clear misread of the break';
   const told = apart ? `${sees}; ${apart.name} it is ${percent(apart.share.middle)} %` : sees;
   const own =
     ownPace === null

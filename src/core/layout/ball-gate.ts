@@ -216,7 +216,7 @@ export const ballGate = defineElement({
   name: 'Ball gate',
   about: 'Two tees the ball must pass between: start line.',
   trains: 'start',
-  traits: { inHeadsWay: true, proves: true, twoTees: true },
+  traits: { showsLine: true, inHeadsWay: true, proves: true, twoTees: true },
   gate: (gate) => ({
     gap: gate.gap,
     distance: gate.distance,

@@ -194,7 +194,7 @@ export const boxGate = defineElement({
   name: 'Box gate',
   about: 'Two or three putter gates in line: path and strike.',
   trains: 'path',
-  traits: { guidesHead: true },
+  traits: { showsLine: true, guidesHead: true },
   region: boxRegion,
   schema,
   fields: [

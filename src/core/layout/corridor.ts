@@ -31,7 +31,7 @@ export const corridor = defineElement({
   name: 'Corridor',
   about: 'Two sticks the ball must roll between: start line.',
   trains: 'start',
-  traits: { proves: true },
+  traits: { showsLine: true, proves: true },
   schema,
   fields: [
     {

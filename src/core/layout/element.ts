@@ -320,6 +320,8 @@ export interface Traits {
   proves?: true;
   /** Its first outcomes are through, and at its left and at its right tee. */
   twoTees?: true;
+  /** Once it stands, the player sees where the ball is to start. */
+  showsLine?: true;
   /** It asks what the break is: the drawing must not tell. */
   asksRead?: true;
   /** Only an eye tells what happened: how often it is right is assumed, not known. */

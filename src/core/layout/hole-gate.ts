@@ -43,7 +43,7 @@ export const holeGate = defineElement({
   name: 'Hole gate',
   about: 'Two tees at the cup: only entries through its middle count.',
   trains: 'start',
-  traits: { twoTees: true },
+  traits: { showsLine: true, twoTees: true },
   schema,
   fields: [
     {

@@ -16,6 +16,7 @@ export {
   holeLayout,
   type GateNow,
 } from './ball-gate-layout';
+export { greenOff, startOfReading } from './reading-of-break';
 export { READ_PICTURE, readAside, readShown, trueReadAtPace, trueReadOf } from './read-first';
 export { boxRegion, type BoxGate } from './box-gate';
 export type {

@@ -24,7 +24,7 @@ export const line = defineElement({
   name: 'Line',
   about: 'Chalk, string or a alignment stick overhead: shows the start line.',
   trains: 'set-up',
-  traits: { spread: true },
+  traits: { showsLine: true, spread: true },
   schema,
   fields: [
     { type: 'choice', name: 'what', label: 'Made of', options: KINDS },

@@ -66,7 +66,7 @@ export const putterGate = defineElement({
   name: 'Putter gate',
   about: 'Two tees the putter head must pass between: strike.',
   trains: 'strike',
-  traits: { guidesHead: true },
+  traits: { showsLine: true, guidesHead: true },
   schema,
   fields: [
     {

@@ -58,6 +58,7 @@ export const rail = defineElement({
   name: 'Rail',
   about: 'One stick beside the head: path.',
   trains: 'path',
+  traits: { showsLine: true },
   schema,
   fields: [
     {

@@ -31,7 +31,7 @@ const READS = [
 ];
 
 /** A break smaller than this, in hole widths, has no share that can be told. */
-const TOLD = 0.4;
+export const LEAST_BREAK = 0.4;
 
 /** Where the putt has to start, in hole widths right of the middle of the hole. */
 const trueCups = ({ putt, aim }: Pick<Setting, 'putt' | 'aim'>): number =>
@@ -145,7 +145,7 @@ export const readFirst = defineElement({
   evidence: (said, _params, setting): Evidence[] => {
     const meant = readMeant(said);
     const cups = trueCups(setting);
-    if (!meant || Math.abs(cups) < TOLD) return [];
+    if (!meant || Math.abs(cups) < LEAST_BREAK) return [];
     const [lower, upper] = [meant.from / cups, meant.to / cups].sort((a, b) => a - b);
     return [{ quantity: 'other', id: 'reading', lower: lower!, upper: upper! }];
   },
@@ -155,7 +155,7 @@ export const readFirst = defineElement({
     says: () => [],
     reads: (spot, _params, setting) => {
       const cups = trueCups(setting);
-      if (Math.abs(cups) < TOLD) return [];
+      if (Math.abs(cups) < LEAST_BREAK) return [];
       const said = readAt(spot, setting);
       return [{ quantity: 'reading', value: said.cups / cups, error: said.error / Math.abs(cups) }];
     },

@@ -34,6 +34,7 @@ export const targetSpot = defineElement({
   name: 'Target spot',
   about: 'A coin to roll over: start line, with no hole.',
   trains: 'start',
+  traits: { showsLine: true },
   schema,
   fields: [
     {

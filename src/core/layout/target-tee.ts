@@ -29,7 +29,7 @@ export const targetTee = defineElement({
   name: 'Target tee',
   about: 'A tee to knock, with no hole: start line.',
   trains: 'start',
-  traits: { inHeadsWay: true, target: true },
+  traits: { showsLine: true, inHeadsWay: true, target: true },
   stops: () => 'all',
   schema,
   fields: [

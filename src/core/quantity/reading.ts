@@ -5,7 +5,7 @@ const read = (much: 'little' | 'much'): BiasMiss => ({
   drillsSay: 'misread',
   side: () => (much === 'much' ? 1 : -1),
   least: 0.15,
-  putts: 10,
+  putts: 8,
   seen: (size) => `Reads ${Math.round(100 * size)} % too ${much} break`,
   cause:
     much === 'little'

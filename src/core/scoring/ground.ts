@@ -4,13 +4,15 @@ import {
   layoutAt,
   settingOf,
   spotKey,
+  startOfReading,
   standing,
   type Layout,
   type PuttPlace,
+  type Spot,
   type Standing,
 } from '@/core/layout';
 import { quantityOf } from '@/core/quantity';
-import { placedEvidence, type Placed } from './evidence';
+import { placedEvidence, pointedEvidence, type Placed } from './evidence';
 import type { Mount } from './terms';
 
 /** One layout at one spot, with what is known of its elements. */
@@ -18,8 +20,12 @@ export interface Ground {
   elements: Standing[];
   paceOf(past: number): number;
   said(element: Standing, outcome: string): Placed;
+  /** What a spot says of quantities that no gate tests; null where it says nothing of them. */
+  pointed(element: Standing, spot: Spot): Placed | null;
   standOf(element: Standing): number;
   putt: GreenPutt;
+  /** How far right a ball starts, rad, for each whole break that is read too much; null where the line can be seen. */
+  startOfReading: number | null;
   /** How an instrument stands there that reads a quantity. */
   mountOf(instrument: string, quantity: string): Mount;
 }
@@ -92,9 +98,13 @@ export class Stands {
     return {
       elements: standing(there),
       putt: there.putt,
+      startOfReading: startOfReading(there),
       paceOf: settingOf(there.putt, there.player).paceOf,
       said: (element, outcome) => placedEvidence(there, element, outcome),
+      pointed: (element, spot) => pointedEvidence(there, element, spot),
       standOf: (element) => {
+        // How far off the green is, all reads on it share, from wherever they are made.
+        if (element.traits.asksRead) return this.named(`${name} green`, () => true);
         const piece = there.elements.find(({ id }) => id === element.id)!;
         return this.named(`${name} ${key} ${JSON.stringify(piece)}`, () =>
           isMeasured(element, piece),

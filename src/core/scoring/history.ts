@@ -14,7 +14,7 @@ import { DEFAULT_FACE_SHARE } from './latents';
 import { instrumentsOf, type InstrumentOff } from './instruments';
 import { observe } from './posterior';
 import { scoresOf, type Scores } from './skills';
-import { shifted } from './terms';
+import { AS_PLANNED, shifted } from './terms';
 import { learnWander, unknownWander, variancesOf } from './wander';
 
 /** What was putted at one time. */
@@ -165,15 +165,20 @@ export function scoreHistory(
  *
  * @param runs of one player
  * @param faceShare how much of the start direction is the face's
- * @param any takes putts of every manner
+ * @param options `any` takes putts of every manner; `exact` takes all that stands, and the green, to be just as planned, for
+ *   comparing putts that share them
  */
 export function beliefOfRuns(
   runs: readonly LoggedRun[],
   faceShare = DEFAULT_FACE_SHARE,
-  any = false,
+  { any = false, exact = false }: { any?: boolean; exact?: boolean } = {},
 ): { belief: Belief; basis: Basis } {
   const findings = findingsOf(runs, any);
-  return { belief: observe(priorBelief(), findings, faceShare), basis: basisOf(findings.cells) };
+  const { cells } = findings;
+  const said = exact
+    ? { cells: cells.map((cell) => shifted(cell, () => AS_PLANNED)), stands: [] }
+    : findings;
+  return { belief: observe(priorBelief(), said, faceShare), basis: basisOf(cells) };
 }
 
 /**

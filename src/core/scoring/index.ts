@@ -28,13 +28,16 @@ export { nextGate, passShare, type NextGate, type Settable } from './next-gate';
 export {
   DEFAULT_FACE_SHARE,
   SLIP_SHARE,
+  biasAt,
   knownOf,
   latentIds,
+  partsOf,
   steeringIds,
   type Latent,
 } from './latents';
 export { SKILLS, type ByQuantity, type SkillName } from './by-quantity';
 export { normals as evenNormals } from './normals';
+export { playerDraws, resultChances } from './player-draws';
 export { observe } from './posterior';
 export { truthsOf, type Truths } from './truths';
 export {

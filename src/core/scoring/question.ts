@@ -69,13 +69,27 @@ const FRONT: Front = { question: frontQuestion, answer, answerSloped };
 
 /** The questions that a term asks, taken as independent: their latents differ, or nearly so. */
 export function questionsOf(
-  { start, face, heads, pace, height, direct, others = [] }: Term,
+  { start, byReading, face, heads, pace, height, direct, others = [] }: Term,
   faceShare: number,
 ): Question[] {
   const questions: Question[] = [];
-  const line = partsOf('start', faceShare);
+  const line: Blend = [
+    ...partsOf('start', faceShare),
+    ...(byReading === undefined ? [] : [{ at: biasAt('reading'), share: byReading }]),
+  ];
+  /** What was said of the break that the ball then started along. */
+  const read = others.find(
+    ({ latent }) => latent === 'reading' && byReading !== undefined && start && !direct.start,
+  );
   if (direct.start) {
     questions.push({ type: 'read', blend: line, reading: direct.start, bounds: start ?? null });
+  } else if (start && read) {
+    questions.push({
+      type: 'two',
+      blends: [alone('reading'), line],
+      bounds: [read.bounds, start],
+    });
+    if (face) questions.push({ type: 'one', blend: alone('face'), bounds: face });
   } else if (start && face) {
     questions.push({ type: 'two', blends: [alone('face'), line], bounds: [face, start] });
   } else if (start) questions.push({ type: 'one', blend: line, bounds: start });
@@ -109,7 +123,9 @@ export function questionsOf(
   if (direct.height) {
     questions.push({ type: 'read', blend: alone('height'), reading: direct.height, bounds: null });
   } else if (height) questions.push({ type: 'one', blend: alone('height'), bounds: height });
-  for (const { latent, bounds } of others) {
+  for (const other of others) {
+    if (other === read) continue;
+    const { latent, bounds } = other;
     questions.push({ type: 'one', blend: alone(latent), bounds });
   }
   return questions;

@@ -64,16 +64,6 @@ const seenValues = ({ elements }: Ground, { outcomes, filled }: Putt): MeasuredV
     }),
   );
 
-/** What was pointed at that says something of quantities no gate tests: no instrument stands there that could stand off. */
-const pointedValues = ({ elements }: Ground, { outcomes, points = {} }: Putt): Measured[] =>
-  elements.flatMap(({ id, pointing }) => {
-    const spot = points[id];
-    if (!spot || !pointing || outcomes[id] === undefined) return [];
-    return pointing
-      .reads(spot)
-      .map(({ quantity, value, error }) => ({ latent: quantity, value, error }));
-  });
-
 /** What instruments read, and what was seen as they would, in the units of the latents, against what the putt asks for. */
 function measuredOf(ground: Ground, putt: Putt): Measured[] {
   const { putt: on, mountOf } = ground;
@@ -83,13 +73,13 @@ function measuredOf(ground: Ground, putt: Putt): Measured[] {
     by,
     ...value,
   }));
-  return [...stood, ...pointedValues(ground, putt)].flatMap(({ latent, value, error, ...from }) => {
+  return stood.flatMap(({ latent, by, value, error }) => {
     if (!isQuantity(latent)) return [];
     const { middle, instrument, sane } = quantityOf(latent);
     const against = finite(latent, value) - (middle?.(on) ?? 0);
     if (Math.abs(against) > sane) return [];
     const read = settled({ value: against, error: error ?? instrument.error });
-    return [{ latent, ...read, ...('by' in from && { mount: mountOf(from.by, latent) }) }];
+    return [{ latent, ...read, mount: mountOf(by, latent) }];
   });
 }
 
@@ -112,9 +102,19 @@ export function saidOf(ground: Ground, putt: Putt): Term[][] {
     (latent === 'pace' && terms.some(({ pace }) => pace)) ||
     (latent === 'height' && terms.some(({ height }) => height));
   const together = latents.filter(({ latent }) => tied(latent));
+  // What was read off says more than between which bounds it lay.
+  const bounded = othersOf(ground, said).filter(
+    (one) => !latents.some(({ latent }) => latent === one.latent),
+  );
+  // An instrument tells a start from the line meant, whatever was read.
+  const byReading = started ? null : ground.startOfReading;
+  const reads = byReading === null ? [] : bounded.filter(({ latent }) => latent === 'reading');
+  const read = terms.every(({ start, direct }) => start && !direct.start) ? reads : [];
   const whole = terms
     .map((term) => ({
       ...term,
+      ...(byReading !== null && (term.start ?? term.direct.start) && { byReading }),
+      ...(read.length > 0 && { others: read }),
       ...(started && { direct: { ...term.direct, start: started } }),
       ...(together.length > 0 && { measured: together }),
     }))
@@ -122,9 +122,8 @@ export function saidOf(ground: Ground, putt: Putt): Term[][] {
   const apart = latents
     .filter(({ latent }) => !tied(latent))
     .map((one): Term[] => [{ heads: [], direct: {}, measured: [one] }]);
-  // What was read off says more than between which bounds it lay.
-  const others = othersOf(ground, said)
-    .filter((one) => !latents.some(({ latent }) => latent === one.latent))
+  const others = bounded
+    .filter((one) => !read.includes(one))
     .map((one): Term[] => [{ heads: [], direct: {}, others: [one] }]);
   return [...(whole.length === terms.length ? [whole] : []), ...apart, ...others];
 }
@@ -160,7 +159,9 @@ function termsOf(ground: Ground, putt: Putt): { terms: Term[]; others: Said[] } 
     const outcome = putt.outcomes[element.id];
     if (outcome === undefined || putt.filled?.includes(element.id)) continue;
     if (element.trains === 'start' && outcome !== 'clear') turned = true;
-    const { evidence, by } = ground.said(element, outcome);
+    const spot = putt.points?.[element.id];
+    const { evidence, by } =
+      (spot && ground.pointed(element, spot)) ?? ground.said(element, outcome);
     const stand = ground.standOf(element);
     evidence.forEach((one, i) => {
       const said: Said = { evidence: one, by: by[i]!, stand };

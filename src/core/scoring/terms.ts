@@ -50,6 +50,8 @@ export interface HeadPlace {
 /** What is said of one putt, all of it true at once. */
 export interface Term {
   start?: Bounds;
+  /** How far the start is turned, rad, for each whole break that the player reads too much; left out where the line was seen. */
+  byReading?: number;
   face?: Bounds;
   /** The head's middle at distances from the ball: `s + y p`. */
   heads: HeadPlace[];
@@ -80,7 +82,10 @@ export const edgesOf = (evidence: Evidence): number[] =>
       ? evidence.areas.flatMap(({ strike, height }) => [...strike, ...height])
       : [evidence.lower, evidence.upper];
 
-const still = (at: number): Bound => ({ at, by: 0, stand: -1 });
+/** The stand of bounds that do not move. */
+export const AS_PLANNED = -1;
+
+const still = (at: number): Bound => ({ at, by: 0, stand: AS_PLANNED });
 
 const moved = (
   [lower, upper]: Interval,
@@ -147,17 +152,20 @@ export function shifted<Cell extends { terms: Term[] }>(
       : one;
   return {
     ...cell,
-    terms: cell.terms.map(({ start, face, pace, height, heads, direct, measured, others }) => ({
-      direct: direct.start ? { ...direct, start: read(direct.start) } : direct,
-      ...(measured && { measured: measured.map(read) }),
-      heads: heads.map((place) => ({ ...place, bounds: both(place.bounds) })),
-      ...(others && {
-        others: others.map(({ latent, bounds }) => ({ latent, bounds: both(bounds) })),
+    terms: cell.terms.map(
+      ({ start, face, pace, height, heads, direct, measured, others, ...rest }) => ({
+        ...rest,
+        direct: direct.start ? { ...direct, start: read(direct.start) } : direct,
+        ...(measured && { measured: measured.map(read) }),
+        heads: heads.map((place) => ({ ...place, bounds: both(place.bounds) })),
+        ...(others && {
+          others: others.map(({ latent, bounds }) => ({ latent, bounds: both(bounds) })),
+        }),
+        ...(start && { start: both(start) }),
+        ...(face && { face: both(face) }),
+        ...(pace && { pace: both(pace) }),
+        ...(height && { height: both(height) }),
       }),
-      ...(start && { start: both(start) }),
-      ...(face && { face: both(face) }),
-      ...(pace && { pace: both(pace) }),
-      ...(height && { height: both(height) }),
-    })),
+    ),
   };
 }

@@ -19,7 +19,7 @@ import {
 import { rungWords } from '../drills/rung-words';
 import { libraryRef } from '../programme/library-ref';
 import { studentHistory, type StudentHistory } from '../reckoning/history';
-import { basisOfAll, pointsNow, quietCounts } from './reading';
+import { basisOfAll, causeNow, pointsNow, quietCounts } from './reading';
 import { RULED, changeWords, nameOf, saysOf, showAmount } from './skill-words';
 
 /** What a player does, how sure that is, and what comes next: a coach has a look at it before the player is there. */
@@ -33,7 +33,7 @@ export interface Brief {
 }
 
 /** Findings that begin with what the player does, so that a name can stand before them. */
-const DOES = /^(Starts|Aims|Finishes|Reads|Looks)\b/;
+const DOES = /^(Starts|Aims|Finishes|Reads|Looks|Misses)\b/;
 
 const sentenceOf = (given: string, { seen }: Finding): string =>
   `${given}${DOES.test(seen) ? ' ' : ': '}${seen[0]!.toLowerCase()}${seen.slice(1)}`;
@@ -110,6 +110,7 @@ export function briefOf(
     school: student.school,
     points: pointsNow(last, faceShare),
     basis,
+    cause: causeNow(student, logged, scores, faceShare),
     counts: quietCounts(logged, scores, student.hand),
   });
   const told = RULED.find((skill) => (basis[skill] ?? 0) > 0);

@@ -1,5 +1,13 @@
 import 'server-only';
-import { NO_COUNTS, readMisses, type Finding, type MissCounts } from '@/core/coaching';
+import {
+  NO_COUNTS,
+  missCause,
+  ownLines,
+  readMisses,
+  type Finding,
+  type MissCause,
+  type MissCounts,
+} from '@/core/coaching';
 import { isLevel } from '@/core/green';
 import {
   counting,
@@ -10,7 +18,7 @@ import {
   standing,
   trueReadOf,
 } from '@/core/layout';
-import type { Hand } from '@/core/people';
+import { fittingOf, type Hand } from '@/core/people';
 import {
   addBasis,
   noBasis,
@@ -149,16 +157,37 @@ export const pressureAgainstPractice = (
     faceShare,
   );
 
+/** The sessions that say what a player is now. */
+function latelyOf(
+  logged: LoggedSession[],
+  scores: readonly Pick<SessionScore, 'id'>[],
+): LoggedSession[] {
+  const lately = new Set(scores.slice(-LATELY).map(({ id }) => id));
+  return logged.filter(({ id }) => lately.has(id));
+}
+
 /** What the putts of late say without comparing kinds of them, which takes long. */
 export function quietCounts(
   logged: LoggedSession[],
   scores: readonly Pick<SessionScore, 'id'>[],
   hand: Hand,
 ): MissCounts {
-  const lately = new Set(scores.slice(-LATELY).map(({ id }) => id));
-  const late = logged.filter(({ id }) => lately.has(id));
+  const late = latelyOf(logged, scores);
   return { ...NO_COUNTS, ...gateAndHole(late), ...eyesAndSides(late, hand) };
 }
+
+/** Why putts on the player's own line have missed to one side lately. */
+export const causeNow = (
+  student: Student,
+  logged: LoggedSession[],
+  scores: readonly SessionScore[],
+  faceShare: number,
+): MissCause | null => {
+  const last = scores.at(-1);
+  if (!last) return null;
+  const lines = ownLines(latelyOf(logged, scores));
+  return missCause(last.belief.carried, lines, faceShare, fittingOf(student));
+};
 
 /** A player's misses, read from what is known now and from what was putted lately. */
 export function readPlayer(
@@ -179,6 +208,7 @@ export function readPlayer(
     school: student.school,
     points: pointsNow(last, faceShare),
     basis,
+    cause: causeNow(student, logged, scores, faceShare),
     counts: {
       ...quietCounts(logged, scores, student.hand),
       cold: coldAgainstWarm(sessions, faceShare),

@@ -26,7 +26,7 @@ export function strokesOf(sessions: Session[], faceShare: number): StrokeTold[] 
         putts: run.putts.filter(({ manner = 'usual' }) => wanted(manner)),
       })),
       faceShare,
-      true,
+      { any: true },
     );
   const manners = new Set(all.flatMap(({ putts }) => putts.map(({ manner = 'usual' }) => manner)));
   const others = [...manners].filter((manner) => !isUsual(manner) && manner !== 'practice');
