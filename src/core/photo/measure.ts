@@ -1,4 +1,5 @@
 import { Matrix } from 'ml-matrix';
+import { BALL_DIAMETER } from '@/core/green';
 import { normalQuantile } from '@/core/numbers';
 import {
   onGround,
@@ -8,6 +9,8 @@ import {
   type Pixel,
   type Refusal,
 } from './plane';
+import { focalOf, raised } from './raised';
+import { studentQuantile } from './touch-error';
 
 /** What can be measured in a picture: which points are touched for it, and what they say. */
 interface Measure {
@@ -17,6 +20,8 @@ interface Measure {
   unit: 'length' | 'angle';
   /** What is touched, in this order. */
   touches: readonly string[];
+  /** Which of them is the middle of a ball, that lies above the ground. */
+  ball?: number;
   of: (at: readonly Ground[]) => number;
   /** What a positive and a negative number mean. */
   sides: readonly [more: string, less: string] | null;
@@ -32,10 +37,13 @@ const right = (a: Ground, b: Ground): number => (a.x * b.y - a.y * b.x) / length
 const REST = [
   'where the putt began, or a point of its line',
   'middle of the hole',
-  'the ball at rest',
+  'the middle of the ball at rest',
 ] as const;
 
-/** What can be measured, by its name. Everything is touched where it meets the ground: what stands higher seems farther away. */
+/**
+ * What can be measured, by its name. Everything but the middle of a ball is touched where it meets the ground: what stands higher
+ * seems farther away.
+ */
 export const MEASURES = {
   gap: {
     label: 'Gap of a gate',
@@ -54,11 +62,8 @@ export const MEASURES = {
   ball: {
     label: 'Ball against the middle of a gate',
     unit: 'length',
-    touches: [
-      'left tee, at the ground',
-      'right tee, at the ground',
-      'where the ball meets the ground',
-    ],
+    touches: ['left tee, at the ground', 'right tee, at the ground', 'the middle of the ball'],
+    ball: 2,
     of: ([a, b, ball]) =>
       along(minus(ball!, { x: (a!.x + b!.x) / 2, y: (a!.y + b!.y) / 2 }), minus(b!, a!)),
     sides: ['right of the middle', 'left of the middle'],
@@ -87,8 +92,9 @@ export const MEASURES = {
     touches: [
       'the ball line, behind the ball',
       'the ball line, farther on',
-      'where a ball dropped from under the eyes lies',
+      'the middle of a ball dropped from under the eyes',
     ],
+    ball: 2,
     of: ([near, far, dropped]) => right(minus(dropped!, near!), minus(far!, near!)),
     sides: ['right of the line', 'left of the line'],
   },
@@ -96,6 +102,7 @@ export const MEASURES = {
     label: 'Ball at rest: short or past',
     unit: 'length',
     touches: REST,
+    ball: 2,
     of: ([from, hole, ball]) => along(minus(ball!, hole!), minus(hole!, from!)),
     sides: ['past the hole', 'short of the hole'],
   },
@@ -103,6 +110,7 @@ export const MEASURES = {
     label: 'Ball at rest: to the side',
     unit: 'length',
     touches: REST,
+    ball: 2,
     of: ([from, hole, ball]) => right(minus(ball!, hole!), minus(hole!, from!)),
     sides: ['right of the hole', 'left of the hole'],
   },
@@ -115,13 +123,15 @@ export type MeasureName = keyof typeof MEASURES;
 export interface PhotoReading {
   ok: true;
   value: number;
-  /** Its standard error, by the touches and the fit. */
+  /** Its standard error, by the touches, the places and the fit. */
   error: number;
   /** It lies in here with 80 %. */
   interval: readonly [from: number, to: number];
 }
 
-const EIGHT_IN_TEN = normalQuantile(0.9);
+const EIGHT_IN_TEN = 0.9;
+/** Farther from the middle of what is known than this many times its reach nothing is measured. */
+const FARTHEST = 2.5;
 /** For slopes: a small part of how far off each number is. */
 const STEP = 0.01;
 
@@ -138,7 +148,7 @@ const STEP = 0.01;
  * @example measureIn(ground, 'gap', [left, right]).value // 0.0603
  */
 export function measureIn(
-  { projection, covariance, touch }: GroundPicture,
+  { projection, covariance, byTouch, touch, middle, reach }: GroundPicture,
   name: MeasureName,
   touches: readonly Pixel[],
 ): PhotoReading | Refusal {
@@ -148,8 +158,14 @@ export function measureIn(
       ok: false,
       message: `${measure.label} takes ${measure.touches.length} touches; ${touches.length} so far.`,
     };
-  const by = (h: readonly number[], at: readonly Pixel[]): number | null => {
-    const on = at.map((one) => onGround(h, one));
+  const { ball } = measure;
+  const focal = ball === undefined ? null : focalOf(projection, covariance, middle);
+  const below = (h: readonly number[], at: readonly Pixel[], longer = 1) => {
+    const over = focal && raised(h, focal.length * longer, middle, BALL_DIAMETER / 2);
+    return at.map((one, index) => onGround(over && index === ball ? over : h, one));
+  };
+  const by = (h: readonly number[], at: readonly Pixel[], longer = 1): number | null => {
+    const on = below(h, at, longer);
     if (on.some((one) => one === null)) return null;
     const told = measure.of(on as Ground[]);
     return Number.isFinite(told) ? told : null;
@@ -161,7 +177,16 @@ export function measureIn(
       message:
         'A touch lies above the horizon, or on top of another. Touch where it meets the ground.',
     };
-  if (touches.some((one) => tooFlat(projection, onGround(projection, one)!)))
+  const spots = below(projection, touches) as Ground[];
+  const far = spots.findIndex(
+    ({ x, y }) => Math.hypot(x - reach.middle.x, y - reach.middle.y) > FARTHEST * reach.radius,
+  );
+  if (far >= 0)
+    return {
+      ok: false,
+      message: `“${measure.touches[far]}” lies too far from what is known in the picture. Lay the paper nearer to it and take the picture again.`,
+    };
+  if (spots.some((one) => tooFlat(projection, one)))
     return {
       ok: false,
       message:
@@ -185,11 +210,13 @@ export function measureIn(
     ),
   );
   const column = Matrix.columnVector(byFit);
-  const fitted = column
-    .transpose()
-    .mmul(new Matrix(covariance as number[][]))
-    .mmul(column)
-    .get(0, 0);
+  const carried = (by: readonly (readonly number[])[]) =>
+    column
+      .transpose()
+      .mmul(new Matrix(by as number[][]))
+      .mmul(column)
+      .get(0, 0);
+  const fitted = carried(covariance);
   const touched = touches
     .flatMap((_, index) =>
       (['x', 'y'] as const).map((axis) =>
@@ -199,18 +226,27 @@ export function measureIn(
               projection,
               touches.map((one, at) => (at === index ? { ...one, [axis]: one[axis] + move } : one)),
             ),
-          touch * STEP,
+          touch.error * STEP,
         ),
       ),
     )
-    .reduce((sum, one) => sum + (one * touch) ** 2, 0);
-  const error = Math.sqrt(fitted + touched);
+    .reduce((sum, one) => sum + (one * touch.error) ** 2, 0);
+  const lens =
+    focal && focal.off > 0
+      ? (slope((move) => by(projection, touches, 1 + move), focal.off * STEP) * focal.off) ** 2
+      : 0;
+  const variance = fitted + touched + lens;
+  // Only the part that the touches make is known no better than they are (Satterthwaite 1946).
+  const ofTouches = carried(byTouch) + touched;
+  const freedom = touch.freedom * (variance / ofTouches) ** 2;
+  const half = studentQuantile(EIGHT_IN_TEN, freedom) * Math.sqrt(variance);
+  const error = half / normalQuantile(EIGHT_IN_TEN);
   if (!Number.isFinite(error))
     return { ok: false, message: 'A touch lies too near to the horizon. Hold the camera higher.' };
   return {
     ok: true,
     value,
     error,
-    interval: [value - EIGHT_IN_TEN * error, value + EIGHT_IN_TEN * error],
+    interval: [value - half, value + half],
   };
 }

@@ -1,3 +1,4 @@
+import type { TouchError } from './touch-error';
 import {
   EigenvalueDecomposition,
   Matrix,
@@ -22,16 +23,24 @@ export interface Ground {
 export interface Known {
   seen: Pixel;
   at: Ground;
+  /** How far off that place is, one standard deviation in each direction, m. */
+  off: number;
 }
 
 /** A picture whose ground is known: how ground becomes picture, and how sure that is. */
 export interface GroundPicture {
   /** The nine numbers of the projection, row by row; the last is 1. */
   projection: readonly number[];
-  /** How the first eight vary together, by the errors of the touches. */
+  /** How the first eight vary together, by the errors of the touches and of the known places. */
   covariance: readonly (readonly number[])[];
-  /** How far off a touch is, pixels of the picture, in each direction. */
-  touch: number;
+  /** The part of it that the touches alone make. */
+  byTouch: readonly (readonly number[])[];
+  /** How far off a touch is. */
+  touch: TouchError;
+  /** The middle of the picture, where the lens looks. */
+  middle: Pixel;
+  /** What the known points take in: their middle, and how far they reach from it, m. */
+  reach: { middle: Ground; radius: number };
 }
 
 /** Why a picture cannot be measured, in words that say what would mend it. */
@@ -121,18 +130,20 @@ function breadthOf(points: readonly { x: number; y: number }[]): number {
 /**
  * Finds how a picture shows the ground, from points whose places are known.
  *
- * Direct linear transform with normalised coordinates, then least squares on the touches; the errors of the touches are taken
- * through it by its curvature (Hartley & Zisserman, Multiple View Geometry, ch. 4 and 5). A lens is taken to draw straight
- * lines straight.
+ * Direct linear transform with normalised coordinates, then least squares on the touches; the errors of the touches and of the
+ * known places are taken through it by its curvature (Hartley & Zisserman, Multiple View Geometry, ch. 4 and 5). A lens is taken
+ * to draw straight lines straight.
  *
  * @param known at least four points, no three of four on a line
  * @param touch how far off a touch is, pixels of the picture, above 0
+ * @param size of the whole picture, pixels
  * @returns the picture with its ground, or why it cannot be had and what would mend it
- * @example groundOf(corners, 1.5)
+ * @example groundOf(corners, usualTouch, { width: 1080, height: 1440 })
  */
 export function groundOf(
   known: readonly Known[],
-  touch: number,
+  touch: TouchError,
+  { width, height }: { width: number; height: number },
 ): { ok: true; ground: GroundPicture } | Refusal {
   if (known.length < LEAST)
     return refuse(`Touch at least ${LEAST} points whose places are known; ${known.length} so far.`);
@@ -167,15 +178,43 @@ export function groundOf(
       sum + (seen.x - shown[index]!.x) ** 2 + (seen.y - shown[index]!.y) ** 2,
     0,
   );
-  if (spare > 0 && Math.sqrt(stray / spare) > STRAY * touch)
+  /** What the errors of the places look like in the picture, pixels. */
+  const placed = known.map(({ at, off }) => off * scaleAt(h, at));
+  const errors = placed.map((one) => Math.hypot(one, touch.error));
+  if (spare > 0 && Math.sqrt(stray / spare) > STRAY * Math.max(...errors))
     return refuse(
       'The touched points do not lie as they are said to stand. Check which is which, and touch them again.',
     );
-  const covariance = solved(
-    known.flatMap(({ at }) => slopes(h, at)),
-    Array.from({ length: 2 * known.length }, () => 0),
-  )!.covariance.map((row) => row.map((one) => one * touch ** 2));
-  return { ok: true, ground: { projection: h, covariance, touch } };
+  // Least squares take all touches for alike: the errors are carried through them as they are.
+  const rows = new Matrix(known.flatMap(({ at }) => slopes(h, at)));
+  const unit = new Matrix(
+    solved(rows.to2DArray(), new Array<number>(rows.rows).fill(0))!.covariance,
+  );
+  const gain = unit.mmul(rows.transpose());
+  const carried = (of: readonly number[]) =>
+    gain
+      .mmul(Matrix.diag(of.flatMap((one) => [one ** 2, one ** 2])))
+      .mmul(gain.transpose())
+      .to2DArray();
+  const middle = middleOf(known.map(({ at }) => at));
+  const radius = Math.max(...known.map(({ at }) => Math.hypot(at.x - middle.x, at.y - middle.y)));
+  return {
+    ok: true,
+    ground: {
+      projection: h,
+      covariance: carried(errors),
+      byTouch: carried(known.map(() => touch.error)),
+      touch,
+      middle: { x: width / 2, y: height / 2 },
+      reach: { middle, radius },
+    },
+  };
+}
+
+/** How many pixels a metre is about a point of the ground, as a mean of all directions. */
+function scaleAt(h: readonly number[], at: Ground): number {
+  const [along, across] = viewAt(h, at);
+  return Math.sqrt((along ** 2 + across ** 2) / 2);
 }
 
 const CROSSED =
@@ -222,22 +261,28 @@ export function onGround(h: readonly number[], { x: u, y: v }: Pixel): Ground | 
   return seenAt(h, at) ? at : null;
 }
 
-/** How foreshortened the ground is about a point: 1 from straight above. */
-function foreshortened(h: readonly number[], at: Ground): number {
+/** How many pixels a metre is about a point of the ground, where it is most and where it is least. */
+function viewAt(h: readonly number[], at: Ground): [most: number, least: number] {
   const step = 1e-4;
   const [here, right, ahead] = [
     seenAt(h, at),
     seenAt(h, { x: at.x + step, y: at.y }),
     seenAt(h, { x: at.x, y: at.y + step }),
   ];
-  if (!here || !right || !ahead) return Infinity;
+  if (!here || !right || !ahead) return [Infinity, 0];
   const spread = new SingularValueDecomposition(
     new Matrix([
       [right.x - here.x, ahead.x - here.x],
       [right.y - here.y, ahead.y - here.y],
     ]),
   ).diagonal;
-  return spread[0]! / Math.max(spread[1]!, 1e-12);
+  return [spread[0]! / step, spread[1]! / step];
+}
+
+/** How foreshortened the ground is about a point: 1 from straight above. */
+function foreshortened(h: readonly number[], at: Ground): number {
+  const [most, least] = viewAt(h, at);
+  return most / Math.max(least, 1e-8);
 }
 
 /** Whether the ground is seen too flat about a point to be measured there. */

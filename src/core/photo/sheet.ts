@@ -6,6 +6,9 @@ export const SHEETS = {
   letter: { label: 'Letter sheet of paper', long: 0.2794, short: 0.2159 },
 } as const;
 
+/** A sheet on grass is not quite flat: how far off each of its corners is, one standard deviation, m. */
+const FLATNESS = 0.0015;
+
 /** The name of a flat thing of known size. */
 export type SheetName = keyof typeof SHEETS;
 
@@ -31,5 +34,7 @@ export function cornersOf(corners: readonly Pixel[], long: number, short: number
     { x: long, y: side * short },
     { x: 0, y: side * short },
   ];
-  return corners.flatMap((seen, index) => (at[index] ? [{ seen, at: at[index] }] : []));
+  return corners.flatMap((seen, index) =>
+    at[index] ? [{ seen, at: at[index], off: FLATNESS }] : [],
+  );
 }

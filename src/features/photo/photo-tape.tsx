@@ -10,6 +10,8 @@ import {
   cornersOf,
   groundOf,
   measureIn,
+  repeated,
+  touchErrorOf,
   type Known,
   type MeasureName,
   type PhotoReading,
@@ -23,10 +25,13 @@ import { SheetDialog } from '@/ui/sheet-dialog';
 import { smallPicture } from '../shared/small-picture';
 import { keepPhoto } from './kept-photos';
 import { PhotoPicture, type Touched } from './photo-picture';
+import { keepTouchRecord, touchRecord } from './touch-record';
 import { certaintyWords, readingWords } from './words';
 
-/** How far off a touch is where it is seen in the loupe, px of what is shown there. */
-const TOUCH = 1.5;
+/** How far off what stands is from the tape list, one standard deviation, m. */
+const STANDS_OFF = 0.005;
+/** Points to touch twice: two until the device knows how far off touches are, then one each time. */
+const REPEATS = { first: 2, later: 1 } as const;
 /** No touch is surer than this, pixels of the picture: a tee has a breadth of its own. */
 const LEAST_TOUCH = 0.7;
 
@@ -159,6 +164,8 @@ export function PhotoTape({
   );
 }
 
+const scaled = ({ x, y }: Pixel, by: number): Pixel => ({ x: x * by, y: y * by });
+
 function Measuring({
   photo,
   layout,
@@ -185,29 +192,54 @@ function Measuring({
   const [name, setName] = useState<MeasureName>(names[0]!);
   /** Touched so far, in order; null was left out. */
   const [knownAt, setKnownAt] = useState<(Pixel | null)[]>([]);
+  const [repeatAt, setRepeatAt] = useState<Pixel[]>([]);
   const [askedAt, setAskedAt] = useState<Pixel[]>([]);
-  const [touch, setTouch] = useState(LEAST_TOUCH);
+  /** How large a pixel of the picture was shown when it was touched. */
+  const [shown, setShown] = useState(1);
+  const [record] = useState(touchRecord);
   const stands = reference === 'stands';
   const knownLabels = stands
     ? places.map(({ label }) => label)
     : ['one end of a long side', 'its other end', 'the next corner', 'the last corner'].map(
         (words) => `paper: ${words}`,
       );
-  const asks = [...knownLabels, ...MEASURES[name].touches];
-  const set = knownAt.length + askedAt.length;
+  const wanted = record.count === 0 ? REPEATS.first : REPEATS.later;
+  const twice = knownAt
+    .flatMap((seen, index) => (seen ? [{ seen, label: knownLabels[index]! }] : []))
+    .slice(0, wanted);
+  const allKnown = knownAt.length === knownLabels.length;
+  const asks = [
+    ...knownLabels,
+    ...twice.map(({ label }) => `${label}, once more`),
+    ...MEASURES[name].touches,
+  ];
+  const set = knownAt.length + repeatAt.length + askedAt.length;
   const next = asks[set] ?? null;
   const known: Known[] = stands
-    ? knownAt.flatMap((seen, index) => (seen ? [{ seen, at: places[index]!.at }] : []))
+    ? knownAt.flatMap((seen, index) =>
+        seen ? [{ seen, at: places[index]!.at, off: STANDS_OFF }] : [],
+      )
     : cornersOf(
         knownAt.filter((one) => one !== null),
         SHEETS[reference].long,
         SHEETS[reference].short,
       );
-  const ground = knownAt.length === knownLabels.length ? groundOf(known, touch) : null;
+  const repeats = repeatAt.reduce(
+    (before, again, index) =>
+      repeated(before, scaled(twice[index]!.seen, shown), scaled(again, shown)),
+    record,
+  );
+  const { error, freedom } = touchErrorOf(repeats);
+  const touch = { error: Math.max(LEAST_TOUCH, error / shown), freedom };
+  const ground = allKnown ? groundOf(known, touch, photo.natural) : null;
+  // What was learnt of the touches stays on this device.
+  useEffect(() => {
+    if (ground?.ok && repeatAt.length === twice.length) keepTouchRecord(repeats);
+  });
   const told = ground?.ok && next === null ? measureIn(ground.ground, name, askedAt) : null;
   const wrong = [ground, told].find((one) => one && !one.ok) as { message: string } | undefined;
-  const points: Touched[] = [...knownAt, ...askedAt].flatMap((at, index) =>
-    at ? [{ at, label: asks[index]!, measured: index >= knownLabels.length }] : [],
+  const points: Touched[] = [...knownAt, ...repeatAt.map(() => null), ...askedAt].flatMap(
+    (at, index) => (at ? [{ at, label: asks[index]!, measured: index >= knownLabels.length }] : []),
   );
   const other = (one: MeasureName) => {
     const read = ground?.ok ? measureIn(ground.ground, one, askedAt) : null;
@@ -239,10 +271,14 @@ function Measuring({
   };
   const again = () => {
     setKnownAt([]);
+    setRepeatAt([]);
     setAskedAt([]);
   };
-  const back = () =>
-    askedAt.length > 0 ? setAskedAt(askedAt.slice(0, -1)) : setKnownAt(knownAt.slice(0, -1));
+  const back = () => {
+    if (askedAt.length > 0) setAskedAt(askedAt.slice(0, -1));
+    else if (repeatAt.length > 0) setRepeatAt(repeatAt.slice(0, -1));
+    else setKnownAt(knownAt.slice(0, -1));
+  };
   return (
     <>
       <div className="grid gap-3 sm:grid-cols-2">
@@ -276,9 +312,10 @@ function Measuring({
         {...photo}
         points={points}
         asks={wrong ? null : next}
-        onPoint={(at, shown) => {
-          setTouch(Math.max(LEAST_TOUCH, TOUCH / shown));
-          if (knownAt.length < knownLabels.length) setKnownAt([...knownAt, at]);
+        onPoint={(at, size) => {
+          setShown(size);
+          if (!allKnown) setKnownAt([...knownAt, at]);
+          else if (repeatAt.length < twice.length) setRepeatAt([...repeatAt, at]);
           else setAskedAt([...askedAt, at]);
         }}
       />
@@ -288,7 +325,7 @@ function Measuring({
             <>
               Touch <strong>{next}</strong>{' '}
               <span className="text-ink2">
-                ({set + 1} of {asks.length}), then again in the loupe.
+                ({set + 1} of {asks.length - twice.length + wanted}), then again in the loupe.
               </span>
             </>
           ) : told?.ok ? (
@@ -321,7 +358,7 @@ function Measuring({
               {kept === words ? 'Kept on this device' : 'Keep the photo with this run'}
             </Button>
           )}
-          {stands && next && knownAt.length < knownLabels.length && (
+          {stands && next && !allKnown && (
             <Button className="min-h-12" onClick={() => setKnownAt([...knownAt, null])}>
               Not in the picture
             </Button>
