@@ -46,16 +46,26 @@ const asThought = (random: Dice): Off => {
     (id) => quantityOf(id).instrument.mount * (id === 'strike' ? random.normal() : turn),
   );
 };
-const turned = (random: Dice): Off => off(random, (id) => (id === 'strike' ? 0 : 0.5 * DEGREE));
+const turnedBy =
+  (degrees: number) =>
+  (random: Dice): Off =>
+    off(random, (id) => (id === 'strike' ? 0 : degrees * DEGREE));
+const turned = turnedBy(0.5);
+/** Knocked half-way through a session: it reads so much farther right from there on. */
+const KNOCKED = 0.5 * DEGREE;
 
-const readOf = (struck: Struck, off: Off, random: Dice): Putt['measured'] =>
+const readOf = (struck: Struck, off: Off, random: Dice, knocked = 0): Putt['measured'] =>
   Object.fromEntries(
     READ.map((id) => {
       const { error } = quantityOf(id).instrument;
       return [
         id,
         {
-          value: struck[id] + off[id].by + off[id].times * error * random.normal(),
+          value:
+            struck[id] +
+            (id === 'strike' ? 0 : knocked) +
+            off[id].by +
+            off[id].times * error * random.normal(),
           error,
           by: 'a sensor',
         },
@@ -70,15 +80,16 @@ function putted(
   gates: boolean,
   off: Off | null,
   each: number,
+  knocked = 0,
 ): LoggedRun[] {
-  return ['straight-gate', 'box-gate'].map((key) => {
+  return ['straight-gate', 'box-gate'].map((key, run) => {
     const { layout } = libraryDrill(key)!;
     const placement = loosely(random);
     const putts = many(each, (): Putt => {
       const { putt, struck } = logged(truth, layout, null, random, placement);
       return {
         outcomes: gates ? putt.outcomes : {},
-        ...(off && { measured: readOf(struck, off, random) }),
+        ...(off && { measured: readOf(struck, off, random, run * knocked) }),
       };
     });
     return { layout, putts };
@@ -86,7 +97,13 @@ function putted(
 }
 
 /** Shares of biases and windows held, skill by skill. */
-function held(gates: boolean, set: ((random: Dice) => Off) | null, weeks = 1, seed = 60_000) {
+function held(
+  gates: boolean,
+  set: ((random: Dice) => Off) | null,
+  weeks = 1,
+  knocked = 0,
+  seed = 60_000,
+) {
   const counts = TOLD.map(() => ({ bias: 0, window: 0 }));
   for (let player = 0; player < PLAYERS; player++) {
     const random = dice(seed + player);
@@ -94,7 +111,7 @@ function held(gates: boolean, set: ((random: Dice) => Off) | null, weeks = 1, se
     const off = set && set(random);
     const found =
       weeks === 1
-        ? scoresOf(beliefOfRuns(putted(truth, random, gates, off, 30), W).belief, W)
+        ? scoresOf(beliefOfRuns(putted(truth, random, gates, off, 30, knocked), W).belief, W)
         : scoreHistory(
             many(weeks, (week) =>
               session(`${week}`, 7 * week, putted(truth, random, gates, off, 15) as never),
@@ -115,7 +132,8 @@ function held(gates: boolean, set: ((random: Dice) => Off) | null, weeks = 1, se
 console.log(
   `\n| 60 putts: bias, window held | ${TOLD.join(' | ')} |\n| --- | --- | --- | --- | --- |`,
 );
-for (const [name, gates, set, weeks] of [
+const ROWS = process.env.ROWS?.split(',');
+for (const [name, gates, set, weeks, knocked] of [
   ['gates only', true, null, 1],
   ['sensor only', false, asThought, 1],
   ['both', true, asThought, 1],
@@ -123,6 +141,9 @@ for (const [name, gates, set, weeks] of [
   ['both, turned by 0.5°', true, turned, 1],
   ['sensor only, six weeks', false, asThought, 6],
   ['both, six weeks, turned by 0.5°', true, turned, 6],
+  ['sensor only, turned by 1°', false, turnedBy(1), 1],
+  ['both, knocked by 0.5° half-way', true, asThought, 1, KNOCKED],
 ] as const) {
-  console.log(`| ${name} | ${held(gates, set, weeks).join(' | ')} |`);
+  if (ROWS && !ROWS.some((wanted) => name.startsWith(wanted))) continue;
+  console.log(`| ${name} | ${held(gates, set, weeks, knocked).join(' | ')} |`);
 }

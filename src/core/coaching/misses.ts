@@ -17,6 +17,8 @@ export interface Known {
   counts: MissCounts;
   /** Why putts on the player's own line miss to one side; null or left out where they lean to none, or are too few. */
   cause?: MissCause | null;
+  /** Directions of which only an instrument tells, with its name: of their bias nothing is claimed. */
+  relative?: Partial<Record<string, string>>;
 }
 
 /** What a gate and the hole say of the same putts, and cold putts against warm ones. */
@@ -148,7 +150,7 @@ const biasPattern = (id: string, miss: BiasMiss): Pattern => ({
   match: (known) => {
     const { hand, points, basis } = known;
     const of = points[id];
-    if (!of) return null;
+    if (!of || known.relative?.[id]) return null;
     const side = miss.side(hand);
     const { probability, middle } = biased(of, miss.least, side);
     const { beside } = miss;

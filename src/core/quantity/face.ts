@@ -24,7 +24,7 @@ export const face: Quantity = {
   steers: true,
   ruled: true,
   told: { words: 'a ball gate or a held finish', drill: 'held-finish' },
-  instrument: { error: 0.3 * DEGREE, mount: 0.55 * DEGREE },
+  instrument: { error: 0.3 * DEGREE, mount: DEGREE },
   sane: 0.5,
   trained: { name: 'face angle', phase: 'technique', usual: 0.9 },
   columns: ['face', 'face angle', 'face to target', 'face at impact', 'club face', 'face impact'],

@@ -27,7 +27,7 @@ export const path: Quantity = {
   steers: true,
   ruled: true,
   told: { words: 'a box of four tees', drill: 'box-gate' },
-  instrument: { error: 0.4 * DEGREE, mount: 0.55 * DEGREE, standsAs: 'face' },
+  instrument: { error: 0.4 * DEGREE, mount: DEGREE, standsAs: 'face' },
   sane: 0.6,
   trained: { name: 'path', phase: 'technique', usual: 2.5 },
   misses: [

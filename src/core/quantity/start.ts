@@ -38,7 +38,7 @@ export const start: Quantity = {
   nothing: 0.0009,
   ruled: true,
   told: { words: 'a ball gate', drill: 'straight-gate' },
-  instrument: { error: 0.3 * DEGREE, mount: 0.55 * DEGREE, standsAs: 'face' },
+  instrument: { error: 0.3 * DEGREE, mount: DEGREE, standsAs: 'face' },
   sane: 1.2,
   trained: { name: 'start line', phase: 'technique', usual: 0.8 },
   misses: [

@@ -70,8 +70,11 @@ export function findingsOf(runs: readonly LoggedRun[], any = false): Findings {
     return cell;
   };
   const shared = new Stands();
+  /** Putts that instruments have read, set-up by set-up. */
+  const measured = new Map<string, number>();
   const unscored = runs.flatMap(({ layout, putts, stand }, run): Unscored[] => {
-    const groundAt = shared.groundsOf(layout, stand ?? `run ${run}`);
+    const name = stand ?? `run ${run}`;
+    const groundAt = shared.groundsOf(layout, name);
     const known = new Map<string, Cell[]>();
     const refused = new Map<string, number>();
     for (const putt of putts) {
@@ -82,7 +85,9 @@ export function findingsOf(runs: readonly LoggedRun[], any = false): Findings {
       let all = key === null ? undefined : known.get(key);
       if (all === undefined) {
         try {
-          const said = saidOf(groundAt(putt.place), putt);
+          const before = measured.get(name) ?? 0;
+          const said = saidOf(groundAt(putt.place), putt, before);
+          if (putt.measured) measured.set(name, before + 1);
           all = (usual ? said : said.filter((terms) => tellOnlyOf(terms, apart))).map(cellOf);
         } catch (error) {
           const reason = error instanceof Error ? error.message : String(error);

@@ -26,8 +26,8 @@ export interface Ground {
   putt: GreenPutt;
   /** How far right a ball starts, rad, for each whole break that is read too much; null where the line can be seen. */
   startOfReading: number | null;
-  /** How an instrument stands there that reads a quantity. */
-  mountOf(instrument: string, quantity: string): Mount;
+  /** How an instrument stands that reads a quantity, after so many putts that it has read from there. */
+  mountOf(instrument: string, quantity: string, before: number): Mount;
 }
 
 /** How an instrument that reads a quantity is named among those of some findings. */
@@ -39,6 +39,9 @@ export const fromMountKey = (key: string): [instrument: string, quantity: string
 /** What is not known of how an instrument stands: shared by all its set-ups, and of each by itself. */
 export const LASTING = 0.9;
 const ANEW = Math.sqrt(1 - LASTING ** 2);
+
+/** An instrument may be knocked while it stands: so many putts on, it has turned by this share of how far off it may be. */
+const STEP = { putts: 20, share: 0.15, most: 6 } as const;
 
 /** How near two spots have to lie that were told by touching a picture to be taken as one, m and rad. */
 const ALIKE = { distance: 0.05, bearing: 0.05 } as const;
@@ -110,20 +113,26 @@ export class Stands {
           isMeasured(element, piece),
         );
       },
-      mountOf: (instrument, quantity) => this.mountOf(instrument, quantity, name),
+      mountOf: (instrument, quantity, before) => this.mountOf(instrument, quantity, name, before),
     };
   }
 
-  private mountOf(instrument: string, quantity: string, name: string): Mount {
+  private mountOf(instrument: string, quantity: string, name: string, before: number): Mount {
     const { mount, standsAs = quantity } = quantityOf(quantity).instrument;
     const lasting = mountKey(instrument, standsAs);
     if (!this.mounts.includes(lasting)) this.mounts.push(lasting);
     const named = (what: string) => this.named(`${name} ${what}`, () => true);
+    const steps = Math.min(Math.floor(before / STEP.putts), STEP.most);
     return {
       instrument: this.mounts.indexOf(lasting),
       by: LASTING * mount,
-      stand: named(`stand ${lasting}`),
-      byStand: ANEW * mount,
+      stands: [
+        { stand: named(`stand ${lasting}`), by: ANEW * mount },
+        ...Array.from({ length: steps }, (_, step) => ({
+          stand: named(`step ${step} ${lasting}`),
+          by: STEP.share * mount,
+        })),
+      ],
       errors: named(`errors ${mountKey(instrument, quantity)}`),
     };
   }

@@ -23,7 +23,7 @@ export {
   type LoggedSession,
   type SessionScore,
 } from './history';
-export { instrumentWords, type InstrumentOff } from './instruments';
+export { instrumentWords, relativeTo, type InstrumentOff } from './instruments';
 export { nextGate, passShare, type NextGate, type Settable } from './next-gate';
 export {
   DEFAULT_FACE_SHARE,

@@ -1,9 +1,10 @@
 import { libraryDrill, type Putt } from '@/core/drill';
+import { standing } from '@/core/layout';
 import { quantityOf } from '@/core/quantity';
 import { DEGREE } from '@/core/units';
 import { dice, type Dice } from '../../../tests/player/player';
 import { findingsOf, type LoggedRun } from './cells';
-import { instrumentWords } from './instruments';
+import { instrumentWords, relativeTo } from './instruments';
 import { beliefOfRuns, scoreHistory } from './history';
 import { latentIds, knownOf } from './latents';
 import { model } from './likelihood';
@@ -216,12 +217,45 @@ test('a sensor that stands turned is so for all directions, and errs in each by 
     ...['face', 'path', 'strike'].map((id) => all.find(({ latent }) => latent === id)!.mount),
     all.filter(({ latent }) => latent === 'face').at(-1)!.mount,
   ] as const;
-  expect(path!.stand).toBe(face!.stand);
+  expect(path!.stands).toEqual(face!.stands);
   expect(path!.instrument).toBe(face!.instrument);
   expect(path!.errors).not.toBe(face!.errors);
   for (const apart of [strike!, others!]) {
-    expect(apart.stand).not.toBe(face!.stand);
+    expect(apart.stands).not.toEqual(face!.stands);
     expect(apart.instrument).not.toBe(face!.instrument);
   }
   expect(mounts).toHaveLength(3);
+});
+
+test('what only a sensor tells is relative to it, until a gate has told of the same', () => {
+  const read = { outcomes: {}, measured: { face: { value: 0.02, by: 'rail' } } };
+  const alone = findingsOf([{ layout, putts: [read, read] }]);
+  expect(relativeTo([alone])).toEqual({ face: 'rail', start: 'rail' });
+  const gate = layout.elements.find(({ kind }) => kind === 'ballGate')!;
+  const checked = findingsOf([{ layout, putts: [read, { outcomes: { [gate.id]: 'clear' } }] }]);
+  expect(relativeTo([checked])).toEqual({});
+  expect(relativeTo([alone, checked])).toEqual({});
+});
+
+test('a sensor that is knocked half-way is found out where a gate stands, and trusted less alone', () => {
+  const random = dice(8);
+  const session = (gates: boolean, knocked: number) =>
+    Array.from({ length: 80 }, (_, i): Putt => {
+      const start = 0.012 * random.normal();
+      const shown = start + (i < 40 ? 0 : knocked) + 0.004 * random.normal();
+      const gate = layout.elements.find(({ kind }) => kind === 'ballGate')!;
+      const tolerance = standing(layout)
+        .find(({ id }) => id === gate.id)!
+        .tolerance()!;
+      const met = start > tolerance.right ? 'right' : start < -tolerance.left ? 'left' : 'clear';
+      return {
+        outcomes: gates ? { [gate.id]: met } : {},
+        measured: { face: { value: shown, by: 'rail' } },
+      };
+    });
+  const bias = (gates: boolean, knocked: number) => faceOf(session(gates, knocked)).bias;
+  // A gate tells that the face has not turned though the readings did.
+  expect(Math.abs(bias(true, 0.02).middle)).toBeLessThan(0.006);
+  const wide = bias(false, 0);
+  expect(wide.high - wide.low).toBeGreaterThan(0.03);
 });

@@ -1,5 +1,6 @@
 import { quantities, quantityOf, showAmount } from '@/core/quantity';
-import type { Findings } from './cells';
+import { basisOf } from './basis';
+import type { Cell, Findings } from './cells';
 import type { Belief } from './gaussian';
 import { LASTING, fromMountKey } from './ground';
 import { dimension } from './latents';
@@ -17,6 +18,48 @@ export interface InstrumentOff {
 const TAIL_AT = 1.2815515655446004;
 /** Less than this share of what is thought possible of an instrument is not worth a word. */
 const WORTH = 0.3;
+
+/** Directions that a sensor reads and a gate can check. */
+const CHECKED = ['start', 'face', 'path'];
+
+/**
+ * Returns the directions of which only an instrument tells, with the instrument's name: their bias is relative to how it stands,
+ * which no gate has checked.
+ *
+ * @param all findings of one player, session by session
+ * @example relativeTo(findings) // { face: 'Rail sensor' }
+ */
+export function relativeTo(all: readonly Findings[]): Partial<Record<string, string>> {
+  const found: Partial<Record<string, string>> = {};
+  for (const { cells, mounts } of all) {
+    for (const { measured, direct } of cells.flatMap(({ terms }) => terms)) {
+      const readings = [
+        ...(measured ?? []),
+        ...(direct.start ? [{ latent: 'start', ...direct.start }] : []),
+      ];
+      for (const { latent, mount } of readings) {
+        if (!mount || !CHECKED.includes(latent)) continue;
+        const [by] = fromMountKey(mounts[mount.instrument]!);
+        found[latent] ??= by;
+        // The start follows from the face.
+        if (latent === 'face') found.start ??= by;
+        if (latent === 'start') found.face ??= by;
+      }
+    }
+  }
+  const seen = basisOf(all.flatMap(({ cells }) => cells.map(withoutInstruments)));
+  for (const id of Object.keys(found)) if ((seen[id] ?? 0) > 0) delete found[id];
+  return found;
+}
+
+/** A cell as it would be had no instrument read anything. */
+const withoutInstruments = (cell: Cell): Cell => ({
+  ...cell,
+  terms: cell.terms.map(({ measured: _, direct, ...term }) => ({
+    ...term,
+    direct: direct.start?.mount ? { ...direct, start: undefined } : direct,
+  })),
+});
 
 /** What a belief says of the instruments of some findings. */
 export function instrumentsOf({ mean, covariance }: Belief, { mounts }: Findings): InstrumentOff[] {

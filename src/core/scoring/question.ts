@@ -202,8 +202,8 @@ function readAt(
   at: Parameters,
 ): { value: number; error: number } {
   if (!mount) return { value, error };
-  const off =
-    mount.by * at[standIndex(mount.instrument)]! + mount.byStand * at[standIndex(mount.stand)]!;
+  let off = mount.by * at[standIndex(mount.instrument)]!;
+  for (const { stand, by } of mount.stands) off += by * at[standIndex(stand)]!;
   return {
     value: value - off,
     error: error * exp(ERROR_SPREAD * at[standIndex(mount.errors)]!),
@@ -218,7 +218,7 @@ function mountSlopes(
   slopes: Float64Array,
 ): void {
   slopes[standIndex(mount.instrument)]! -= mount.by * byValue;
-  slopes[standIndex(mount.stand)]! -= mount.byStand * byValue;
+  for (const { stand, by } of mount.stands) slopes[standIndex(stand)]! -= by * byValue;
   slopes[standIndex(mount.errors)]! += ERROR_SPREAD * byLogError;
 }
 
@@ -440,10 +440,10 @@ export const readingQuestion = ({ latent, ...reading }: Measured): Question => (
   bounds: null,
 });
 
-/** The stands that a mount moves with: its instrument's, its set-up's and its error's. */
-export const mountStands = ({ instrument, stand, errors }: Mount): number[] => [
+/** The stands that a mount moves with: its instrument's, its set-up's and steps, and its error's. */
+export const mountStands = ({ instrument, stands, errors }: Mount): number[] => [
   instrument,
-  stand,
+  ...stands.map(({ stand }) => stand),
   errors,
 ];
 

@@ -65,7 +65,7 @@ const seenValues = ({ elements }: Ground, { outcomes, filled }: Putt): MeasuredV
   );
 
 /** What instruments read, and what was seen as they would, in the units of the latents, against what the putt asks for. */
-function measuredOf(ground: Ground, putt: Putt): Measured[] {
+function measuredOf(ground: Ground, putt: Putt, before: number): Measured[] {
   const { putt: on, mountOf } = ground;
   const values = { ...seenValues(ground, putt), ...(putt.measured && completed(putt.measured)) };
   const stood = Object.entries(values).map(([latent, { by, ...value }]) => ({
@@ -79,7 +79,7 @@ function measuredOf(ground: Ground, putt: Putt): Measured[] {
     const against = finite(latent, value) - (middle?.(on) ?? 0);
     if (Math.abs(against) > sane) return [];
     const read = settled({ value: against, error: error ?? instrument.error });
-    return [{ latent, ...read, mount: mountOf(by, latent) }];
+    return [{ latent, ...read, mount: mountOf(by, latent, before) }];
   });
 }
 
@@ -89,11 +89,12 @@ function measuredOf(ground: Ground, putt: Putt): Measured[] {
  *
  * @param ground where it was made
  * @param putt its outcomes, by the elements that stand there, what was pointed at and what instruments read
+ * @param before putts that instruments have read from the same set-up
  * @throws RangeError when a bound or a reading comes out as no number
  */
-export function saidOf(ground: Ground, putt: Putt): Term[][] {
+export function saidOf(ground: Ground, putt: Putt, before = 0): Term[][] {
   const { terms, others: said } = termsOf(ground, putt);
-  const measured = measuredOf(ground, putt);
+  const measured = measuredOf(ground, putt, before);
   const started = measured.find(({ latent }) => latent === 'start');
   const latents = measured.filter((one) => one !== started);
   const looked = terms.some(({ start, face, heads }) => start ?? face ?? heads.length > 0);

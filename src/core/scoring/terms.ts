@@ -21,9 +21,8 @@ export interface Mount {
   /** Which instrument, among those of the findings, and by how much its readings are off for each standard deviation of it. */
   instrument: number;
   by: number;
-  /** The same of this one set-up of it, as a stand. */
-  stand: number;
-  byStand: number;
+  /** The same of this one set-up of it, and of each step that it has turned since, as stands. */
+  stands: { stand: number; by: number }[];
   /** The stand of how much larger its errors are than it says. */
   errors: number;
 }
@@ -145,7 +144,7 @@ export function shifted<Cell extends { terms: Term[] }>(
           mount: {
             ...one.mount,
             instrument: toMount(one.mount.instrument),
-            stand: to(one.mount.stand),
+            stands: one.mount.stands.map(({ stand, by }) => ({ stand: to(stand), by })),
             errors: to(one.mount.errors),
           },
         }

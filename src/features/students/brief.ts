@@ -4,7 +4,7 @@ import { libraryDrill, type DrillDetails } from '@/core/drill';
 import { fitted, type Layout } from '@/core/layout';
 import { fittingOf } from '@/core/people';
 import { teachingRung } from '@/core/planning';
-import { changeBetween, SETTLED, type Score, type SessionScore } from '@/core/scoring';
+import { changeBetween, relativeTo, SETTLED, type Score, type SessionScore } from '@/core/scoring';
 import { asSentence, showChance, type UnitPreferences } from '@/core/units';
 import {
   getCoach,
@@ -111,6 +111,7 @@ export function briefOf(
     points: pointsNow(last, faceShare),
     basis,
     cause: causeNow(student, logged, scores, faceShare),
+    relative: relativeTo(scores.map(({ findings }) => findings)),
     counts: quietCounts(logged, scores, student.hand),
   });
   const told = RULED.find((skill) => (basis[skill] ?? 0) > 0);

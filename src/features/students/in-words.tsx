@@ -20,6 +20,7 @@ import {
 } from '@/core/units';
 import type { Student } from '@/data';
 import type { Known } from './read-student';
+import { libraryRef } from '../programme/library-ref';
 import { windowSince } from './skill-words';
 
 /** Relations told at once. */
@@ -47,6 +48,7 @@ export function InWords({
   const last = scores.at(-1)!;
   const { start } = last.carried;
   const instruments = last.instruments.flatMap((one) => instrumentWords(one) ?? []);
+  const unchecked = [...new Set(Object.values(known.relative))];
   const gate = gateNowOf(layout) ?? undefined;
   const across = (metres: number) => showLength(settable(metres, units, 'up'), 'across', units);
   const { low, high } = gateOfWindow(start.window, gate).gap;
@@ -106,9 +108,21 @@ export function InWords({
           </ul>
         </div>
       )}
-      {instruments.length > 0 && (
+      {(unchecked.length > 0 || instruments.length > 0) && (
         <div>
           <h2 className="mb-1 cap">Instruments</h2>
+          {unchecked.map((name) => (
+            <p key={name}>
+              No gate has checked {name}: how far left or right {given} starts is relative to this
+              sensor. Only the spread is certain.{' '}
+              <Link
+                href={`/start?student=${student.id}&drill=${libraryRef('straight-gate')}`}
+                className="underline underline-offset-4"
+              >
+                Putt five through a gate to check it
+              </Link>
+            </p>
+          ))}
           {instruments.map((words) => (
             <p key={words}>{words}</p>
           ))}

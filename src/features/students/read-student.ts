@@ -19,6 +19,7 @@ import {
   feelOf,
   nextGate,
   puttsToSettle,
+  relativeTo,
   scoreOf,
   type Change,
   type Feel,
@@ -54,6 +55,8 @@ export interface Known {
   findings: Finding[];
   /** What goes together from putt to putt, the surest first. */
   /** What is aimed and what the stroke adds; null while the aim was not looked at. */
+  /** Directions of which only an instrument tells, with its name. */
+  relative: Partial<Record<string, string>>;
   aim: AimAndStroke | null;
   /** How much of the break is seen; null while too few reads were said. */
   reading: ReadingTold | null;
@@ -130,6 +133,7 @@ export async function readStudent(
       scores: told(scores),
       layout,
       findings: readPlayer(student, sessions, logged, scores, faceShare),
+      relative: relativeTo(scores.map(({ findings }) => findings)),
       aim: tellAim(pointsNow(last, faceShare), basisOfAll(scores)),
       reading: tellReading(logged, paceNow(last, faceShare)),
       checks: checksOf(logged),

@@ -26,6 +26,7 @@ import {
   changeBetween,
   endsOf,
   pointsOf,
+  relativeTo,
   windowsOf,
   type Basis,
   type ByQuantity,
@@ -209,6 +210,7 @@ export function readPlayer(
     points: pointsNow(last, faceShare),
     basis,
     cause: causeNow(student, logged, scores, faceShare),
+    relative: relativeTo(scores.map(({ findings }) => findings)),
     counts: {
       ...quietCounts(logged, scores, student.hand),
       cold: coldAgainstWarm(sessions, faceShare),
