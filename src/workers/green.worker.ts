@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import { expectedPutts, makeMap, makeProbability } from '@/core/green';
+import { expectedPutts, makeMap } from '@/core/green';
 
 /** Heavy reckoning on a green, off the main thread. */
-const work = { makeMap, makeProbability, expectedPutts };
+const work = { makeMap, expectedPutts };
 
 export type GreenWork = typeof work;
 

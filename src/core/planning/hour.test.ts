@@ -111,10 +111,16 @@ describe('the odds of a drill', () => {
   it('are those of a short putt once the first has been missed, and rest where a missed one rests', () => {
     const { layout } = libraryDrill('lag-and-farther')!;
     const odds = oddsOf(layout, { ladder: [], rung: null }, PRIOR, 0.92);
-    const made = (again: number) =>
+    const holed = (again: number, point: number) =>
       odds
-        .at({ station: 0, rung: 0, again }, 3)
+        .at({ station: 0, rung: 0, again }, point)
         .reduce((sum, share, i) => sum + (odds.kinds[i]!.holed ? share : 0), 0);
+    /** On average over what is not known of the player. */
+    const made = (again: number) =>
+      Array.from({ length: odds.points }, (_, point) => holed(again, point)).reduce(
+        (sum, one) => sum + one / odds.points,
+        0,
+      );
     expect(made(0)).toBeLessThan(0.2);
     expect(made(1)).toBeGreaterThan(made(0));
     expect(made(2)).toBeGreaterThan(made(1));

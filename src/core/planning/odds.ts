@@ -29,7 +29,7 @@ import type { Kind, PuttPlace } from './chain';
 import type { Odds } from './finish';
 
 /** Values of a player's skills, and putts thrown at each: evenly spread, so that few do. */
-const FINE = { points: 12, thrown: 64 } as const;
+const FINE = { points: 32, thrown: 48 } as const;
 /** For looking which rung is meant. */
 const COARSE = { points: 5, thrown: 40 } as const;
 

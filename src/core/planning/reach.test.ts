@@ -1,7 +1,8 @@
 import fc from 'fast-check';
-import { estimateOf, priorBelief, scoresOf, type Belief } from '@/core/scoring';
+import { biasAt, estimateOf, knownOf, priorBelief, scoresOf, type Belief } from '@/core/scoring';
 import { DEGREE } from '@/core/units';
 import { between } from '../../../tests/arbitraries';
+import { dice } from '../../../tests/player/player';
 import { dayAfter } from '@/core/calendar';
 import { chanceWithin, reachOf, type Reach } from './reach';
 
@@ -30,7 +31,7 @@ describe('how far a player may come', () => {
           reachOf(belief, 'start', 0.85, FROM, dayAfter(FROM, days), STEP);
         const { window } = scoresOf(belief, 0.85).start!;
         expect(of(0).now.middle).toBeCloseTo(window.middle, 10);
-        expect(thenOf(of(0))).toEqual(of(0).centred);
+        expect(thenOf(of(0)).middle / of(0).centred.middle).toBeCloseTo(1, 2);
         // With no bias a window holds the middle eight in ten of a normal: 1.2816 spreads.
         const { spread } = scoresOf(belief, 0.85).start!;
         expect(of(0).centred.middle / (1.28155 * spread.middle)).toBeCloseTo(1, 4);
@@ -65,6 +66,27 @@ describe('how far a player may come', () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  it('is come to as often as it says by players who wander as players do', () => {
+    const belief = player(0.02, 0.6);
+    const days = 56;
+    const reach = reachOf(belief, 'start', 1, FROM, dayAfter(FROM, days), STEP);
+    const random = dice(31);
+    const face = biasAt('face');
+    // Two in ten hardly move, three as usual, five by ten times the variance: a coin with three sides, then a normal step.
+    const then = Array.from({ length: 20_000 }, () => {
+      const side = random.uniform();
+      const pace = side < 0.2 ? 0.05 : side < 0.5 ? 1 : 10;
+      const known =
+        belief.mean[face + 1]! +
+        Math.sqrt(belief.covariance.get(face + 1, face + 1)) * random.normal();
+      const step = Math.sqrt(pace * days) * knownOf('face').step.logSpread * random.normal();
+      return 1.28155 * Math.exp(known + step);
+    });
+    const happened = then.filter((window) => window <= reach.offered!).length / then.length;
+    expect(happened).toBeGreaterThan(0.28);
+    expect(happened).toBeLessThan(0.38);
   });
 
   it('has chances that go with its interval', () => {

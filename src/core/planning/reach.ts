@@ -1,6 +1,6 @@
 import { quantityOf } from '@/core/quantity';
 import {
-  beliefLater,
+  beliefsLater,
   estimateOf,
   pointsOf,
   windowsOf,
@@ -27,6 +27,10 @@ export interface Reach {
 
 /** An aim is offered that is come to this often. */
 const OFTEN = 1 / 3;
+
+/** Some of many that are sorted, evenly. */
+const picked = (all: Float64Array, count: number): number[] =>
+  Array.from({ length: count }, (_, i) => all[Math.floor(((i + 0.5) * all.length) / count)]!);
 
 /** Rounded up to a step that an aim is told in. */
 const roundedUp = (window: number, to: number): number => Math.ceil(window / to - 1e-9) * to;
@@ -56,12 +60,16 @@ export function reachOf(
   const days = daysBetween(from, by);
   if (days < 0) throw new RangeError(`The aim is for ${by}, before ${from}.`);
   if (!(to > 0)) throw new RangeError(`An aim is told in steps above 0, not ${to}.`);
-  const pointsAfter = (later: number) => pointsOf(beliefLater(belief, later), skill, faceShare);
   const centredOf = ({ spread }: SkillPoints) =>
     windowsOf({ bias: new Float64Array(spread.length), spread }).sort();
-  const today = pointsAfter(0);
+  const today = pointsOf(belief, skill, faceShare);
   const now = estimateOf(windowsOf(today));
-  const windows = centredOf(pointsAfter(days));
+  const windows = Float64Array.from(
+    beliefsLater(belief, days).flatMap((one) => {
+      const all = centredOf(pointsOf(one.belief, skill, faceShare));
+      return picked(all, Math.round(one.chance * all.length));
+    }),
+  ).sort();
   const good = quantityOf(skill).good.window;
   const within = windows[Math.ceil(OFTEN * windows.length) - 1]!;
   const offered = roundedUp(Math.max(within, good), to);

@@ -52,7 +52,7 @@ export {
   type Scores,
   type SkillPoints,
 } from './skills';
-export { beliefLater } from './wander';
+export { beliefLater, beliefsLater } from './wander';
 export { WINDOW_SHARE, eightInTenWindow } from './window';
 export {
   biasIntervalWords,

@@ -1,6 +1,6 @@
 import { marginal, rootOf, type Belief } from './gaussian';
 import { biasAt, steeringIds } from './latents';
-import { normals } from './normals';
+import { fewNormals } from './normals';
 
 /** Values of all that moves a ball at once: biases and spreads by quantity. */
 export type Truths = {
@@ -23,7 +23,7 @@ export function truthsOf(belief: Belief, count: number, faceShare: number): Trut
     steering.flatMap((id) => [biasAt(id), biasAt(id) + 1]),
   );
   const root = rootOf(covariance).to2DArray();
-  return normals(count, mean.length).map((draw) => {
+  return fewNormals(count, mean.length).map((draw) => {
     const at = mean.map((value, j) => {
       let sum = value;
       for (let k = 0; k <= j; k++) sum += root[j]![k]! * draw[k]!;

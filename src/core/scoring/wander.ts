@@ -79,3 +79,20 @@ export function learnWander(
  */
 export const beliefLater = (belief: Belief, days: number): Belief =>
   carry(belief, days, variancesOf(unknownWander()));
+
+/**
+ * What is known of a player some days after, for each pace at which players wander, with how likely it is: most stay as they are
+ * and some move a good deal, which no one normal tells.
+ *
+ * @param belief as it was known
+ * @param days 0 or more
+ */
+export const beliefsLater = (belief: Belief, days: number): { belief: Belief; chance: number }[] =>
+  PACES.map((pace, i) => ({
+    belief: carry(
+      belief,
+      days,
+      steps().map((step) => step * pace),
+    ),
+    chance: USUAL[i]!,
+  }));

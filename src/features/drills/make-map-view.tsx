@@ -14,6 +14,8 @@ import { Term } from '../shared/term';
 const SIZE = { columns: 200, rows: 200 };
 /** Pace and read are not measured yet: taken so, and said so. */
 const ASSUMED = { speed: 0.06, read: toRadians(0.5) };
+/** Weights of the ends of an 80 % interval and of its middle that make a mean (Swanson's rule; Hurst and others 2000). */
+const SWANSON = { ends: 0.3, middle: 0.4 };
 const CLOUD = 90;
 
 /** What is holed, over how it was started: direction across, speed up. */
@@ -38,12 +40,18 @@ export function MakeMapView({
     map: await greenWork().makeMap(putt, range, SIZE),
   }));
   const chanceKey = skill && JSON.stringify([putt, skill]);
-  const chances = useLatest(chanceKey, async () => ({
-    key: chanceKey,
-    putts: await greenWork().expectedPutts(putt, skill!.middle),
-    low: await greenWork().makeProbability(putt, skill!.worse),
-    high: await greenWork().makeProbability(putt, skill!.better),
-  }));
+  const chances = useLatest(chanceKey, async () => {
+    const { worse, middle, better } = skill!;
+    const [low, likely, high] = await Promise.all(
+      [worse, middle, better].map((one) => greenWork().expectedPutts(putt, one)),
+    );
+    const expected = (of: 'one' | 'mean') =>
+      SWANSON.ends * (low![of] + high![of]) + SWANSON.middle * likely![of];
+    return {
+      key: chanceKey,
+      ...{ one: expected('one'), putts: expected('mean'), low: low!.one, high: high!.one },
+    };
+  });
   return (
     <section className="grid gap-x-8 gap-y-4 px-4 py-5 md:px-7" aria-label="Make map">
       <Picture layout={layout} found={found} skill={skill} window={window} />
@@ -65,9 +73,9 @@ export function MakeMapView({
             {chances?.key === chanceKey && chances ? (
               <>
                 {who.name} would hole{' '}
-                <strong className="text-[1.5rem] num">{Math.round(chances.putts.one * 100)}</strong>{' '}
-                of 100 ({Math.round(chances.low * 100)} to {Math.round(chances.high * 100)}) and
-                need <strong className="num">{chances.putts.mean.toFixed(2)}</strong> putts.
+                <strong className="text-[1.5rem] num">{Math.round(chances.one * 100)}</strong> of
+                100 ({Math.round(chances.low * 100)} to {Math.round(chances.high * 100)}) and need{' '}
+                <strong className="num">{chances.putts.toFixed(2)}</strong> putts.
               </>
             ) : (
               'Calculating…'
