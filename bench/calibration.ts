@@ -163,8 +163,13 @@ const shrunk = (truth: Truth, by: number): Truth => ({
   ),
 });
 
-console.log('\n| putts | skill | bias | spread | window |\n| --- | --- | --- | --- | --- |');
-for (const putts of [32, 96, 304]) {
+/** Tables to print, by name; all where left out. */
+const TABLES = process.env.TABLES?.split(',');
+const wanted = (table: string) => !TABLES || TABLES.includes(table);
+
+if (wanted('putts'))
+  console.log('\n| putts | skill | bias | spread | window |\n| --- | --- | --- | --- | --- |');
+for (const putts of wanted('putts') ? [32, 96, 304] : []) {
   for (const [skill, { of, bias, spread, window }] of covered(20_000, mixed(putts / 8))) {
     const row = [putts, skill, percent(bias / of), percent(spread / of), percent(window / of)];
     console.log(`| ${row.join(' | ')} |`);
@@ -181,6 +186,7 @@ for (const [name, who, layoutFor, setting] of [
   ['5 % topped', (truth: Truth) => ({ ...truth, topped: 0.05 })],
   ['tees misplaced: 3 mm, 2 cm', (truth: Truth) => truth, undefined, misplaced],
 ] as const) {
+  if (!wanted('players')) break;
   const held = covered(30_000, mixed(12, layoutFor, setting), who);
   const cells = TOLD.map((skill) => percent(held.get(skill)!.window / held.get(skill)!.of));
   console.log(`| ${name} | ${cells.join(' | ')} |`);
@@ -190,6 +196,7 @@ for (const [name, share] of [
   ['still, six weeks of 32 putts', 1],
   ['halving in six weeks of 32 putts', 0.5],
 ] as const) {
+  if (!wanted('weeks')) break;
   const held = afterWeeks(share);
   console.log(
     `| ${name} | ${TOLD.map((skill) => percent(held.get(skill)! / PLAYERS)).join(' | ')} |`,
@@ -197,7 +204,7 @@ for (const [name, share] of [
 }
 
 console.log(`\n| drill, 60 putts | ${TOLD.join(' | ')} |\n| --- | --- | --- | --- | --- | --- |`);
-for (const drill of LIBRARY) {
+for (const drill of wanted('drills') ? LIBRARY : []) {
   const held = covered(40_000, (truth, random) => [runOf(drill, drill.layout, 60, truth, random)]);
   const cells = TOLD.map((skill) => {
     const { of, window } = held.get(skill)!;

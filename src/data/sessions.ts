@@ -20,6 +20,7 @@ import {
   type Rule,
   type RunMark,
   type TimedPutt,
+  withOwn,
 } from '@/core/drill';
 import { measuredSchema } from '@/core/quantity';
 import type { LoggedRun, LoggedSession } from '@/core/scoring';
@@ -411,17 +412,26 @@ export async function reopenSession(
   });
 }
 
-/** Runs as scoring reads them: only the putts that count. */
-export const toLoggedRuns = (runs: readonly Run[]): LoggedRun[] =>
-  runs.map(({ layout, putts }) => ({
+/**
+ * Runs as scoring reads them: only the putts that count, and of a trial only those with the player's own set-up.
+ *
+ * @param options `others` takes those with the other set-up too
+ */
+export const toLoggedRuns = (
+  runs: readonly Run[],
+  { others = false }: { others?: boolean } = {},
+): LoggedRun[] =>
+  runs.map(({ layout, putts, rule }) => ({
     layout,
-    putts: counted(putts).map(({ outcomes, points, place, manner, measured, filled }) => ({
-      outcomes,
-      points,
-      place,
-      manner,
-      ...(Object.keys(measured).length > 0 && { measured, filled }),
-    })),
+    putts: counted(putts)
+      .filter((_, index) => others || withOwn(rule, index))
+      .map(({ outcomes, points, place, manner, measured, filled }) => ({
+        outcomes,
+        points,
+        place,
+        manner,
+        ...(Object.keys(measured).length > 0 && { measured, filled }),
+      })),
   }));
 
 /** A session as scoring reads it. */

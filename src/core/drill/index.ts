@@ -58,6 +58,7 @@ export {
   USUAL_DIFFERENCE,
   tellsApart,
   trialArms,
+  withOwn,
   type Arm,
   type TrialRule,
   type Ended,

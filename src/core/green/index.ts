@@ -41,6 +41,7 @@ export {
   type Track,
 } from './track';
 export {
+  contradiction,
   currentOf,
   readRolls,
   readingSchema,

@@ -9,6 +9,7 @@ import {
   aimFor,
   breakWords,
   currentOf,
+  contradiction,
   expectedPutts,
   fallsWords,
   makeProbability,
@@ -264,5 +265,28 @@ describe('the way a green falls', () => {
         expect(Math.cos(said - falls)).toBeGreaterThan(Math.cos(toRadians(7.6)));
       }),
     );
+  });
+});
+
+describe('two readings of one slope', () => {
+  const at = (minute: number) => new Date(Date.UTC(2026, 5, 1, 9, minute));
+  const read = (minute: number, spotId: string, grade: number, falls: number) => ({
+    ...{ at: at(minute), spotId, slope: { grade, falls } },
+  });
+
+  it('contradict each other when one was taken the wrong way round', () => {
+    // 2 % to the left against 2 % to the right: the planes are 4 % apart.
+    const found = contradiction(
+      [read(0, 'a', 0.02, -Math.PI / 2), read(3, 'a', 0.02, Math.PI / 2)],
+      'a',
+    )!;
+    expect(found.by).toBeCloseTo(0.04, 12);
+    expect([found.newer, found.older]).toEqual([at(3), at(0)]);
+  });
+
+  it('agree within what a level is off by, and are told apart by spot', () => {
+    expect(contradiction([read(0, 'a', 0.02, 1), read(3, 'a', 0.023, 1.1)], 'a')).toBeNull();
+    expect(contradiction([read(0, 'a', 0.02, 1), read(3, 'b', 0.02, -2)], 'a')).toBeNull();
+    expect(contradiction([read(0, 'a', 0.02, 1)], 'a')).toBeNull();
   });
 });

@@ -70,3 +70,30 @@ export function currentOf(
     slope: (spotId !== null && sloped?.slope) || null,
   };
 }
+
+/** Two readings of a slope that differ by more than this, as a plane, are not of one spot: rise over run. */
+const APART = 0.01;
+
+/**
+ * Returns by how much the two newest slopes of a spot differ, where they cannot both be right: a slope does not change. Null where
+ * they agree, or where there are not two.
+ *
+ * @param readings of one green, in any order
+ * @param spotId of one of its spots
+ * @returns the difference of the two planes, rise over run, with their dates, the newer first
+ */
+export function contradiction(
+  readings: Pick<ReadingValues, 'at' | 'spotId' | 'slope'>[],
+  spotId: string,
+): { by: number; newer: Date; older: Date } | null {
+  const [newer, older] = readings
+    .filter((reading) => reading.slope && reading.spotId === spotId)
+    .sort((a, b) => b.at.getTime() - a.at.getTime());
+  if (!newer?.slope || !older?.slope) return null;
+  const [a, b] = [newer.slope, older.slope].map(({ grade, falls }) => ({
+    x: grade * Math.cos(falls),
+    y: grade * Math.sin(falls),
+  })) as [{ x: number; y: number }, { x: number; y: number }];
+  const by = Math.hypot(a.x - b.x, a.y - b.y);
+  return by > APART ? { by, newer: newer.at, older: older.at } : null;
+}

@@ -16,6 +16,7 @@ import {
   listHomework,
   listPutters,
   listProgrammes,
+  listSessions,
   listStudents,
   makeBackup,
   openDatabase,
@@ -25,6 +26,7 @@ import {
   takeBook,
   type CoachPrincipal,
   type Database,
+  type Session,
 } from '@/data';
 import { zipped } from '../export/package';
 import { partsOf } from '../export/parts';
@@ -56,6 +58,7 @@ beforeAll(async () => {
   const [homework] = await listHomework(database, head);
   const [programme] = await listProgrammes(database, head);
   const studentId = students[0]!.id;
+  const [{ id: sessionId }] = (await listSessions(database, head, { studentId })) as [Session];
   const frame = {
     ...{ name: 'An hour', minutes: 40, place: 'green', kit: COMMON_KIT, goals: [] },
     studentIds: [studentId],
@@ -71,7 +74,7 @@ beforeAll(async () => {
   asked = {
     student: { studentId, rate: 0.7 },
     lines: { studentIds: null },
-    history: { studentId },
+    review: { studentId, sessionId },
     scores: { studentId },
     compared: { skill: 'start', studentId },
     everything: { studentId },
@@ -161,8 +164,8 @@ describe('all that is taken out', () => {
     expect(other.coachId).toBe(head.coachId);
     for (const { id } of await listStudents(reader, head)) {
       const [here, there] = await Promise.all([
-        WORKS.history(reader, head, { studentId: id }),
-        WORKS.history(empty, other, { studentId: id }),
+        WORKS.scores(reader, head, { studentId: id }),
+        WORKS.scores(empty, other, { studentId: id }),
       ]);
       expect(there).toEqual(here);
     }
@@ -257,7 +260,7 @@ describe('all that is taken out', () => {
     expect(cards).toBeGreaterThan(0);
     const students = await listStudents(reader, head);
     for (const { id, name } of students) {
-      const { scores } = await WORKS.history(reader, head, { studentId: id });
+      const scores = await WORKS.scores(reader, head, { studentId: id });
       const last = scores.at(-1);
       const [putter] = await listPutters(reader, head, id);
       expect(read.putters[name]).toBe(putter!.name);

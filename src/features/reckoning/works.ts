@@ -19,6 +19,7 @@ import { studentLines } from '../students/brief';
 import { comparisonsOf } from '../students/comparisons';
 import { ownFile } from '../students/own-file';
 import { readHomework } from '../students/homework-effects';
+import { readReview } from '../session/read-review';
 import { readSetup, readTrials } from '../setup/read-setup';
 import { readStudent } from '../students/read-student';
 import { studentHistory, told } from './history';
@@ -34,12 +35,9 @@ type Work<Asked, Answer> = (
 export const WORKS = {
   /** All that a student's page and report tell. */
   student: readStudent,
-  /** A student's sessions and their scores. */
-  history: async (database, principal, { studentId }: { studentId: string }) => {
-    const { sessions, scores } = await studentHistory(database, principal, studentId);
-    return { sessions, scores: told(scores) };
-  },
-  /** The same without the sessions, for files. */
+  /** One session's scores, and how each skill has changed since the session before that told of it. */
+  review: readReview,
+  /** A student's scores without the sessions, for files. */
   scores: async (database, principal, { studentId }: { studentId: string }) =>
     told((await studentHistory(database, principal, studentId)).scores),
   /** The lines of students in their list. */

@@ -1,60 +1,60 @@
 import { Link } from '@/ui/link';
-import type { ballGateOf } from '@/core/layout';
-import { scoreWords } from '@/core/scoring';
+import type { Hand } from '@/core/people';
 import type { UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import { Button } from '@/ui/button';
+import { format } from '@/ui/when';
 import { rungWords } from '../drills/rung-words';
-import type { ScoreTold } from '../reckoning/history';
+import {
+  biasOf,
+  nameOf,
+  saysOf,
+  showAmount,
+  showInterval,
+  windowSince,
+} from '../students/skill-words';
 import type { BlockFacts } from './facts';
+import type { ReviewRead } from './read-review';
 
-/** The session from the top: what happened, what it means, and what comes next. */
+/** The session from the top: what it says of each skill that it trained, and what comes next. */
 export function Story({
   blocks,
-  score,
+  skills,
+  read: { score, changes },
   student,
   units,
-  gate,
 }: {
   blocks: BlockFacts[];
-  score: ScoreTold | undefined;
+  /** What was trained, the first first. */
+  skills: string[];
+  read: ReviewRead;
   student: Student;
   units: UnitPreferences;
-  gate: NonNullable<ReturnType<typeof ballGateOf>> | undefined;
 }) {
   const last = blocks.at(-1);
   if (!last) return null;
-  const first = student.name.split(' ')[0]!;
   const putts = blocks.reduce((sum, { counts }) => sum + counts.putts, 0);
-  const told = score?.basis.start ?? 0;
   const { next } = last;
-  const [alone, carried] = [score?.alone.start, score?.carried.start].map(
-    (one) => one && scoreWords(one, student.hand, units, gate),
-  );
   return (
     <section
       aria-label="In short"
       className="flex flex-wrap items-center justify-between gap-x-8 gap-y-3 border-b-[length:var(--stroke)] border-ink bg-sheet px-4 py-4 md:px-7"
     >
       <div className="grid min-w-0 flex-1 basis-80 gap-1">
-        {score && told > 0 ? (
-          <p className="max-w-[66ch] text-[1.125rem]">
-            On these putts alone {first} <strong>{alone}</strong>.{' '}
-            {carried !== alone && (
-              <span className="text-ink2">
-                With all earlier sessions {first} {carried}.
-              </span>
-            )}
+        {skills.map((skill, index) => (
+          <p key={skill} className={index === 0 ? 'text-[1.125rem]' : 'text-[1rem]'}>
+            <strong>{nameOf(skill)}:</strong>{' '}
+            <SkillLine
+              skill={skill}
+              score={score}
+              changed={changes[skill]}
+              putts={putts}
+              hand={student.hand}
+            />
           </p>
-        ) : (
-          <p className="text-[1.125rem]">
-            No putt of this session says anything of the start line.
-          </p>
-        )}
-        {told > 0 && (
-          <p className="text-[0.9375rem] text-ink2">
-            {told} of {putts} putts say something of the start line.
-          </p>
+        ))}
+        {skills.length === 0 && (
+          <p className="text-[1.125rem]">This session trained nothing that is scored.</p>
         )}
         <p className="text-[1.0625rem]">Next: {next.why}</p>
       </div>
@@ -74,5 +74,41 @@ export function Story({
         </Link>
       </Button>
     </section>
+  );
+}
+
+/** What a session says of one skill: on its own, with all before it, and how it has changed. */
+function SkillLine({
+  skill,
+  score,
+  changed,
+  putts,
+  hand,
+}: {
+  skill: string;
+  score: ReviewRead['score'];
+  changed: ReviewRead['changes'][string];
+  /** Of the session, whatever they say. */
+  putts: number;
+  hand: Hand;
+}) {
+  const told = score?.basis[skill] ?? 0;
+  const [alone, carried] = [score?.alone[skill], score?.carried[skill]];
+  if (told === 0 || !alone || !carried) {
+    return <span className="text-ink2">no putt of this session says anything of it.</span>;
+  }
+  const { words, interval } = biasOf(skill, alone, hand);
+  return (
+    <>
+      8 in 10 {saysOf(skill)} ±{showAmount(skill, alone.window.middle)} (
+      {showInterval(skill, alone.window)}); {words} ({interval}).{' '}
+      <span className="text-ink2">
+        From {told} of {putts} putts. All sessions so far: ±
+        {showAmount(skill, carried.window.middle)}
+        {changed
+          ? `; since ${format(changed.since, 'd MMMM')} the window ${windowSince(changed.change)}.`
+          : '; the first session that tells of it.'}
+      </span>
+    </>
   );
 }

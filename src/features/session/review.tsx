@@ -4,7 +4,6 @@ import { format } from '@/ui/when';
 import { whatIsNew, type Trial } from '@/core/coaching';
 import { paceOfPlay, ruleTraits } from '@/core/drill';
 import {
-  ballGateOf,
   isBuilt,
   judge,
   layoutAt,
@@ -32,9 +31,9 @@ import { rungWords } from '../drills/rung-words';
 import { Story } from './review-story';
 import { RunPhotos } from '../photo/run-photos';
 import { PlaceHead } from '../shared/place';
-import type { ScoreTold } from '../reckoning/history';
-import { ScoreRuler } from '../students/score-ruler';
+import { SkillRuler } from '../students/skill-ruler';
 import { SkillTable } from '../students/skill-table';
+import { nameOf } from '../students/skill-words';
 import { Trials } from '../setup/trials';
 import { FacePicture } from './face-picture';
 import { blockFacts, factsBefore, type BlockFacts } from './facts';
@@ -48,6 +47,8 @@ import { ReviewPutts } from './review-putts';
 import { SessionNote } from './session-note';
 import { Strip } from './strip';
 import { toWire } from './to-wire';
+import type { ReviewRead } from './read-review';
+import { trainedIn } from './trained';
 
 const outcomesOf = ({ putts }: Run) => counted(putts).map(({ outcomes }) => outcomes);
 
@@ -56,9 +57,7 @@ export function Review({
   session,
   others,
   student,
-  sessions,
-  score,
-  previous,
+  read,
   units,
   now,
   mayNote,
@@ -70,10 +69,7 @@ export function Review({
   /** Sessions of the same group. */
   others: { id: string; name: string }[];
   student: Student;
-  /** All of the student's. */
-  sessions: Session[];
-  score: ScoreTold | undefined;
-  previous: ScoreTold | undefined;
+  read: ReviewRead;
   units: UnitPreferences;
   now: Date;
   /** What was compared in this session, over all in which it was. */
@@ -83,8 +79,8 @@ export function Review({
   const fresh =
     session.finishedAt !== null && differenceInHours(now, session.finishedAt) < CORRECTABLE;
   const run = blocks.at(-1)?.last;
-  const gate = (run && ballGateOf(run.layout)) ?? undefined;
-  const reach = score && Math.max(score.alone.start.window.high, score.carried.start.window.high);
+  const { sessions, score, changes } = read;
+  const skills = trainedIn(session.runs, score?.basis);
   const first = student.name.split(' ')[0]!;
   return (
     <>
@@ -127,7 +123,7 @@ export function Review({
           )}
         </nav>
       )}
-      <Story blocks={blocks} score={score} student={student} units={units} gate={gate} />
+      <Story blocks={blocks} skills={skills} read={read} student={student} units={units} />
       {blocks.map((block) => (
         <Going
           key={block.runs[0]!.id}
@@ -155,50 +151,60 @@ export function Review({
           <SessionNote sessionId={session.id} note={session.note} />
         </section>
       )}
-      {score && score.basis.start > 0 && run && (
-        <>
-          <div className="border-b-[length:var(--stroke)] border-ink">
-            <ScoreRuler
-              name="This session"
-              basis={`${score.basis.start} putts`}
-              score={score.alone.start}
-              hand={student.hand}
-              layout={run.layout}
-              units={units}
-              reach={reach}
-            />
-            <div className="border-t border-hair">
-              <ScoreRuler
-                name="So far"
-                basis="carried from all sessions to that day"
-                score={score.carried.start}
-                hand={student.hand}
-                layout={run.layout}
-                units={units}
-                reach={reach}
+      {score &&
+        run &&
+        skills.map((skill) => {
+          const [alone, carried] = [score.alone[skill], score.carried[skill]];
+          const putts = score.basis[skill] ?? 0;
+          if (putts === 0 || !alone || !carried) return null;
+          const before = changes[skill]?.before;
+          const ruler = {
+            ...{ skill, units, hand: student.hand, layout: run.layout },
+            reach: Math.max(alone.window.high, carried.window.high),
+          };
+          return (
+            <section
+              key={skill}
+              aria-label={nameOf(skill)}
+              className="border-b-[length:var(--stroke)] border-ink"
+            >
+              <SkillRuler
+                {...ruler}
+                name={`${nameOf(skill)}, this session`}
+                score={alone}
+                putts={putts}
+                change={null}
               />
-            </div>
-          </div>
-          <section className="px-4 py-5 md:px-7">
-            <SkillTable
-              skill="start"
-              hand={student.hand}
-              rows={[
-                { name: 'This session alone', putts: score.basis.start, score: score.alone.start },
-                { name: 'Carried to that day', score: score.carried.start },
-                ...(previous
-                  ? [
-                      {
-                        name: `Before, ${format(previous.at, 'd MMM')}`,
-                        score: previous.carried.start,
-                      },
-                    ]
-                  : []),
-              ]}
-            />
-          </section>
-        </>
-      )}
+              <div className="border-t border-hair">
+                <SkillRuler
+                  {...ruler}
+                  name={`${nameOf(skill)}, all sessions`}
+                  score={carried}
+                  putts={read.putts[skill] ?? putts}
+                  change={changes[skill]?.change ?? null}
+                />
+              </div>
+              <div className="px-4 py-5 md:px-7">
+                <SkillTable
+                  skill={skill}
+                  hand={student.hand}
+                  rows={[
+                    { name: 'This session alone', putts, score: alone },
+                    { name: 'All sessions to that day', score: carried },
+                    ...(before?.carried[skill]
+                      ? [
+                          {
+                            name: `Before, ${format(before.at, 'd MMM')}`,
+                            score: before.carried[skill],
+                          },
+                        ]
+                      : []),
+                  ]}
+                />
+              </div>
+            </section>
+          );
+        })}
     </>
   );
 }
@@ -294,7 +300,7 @@ function RunPicture({
   const { layout, rung } = run;
   const outcomes = outcomesOf(run);
   const passes = judge(layout);
-  const { unscored } = findingsOf(toLoggedRuns([run]));
+  const { unscored } = findingsOf(toLoggedRuns([run], { others: true }));
   const most = commonestSpot(counted(run.putts));
   const there = (most && layoutAt(layout, most)) ?? layout;
   /** Where it was pointed at; on the green only from the commonest place, since each has a line of its own. */

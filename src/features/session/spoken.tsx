@@ -23,11 +23,15 @@ export function Spoken({
   const last = putts.at(-1);
   const stands = `${passed} of ${seen.length} ${passWord(layout)}`;
   const happened = last ? puttWords(layout, last, units) : '';
-  const [before, setBefore] = useState({ count: putts.length, words: '' });
-  if (putts.length !== before.count) {
-    const back = putts.length < before.count;
+  const seenOf = (putt: (typeof putts)[number] | undefined) =>
+    putt && JSON.stringify(putt.outcomes);
+  const [before, setBefore] = useState({ all: putts, words: '' });
+  if (putts.length !== before.all.length) {
+    // A touch that was joined with a measured putt leaves one putt less, and says more of the last.
+    const known = before.all.find(({ id }) => id === last?.id);
+    const back = putts.length < before.all.length && seenOf(known) === seenOf(last);
     setBefore({
-      count: putts.length,
+      all: putts,
       words: back ? `Taken back; ${stands}` : `${happened}; ${stands}`,
     });
   }

@@ -43,7 +43,9 @@ function trialsIn(sessions: readonly Session[], faceShare: number): Trial[] {
   const runs = sessions
     .flatMap((session) => session.runs)
     .filter(({ rule, cold }) => !cold && asTrial(rule))
-    .flatMap((run) => toLoggedRuns([run]).map((logged) => ({ ...logged, rule: run.rule })));
+    .flatMap((run) =>
+      toLoggedRuns([run], { others: true }).map((logged) => ({ ...logged, rule: run.rule })),
+    );
   return trialsOf(runs, SKILLS, faceShare);
 }
 

@@ -212,7 +212,7 @@ export const PACE: LibraryDrill[] = [
       watch('The count was even', 'Even', 'Rushed'),
       zone('band', 2 * FOOT),
     ],
-    counts: 'zone',
+    counts: 'all',
     ladder: 'gap',
   }),
 ];

@@ -18,6 +18,7 @@ export {
   asTrial,
   tellsApart,
   trialArms,
+  withOwn,
   type Arm,
   type TrialRule,
 } from './trial';

@@ -50,6 +50,18 @@ export function trialArms({ set, sets, lot }: Pick<TrialRule, 'set' | 'sets' | '
   ).flatMap((pair) => pair.flatMap((arm) => Array.from({ length: set }, () => arm)));
 }
 
+/**
+ * Returns whether a putt of a run was made with the player's own set-up: in a trial the first of the two is their own, and only
+ * what was made with it tells how they putt now.
+ *
+ * @param rule of the run
+ * @param index of the putt among those that count, from 0
+ */
+export function withOwn(rule: { type: string }, index: number): boolean {
+  const found = asTrial(rule);
+  return !found || trialArms(found)[index] !== 'b';
+}
+
 /** At most so many of trials of two that are alike ever claim a difference, however often they are looked at. */
 export const FALSE_CLAIMS = 0.1;
 /** How far apart the windows with two things usually are, where they are: spread of the log of their ratio. */
@@ -94,7 +106,7 @@ export const trial = defineRule(schema, {
   name: 'a trial, one against the other',
   first: { type: 'trial', a: 'A', b: 'B', set: 5, sets: 8, lot: 0 },
   fields: [
-    { field: 'a', label: 'One', text: true },
+    { field: 'a', label: 'Own or usual', text: true },
     { field: 'b', label: 'The other', text: true },
     { field: 'set', label: 'Putts a set' },
     { field: 'sets', label: 'Sets of each' },

@@ -2,7 +2,15 @@ import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
-import { DEFAULT_PUTT, aimFor, breakWords, currentOf, fallsWords, type Slope } from '@/core/green';
+import {
+  DEFAULT_PUTT,
+  aimFor,
+  breakWords,
+  contradiction,
+  currentOf,
+  fallsWords,
+  type Slope,
+} from '@/core/green';
 import { FOOT, roughLength, showGrade, showLength, type UnitPreferences } from '@/core/units';
 import { getGreen, listCoaches, type Green, type Reading } from '@/data';
 import { History } from '@/features/academy/history';
@@ -183,6 +191,7 @@ function SpotTable({
       <tbody>
         {green.spots.map((spot) => {
           const slope = currentOf(green.readings, spot.id)?.slope ?? null;
+          const apart = contradiction(green.readings, spot.id);
           return (
             <tr key={spot.id} className="border-b border-hair">
               <td className="w-12 py-2">
@@ -192,6 +201,13 @@ function SpotTable({
               <td className="py-2 pr-4">
                 {!slope && <span className="text-ink2">not read yet</span>}
                 {slope && (slope.grade === 0 ? 'level' : <SlopeWords slope={slope} />)}
+                {apart && (
+                  <p role="alert" className="mt-1 border-l-[3px] border-warn pl-2 text-[0.9375rem]">
+                    The reading of {format(apart.older, 'd MMM, HH:mm')} differs by{' '}
+                    {showGrade(apart.by)}: one of the two was taken the wrong way round. Read it
+                    again.
+                  </p>
+                )}
               </td>
               <td className="py-2">{slope && greenSpeed ? breakOf(slope, greenSpeed) : ''}</td>
               <td className="py-2 text-right">

@@ -24,7 +24,10 @@ export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/r
       name: (await getStudent(database, principal, studentId)).name,
     })),
   );
-  const { sessions, scores } = await reckon('history', principal, { studentId: student.id });
+  const read = await reckon('review', principal, {
+    studentId: student.id,
+    sessionId: session.id,
+  });
   const compared = new Set(
     session.runs.flatMap(({ rule }) => {
       const trial = asTrial(rule);
@@ -33,17 +36,14 @@ export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/r
   );
   const trials =
     compared.size > 0 ? await reckon('trials', principal, { studentId: student.id }) : [];
-  const here = scores.findIndex(({ id }) => id === session.id);
   return (
     <CoachWays coach={{ id: coach.id, name: coach.name }}>
       <Review
         session={session}
         others={others}
-        sessions={sessions}
+        read={read}
         now={new Date()}
         student={student}
-        score={scores[here]}
-        previous={scores[here - 1]}
         units={units}
         trials={trials.filter(({ a, b }) => compared.has(`${a}/${b}`))}
         mayNote={principal.as !== 'assistant'}
