@@ -1,4 +1,5 @@
 import { gateFitWords } from '@/core/coaching';
+import { ruleTraits } from '@/core/drill';
 import type { Asked } from './ask';
 import type { SwapTo } from './more-menu';
 import { passWord } from './outcome-words';
@@ -66,15 +67,24 @@ export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | 
   const onward = player.plan?.next
     ? { label: `Next: ${player.plan.next}`, act: asking.next }
     : null;
+  const { plan } = player;
+  if (plan && (cold || ruleTraits(player.rule).cold)) {
+    const told = `${counts.clear} of ${counts.putts} ${passWord(layout)}`;
+    return onward
+      ? {
+          words: `Part ${plan.index + 1} of ${plan.count} done: ${told}.`,
+          // What is left is offered in the review.
+          other: { label: 'Stop here', act: asking.finish },
+          primary: onward,
+        }
+      : {
+          words: `Cold test done. The last part: ${told}.`,
+          other: { label: 'Go on all the same', act: asking.goOn },
+          primary: { label: 'Finish', act: asking.finish },
+        };
+  }
   if (cold) {
     const done = `Cold test done: ${counts.clear} of ${counts.putts} ${passWord(layout)}.`;
-    if (onward) {
-      return {
-        words: done,
-        other: { label: 'Finish', act: asking.finish },
-        primary: onward,
-      };
-    }
     return {
       words: `${done} Now the drill itself.`,
       other: { label: 'Finish', act: asking.finish },

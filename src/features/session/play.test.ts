@@ -162,6 +162,14 @@ describe('what the screen asks', () => {
       found.primary!.act();
       expect(done.at(-1)).toBe('next');
     }
+    expect(asked(cold, 'CLC', { asks: true, ended: 'Done.' })!.words).toBe(
+      'Part 1 of 3 done: 2 of 3 clear.',
+    );
+    const over = { ...cold, plan: { ...plan, index: 2, next: null } };
+    expect(asked(over, 'CLC', { asks: true, ended: 'Done.' })).toMatchObject({
+      words: 'Cold test done. The last part: 2 of 3 clear.',
+      primary: { label: 'Finish' },
+    });
     const last = player({ plan: { ...plan, index: 2, next: null } });
     expect(asked(last, 'CCC', { asks: true, ended: 'Done.' })!.primary!.label).toBe('Finish');
   });

@@ -67,11 +67,11 @@ export async function playerRun(
   };
 }
 
-/** Where a session stands in the plan it follows. */
-async function planOf(
+/** Where a session stands in the plan it follows; null where it follows none. */
+export async function planOf(
   database: Database,
   principal: Principal,
-  { planId, runs }: Session,
+  { planId, runs }: Pick<Session, 'planId' | 'runs'>,
 ): Promise<PlayerRun['plan']> {
   if (!planId) return null;
   const { blocks } = await getPlan(database, principal, planId);

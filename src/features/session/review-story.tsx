@@ -14,6 +14,7 @@ import {
   windowSince,
 } from '../students/skill-words';
 import type { BlockFacts } from './facts';
+import { passWord } from './outcome-words';
 import type { ReviewRead } from './read-review';
 
 /** The session from the top: what it says of each skill that it trained, and what comes next. */
@@ -55,6 +56,17 @@ export function Story({
         ))}
         {skills.length === 0 && (
           <p className="text-[1.125rem]">This session trained nothing that is scored.</p>
+        )}
+        {blocks.length > 1 && (
+          <p className="text-[1rem]">
+            {blocks
+              .map(
+                ({ last: { drillName, layout }, counts }) =>
+                  `${drillName}: ${counts.clear} of ${counts.seen} ${passWord(layout)}`,
+              )
+              .join('; ')}
+            .
+          </p>
         )}
         <p className="text-[1.0625rem]">Next: {next.why}</p>
       </div>

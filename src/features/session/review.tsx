@@ -40,6 +40,8 @@ import { blockFacts, factsBefore, type BlockFacts } from './facts';
 import { FinishPicture } from './finish-picture';
 import { otherOutcomes, outcomeWords, passWord, stripMarks } from './outcome-words';
 import { RuleEnd } from './rule-end';
+import { GoOnButton } from './go-on-button';
+import type { PlayerRun } from './play';
 import { ReopenButton } from './reopen-button';
 import { byManner, byPlace, type Counted } from './by-place';
 import { PracticeButton } from './practice-button';
@@ -58,6 +60,7 @@ export function Review({
   others,
   student,
   read,
+  plan,
   units,
   now,
   mayNote,
@@ -70,6 +73,8 @@ export function Review({
   others: { id: string; name: string }[];
   student: Student;
   read: ReviewRead;
+  /** Where it stopped in the plan that it followed; null where it followed none. */
+  plan: PlayerRun['plan'];
   units: UnitPreferences;
   now: Date;
   /** What was compared in this session, over all in which it was. */
@@ -122,6 +127,18 @@ export function Review({
             </a>
           )}
         </nav>
+      )}
+      {plan?.next && (
+        <section
+          aria-label="What is left of the plan"
+          className="flex flex-wrap items-center justify-between gap-x-8 gap-y-3 border-b border-rule px-4 py-3 md:px-7"
+        >
+          <p className="text-[1.0625rem]">
+            {plan.index + 1} of {plan.count} parts putted; the others are not done.
+            {!fresh && ` They can be added within ${CORRECTABLE} hours of the session only.`}
+          </p>
+          {fresh && <GoOnButton id={session.id} next={plan.next} />}
+        </section>
       )}
       <Story blocks={blocks} skills={skills} read={read} student={student} units={units} />
       {blocks.map((block) => (

@@ -4,6 +4,7 @@ import { asTrial } from '@/core/drill';
 import { getGroup, getSession, getStudent } from '@/data';
 import { History } from '@/features/academy/history';
 import { CoachWays } from '@/features/session/coach-ways';
+import { planOf } from '@/features/session/player-run';
 import { Review } from '@/features/session/review';
 import { reckon } from '@/features/reckoning/pool';
 import { coachContext, orNotFound } from '@/features/shared/server';
@@ -42,6 +43,7 @@ export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/r
         session={session}
         others={others}
         read={read}
+        plan={await planOf(database, principal, session)}
         now={new Date()}
         student={student}
         units={units}
