@@ -15,13 +15,13 @@ import {
   type Plugin,
 } from 'chart.js';
 import { format } from '@/ui/when';
-import { useTheme } from 'next-themes';
-import { useEffect, useRef, useState } from 'react';
+import { useRef } from 'react';
 import { Line } from 'react-chartjs-2';
 import { cutTo } from './cut-to';
 import { saveText, saveUrl } from './save-text';
 import { svgString } from './svg-string';
 import { TrendDrawing } from './trend-drawing';
+import { usePalette } from './use-palette';
 
 Chart.register(CategoryScale, Filler, LineElement, LinearScale, PointElement, TimeScale, Tooltip);
 
@@ -45,27 +45,6 @@ export interface TrendChartProps {
   description: string;
   /** The id of what has the same in numbers. */
   numbers?: string;
-}
-
-const TOKENS = ['ink', 'ink2', 'hair', 'line', 'hole'] as const;
-type Palette = Record<(typeof TOKENS)[number], string>;
-
-/** The theme's inks as the canvas needs them; read again when the theme changes. */
-function usePalette(): Palette | null {
-  const { resolvedTheme } = useTheme();
-  const [palette, setPalette] = useState<Palette | null>(null);
-  useEffect(() => {
-    const style = getComputedStyle(document.documentElement);
-    const read = () =>
-      setPalette(
-        Object.fromEntries(
-          TOKENS.map((name) => [name, style.getPropertyValue(`--${name}`).trim()]),
-        ) as Palette,
-      );
-    const frame = requestAnimationFrame(read);
-    return () => cancelAnimationFrame(frame);
-  }, [resolvedTheme]);
-  return palette;
 }
 
 /** Where something was changed: a line down the chart, with what it was beside its top. */

@@ -8,6 +8,15 @@ export {
   leftSchema,
   type Left,
 } from './word';
+export {
+  accuracyOf,
+  finishFell,
+  passesFell,
+  reliabilityOf,
+  type Accuracy,
+  type Forecast,
+  type Reliability,
+} from './accuracy';
 export { candidatesOf, type Offered, type Planned } from './candidates';
 export { coldTestDue } from './cold';
 export { chainOf, expectedPutts, goingOn, type Chain, type Kind, type Shares } from './chain';

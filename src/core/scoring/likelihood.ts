@@ -29,7 +29,7 @@ const { exp, log, max } = Math;
 
 /** Share of putts that are anything-goes slips until a player's putts tell, and how far the log of its odds may be off. */
 const SLIP_LOGIT = log(SLIP_SHARE / (1 - SLIP_SHARE));
-const SLIP_SPREAD = 2;
+const SLIP_SPREAD = 1;
 
 /** A term made ready: what instruments read, and what else is asked, of what that leaves of the player's putt. */
 interface Asked {

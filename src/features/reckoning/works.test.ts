@@ -88,6 +88,7 @@ beforeAll(async () => {
     hour: { frame, kept: [item] },
     block: { frame, item },
     plan: { frame, items: [item], choosing: true },
+    accuracy: undefined,
     importCheck: { file: table, mapping: guessMapping(rows.value!).mapping, name: 'old.csv' },
     exportCheck: { path: book },
     backupKey: { passphrase: 'barge lantern moss quay' },

@@ -8,6 +8,7 @@ import {
   type CoachPrincipal,
   type Database,
 } from '@/data';
+import { readAccuracy } from '../accuracy/read-accuracy';
 import { bookIn } from '../import/archive';
 import type { TableFile } from '../import/table-file';
 import { checkFile } from '../import/take';
@@ -56,6 +57,8 @@ export const WORKS = {
   hour: hourFor,
   block: blockAsSet,
   plan: planTimed,
+  /** How the program's own forecasts have turned out. */
+  accuracy: readAccuracy,
   /** What a file would bring in, once all of its rows were checked. */
   importCheck: (
     database,

@@ -67,6 +67,9 @@ export default async function RecordsPage() {
               <Button asChild>
                 <Link href="/records/sign-in">Devices and signing in</Link>
               </Button>
+              <Button asChild>
+                <Link href="/records/accuracy">Accuracy</Link>
+              </Button>
               {principal.as !== 'assistant' && (
                 <Button asChild>
                   <Link href="/records/files">Import and export</Link>

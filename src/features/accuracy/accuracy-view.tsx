@@ -1,0 +1,110 @@
+import { Link } from '@/ui/link';
+import { format } from '@/ui/when';
+import type { Accuracy } from '@/core/planning';
+import { ReliabilityChart } from './reliability-chart';
+import type { AccuracyRead } from './read-accuracy';
+import { TenthsChart } from './tenths-chart';
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+/** Fewer answers than this judge nothing. */
+const ENOUGH = 20;
+
+/** What a share of held forecasts means: within three standard errors of eight in ten it is as it should be. */
+function verdict({ held, count }: Accuracy): string {
+  if (count < ENOUGH) return `Too few to judge yet: ${ENOUGH} are needed.`;
+  const off = 3 * Math.sqrt((0.8 * 0.2) / count);
+  if (held < 0.8 - off) return 'They are too sure of themselves: expect more than they say.';
+  if (held > 0.8 + off) return 'They are more careful than they need to be.';
+  return 'That is within chance of 80 %.';
+}
+
+/** How the program's own forecasts have turned out: in a sentence each, then in pictures. */
+export function AccuracyView({ read }: { read: AccuracyRead }) {
+  const { passes, finish, reliability, from, to } = read;
+  if (!from || !to || !passes) {
+    return (
+      <p className="px-4 py-6 text-[1.125rem] md:px-7">
+        No forecast can be checked yet: that takes a student’s second finished session.{' '}
+        <Link href="/start" className="underline underline-offset-4">
+          Start a session
+        </Link>
+      </p>
+    );
+  }
+  return (
+    <div className="grid gap-y-6 px-4 py-6 md:px-7 lg:grid-cols-2 lg:gap-x-10">
+      <section aria-label="In short" className="grid content-start gap-3">
+        <p className="max-w-[60ch] text-[1.25rem]">
+          Of {passes.count} drills, the number of putts that passed lay{' '}
+          <strong className="num">{percent(passes.held)}</strong> of the time within its 80 %
+          interval. {verdict(passes)}
+        </p>
+        {finish && (
+          <p className="max-w-[60ch] text-[1.125rem]">
+            Of {finish.count} drills that ran to their end, the number of putts they took lay{' '}
+            <strong className="num">{percent(finish.held)}</strong> of the time within its 80 %
+            interval. {verdict(finish)}
+          </p>
+        )}
+        {reliability && (
+          <p className="max-w-[60ch] text-[1rem]">
+            Brier score of the {reliability.putts} putts:{' '}
+            <span className="num">{reliability.brier.toFixed(3)}</span>; always saying their average
+            would score <span className="num">{reliability.always.toFixed(3)}</span>. 0 is perfect.
+          </p>
+        )}
+        <p className="max-w-[60ch] text-[1rem] text-ink2">
+          {format(from, 'd MMMM yyyy')} to {format(to, 'd MMMM yyyy')}. Each forecast uses only what
+          was known before its session. Drills that only an eye can judge are left out, and so are
+          the forecasts of a first session.
+        </p>
+        {reliability && (
+          <table className="w-full max-w-[34rem] text-[0.9375rem]">
+            <caption className="pb-1 text-left cap">Chance that a putt passes</caption>
+            <thead>
+              <tr className="border-b text-left cap">
+                <th className="py-1 pr-4 font-normal">forecast</th>
+                <th className="py-1 pr-4 font-normal">passed</th>
+                <th className="py-1 pr-4 font-normal">80 % interval</th>
+                <th className="py-1 text-right font-normal">putts</th>
+              </tr>
+            </thead>
+            <tbody>
+              {reliability.rows.map(({ forecast, seen, low, high, putts }) => (
+                <tr key={forecast} className="border-b border-hair num">
+                  <td className="py-1 pr-4">{percent(forecast)}</td>
+                  <td className="py-1 pr-4">{percent(seen)}</td>
+                  <td className="py-1 pr-4 text-ink2">
+                    {percent(low)} to {percent(high)}
+                  </td>
+                  <td className="py-1 text-right">{putts}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </section>
+      <div className="grid content-start gap-8">
+        {reliability && (
+          <figure>
+            <figcaption className="pb-1 cap">
+              Forecast against what happened; on the line it is right
+            </figcaption>
+            <div className="h-[320px]">
+              <ReliabilityChart rows={reliability.rows} />
+            </div>
+          </figure>
+        )}
+        <figure>
+          <figcaption className="pb-1 cap">
+            Where the putts that passed fell in their forecast; level bars are right
+          </figcaption>
+          <div className="h-[200px]">
+            <TenthsChart tenths={passes.tenths} />
+          </div>
+        </figure>
+      </div>
+    </div>
+  );
+}
