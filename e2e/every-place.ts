@@ -84,6 +84,7 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
     '/records',
     '/records/sign-in',
     '/records/academy',
+    '/records/accuracy',
     '/records/backups',
     '/records/files',
     '/offline?view=phone',

@@ -98,6 +98,25 @@ describe('a change of the set-up', () => {
     expect(said).toBeLessThanOrEqual(5);
   });
 
+  it('looks back to the last change of the same thing, past those of others, and names those', () => {
+    const cards = [
+      { at: day(1), card: card({ grip: 'reverse overlap', pressure: 3, eyes: 0 }) },
+      { at: day(4), card: card({ pressure: 4 }) },
+      { at: day(5), card: card({ grip: 'claw' }) },
+      { at: day(7), card: card({ eyes: 0.02 }) },
+    ];
+    const changes = setupChanges(cards, DEFAULT_UNITS);
+    const scores = scoreHistory(sessionsOf([1.5, 1.5, 1.5, 1.5, 0.8, 0.8, 0.8, 0.8], 4), W);
+    const [pressure, grip] = effectsOf(changes, scores, ['start'], W);
+    // Four days of 40 putts with the old grip, and four with the new, whatever was done to the pressure.
+    expect(grip!.effects[0]!.change.then.putts).toBe(160);
+    expect(grip!.effects[0]!.change.now.putts).toBe(160);
+    const named = ({ meanwhile }: NonNullable<typeof grip>) =>
+      meanwhile.flatMap(({ changes: own }) => own.map(({ id }) => id));
+    expect(named(grip!)).toEqual(['pressure', 'eyes']);
+    expect(named(pressure!)).toEqual(['grip', 'eyes']);
+  });
+
   it('says nothing of few putts, and names what is not clear', () => {
     const few = sessionsOf([1, 1], 5).map((session) => ({
       ...session,

@@ -47,6 +47,8 @@ export interface SkillEffect {
 
 /** A change of the set-up with what went along with it. */
 export interface SetupEffect extends SetupChange {
+  /** What else changed between the putts that are compared. */
+  meanwhile: SetupChange[];
   /** Skills of which there are enough putts on either side. */
   effects: SkillEffect[];
 }
@@ -68,9 +70,9 @@ const puttsOf = (scores: readonly SessionScore[], skill: string): number =>
 const DAY = 86_400_000;
 
 /**
- * Compares before with after, for each change and skill: the putts between the previous change and this one with those between
- * this one and the next. The step at the change is separated from the trend of those sessions, since a player who improves anyway
- * would prove every new grip. Whatever else changed on that day is included.
+ * Compares before with after, for each change and skill: the putts with the old setting with those with the new, from the last
+ * change of the same thing to the next. The step at the change is separated from the trend of those sessions, since a player who
+ * improves anyway would prove every new grip. Whatever else changed meanwhile is named.
  *
  * @param changes by {@link setupChanges}
  * @param scores in order of time
@@ -84,8 +86,14 @@ export const effectsOf = (
   faceShare: number,
 ): SetupEffect[] =>
   changes.map((one, i) => {
-    const since = changes[i - 1]?.at.getTime() ?? -Infinity;
-    const until = changes[i + 1]?.at.getTime() ?? Infinity;
+    const ids = one.changes.map(({ id }) => id);
+    const same = (other: SetupChange) => other.changes.some(({ id }) => ids.includes(id));
+    const since = changes.slice(0, i).findLast(same)?.at.getTime() ?? -Infinity;
+    const until =
+      changes
+        .slice(i + 1)
+        .find(same)
+        ?.at.getTime() ?? Infinity;
     const at = one.at.getTime();
     const around = scores
       .map((score) => ({ score, time: score.at.getTime() }))
@@ -104,7 +112,14 @@ export const effectsOf = (
       const { down } = stepBesideTrend(sessions);
       return [{ skill, change: changeBetween(...sides, skill, faceShare), better: down }];
     });
-    return { ...one, effects };
+    const times = around.flatMap(({ score, time }) =>
+      skills.some((skill) => (score.basis[skill] ?? 0) > 0) ? [time] : [],
+    );
+    const [first, last] = [times[0] ?? at, times.at(-1) ?? at];
+    const meanwhile = changes.filter(
+      (other) => other !== one && other.at.getTime() > first && other.at.getTime() <= last,
+    );
+    return { ...one, effects, meanwhile };
   });
 
 /** What a change is called: "claw", "eyes 20 mm inside". */

@@ -83,11 +83,11 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
             {effects.length === 0 ? (
               <p className="max-w-prose text-ink2">
                 Nothing has changed from one card to the next. When something does, the putts before
-                it are laid against those since, skill by skill.
+                it are compared with those since, skill by skill.
               </p>
             ) : (
               <ul className="grid gap-4">
-                {effects.map(({ at, changes, effects: each }) => (
+                {effects.map(({ at, changes, effects: each, meanwhile }) => (
                   <li key={at.toISOString()} className="grid gap-1">
                     <p className="text-[1.0625rem]">
                       <strong>
@@ -108,6 +108,18 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
                           <li key={line}>{asSentence(line)}.</li>
                         ))}
                       </ul>
+                    )}
+                    {each.length > 0 && meanwhile.length > 0 && (
+                      <p className="text-[0.9375rem] text-ink2">
+                        Between the same putts these changed too, and may be the reason:{' '}
+                        {meanwhile
+                          .map(
+                            (other) =>
+                              `${other.changes.map(changeName).join(', ')} on ${format(other.at, 'd MMMM')}`,
+                          )
+                          .join('; ')}
+                        .
+                      </p>
                     )}
                   </li>
                 ))}
