@@ -24,7 +24,7 @@ export {
   type SessionScore,
 } from './history';
 export { instrumentWords, relativeTo, type InstrumentOff } from './instruments';
-export { nextGate, passShare, type NextGate, type Settable } from './next-gate';
+export { SUCCESS, nextGate, passShare, type NextGate, type Settable } from './next-gate';
 export {
   DEFAULT_FACE_SHARE,
   SLIP_SHARE,

@@ -1,7 +1,7 @@
 import 'server-only';
 import { readMisses, type Finding } from '@/core/coaching';
 import { libraryDrill, type DrillDetails } from '@/core/drill';
-import { fitted, type Layout } from '@/core/layout';
+import { ballGateOf, fitted, onRung, type Layout } from '@/core/layout';
 import { fittingOf } from '@/core/people';
 import { teachingRung } from '@/core/planning';
 import { changeBetween, relativeTo, SETTLED, type Score, type SessionScore } from '@/core/scoring';
@@ -29,7 +29,12 @@ export interface Brief {
   /** "97 % sure, from 640 putts": null where nothing is sure enough to be said. */
   sure: string | null;
   /** What to do next, and where it is started; null for who has never putted. */
-  next: { words: string; href: string } | null;
+  next: {
+    words: string;
+    href: string;
+    /** The ball gate of it, where it has one, m. */
+    gate: { gap: number; distance: number } | null;
+  } | null;
 }
 
 /** Findings that begin with what the player does, so that a name can stand before them. */
@@ -89,7 +94,12 @@ function nextOf(
     drill: ref,
     ...(rung !== null && { rung: String(rung) }),
   });
-  return { words: `${name}${at}, ${minutes} minutes`, href: `/start?${query}` };
+  const gate = ballGateOf(rung === null ? own : onRung(own, ladder[rung]!));
+  return {
+    words: `${name}${at}, ${minutes} minutes`,
+    href: `/start?${query}`,
+    gate: gate && { gap: gate.gap, distance: gate.distance },
+  };
 }
 
 /** The brief of one student, from their history. */

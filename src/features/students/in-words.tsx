@@ -215,11 +215,13 @@ function NextGateWords({
         lets {Math.round(found.share * 100)} % of {given}’s putts through:{' '}
         {found.farther
           ? 'it could not be closer, so it stands farther out.'
-          : Math.abs(apart) < 0.0015
-            ? `stay on last time’s ${now}.`
-            : apart < 0
-              ? `closer than last time’s ${now}.`
-              : `wider than last time’s ${now}.`}
+          : Math.abs(found.distance - gate.distance) > 0.01
+            ? 'the gate of the next drill.'
+            : Math.abs(apart) < 0.0015
+              ? `stay on last time’s ${now}.`
+              : apart < 0
+                ? `closer than last time’s ${now}.`
+                : `wider than last time’s ${now}.`}
       </p>
       <p className="mt-1 flex flex-wrap gap-x-3 text-[0.9375rem]">
         <span className="text-ink2">for</span>

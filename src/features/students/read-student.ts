@@ -17,7 +17,9 @@ import {
   changeBetween,
   endsOf,
   feelOf,
+  SUCCESS,
   nextGate,
+  passShare,
   puttsToSettle,
   relativeTo,
   scoreOf,
@@ -37,6 +39,7 @@ import {
   type Session,
 } from '@/data';
 import { studentHistory, told, type ScoreTold } from '../reckoning/history';
+import type { UnitPreferences } from '@/core/units';
 import { briefOf, type Brief } from './brief';
 import { basisOfAll, coldAgainstWarm, pointsNow, readPlayer } from './reading';
 import { byTape, ruledOf, type Ruled } from './skill-words';
@@ -103,6 +106,27 @@ function paceNow(last: SessionScore, faceShare: number): number {
 }
 
 /**
+ * The gate to set next: that of the drill which is next, on its rung, so that the page gives one answer; at another rate than the
+ * usual the gap that passes as many there.
+ */
+function nextOf(
+  { next }: Brief,
+  layout: Layout,
+  last: SessionScore,
+  faceShare: number,
+  rate: number,
+  units: UnitPreferences,
+): NextGate | null {
+  const known = gateNowOf(layout);
+  if (!known) return null;
+  const { start } = pointsNow(last, faceShare);
+  const gate = { ...known, ...next?.gate };
+  if (rate !== SUCCESS.usual || !next?.gate) return nextGate(start, rate, gate, byTape(units));
+  const share = passShare(start, gate.toleranceOf(gate.gap, gate.distance));
+  return { gap: gate.gap, distance: gate.distance, share, farther: false };
+}
+
+/**
  * All that a student's page and report tell.
  *
  * @param rate share of putts that the next gate should let through
@@ -123,7 +147,7 @@ export async function readStudent(
   const layout = sessions.find(({ id }) => id === last?.id)?.runs[0]?.layout;
   if (!last || !layout) return { sessions, known: null };
   const { units } = settings;
-  const gate = gateNowOf(layout);
+  const brief = briefOf(student, history, drills, units);
   const changes = changesOf(scores, faceShare);
   const start = changes.start?.change;
   const runs = sessions.flatMap((session) => session.runs);
@@ -140,14 +164,11 @@ export async function readStudent(
       rolls: tellRolls(logged),
       relations: relationsOf(logged, faceShare),
       changes,
-      brief: briefOf(student, history, drills, units),
+      brief,
       settle: start && !start.measure ? puttsToSettle(start) : null,
       cold: coldAgainstWarm(sessions, faceShare),
       feel: feelOf(runs.map((run) => ({ layout: run.layout, putts: counted(run.putts) }))),
-      next:
-        gate && last.basis.start > 0
-          ? nextGate(pointsNow(last, faceShare).start, rate, gate, byTape(units))
-          : null,
+      next: last.basis.start > 0 ? nextOf(brief, layout, last, faceShare, rate, units) : null,
       strokes: strokesOf(sessions, faceShare),
       worth: worthOf(scores, layout, units, faceShare),
     },
