@@ -50,6 +50,17 @@ test('a long putt is followed by one from where it stopped; where nobody looked,
   await expect(where(page)).toContainText('30 ft');
   await untilNextTouch(page);
   await page.getByRole('button', { name: 'Short' }).click();
+  // The next putt is made from there: a key alone is not enough.
+  const asked = page.getByRole('status', { name: 'where it stopped' });
+  await expect(asked).toContainText('Where did it stop?');
+  await rest(page, 0.5, 0.9);
+  await expect(asked).toBeHidden();
+  await expect(where(page)).toContainText(/^\d+ ft.*, 2nd putt$/);
+  await untilNextTouch(page);
+  await page.getByRole('button', { name: 'Holed' }).click();
+  await untilNextTouch(page);
+  await page.getByRole('button', { name: 'Short' }).click();
+  await page.getByRole('button', { name: 'Not seen' }).click();
   await expect(where(page)).toContainText('where from?');
   await where(page).click();
   await page.getByLabel('From the hole').fill('6 ft');
@@ -57,7 +68,7 @@ test('a long putt is followed by one from where it stopped; where nobody looked,
   await expect(where(page)).toContainText('6 ft, 2nd putt');
   await untilNextTouch(page);
   await page.getByRole('button', { name: 'Holed' }).click();
-  await expect(count(page)).toContainText('4');
+  await expect(count(page)).toContainText('6');
   await expect(page.getByText('all saved')).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: 'Look at the putts and correct one' }).click();

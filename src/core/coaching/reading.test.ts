@@ -100,7 +100,7 @@ describe('reading', () => {
   });
 
   it('says which side is misread, and how sure', () => {
-    const told = tellReading([sessionOf(48, (cups) => (cups < 0 ? 0.5 : 0.95))])!;
+    const told = tellReading([sessionOf(48, (cups) => (cups < 0 ? 0.3 : 0.8))])!;
     const { sentence, basis } = readingWords(told);
     expect(sentence).toMatch(
       /^sees \d\d % of the break; (left to right|right to left) it is \d+ %$/,
@@ -129,7 +129,8 @@ describe('reading', () => {
     }
     expect(held / all).toBeGreaterThan(0.7);
     expect(held / all).toBeLessThan(0.93);
-    expect(touched).toBeLessThan(0.95 * keyed);
+    // The green is off for both; the finger is finer than the keys.
+    expect(touched).toBeLessThan(keyed);
   });
 
   it('reads a spot on the way by the line that goes over it, and a flat putt not at all', () => {

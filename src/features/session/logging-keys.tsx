@@ -34,6 +34,16 @@ export function LoggingKeys({
             : `Guessed ${guessed!.label.toLowerCase()}. Now look.`}
         </p>
       )}
+      {putt.waitsForRest && (
+        <div className="flex flex-wrap items-center justify-between gap-3">
+          <p className="text-[1.0625rem] font-[640]" role="status" aria-label="where it stopped">
+            Where did it stop? Touch it on the picture: the next putt is made from there.
+          </p>
+          <Button className="min-h-12" onClick={putt.onward}>
+            Not seen
+          </Button>
+        </div>
+      )}
       {several ? (
         <Several putt={putt} layout={there} units={units} />
       ) : (

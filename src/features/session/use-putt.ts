@@ -64,6 +64,23 @@ export function usePutt({
   const several = asksSeveral(there);
   const guesses = guessesFirst(rule) && guess === null;
 
+  /** A miss whose next putt is made from where it stopped, and nobody has touched where. */
+  const needsRest = (what: Seen): boolean => {
+    const touched = primary && what[primary.id];
+    if (!primary || !touched || touched.spot) return false;
+    if (several || !ruleTraits(rule).fromRest) return false;
+    const outcome = primary.outcomes().find(({ id }) => id === touched.outcome);
+    return primary.pointing?.on === 'green' && !outcome?.ends?.includes('holed');
+  };
+  /** A spot that was touched after a key keeps what the key said, where that can end there: off the rim, say. */
+  const withKey = (what: Seen): Seen => {
+    if (!primary) return what;
+    const [key, touched] = [seen[primary.id], what[primary.id]];
+    return key && touched?.spot && primary.pointing?.allows(key.outcome, touched.spot)
+      ? { ...what, [primary.id]: { ...touched, outcome: key.outcome } }
+      : what;
+  };
+
   const log = (what: Seen) => {
     const { outcomes, points } = puttOf(what);
     if (shut || Object.keys(outcomes).length === 0) return;
@@ -100,7 +117,8 @@ export function usePutt({
       return;
     }
     if (several) setSeen(what);
-    else log(what);
+    else if (needsRest(what)) setSeen(what);
+    else log(withKey(what));
   };
   return {
     there,
@@ -111,6 +129,8 @@ export function usePutt({
     guess,
     guesses,
     take,
+    /** A miss was touched, and where it stopped was not yet. */
+    waitsForRest: needsRest(seen),
     /** All that was seen so far, and no more. */
     onward: () => log(seen),
     /** What was not touched was as it should be: said on purpose. */

@@ -12,7 +12,7 @@ export const cost = defineRule(z.object({ type: z.literal('cost'), holes: count(
   fields: [{ field: 'holes', label: 'Holes' }],
   words: ({ holes }) =>
     `${holes} holes; a miss is putted again from a putter length farther, and every putt counts`,
-  traits: { presses: true },
+  traits: { presses: true, fromRest: true },
   machine: machine<{ holes: number }, { holed: number; putts: number; again: number }>({
     start: () => ({ holed: 0, putts: 0, again: 0 }),
     next: ({ holed, putts, again }, putt) => {

@@ -18,6 +18,8 @@ export interface RuleTraits {
   counts?: true;
   /** A miss costs something. */
   presses?: true;
+  /** A missed ball is putted again from near where it stopped. */
+  fromRest?: true;
   /** Played against each other, in turn. */
   game?: true;
   /** The player says what happened before looking. */
