@@ -2,8 +2,7 @@
 import { LIBRARY, type LibraryDrill } from '@/core/drill';
 import { layoutAt, stationCount, stationPlace } from '@/core/layout';
 import { DEFAULT_FACE_SHARE, steeringIds, findingsOf } from '@/core/scoring';
-import { slipsIndex } from '@/core/scoring/latents';
-import { standIndex } from '@/core/scoring/latents';
+import { biasAt, logSpreadAt, slipsIndex, standIndex } from '@/core/scoring/latents';
 import { model } from '@/core/scoring/likelihood';
 import { dice, putt, strike, type Piece, type Truth } from './player/player';
 
@@ -15,6 +14,7 @@ const TRUTH: Truth = {
   pace: [0.02, 0.1],
   height: [0.0005, 0.003],
   faceShare: DEFAULT_FACE_SHARE,
+  reading: [-0.1, 0.2],
 };
 const PARAMETERS = [TRUTH.face, TRUTH.path, TRUTH.strike, TRUTH.pace, TRUTH.height].flatMap(
   ([bias, spread]) => [bias, Math.log(spread)],
@@ -56,6 +56,10 @@ function compared({ layout }: LibraryDrill, station: number) {
     const { ready, chance } = model(DEFAULT_FACE_SHARE, stands.length);
     const at = new Float64Array(standIndex(stands.length));
     at.set(PARAMETERS);
+    [at[biasAt('reading')], at[logSpreadAt('reading')]] = [
+      TRUTH.reading![0],
+      Math.log(TRUTH.reading![1]),
+    ];
     // As good as no slips: this player makes none.
     at[slipsIndex()] = -8;
     return [{ what, seen: count / PUTTS, likely: chance(ready(cell), at) }];

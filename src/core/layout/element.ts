@@ -173,7 +173,7 @@ export type Mark =
   | { type: 'head'; at: Spot; length: number; depth: number }
   | { type: 'rod'; from: Spot; to: Spot; role: 'rod' | 'string' | 'chalk' | 'stop' }
   /** Where the ball should come to rest, along the line from the ball. */
-  | { type: 'zone'; from: number; to: number; half: number; label: string }
+  | { type: 'zone'; from: number; to: number; half: number; label: string; round?: boolean }
   | { type: 'line'; role: 'start' | 'past' | 'tier'; from: Spot; to: Spot; label?: string }
   | { type: 'midpoint'; at: Spot }
   /** How often something happened there. */

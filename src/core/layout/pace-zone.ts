@@ -11,7 +11,7 @@ import {
   type Place,
   type Setting,
 } from './element';
-import { REST_WITHIN, restFromHole, restOfLaunch, restSays } from './rest';
+import { REST_WITHIN, asideOf, restFromHole, restOfLaunch, restSays } from './rest';
 import type { Spot } from './spot';
 
 const LENGTH = { min: 0.05, max: 6 };
@@ -42,6 +42,23 @@ function beyond({ hole, aim }: Setting, metres: number, aside = 0): Spot {
     along: hole.along + metres * c - aside * s,
     across: hole.across + metres * s + aside * c,
   };
+}
+
+/** Slices that a half disc is cut into: their error is far less than how well a rest is seen. */
+const SLICES = 6;
+
+/** A half disc behind the hole as slices of pace, each with the starts that come to rest within it. */
+function discOf(radius: number, setting: Setting): { pace: Interval; start: Interval }[] {
+  // Narrower towards the far end, where it closes.
+  const past = (slice: number) => radius * Math.sin((slice / SLICES) * (Math.PI / 2));
+  return Array.from({ length: SLICES }, (_, slice) => {
+    const pace: Interval = [setting.paceOf(past(slice)), setting.paceOf(past(slice + 1))];
+    const middle = past(slice + 0.5);
+    const aside = Math.sqrt(radius ** 2 - middle ** 2);
+    const at = setting.paceOf(middle);
+    const start: Interval = [asideOf(setting, at, -aside).turn, asideOf(setting, at, aside).turn];
+    return { pace, start };
+  });
 }
 
 function halfCircle({ depth }: PaceZone, setting: Setting): Spot[] {
@@ -194,17 +211,24 @@ export const paceZone = defineElement({
         { pace: [last, most] as const, start: ANY },
       ].filter(({ pace }) => pace[0] < pace[1]);
     };
+    const within = params.shape === 'half circle' ? discOf(upper, setting) : null;
     switch (outcome) {
       case 'in':
         return said([
           ...dropping(-Infinity, from),
-          { pace: [from, to], start: ANY },
+          ...(within ?? [{ pace: [from, to] as const, start: ANY }]),
           ...dropping(to, Infinity),
         ]);
       case 'short':
         return said(staying(-Infinity, from));
       case 'long':
-        return said(staying(to, Infinity));
+        return said([
+          ...staying(to, Infinity),
+          ...(within ?? []).flatMap(({ pace, start }) => [
+            { pace, start: [-Infinity, start[0]] as const },
+            { pace, start: [start[1], Infinity] as const },
+          ]),
+        ]);
       default:
         return [];
     }
@@ -226,7 +250,9 @@ export const paceZone = defineElement({
     const { lower, upper } = limits(params);
     const rest = setting.restOf(launch.pace ?? 0);
     if (rest < lower) return 'short';
-    if (rest <= upper) return 'in';
+    const spot = params.shape === 'half circle' ? restOfLaunch(launch, setting) : null;
+    const far = spot ? Math.hypot(rest, restFromHole(spot, setting).aside) : rest;
+    if (far <= upper) return 'in';
     return params.shape !== 'edge' && rolled(setting, launch).result === 'holed' ? 'in' : 'long';
   },
   draw: (params, setting): Mark[] => {
@@ -237,7 +263,8 @@ export const paceZone = defineElement({
         type: 'zone',
         from: distance + lower,
         to: distance + upper,
-        half: HALF,
+        half: params.shape === 'half circle' ? params.depth : HALF,
+        ...(params.shape === 'half circle' && { round: true }),
         label: params.shape === 'edge' ? 'die here' : params.shape === 'limit' ? 'limit' : 'zone',
       },
       ...(params.shape === 'half circle'

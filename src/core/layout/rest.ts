@@ -59,7 +59,11 @@ const LEAST_WAY = 0.5;
 const TRIED = 0.01;
 
 /** The turn from the aim that puts a ball of this pace so far aside, and how far aside a radian takes it. */
-function asideOf(setting: Setting, pace: number, aside: number): { turn: number; perTurn: number } {
+export function asideOf(
+  setting: Setting,
+  pace: number,
+  aside: number,
+): { turn: number; perTurn: number } {
   const { putt } = setting;
   if (isLevel(putt)) {
     const way = (putt.distance + putt.past) * (1 + pace);

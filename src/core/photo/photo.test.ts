@@ -157,7 +157,7 @@ describe('a photo as a tape measure', () => {
     const { uniform: even, normal } = chance(77);
     const shake = ({ x, y }: Pixel) => ({ x: x + touch * normal(), y: y + touch * normal() });
     let [held, all] = [0, 0];
-    for (let draw = 0; draw < 1500; draw += 1) {
+    for (let draw = 0; draw < 500; draw += 1) {
       const from: Point = [1.2 * even() - 0.6, 1.2 * even() - 0.9, 0.7 + even()];
       const see = camera(from, [0, 0.25, 0], 850 + 400 * even(), 6 * even());
       const learnt = [SHEET[0], SHEET[1]].reduce(
@@ -177,7 +177,7 @@ describe('a photo as a tape measure', () => {
       const [low, high] = told.interval;
       if (low <= PLACES[name].truth && PLACES[name].truth <= high) held += 1;
     }
-    expect(all).toBeGreaterThan(900);
+    expect(all).toBeGreaterThan(300);
     return held / all;
   }
 
@@ -185,8 +185,8 @@ describe('a photo as a tape measure', () => {
     'says of %s how far off it is, touched to %d px: eight in ten intervals hold the truth',
     (name, touch) => {
       const share = covered(name, touch);
-      expect(share).toBeGreaterThan(0.74);
-      expect(share).toBeLessThan(0.86);
+      expect(share).toBeGreaterThan(0.72);
+      expect(share).toBeLessThan(0.89);
     },
   );
 

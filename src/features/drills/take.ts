@@ -51,7 +51,9 @@ export async function takeBuiltIn(
     (drill) => drill.origin === origin && !drill.archivedAt && drill.coachId === principal.coachId,
   );
   if (before && !fresh) return before.id;
-  const name = freeName(values.name, own);
+  // One that is only started is no second version of the coach's own of that name.
+  const known = own.some(({ name }) => name === values.name);
+  const name = freeName(!fresh && known ? `${values.name}, built-in` : values.name, own);
   return addDrill(database, principal, { ...apart({ ...values, name }), origin }, new Date());
 }
 

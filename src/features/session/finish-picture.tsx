@@ -141,6 +141,19 @@ function Finish({
             pixel({ along: mark.from, across: -mark.half }),
             pixel({ along: mark.to, across: mark.half }),
           ];
+          if (mark.round) {
+            const hole = pixel({ along: mark.from, across: 0 });
+            const end = pixel({ along: mark.to, across: 0 });
+            const radius = Math.hypot(end.x - hole.x, end.y - hole.y);
+            return (
+              <path
+                key={index}
+                d={`M${a.x} ${a.y}A${radius} ${radius} 0 0 1 ${up ? b.x : a.x} ${up ? a.y : b.y}Z`}
+                className="fill-hole/20 stroke-hole"
+                strokeWidth={1.6}
+              />
+            );
+          }
           return (
             <rect
               key={index}

@@ -114,7 +114,8 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
             .map(pixel)
             .map(({ x, y }) => `${x},${y}`)
             .join(' ')}
-          fill="none"
+          fill={mark.role === 'zone' ? 'var(--ink)' : 'none'}
+          fillOpacity={0.07}
           {...CURVES[mark.role]}
         />
       );
@@ -381,6 +382,19 @@ function Zone({
   const box = along
     ? { x: from.x, y: from.y - aside, width: to.x - from.x, height: 2 * aside }
     : { x: from.x - aside, y: to.y, width: 2 * aside, height: from.y - to.y };
+  // A half circle is filled where its own curve is drawn.
+  if (mark.round) {
+    return (
+      <Label
+        at={along ? { x: to.x, y: box.y - 8 } : { x: box.x - 8, y: to.y + 5 }}
+        anchor={along ? 'middle' : 'end'}
+        fill="var(--ink2)"
+        weight={400}
+      >
+        {mark.label}
+      </Label>
+    );
+  }
   return (
     <g>
       <rect {...box} fill="var(--ink)" fillOpacity={0.07} />
