@@ -35,7 +35,7 @@ export const aim: Quantity = {
     slip: 6 * DEGREE,
   },
   told: { words: 'a check of the aim', drill: 'aim-string' },
-  instrument: { error: 0.4 * DEGREE, mount: DEGREE, standsAs: 'face' },
+  instrument: { error: 0.4 * DEGREE, mount: DEGREE, look: 0.55 * DEGREE, standsAs: 'face' },
   sane: 0.5,
   trained: { name: 'aim', phase: 'technique', usual: 0.9 },
   misses: [aimed('left'), aimed('right')],

@@ -22,6 +22,8 @@ export interface Instrument {
   error: number;
   /** How far off all readings of one set-up may be, because of how it stands. */
   mount: number;
+  /** The same of somebody who looks; as an instrument where left out. */
+  look?: number;
   /** The quantity that it reads as far off: an instrument that stands turned is so for all directions. */
   standsAs?: string;
 }

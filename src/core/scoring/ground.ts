@@ -15,6 +15,12 @@ import { quantityOf } from '@/core/quantity';
 import { placedEvidence, pointedEvidence, type Placed } from './evidence';
 import type { Mount } from './terms';
 
+/** Who or what reads: an instrument by its name, or somebody's eye at an element. */
+export interface Reader {
+  by: string;
+  eye: boolean;
+}
+
 /** One layout at one spot, with what is known of its elements. */
 export interface Ground {
   elements: Standing[];
@@ -27,7 +33,7 @@ export interface Ground {
   /** How far right a ball starts, rad, for each whole break that is read too much; null where the line can be seen. */
   startOfReading: number | null;
   /** How an instrument stands that reads a quantity, after so many putts that it has read from there. */
-  mountOf(instrument: string, quantity: string, before: number): Mount;
+  mountOf(from: Reader, quantity: string, before: number): Mount;
 }
 
 /** How an instrument that reads a quantity is named among those of some findings. */
@@ -117,9 +123,11 @@ export class Stands {
     };
   }
 
-  private mountOf(instrument: string, quantity: string, name: string, before: number): Mount {
-    const { mount, standsAs = quantity } = quantityOf(quantity).instrument;
-    const lasting = mountKey(instrument, standsAs);
+  private mountOf({ by, eye }: Reader, quantity: string, name: string, before: number): Mount {
+    const { mount: stands, look = stands, standsAs = quantity } = quantityOf(quantity).instrument;
+    const [instrument, mount] = [by, eye ? look : stands];
+    // Who looks at one thing says nothing of how an instrument would stand.
+    const lasting = mountKey(instrument, eye ? quantity : standsAs);
     if (!this.mounts.includes(lasting)) this.mounts.push(lasting);
     const named = (what: string) => this.named(`${name} ${what}`, () => true);
     const steps = Math.min(Math.floor(before / STEP.putts), STEP.most);

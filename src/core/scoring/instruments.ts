@@ -61,12 +61,18 @@ const withoutInstruments = (cell: Cell): Cell => ({
   })),
 });
 
+/** How far off what reads a quantity may stand: what is looked at by eye is read so by nothing else. */
+const standsWithin = (quantity: string): number => {
+  const { look, mount } = quantityOf(quantity).instrument;
+  return look ?? mount;
+};
+
 /** What a belief says of the instruments of some findings. */
 export function instrumentsOf({ mean, covariance }: Belief, { mounts }: Findings): InstrumentOff[] {
   return mounts.map((key, i) => {
     const [by, quantity] = fromMountKey(key);
     const at = dimension() + i;
-    const scale = LASTING * quantityOf(quantity).instrument.mount;
+    const scale = LASTING * standsWithin(quantity);
     const [middle, deviation] = [scale * mean[at]!, scale * Math.sqrt(covariance.get(at, at))];
     const off = {
       low: middle - TAIL_AT * deviation,
@@ -83,8 +89,8 @@ export function instrumentsOf({ mean, covariance }: Belief, { mounts }: Findings
  * @example instrumentWords(off) // "Rail sensor reads 0.4° right of what the gates say …"
  */
 export function instrumentWords({ by, quantity, off }: InstrumentOff): string | null {
-  const { name, dimension: kind, instrument } = quantityOf(quantity);
-  if (off.low * off.high <= 0 || Math.abs(off.middle) < WORTH * instrument.mount) return null;
+  const { name, dimension: kind } = quantityOf(quantity);
+  if (off.low * off.high <= 0 || Math.abs(off.middle) < WORTH * standsWithin(quantity)) return null;
   const directions = quantities().some(({ instrument: one }) => one.standsAs === quantity);
   const angle = kind === 'angle' || kind === 'length';
   const side = off.middle > 0 ? (angle ? 'right' : 'more') : angle ? 'left' : 'less';

@@ -67,19 +67,19 @@ const seenValues = ({ elements }: Ground, { outcomes, filled }: Putt): MeasuredV
 /** What instruments read, and what was seen as they would, in the units of the latents, against what the putt asks for. */
 function measuredOf(ground: Ground, putt: Putt, before: number): Measured[] {
   const { putt: on, mountOf } = ground;
-  const values = { ...seenValues(ground, putt), ...(putt.measured && completed(putt.measured)) };
-  const stood = Object.entries(values).map(([latent, { by, ...value }]) => ({
+  const [seen, read] = [seenValues(ground, putt), putt.measured ? completed(putt.measured) : {}];
+  const stood = Object.entries({ ...seen, ...read }).map(([latent, { by, ...value }]) => ({
     latent,
-    by,
+    from: { by, eye: !(latent in read) },
     ...value,
   }));
-  return stood.flatMap(({ latent, by, value, error }) => {
+  return stood.flatMap(({ latent, from, value, error }) => {
     if (!isQuantity(latent)) return [];
     const { middle, instrument, sane } = quantityOf(latent);
     const against = finite(latent, value) - (middle?.(on) ?? 0);
     if (Math.abs(against) > sane) return [];
-    const read = settled({ value: against, error: error ?? instrument.error });
-    return [{ latent, ...read, mount: mountOf(by, latent, before) }];
+    const settledAt = settled({ value: against, error: error ?? instrument.error });
+    return [{ latent, ...settledAt, mount: mountOf(from, latent, before) }];
   });
 }
 

@@ -54,8 +54,12 @@ describe('the green, in words', () => {
       'Bollard green, Crane side, read 21 Nov: 10 ft, flat',
     );
     expect(readWords({ ...gate, read })).toBe('Bollard green, Crane side, read 21 Nov');
+    const sloped = { ...gate, putt: { ...gate.putt, slope: { grade: 0.02, falls: Math.PI / 2 } } };
+    expect(
+      greenWords({ ...sloped, read: { ...read, spotId: null, spot: '' } }, DEFAULT_UNITS),
+    ).toBe('Bollard green, speed read 21 Nov: 10 ft; slope as drawn, not read: falls 2 % right');
     expect(readWords({ ...gate, read: { ...read, spotId: null, spot: '' } })).toBe(
-      'Bollard green, read 21 Nov',
+      'Bollard green, speed read 21 Nov',
     );
   });
 });
