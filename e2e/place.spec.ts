@@ -60,7 +60,7 @@ test('a long putt is followed by one from where it stopped; where nobody looked,
   await page.getByRole('button', { name: 'Holed' }).click();
   await untilNextTouch(page);
   await page.getByRole('button', { name: 'Short' }).click();
-  await page.getByRole('button', { name: 'Not seen' }).click();
+  await page.getByRole('button', { name: 'Not seen', exact: true }).click();
   await expect(where(page)).toContainText('where from?');
   await where(page).click();
   await page.getByLabel('From the hole').fill('6 ft');

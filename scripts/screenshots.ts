@@ -160,7 +160,7 @@ async function main(): Promise<void> {
       },
     },
     { name: 'home', path: `/home/${home}`, size: PHONE },
-    { name: 'records', path: '/records' },
+    { name: 'accuracy', path: '/records/accuracy' },
     {
       name: 'no-signal',
       path: '/',

@@ -33,8 +33,8 @@ export function AccuracyView({ read }: { read: AccuracyRead }) {
     );
   }
   return (
-    <div className="grid gap-y-6 px-4 py-6 md:px-7 lg:grid-cols-2 lg:gap-x-10">
-      <section aria-label="In short" className="grid content-start gap-3">
+    <div className="grid grid-cols-1 gap-y-6 px-4 py-6 md:px-7 lg:grid-cols-2 lg:gap-x-10">
+      <section aria-label="In short" className="grid min-w-0 content-start gap-3">
         <p className="max-w-[60ch] text-[1.25rem]">
           Of {passes.count} drills, the number of putts that passed lay{' '}
           <strong className="num">{percent(passes.held)}</strong> of the time within its 80 %
@@ -85,22 +85,22 @@ export function AccuracyView({ read }: { read: AccuracyRead }) {
           </table>
         )}
       </section>
-      <div className="grid content-start gap-8">
+      <div className="grid min-w-0 grid-cols-1 content-start gap-8">
         {reliability && (
-          <figure>
+          <figure className="min-w-0">
             <figcaption className="pb-1 cap">
               Forecast against what happened; on the line it is right
             </figcaption>
-            <div className="h-[320px]">
+            <div className="relative h-[320px]">
               <ReliabilityChart rows={reliability.rows} />
             </div>
           </figure>
         )}
-        <figure>
+        <figure className="min-w-0">
           <figcaption className="pb-1 cap">
             Where the putts that passed fell in their forecast; level bars are right
           </figcaption>
-          <div className="h-[200px]">
+          <div className="relative h-[200px]">
             <TenthsChart tenths={passes.tenths} />
           </div>
         </figure>
