@@ -32,7 +32,7 @@ export interface Brief {
   next: {
     words: string;
     href: string;
-    /** The ball gate of it, where it has one, m. */
+    /** The ball gate that its rung sets, where it sets one, m. */
     gate: { gap: number; distance: number } | null;
   } | null;
 }
@@ -95,10 +95,12 @@ function nextOf(
     ...(rung !== null && { rung: String(rung) }),
   });
   const gate = ballGateOf(rung === null ? own : onRung(own, ladder[rung]!));
+  // A drill that trains something else has its gate beside it: that is no answer for the start line.
+  const asked = gate && (rung === null || gate.id in ladder[rung]!.set);
   return {
     words: `${name}${at}, ${minutes} minutes`,
     href: `/start?${query}`,
-    gate: gate && { gap: gate.gap, distance: gate.distance },
+    gate: asked ? { gap: gate.gap, distance: gate.distance } : null,
   };
 }
 
