@@ -382,19 +382,18 @@ function Zone({
   const box = along
     ? { x: from.x, y: from.y - aside, width: to.x - from.x, height: 2 * aside }
     : { x: from.x - aside, y: to.y, width: 2 * aside, height: from.y - to.y };
+  const label = (
+    <Label
+      at={along ? { x: to.x, y: box.y - 8 } : { x: box.x - 8, y: to.y + 5 }}
+      anchor={along ? 'middle' : 'end'}
+      fill="var(--ink2)"
+      weight={400}
+    >
+      {mark.label}
+    </Label>
+  );
   // A half circle is filled where its own curve is drawn.
-  if (mark.round) {
-    return (
-      <Label
-        at={along ? { x: to.x, y: box.y - 8 } : { x: box.x - 8, y: to.y + 5 }}
-        anchor={along ? 'middle' : 'end'}
-        fill="var(--ink2)"
-        weight={400}
-      >
-        {mark.label}
-      </Label>
-    );
-  }
+  if (mark.round) return label;
   return (
     <g>
       <rect {...box} fill="var(--ink)" fillOpacity={0.07} />
@@ -403,14 +402,7 @@ function Zone({
         stroke="var(--ink)"
         strokeWidth={2.4}
       />
-      <Label
-        at={along ? { x: to.x, y: box.y - 8 } : { x: box.x - 8, y: to.y + 5 }}
-        anchor={along ? 'middle' : 'end'}
-        fill="var(--ink2)"
-        weight={400}
-      >
-        {mark.label}
-      </Label>
+      {label}
     </g>
   );
 }
