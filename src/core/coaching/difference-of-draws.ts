@@ -1,5 +1,5 @@
-import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { shuffle } from '@/core/numbers';
 import type { SkillPoints } from '@/core/scoring';
 
 /** How often each draw of the one meets a draw of the other: more make the difference smoother. */
@@ -9,19 +9,17 @@ const SEED = 20_101;
 
 const shuffles = new Map<number, Int32Array[]>();
 
-/** Random orders of so many draws (Fisher–Yates), the same each time. */
+/** Random orders of so many draws, the same each time. */
 function ordersOf(count: number): Int32Array[] {
   const known = shuffles.get(count);
   if (known) return known;
   const random = xoroshiro128plus(SEED);
-  const orders = Array.from({ length: ROUNDS }, () => {
-    const order = Int32Array.from({ length: count }, (_, i) => i);
-    for (let last = count - 1; last > 0; last--) {
-      const other = uniformInt(random, 0, last);
-      [order[last], order[other]] = [order[other]!, order[last]!];
-    }
-    return order;
-  });
+  const orders = Array.from({ length: ROUNDS }, () =>
+    shuffle(
+      Int32Array.from({ length: count }, (_, i) => i),
+      random,
+    ),
+  );
   shuffles.set(count, orders);
   return orders;
 }

@@ -1,6 +1,5 @@
-import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { normalQuantile } from '@/core/numbers';
+import { normalQuantile, shuffle } from '@/core/numbers';
 
 const primes = [2];
 
@@ -64,14 +63,7 @@ const SEED = 4_111;
 export function fewNormals(count: number, dimension: number): Float64Array[] {
   const random = xoroshiro128plus(SEED);
   const middles = Array.from({ length: count }, (_, i) => normalQuantile((i + 0.5) / count));
-  const columns = Array.from({ length: dimension }, () => {
-    const column = [...middles];
-    for (let last = count - 1; last > 0; last--) {
-      const other = uniformInt(random, 0, last);
-      [column[last], column[other]] = [column[other]!, column[last]!];
-    }
-    return column;
-  });
+  const columns = Array.from({ length: dimension }, () => shuffle([...middles], random));
   return Array.from({ length: count }, (_, i) =>
     Float64Array.from(columns, (column) => column[i]!),
   );
