@@ -1,7 +1,9 @@
+import fc from 'fast-check';
+import { between } from 'tests/arbitraries';
 import { DEGREE } from '@/core/units';
 import { dice } from 'tests/player/player';
 import { answer, answerSloped, questionsOf } from './question';
-import { biasAt, dimension, logSpreadAt } from './latents';
+import { biasAt, logSpreadAt, standIndex } from './latents';
 import { within, type HeadPlace } from './terms';
 
 const FACE_SHARE = 0.92;
@@ -22,7 +24,7 @@ const SKILLED = {
 type Player = Record<keyof typeof SKILLED, readonly [number, number]>;
 
 function parametersOf(player: Player): Float64Array {
-  const at = new Float64Array(dimension() + 1);
+  const at = new Float64Array(standIndex(0));
   for (const [latent, [bias, spread]] of Object.entries(player)) {
     at[biasAt(latent)] = bias;
     at[logSpreadAt(latent)] = Math.log(spread);
@@ -88,6 +90,61 @@ describe('the chance that a head passes', () => {
     const steady = parametersOf({ ...SKILLED, strike: [0.001, 0.0008], face: [0.08, 0.03] });
     const now = bounds.map((one) => headChance([{ at: 0.1, bounds: one, rear }])(steady, null));
     expect(now.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 3);
+  });
+
+  /** What can happen at a pair of tees whose opening is off by 0.75 mm on each side for each unit of their stand. */
+  const standing = (air: number, depth: number): HeadPlace[] => {
+    const left = { at: -air, by: -0.00075, stand: 0 };
+    const right = { at: air, by: 0.00075, stand: 0 };
+    const none = (at: number) => ({ at, by: 0, stand: -1 });
+    const rear = { depth, lag: 0, gap: 2 * air };
+    return [
+      { at: 0, bounds: { lower: none(-Infinity), upper: left }, rear },
+      { at: 0, bounds: { lower: left, upper: right }, rear },
+      { at: 0, bounds: { lower: right, upper: none(Infinity) }, rear },
+    ];
+  };
+
+  it('sums to one however the tees really stand and however far the head is turned', () => {
+    const chances = standing(0.008, 0.11).map((place) => headChance([place]));
+    fc.assert(
+      fc.property(
+        between(-3, 3),
+        between(-0.15, 0.15),
+        between(-0.05, 0.05),
+        between(0.0008, 0.015),
+        (stand, path, face, strike) => {
+          const player = parametersOf({
+            strike: [0.001, strike],
+            path: [path, 0.02],
+            face: [face, 0.02],
+          });
+          const at = new Float64Array(standIndex(1));
+          at.set(player);
+          at[standIndex(0)] = stand;
+          const sum = chances.reduce((all, chance) => all + chance(at, null), 0);
+          expect(sum).toBeCloseTo(1, 3);
+        },
+      ),
+    );
+  });
+
+  it('has the slopes that differences give, by how the tees stand too', () => {
+    const at = new Float64Array(standIndex(1));
+    at.set(parametersOf({ ...SKILLED, path: [0.09, 0.03] }));
+    at[standIndex(0)] = -1.5;
+    for (const place of standing(0.008, 0.11)) {
+      const chance = headChance([place]);
+      const slopes = new Float64Array(at.length);
+      chance(at, slopes);
+      const moved = (by: number) => {
+        const there = at.slice();
+        there[standIndex(0)]! += by;
+        return chance(there, null);
+      };
+      const difference = (moved(1e-4) - moved(-1e-4)) / 2e-4;
+      expect(slopes[standIndex(0)]!).toBeCloseTo(difference, 4);
+    }
   });
 
   it('has the slopes that differences give', () => {

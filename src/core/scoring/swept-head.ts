@@ -1,5 +1,5 @@
 import { gaussLegendre, normalDensity } from '@/core/numbers';
-import { biasAt, dimension, logSpreadAt, standIndex, type Parameters } from './latents';
+import { biasAt, logSpreadAt, standIndex, type Parameters } from './latents';
 import type { Question } from './question';
 import type { Bound, HeadPlace } from './terms';
 
@@ -19,6 +19,8 @@ const SPLIT = 3.5;
 /** A panel is no wider than so many standard deviations of what the turn moves, so that the nodes see how it changes. */
 const WIDE = 6;
 const MOST_PANELS = 12;
+/** Nor wider than so many standard deviations of the turn, so that few nodes integrate its density to a ten-thousandth. */
+const WIDEST = 5;
 
 /**
  * Panels of standard deviations of the turn on both sides of the kink.
@@ -31,7 +33,10 @@ function panelsOf(kink: number, sharpness: number): [begin: number, end: number]
     [kink, FAR],
   ].flatMap(([begin, end]) => {
     const width = end! - begin!;
-    const count = Math.max(1, Math.min(MOST_PANELS, Math.ceil((width * sharpness) / WIDE)));
+    const count = Math.max(
+      Math.ceil(width / WIDEST),
+      Math.min(MOST_PANELS, Math.ceil((width * sharpness) / WIDE)),
+    );
     return Array.from({ length: count }, (_, i): [number, number] => [
       begin! + (width * i) / count,
       begin! + (width * (i + 1)) / count,
@@ -42,6 +47,10 @@ function panelsOf(kink: number, sharpness: number): [begin: number, end: number]
 /** Where a bound really is, with its stand set so. */
 export const edgeAt = ({ at: planned, by, stand }: Bound, at: Parameters): number =>
   stand < 0 ? planned : planned + by * at[standIndex(stand)]!;
+
+/** The gap between two tees as they really stand: both stand off alike. */
+const gapAt = (tee: number, bound: Bound, side: -1 | 1, planned: number): number =>
+  planned + 2 * side * (tee - bound.at);
 
 /** What is asked of the front edge alone. */
 export interface Front {
@@ -84,7 +93,7 @@ export function sweptChance(places: readonly HeadPlace[], front: Front) {
   /** Each bound as a stand of its own, behind all others. */
   function prepared(size: number): Question {
     edges = [];
-    const first = size - dimension() - 1;
+    const first = size - standIndex(0);
     const moving = places.map(({ at, bounds, rear }) => {
       const { lower, upper } = bounds;
       const edge = (bound: Bound, side: -1 | 1): Bound => {
@@ -146,9 +155,10 @@ export function sweptChance(places: readonly HeadPlace[], front: Front) {
         given[pb] = at[pb]! + share * spread * z;
         for (const { bound, shifted, side, depth, lag, gap } of edges) {
           const aside = turn * depth + lag;
+          const tee = edgeAt(bound, at);
           // Between the tees there is no more room than their gap: a head that is turned farther touches both.
-          const room = aside * side > 0 ? min(abs(aside), gap) : 0;
-          shifted.at = edgeAt(bound, at) - side * room;
+          const room = aside * side > 0 ? min(abs(aside), gapAt(tee, bound, side, gap)) : 0;
+          shifted.at = tee - side * room;
         }
         if (!slopes) {
           sum += weight * front.answer(question, given);
@@ -161,8 +171,12 @@ export function sweptChance(places: readonly HeadPlace[], front: Front) {
         edges.forEach(({ bound, side, depth, lag, gap }, i) => {
           const slope = own[at.length + i]!;
           const aside = turn * depth + lag;
-          if (aside * side > 0 && abs(aside) < gap) byTurn -= slope * depth;
-          if (bound.stand >= 0) slopes[standIndex(bound.stand)]! += weight * bound.by * slope;
+          const turned = aside * side > 0;
+          const jammed = turned && abs(aside) >= gapAt(edgeAt(bound, at), bound, side, gap);
+          if (turned && !jammed) byTurn -= slope * depth;
+          // Where the head fills the gap, the bound is the other tee, which stands off the other way.
+          const by = jammed ? -bound.by : bound.by;
+          if (bound.stand >= 0) slopes[standIndex(bound.stand)]! += weight * by * slope;
         });
         slopes[sb]! += weight * own[sb]!;
         slopes[ss]! += weight * own[ss]!;
