@@ -19,6 +19,7 @@ export const height: Quantity = {
     logSpreadSpread: 0.6,
     step: { bias: 0.0002, logSpread: 0.04 },
     slip: 0.01,
+    topped: { middle: -0.01, spread: 0.004 },
   },
   steers: true,
   told: { words: 'a mark on the face', drill: 'marked-face' },

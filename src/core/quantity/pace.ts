@@ -18,6 +18,7 @@ export const pace: Quantity = {
     logSpreadSpread: 0.5,
     step: { bias: 0.004, logSpread: 0.04 },
     slip: 0.5,
+    topped: { middle: -0.5, spread: 0.15 },
   },
   steers: true,
   ruled: true,

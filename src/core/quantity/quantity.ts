@@ -12,8 +12,10 @@ export interface Prior {
   logSpreadSpread: number;
   /** Standard deviations of a day's step of the bias and of the log of the spread. */
   step: { bias: number; logSpread: number };
-  /** Spread of slips: a topped ball, a slip of the finger. */
+  /** Spread of slips: a shanked ball, a wrong touch. */
   slip: number;
+  /** What a topped putt has in its place, whatever the player usually does; as usual where left out. */
+  topped?: { middle: number; spread: number };
 }
 
 /** What an instrument is taken to be where it does not say; one standard deviation, SI. */

@@ -59,11 +59,15 @@ export function partsOf(quantity: string, faceShare: number): Part[] {
 }
 
 /**
- * Biases and log spreads of all latents in turn, then how many more slips than usual there are, then how each instrument and
- * each stand was really set, all in standard deviations.
+ * Biases and log spreads of all latents in turn, then how many more slips and topped putts than usual there are, then how each
+ * instrument and each stand was really set, all in standard deviations.
  */
 export type Parameters = Float64Array;
 
-/** Where the share of slips is; instruments and stands follow it. */
+/** How many parameters say how often a putt goes wrong: the shares of slips and of topped putts. */
+export const MISHITS = 2;
+
+/** Where the shares of slips and of topped putts are; instruments and stands follow them. */
 export const slipsIndex = (): number => dimension();
-export const standIndex = (stand: number): number => dimension() + 1 + stand;
+export const toppedIndex = (): number => dimension() + 1;
+export const standIndex = (stand: number): number => dimension() + MISHITS + stand;

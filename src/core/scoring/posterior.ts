@@ -9,7 +9,7 @@ import {
   withMounts,
   type Belief,
 } from './gaussian';
-import { biasAt, dimension } from './latents';
+import { MISHITS, biasAt, dimension, standIndex } from './latents';
 import { model, type Model, type Ready } from './likelihood';
 import { normals } from './normals';
 import { shifted } from './terms';
@@ -56,9 +56,10 @@ function observed(before: Belief, { cells, stands, mounts = [] }: Said, faceShar
   // What not even a slip could do says nothing: the tees of a lane, say, that no head can touch at once.
   const all = placed.map(ready).filter(({ slip }) => slip > IMPOSSIBLE);
   const active = [...new Set(all.flatMap((cell) => cell.active))].sort((a, b) => a - b);
-  // Parameters of the player and of instruments, which the belief holds without the slips between them.
-  const isOwn = (index: number) => index !== player && index <= player + mounts.length;
-  const inBelief = (index: number) => (index < player ? index : index - 1);
+  // Parameters of the player and of instruments, which the belief holds without the shares of mishits between them.
+  const isOwn = (index: number) =>
+    index < player || (index >= standIndex(0) && index < standIndex(mounts.length));
+  const inBelief = (index: number) => (index < player ? index : index - MISHITS);
   const own = active.filter(isOwn);
   if (own.length === 0) return before;
   const kept = own.map(inBelief);
