@@ -32,10 +32,10 @@ export interface Change {
 
 /**
  * Windows mostly stay as they are from one time to the next and now and then step: spreads of the log of the ratio, either
- * as likely. Where a gap was not measured a claim is held against that; where all were, the putts speak for themselves. The
+ * as likely. A claim is held against that, so that of players who have not changed at most one in ten is told of a change. The
  * ratio itself is told as the putts have it.
  */
-const STILL = 0.16;
+const STILL = 0.12;
 const STEPS = 0.6;
 const usually = (log: number): number =>
   Math.exp(-((log / STILL) ** 2) / 2) / STILL + Math.exp(-((log / STEPS) ** 2) / 2) / STEPS;
@@ -63,12 +63,11 @@ export function changeBetween(
     some.map((findings) => observe(priorBelief(), findings, faceShare));
   const [before, after] = beliefs(sides);
   const loose = sides.some(({ stands }) => stands.some(({ measured }) => !measured));
-  const chanceOf = loose ? usually : () => 1;
-  const { ratio, smaller } = compared(before!, after!, skill, faceShare, chanceOf);
+  const { ratio, smaller } = compared(before!, after!, skill, faceShare);
   const settled = (smaller: number) => Math.max(smaller, 1 - smaller) >= SETTLED.probability;
   const exact = () => {
     const [a, b] = beliefs(sides.map(withoutStands));
-    return compared(a!, b!, skill, faceShare, chanceOf).smaller;
+    return compared(a!, b!, skill, faceShare).smaller;
   };
   return {
     ratio,
@@ -206,7 +205,6 @@ function compared(
   after: Belief,
   skill: string,
   faceShare: number,
-  chanceOf: (log: number) => number,
 ): Pick<Change, 'ratio' | 'smaller'> {
   const indices = skillIndices(skill);
   const size = indices.length;
@@ -225,7 +223,7 @@ function compared(
   };
   const [old, recent] = [windows(before, 0), windows(after, size)];
   const ratios = recent.map((window, i) => window / old[i]!);
-  const weights = ratios.map((ratio) => chanceOf(Math.log(ratio)));
+  const weights = ratios.map((ratio) => usually(Math.log(ratio)));
   let [smaller, all] = [0, 0];
   ratios.forEach((ratio, i) => {
     all += weights[i]!;
