@@ -23,6 +23,8 @@ export interface Sender {
   name: string;
   sessionId: string | null;
   principal: CoachPrincipal;
+  /** Nobody putts: its putts are marked as simulated, and it leaves real ones alone. */
+  simulated?: true;
 }
 
 /** Instruments of one coach at most. */

@@ -1,7 +1,7 @@
 import { addSeconds } from 'date-fns';
 import fc from 'fast-check';
 import { v4 } from 'uuid';
-import { libraryDrill } from '@/core/drill';
+import { isUsual, libraryDrill } from '@/core/drill';
 import { DEGREE } from '@/core/units';
 import {
   addDrill,
@@ -268,4 +268,20 @@ test('a secret is one coach’s, and opens nothing once it was ended', async () 
   await endInstrument(database, principal, instrumentId, now);
   expect(await senderBy(database, secret)).toBeNull();
   expect(await listInstruments(database, principal)).toEqual([]);
+});
+
+test('a simulated instrument marks its putts, leaves real ones alone and moves no score', async () => {
+  const { id, runId, gate } = await begun();
+  const real: RunEvent = { type: 'putt', id: v4(), at: after(10), outcomes: { [gate]: 'left' } };
+  await recordEvents(database, principal, runId, [real], after(11));
+  const sender = (await senderBy(database, secret))!;
+  const simulated = { ...sender, simulated: true as const };
+  await takeLines(database, simulated, [line('s1', 11, { face: [1, 'deg'] })], after(12));
+  await sent([line('r1', 12, { path: [2, 'deg'] })], after(13));
+  const putts = await puttsOf(id);
+  expect(putts.map(({ manner, measured }) => [manner, Object.keys(measured)])).toEqual([
+    ['usual', ['path']],
+    ['simulated', ['face']],
+  ]);
+  expect(isUsual('simulated')).toBe(false);
 });

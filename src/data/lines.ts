@@ -111,12 +111,15 @@ async function puttNear(
   runId: string,
   at: Date,
   values: MeasuredValues,
+  simulated: boolean,
 ): Promise<PuttThere | null> {
   const rows = await database.write.all<PuttThere>(
     `SELECT id, at, outcomes, measured, filled, place FROM putt
-      WHERE runId = $runId AND undoneAt IS NULL AND at BETWEEN $from AND $until`,
+      WHERE runId = $runId AND undoneAt IS NULL AND at BETWEEN $from AND $until
+        AND (coalesce(manner, 'usual') = 'simulated') = $simulated`,
     {
       $runId: runId,
+      $simulated: simulated ? 1 : 0,
       $from: storedTime(addSeconds(at, -NEAR.instrument)),
       $until: storedTime(addSeconds(at, NEAR.touchAfter)),
     },
@@ -225,13 +228,17 @@ async function takeRead(
   const runId = await runAt(database, sessionId, at);
   if (!runId) return { message: 'The session of that time has no drill yet. It is kept.' };
   const place = { runId, sessionId };
-  const near = await puttNear(database, runId, at, read.values);
+  const near = await puttNear(database, runId, at, read.values, sender.simulated === true);
   if (near) {
     await putTo(database, place, near.id, read.values);
     return { runId, puttId: near.id, with: 'putt' };
   }
   const puttId = v5(`${sender.instrumentId} ${read.id}`, NAMES);
-  const putt = { outcomes: {}, measured: completed(read.values) };
+  const putt = {
+    outcomes: {},
+    measured: completed(read.values),
+    ...(sender.simulated && { manner: 'simulated' as const }),
+  };
   await recordEvents(
     database,
     sender.principal,

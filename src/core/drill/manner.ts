@@ -34,6 +34,11 @@ export const MANNERS = {
   },
   guided: { label: 'guided', about: 'The head runs along a rail or a board.', usual: false },
   practice: { label: 'practice stroke', about: 'Tried out; it does not count.', usual: false },
+  simulated: {
+    label: 'simulated',
+    about: 'Made up by a simulated instrument; it never moves a score.',
+    usual: false,
+  },
 } as const satisfies Record<string, Told>;
 
 export type Manner = keyof typeof MANNERS;

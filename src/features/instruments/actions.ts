@@ -19,7 +19,7 @@ import {
 } from '@/data';
 import { coachAction } from '../shared/action';
 import { tellRun } from './live';
-import { startStandIn } from './stand-in';
+import { simulatedNow, startStandIn, stopStandIn } from './stand-in';
 
 const ANYONE = { least: 'assistant' } as const;
 
@@ -63,13 +63,25 @@ export const standHere = coachAction(
   ANYONE,
 );
 
-/** The instruments there are, and whether stand-ins may be tried. */
+export interface InstrumentsNow {
+  instruments: Instrument[];
+  demo: boolean;
+  /** Names of those that are simulated at this moment. */
+  simulated: string[];
+}
+
+/** The instruments there are, whether they may be simulated, and which are. */
 export const besideNow = coachAction(
   z.null(),
-  async (database, principal): Promise<{ instruments: Instrument[]; demo: boolean }> => ({
-    instruments: await listInstruments(database, principal),
-    demo: process.env.DIRIGO_OPEN === '1',
-  }),
+  async (database, principal): Promise<InstrumentsNow> => {
+    const instruments = await listInstruments(database, principal);
+    const now = simulatedNow();
+    return {
+      instruments,
+      demo: process.env.DIRIGO_OPEN === '1',
+      simulated: instruments.filter(({ id }) => now.includes(id)).map(({ name }) => name),
+    };
+  },
   { ...ANYONE, reads: true },
 );
 
@@ -96,12 +108,24 @@ export const forgetLines = coachAction(
 
 const kindSchema = z.enum(Object.keys(STAND_INS) as [StandIn, ...StandIn[]]);
 
-/** In the demo, where nobody is real: a made-up player putts beside a stand-in. */
+/** Stops a simulated instrument. */
+export const stopSimulated = coachAction(
+  z.object({ kind: kindSchema }),
+  async (database, principal, { kind }) => {
+    const { name } = STAND_INS[kind];
+    const there = (await listInstruments(database, principal)).find((one) => one.name === name);
+    if (there) stopStandIn(there.id);
+    return null;
+  },
+  ANYONE,
+);
+
+/** In the demo, where nobody is real: a simulated player putts beside a simulated instrument. */
 export const tryStandIn = coachAction(
   z.object({ sessionId: z.uuid(), kind: kindSchema }),
   async (database, principal, { sessionId, kind }) => {
     if (process.env.DIRIGO_OPEN !== '1') {
-      throw new Problem('refused', 'Stand-ins putt in the demo only: here the players are real.');
+      throw new Problem('refused', 'Instruments are simulated in the demo only.');
     }
     const { name } = STAND_INS[kind];
     const there = (await listInstruments(database, principal)).find((one) => one.name === name);

@@ -7,18 +7,17 @@ import { STAND_INS, type StandIn } from '@/core/simulate';
 import type { Instrument } from '@/data';
 import { Button } from '@/ui/button';
 import { showErrors } from '../shared/show-errors';
-import { besideNow, standHere, tryStandIn } from './actions';
+import { besideNow, standHere, stopSimulated, tryStandIn, type InstrumentsNow } from './actions';
 
-/** In a session: which instrument stands beside this ball, and in the demo a stand-in to try it with. */
+/** In a session: which instrument stands beside this ball, and in the demo a simulated one to try it with. */
 export function Beside() {
   const { id: sessionId } = useParams<{ id: string }>();
-  const [known, setKnown] = useState<{ instruments: Instrument[]; demo: boolean } | null>(null);
+  const [known, setKnown] = useState<InstrumentsNow | null>(null);
   const [busy, work] = useTransition();
-  useEffect(() => {
-    void besideNow(null).then((told) => told.ok && setKnown(told.value));
-  }, []);
+  const refresh = () => besideNow(null).then((told) => void (told.ok && setKnown(told.value)));
+  useEffect(() => void refresh(), []);
   if (!known) return null;
-  const { instruments, demo } = known;
+  const { instruments, demo, simulated } = known;
   if (instruments.length === 0 && !demo) return null;
   const put = ({ id, name, sessionId: where }: Instrument) =>
     work(async () => {
@@ -26,15 +25,19 @@ export function Beside() {
       const done = await standHere({ id, sessionId: here ? sessionId : null });
       if (!showErrors(done)) return;
       toast(here ? `${name} stands beside this ball.` : `${name} stands beside no session.`);
-      const told = await besideNow(null);
-      if (told.ok) setKnown(told.value);
+      await refresh();
     });
   const attempt = (kind: StandIn) =>
     work(async () => {
-      const done = await tryStandIn({ sessionId, kind });
-      if (showErrors(done)) {
-        toast(`${done.value}: a made-up player putts twenty times, one every three seconds.`);
-      }
+      const on = simulated.includes(STAND_INS[kind].name);
+      const done = on ? await stopSimulated({ kind }) : await tryStandIn({ sessionId, kind });
+      if (!showErrors(done)) return;
+      toast(
+        on
+          ? `${STAND_INS[kind].name}: no more simulated putts.`
+          : `${STAND_INS[kind].name}: 20 simulated putts, one every 3 seconds.`,
+      );
+      await refresh();
     });
   return (
     <section className="grid gap-2 border-t border-rule pt-3">
@@ -56,7 +59,8 @@ export function Beside() {
       {demo &&
         (Object.keys(STAND_INS) as StandIn[]).map((kind) => (
           <Button key={kind} className="min-h-12" disabled={busy} onClick={() => attempt(kind)}>
-            Try a stand-in: {STAND_INS[kind].name.toLowerCase()}
+            {simulated.includes(STAND_INS[kind].name) ? 'Stop the simulated ' : 'Simulate a '}
+            {STAND_INS[kind].name.toLowerCase()}
           </Button>
         ))}
     </section>

@@ -9,16 +9,23 @@ const PUTTS = 20;
 const EVERY = 3000;
 
 const KEY = Symbol.for('dirigo.standIns');
-const running = (): Set<string> => {
-  const there = globalThis as { [KEY]?: Set<string> };
-  return (there[KEY] ??= new Set());
+/** How to stop each simulated instrument that is putting. */
+const running = (): Map<string, () => void> => {
+  const there = globalThis as { [KEY]?: Map<string, () => void> };
+  return (there[KEY] ??= new Map());
 };
 
-/** Has a made-up player putt beside a stand-in for a while; once at a time for each. */
-export function startStandIn(kind: StandIn, sender: Sender): void {
+/** The instruments that are simulated at this moment. */
+export const simulatedNow = (): string[] => [...running().keys()];
+
+/** Stops a simulated instrument; nothing happens where it is not putting. */
+export const stopStandIn = (instrumentId: string): void => running().get(instrumentId)?.();
+
+/** Has a simulated player putt beside an instrument for a while; once at a time for each. */
+export function startStandIn(kind: StandIn, own: Sender): void {
+  const sender: Sender = { ...own, simulated: true };
   const { instrumentId } = sender;
   if (running().has(instrumentId)) return;
-  running().add(instrumentId);
   const luck = chance(1);
   const begun = Date.now();
   let index = 0;
@@ -44,4 +51,5 @@ export function startStandIn(kind: StandIn, sender: Sender): void {
       .catch((error: unknown) => log.error({ event: 'simulated instrument failed', err: error }));
   }, EVERY);
   again.unref();
+  running().set(instrumentId, stop);
 }

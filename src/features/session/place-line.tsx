@@ -157,11 +157,13 @@ export function PlaceFields({
       <Pick
         label="Struck"
         placeholder="Choose"
-        options={Object.entries(MANNERS).map(([value, { label, about }]) => ({
-          value,
-          label,
-          detail: about,
-        }))}
+        options={Object.entries(MANNERS)
+          .filter(([id]) => id !== 'simulated')
+          .map(([value, { label, about }]) => ({
+            value,
+            label,
+            detail: about,
+          }))}
         value={manner}
         onChange={(value) => onManner(value as Manner)}
       />
