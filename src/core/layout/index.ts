@@ -71,6 +71,7 @@ export {
   layoutChecklist,
   layoutKit,
   layoutSchema,
+  hiddenByGap,
   measuredOff,
   onCarpet,
   onReading,

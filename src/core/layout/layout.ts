@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FLAT, puttSchema, refuseTooFirm, type Slope } from '@/core/green';
+import { BALL_DIAMETER, FLAT, puttSchema, refuseTooFirm, type Slope } from '@/core/green';
 import type {
   Check,
   Direct,
@@ -22,6 +22,7 @@ import type {
   Tolerance,
   Traits,
 } from './element';
+import { normalQuantile } from '@/core/numbers';
 import { fittingSchema, STANDARD_FITTING, KIT, type Fitting, type KitId } from '@/core/people';
 import { conflicts } from './conflicts';
 import { ELEMENTS, type ElementKind } from './register';
@@ -291,6 +292,29 @@ const OFF = {
   opening: { planned: 0.0015, measured: 0.0005 },
   along: { planned: 0.01, measured: 0.002 },
 } as const;
+
+/**
+ * How large a change of the start line has to be to show through gates whose gap was not measured: two set-ups of the narrowest
+ * one differ by √2 · 1.5 mm of its air, and a change is told where it is 1.28 of that (90 %).
+ *
+ * @param layout as it stands
+ * @returns a share of the window, 0 to 1; null where every gap was measured, or there is no gate
+ * @example hiddenByGap(gate of 67 mm) // 0.106: air of 24.3 mm
+ */
+export function hiddenByGap(layout: Layout): number | null {
+  const airs = standing(layout).flatMap((element) => {
+    const { built = {} } = layout.elements.find(({ id }) => id === element.id)!;
+    if (element.tolerance()?.quantity !== 'start') return [];
+    return element
+      .measures()
+      .filter(({ name, decides }) => name === 'gap' && decides === 'opening' && !(name in built))
+      .map(({ metres }) => metres - BALL_DIAMETER);
+  });
+  if (airs.length === 0) return null;
+  return (
+    1 - Math.exp((-normalQuantile(0.9) * Math.SQRT2 * OFF.opening.planned) / Math.min(...airs))
+  );
+}
 
 /**
  * An element as it may really stand: each of the measures that decide what it lets through off by one standard deviation,

@@ -10,6 +10,7 @@ import {
   ballGateLayout,
   fitted,
   gateTolerance,
+  hiddenByGap,
   isBuilt,
   isMeasured,
   judge,
@@ -276,5 +277,16 @@ describe('what counts', () => {
 
   it('is all that is logged when there is none of the kind asked for', () => {
     expect(judge({ ...layout, counts: 'hole' })({ gate: 'clear' })).toBe(true);
+  });
+});
+
+describe('what a gap that was not measured hides', () => {
+  it('is, by hand, 1 - exp(-1.2816 √2 · 1.5 mm / air), and nothing once it was measured', () => {
+    const layout = ballGateLayout(putt, { ...gate, gap: 0.067 });
+    const { id } = layout.elements.find(({ kind }) => kind === 'ballGate')!;
+    // 67 mm less the ball's 42.67 mm leave 24.33 mm of air: 1.2816 · 1.4142 · 1.5 / 24.33 = 0.11174.
+    expect(hiddenByGap(layout)).toBeCloseTo(0.10572, 4);
+    const built = asBuilt(layout, id, { gap: 0.0665 });
+    expect(built.ok && hiddenByGap(built.layout)).toBeNull();
   });
 });

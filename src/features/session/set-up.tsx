@@ -1,12 +1,19 @@
 'use client';
 
 import { useState, type ReactNode } from 'react';
-import { layoutCautions, layoutChecklist, layoutKit, type Layout } from '@/core/layout';
+import {
+  hiddenByGap,
+  layoutCautions,
+  layoutChecklist,
+  layoutKit,
+  type Layout,
+} from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
 import { greenWords } from '../drills/ground-words';
 import { TapeList } from '../drills/tape-list';
 import { AsBuilt } from './as-built';
+import { useWays } from './ways';
 import { SheetDialog } from '@/ui/sheet-dialog';
 
 /** What is put on the green and has to come off it again; a pen or a tape stays in the hand. */
@@ -50,6 +57,9 @@ export function SetUp({
   const open = looked ?? (ready && !stands);
   const kit = countedKit(layout);
   const checklist = layoutChecklist(layout);
+  const { built } = useWays();
+  const hidden = hiddenByGap(layout);
+  const stand = () => onStands(Object.fromEntries(kit.map(({ item, count }) => [item, count])));
   return (
     <SheetDialog
       returnsFocus={false}
@@ -75,17 +85,36 @@ export function SetUp({
               at the end.
             </p>
           )}
-          <Button
-            kind="primary"
-            className="min-h-14 text-[1.125rem]"
-            autoFocus
-            onClick={() => {
-              onStands(Object.fromEntries(kit.map(({ item, count }) => [item, count])));
-              setOpen(false);
-            }}
-          >
-            Set up, start
-          </Button>
+          {hidden !== null && built && (
+            <p className="text-[1rem]">
+              Measure the gap first: set by eye it is about 1.5 mm off, which hides a change of the
+              start line under {Math.round(100 * hidden)} %.
+            </p>
+          )}
+          <div className="grid gap-2 sm:grid-cols-2">
+            <Button
+              kind="primary"
+              className="min-h-14 text-[1.125rem] only:col-span-full"
+              autoFocus
+              onClick={() => {
+                stand();
+                setOpen(false);
+              }}
+            >
+              Set up, start
+            </Button>
+            {hidden !== null && built && (
+              <Button
+                className="min-h-14 text-[1.125rem]"
+                onClick={() => {
+                  stand();
+                  setOpen(true);
+                }}
+              >
+                Set up, measure the gap
+              </Button>
+            )}
+          </div>
         </div>
       )}
       <div className="mt-4 border-t border-rule pt-3">{card}</div>
