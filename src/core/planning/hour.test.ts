@@ -274,6 +274,11 @@ describe('a proposed hour', () => {
     ['for the pace', [{}], 'green', { goals: ['pace'] as Skill[] }],
     ['a quarter of an hour', [{}], 'green', { minutes: 15 }],
     ['three in turn', [{}, { level: 'advanced' }, { misses: ['toe'] }], 'green', { minutes: 90 }],
+    ['three in an hour', [{}, { level: 'advanced' }, { misses: ['toe'] }], 'green', {}],
+    ['four in an hour', [{}, {}, { level: 'advanced' }, { misses: ['pull'] }], 'green', {}],
+    ['nine in an hour', Array<object>(9).fill({}), 'green', {}],
+    ['five, cold first', [{}, {}, {}, {}, {}], 'green', { cold: true }],
+    ['three, cold first', [{}, {}, { level: 'beginner' }], 'green', { cold: true }],
   ];
   const all = cases.map(([name, who, place, more]) => {
     const players = who.map((one) => player(one));
@@ -310,6 +315,28 @@ describe('a proposed hour', () => {
       new Set(['technique', 'reading', 'pace', 'together', 'pressure']),
     );
     expect(phases('a straight stroke, cold first')[0]).toBe('test');
+  });
+
+  it('has something with a cost where the shortest takes more than twice its share', () => {
+    const { candidates, asked } = named('nine in an hour');
+    // 13 of 87 parts of an hour, twice.
+    const long = candidates.filter(
+      (one) => phaseOf(one.drill) !== 'pressure' || blockSpan(one).median > 2 * 60 * (0.13 / 0.87),
+    );
+    const phases = proposeHour(asked, long).map(({ phase }) => phase);
+    expect(phases).toEqual(expect.arrayContaining(['technique', 'pressure']));
+  });
+
+  it.each([
+    'three in turn',
+    'three in an hour',
+    'four in an hour',
+    'nine in an hour',
+    'five, cold first',
+    'three, cold first',
+  ])('keeps a skill and something with a cost, however many putt in turn: %s', (name) => {
+    const phases = named(name).plan.map(({ phase }) => phase);
+    expect(phases).toEqual(expect.arrayContaining(['technique', 'pressure']));
   });
 
   it('has more of what is wished', () => {

@@ -154,7 +154,9 @@ const SHARES: Record<Phase, number> = {
   pressure: 0.13,
 };
 /** What an hour can least do without is chosen first. */
-const FIRST: Phase[] = ['test', 'technique', 'pressure', 'pace', 'reading', 'together'];
+const FIRST: Phase[] = ['technique', 'pressure', 'test', 'pace', 'reading', 'together'];
+/** What no hour is without, however many putt in turn: their shortest drills are taken where no other has room. */
+const NEEDED: readonly Phase[] = ['technique', 'pressure'];
 
 /** Less than this is no drill, minutes. */
 const LEAST = 3;
@@ -215,8 +217,8 @@ export function proposeHour(
   }));
   const ordered = () =>
     chosen.toSorted((a, b) => PHASES.indexOf(a.phase) - PHASES.indexOf(b.phase));
-  const fits = (more: Timed) =>
-    totalsOf([...chosen.map(({ timed }) => timed), more]).median <= wish.minutes;
+  const fits = (...more: Timed[]) =>
+    totalsOf([...chosen.map(({ timed }) => timed), ...more]).median <= wish.minutes;
   const take = (candidate: Candidate) => {
     const phase = phaseOf(candidate.drill);
     chosen.push({
@@ -234,17 +236,26 @@ export function proposeHour(
     }))
     .filter(({ phase, median }) => (wish.cold || phase !== 'test') && median >= LEAST)
     .sort((a, b) => b.worth - a.worth);
+  const shortest = <T extends { median: number }>(some: readonly T[]): T | undefined =>
+    some.toSorted((a, b) => a.median - b.median)[0];
   const isIn = (id: string) => chosen.some(({ block }) => block.id === id);
   const trains = (phase: Phase) => chosen.some((one) => one.phase === phase);
   const scale = wish.cold ? 1 : 1 / (1 - SHARES.test);
   for (const phase of FIRST) {
     if (trains(phase)) continue;
     const budget = scale * SHARES[phase] * wish.minutes;
-    const here = ranked.filter((one) => one.phase === phase && fits(one.candidate));
+    // Room is left for what is still needed.
+    const reserved = NEEDED.filter((one) => one !== phase && !trains(one)).flatMap(
+      (one) => shortest(ranked.filter((each) => each.phase === one))?.candidate ?? [],
+    );
+    const all = ranked.filter((one) => one.phase === phase);
+    const roomy = all.filter(({ candidate }) => fits(candidate, ...reserved));
+    const here = roomy.length > 0 ? roomy : all.filter(({ candidate }) => fits(candidate));
+    const most = NEEDED.includes(phase) ? Infinity : 2 * budget;
     // The best that keeps to its share, or else the shortest: an hour without a phase is none.
     const found =
       here.find(({ median }) => median <= budget) ??
-      here.toSorted((a, b) => a.median - b.median).find(({ median }) => median <= 2 * budget);
+      shortest(here.filter(({ median }) => median <= most));
     if (found) take(found.candidate);
   }
   for (const { candidate, phase } of ranked) {
