@@ -6,7 +6,7 @@ import { dice } from 'tests/player/player';
 import { checkWords, checksOf, effectOfCheckWords, likelyLarger, rateOf } from '.';
 import { likelyHelps } from './checks';
 
-const { layout } = libraryDrill('overhead-rod')!;
+const { layout } = libraryDrill('under-the-arms')!;
 const watched = standing(layout).find(({ traits }) => traits.byEye)!;
 
 /** A session in which it was so some times, and not seen some others. */

@@ -15,7 +15,9 @@ const WAYS = {
   rod: {
     label: 'alignment stick overhead',
     kit: [{ item: 'rod', count: 1 }],
-    checklist: ['Somebody holds a stick over the ball, square to the line.'],
+    checklist: [
+      'Somebody holds a stick over the ball, along the line; say which side of it the face points.',
+    ],
     cautions: CAUTIONS.overhead,
   },
   mirror: {

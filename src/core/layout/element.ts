@@ -20,6 +20,8 @@ export interface Place {
   tee?: { radius: number };
   /** Letter on the drawing, given by the layout. */
   label?: string;
+  /** A place that balls are putted from: it is measured from the hole, not from the first ball. */
+  station?: true;
   at: Spot;
 }
 

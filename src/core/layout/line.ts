@@ -3,6 +3,7 @@ import { CAUTIONS } from './cautions';
 import { defineElement } from './element';
 
 const LENGTH = { min: 0.3, max: 15 };
+const BACK = { min: 0, max: 15 };
 
 const KINDS = [
   { value: 'string', label: 'string on skewers', item: 'string' },
@@ -14,6 +15,8 @@ const schema = z.object({
   what: z.enum(['string', 'chalk', 'overhead']),
   /** From the ball, m. */
   length: z.number().min(LENGTH.min).max(LENGTH.max),
+  /** How far behind the ball a string begins, m. */
+  back: z.number().min(BACK.min).max(BACK.max).default(0.3),
 });
 
 type Line = z.infer<typeof schema>;
@@ -22,7 +25,7 @@ type Line = z.infer<typeof schema>;
 export const line = defineElement({
   kind: 'line',
   name: 'Line',
-  about: 'Chalk, string or a alignment stick overhead: shows the start line.',
+  about: 'Chalk, string or an alignment stick overhead: shows the start line.',
   trains: 'set-up',
   traits: { showsLine: true, spread: true },
   schema,
@@ -36,25 +39,42 @@ export const line = defineElement({
       kind: 'along',
       ...LENGTH,
     },
-  ],
-  defaults: (putt): Line => ({ what: 'string', length: Math.min(LENGTH.max, putt.distance) }),
-  check: () => [],
-  places: ({ length, what }) => [
     {
-      id: 'end',
-      name: what === 'string' ? 'far skewer' : 'end of the line',
-      at: { along: length, across: 0 },
+      type: 'length',
+      name: 'back',
+      label: 'Behind the ball',
+      what: 'The length of string behind the ball',
+      kind: 'along',
+      ...BACK,
+      when: { field: 'what', is: ['string'] },
     },
   ],
+  defaults: (putt): Line => ({
+    what: 'string',
+    length: Math.min(LENGTH.max, putt.distance + 0.3),
+    back: 0.3,
+  }),
+  check: () => [],
+  places: ({ length, back, what }) =>
+    what === 'string'
+      ? [
+          { id: 'near', name: 'near skewer', at: { along: -back, across: 0 } },
+          { id: 'end', name: 'far skewer', at: { along: length, across: 0 } },
+        ]
+      : [{ id: 'end', name: 'end of the line', at: { along: length, across: 0 } }],
+  checks: ({ length, back, what }) =>
+    what === 'string'
+      ? [{ name: 'of string between the skewers', between: ['near', 'end'], metres: length + back }]
+      : [],
   tolerance: () => null,
   outcomes: () => [],
   evidence: () => [],
   meets: () => null,
-  draw: ({ what, length }) => [
+  draw: ({ what, length, back }) => [
     {
       type: 'rod',
       role: what === 'overhead' ? 'rod' : what,
-      from: { along: 0, across: 0 },
+      from: { along: what === 'string' ? -back : 0, across: 0 },
       to: { along: length, across: 0 },
     },
   ],

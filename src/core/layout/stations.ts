@@ -213,6 +213,7 @@ export const stations = defineElement({
         id: `station ${index + 2}`,
         name: [`station ${index + 2}`, stationName(params, index + 1)].filter(Boolean).join(', '),
         at: turned(at, -setting.aim.direction),
+        station: true as const,
       })),
   tolerance: () => null,
   outcomes: () => [],

@@ -11,6 +11,8 @@ export interface TapeRow {
   label?: string;
   /** From the ball mark, on the green; across right positive, m. */
   at: Spot;
+  /** Of a station: how far before the hole it lies, along the line from the first ball, m; beyond it below 0. */
+  beforeHole?: number;
   /** A tee's middle, or a pin or coin. */
   what: 'pin' | 'tee' | 'spot' | 'ball' | 'curve';
   /** What to measure once this stands. */
@@ -33,6 +35,7 @@ export function tapeList(layout: Layout): TapeRow[] {
       name: place.name,
       ...(place.label && { label: place.label }),
       at: place.at,
+      ...(place.station && { beforeHole: layout.putt.distance - place.at.along }),
       what: element.traits.fixed ? 'ball' : place.tee ? 'tee' : 'spot',
       checks: checks.filter(({ between }) => between[1] === place.id),
     }));

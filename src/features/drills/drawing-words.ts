@@ -1,5 +1,6 @@
 import { standing, type Layout } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
+import { checkLength } from './tape-list';
 
 /**
  * A drawing for those who cannot see it: the putt, then what stands on it from the ball outward, with its letters, its gaps and
@@ -17,9 +18,7 @@ export function drawingWords(layout: Layout, units: UnitPreferences): string {
       const letters = LIST.format(places.flatMap(({ label }) => label ?? []));
       const { along } = first.at;
       const said = [
-        ...element
-          .checks()
-          .map(({ name, metres }) => `${showLength(metres, 'across', units)} ${name}`),
+        ...element.checks().map(({ name, metres }) => `${checkLength(metres, units)} ${name}`),
         Math.abs(along) < 5e-4
           ? 'level with the ball'
           : `${showLength(Math.abs(along), 'along', units)} ${along < 0 ? 'behind' : 'from'} the ball`,

@@ -1,26 +1,47 @@
 import { tapeList, type Layout, type TapeRow } from '@/core/layout';
-import { formatLength, showLength, type UnitPreferences } from '@/core/units';
+import { formatLength, roughLength, showLength, type UnitPreferences } from '@/core/units';
 import { ColumnHead } from '@/ui/column-head';
 
-/** How far aside a row is: a pin far from the line is measured as the putt is, not as a gap. */
-export function asideWords({ at, what }: TapeRow, units: UnitPreferences): string {
+/** How far aside a row is: a pin or a station is measured as the putt is, not as a gap. */
+export function asideWords({ at, what, beforeHole }: TapeRow, units: UnitPreferences): string {
+  const side = at.across < 0 ? 'left' : 'right';
+  if (beforeHole !== undefined) {
+    return Math.abs(at.across) < NO_WAY
+      ? 'on the line'
+      : `${roughLength(Math.abs(at.across), units)} ${side}`;
+  }
   const far = what === 'pin' || Math.abs(at.across) > FAR_ASIDE;
   const shown = far
     ? formatLength(Math.abs(at.across), units.long === 'imperial' ? 'in' : 'cm')
     : showLength(Math.abs(at.across), 'spot', units);
-  return shown.startsWith('0 ') ? 'on the line' : `${shown} ${at.across < 0 ? 'left' : 'right'}`;
+  return shown.startsWith('0 ') ? 'on the line' : `${shown} ${side}`;
 }
 
 /** Things farther aside than this are measured with the long tape, m. */
 const FAR_ASIDE = 0.15;
 
-/** How far along a row is, behind the ball said so. */
-export function alongWords({ at, what }: TapeRow, units: UnitPreferences): string {
+/** Nearer than this is there already, m. */
+const NO_WAY = 0.005;
+
+/** How far along a row is: from the ball mark, behind it said so; a station from the hole. */
+export function alongWords({ at, what, beforeHole }: TapeRow, units: UnitPreferences): string {
+  if (beforeHole !== undefined) {
+    if (Math.abs(beforeHole) < NO_WAY) return 'level with the hole';
+    const way = roughLength(Math.abs(beforeHole), units);
+    return beforeHole > 0 ? `${way} before the hole` : `${way} past the hole`;
+  }
   if (what === 'ball') return 'start';
   if (Math.abs(at.along) < 5e-4) return 'level';
   const shown = showLength(Math.abs(at.along), what === 'pin' ? 'putt' : 'along', units);
   return at.along < 0 ? `${shown} behind` : shown;
 }
+
+/** A length to check between two places: a gap by the tape's finest marks, a string roughly. */
+export const checkLength = (metres: number, units: UnitPreferences): string =>
+  metres > LONG ? roughLength(metres, units) : showLength(metres, 'across', units);
+
+/** Nothing longer than this is a gap, m. */
+const LONG = 0.6;
 
 /** Its id on a page: drawings point to it. */
 export const TAPE_LIST = 'tape-list';
@@ -47,7 +68,7 @@ export function TapeList({ layout, units }: { layout: Layout; units: UnitPrefere
               )}
               {row.checks.map(({ name, metres }) => (
                 <span key={name} className="block text-sm text-ink2">
-                  check {showLength(metres, 'across', units)} {name}
+                  check {checkLength(metres, units)} {name}
                 </span>
               ))}
             </td>

@@ -9,11 +9,11 @@ import {
   rungStrictness,
   tapeList,
 } from '@/core/layout';
-import { DEFAULT_UNITS } from '@/core/units';
+import { DEFAULT_UNITS, roughLength } from '@/core/units';
 import { drillWords } from './drill-words';
 import { greenWords, groundWords, readWords } from './ground-words';
 import { rungWords, strictnessOfRung } from './rung-words';
-import { alongWords, asideWords } from './tape-list';
+import { alongWords, asideWords, checkLength } from './tape-list';
 
 const gate = ballGateLayout(DEFAULT_PUTT, { distance: 0.4572, gap: 0.06, shank: 0.005 });
 const metric = { ...DEFAULT_UNITS, long: 'metric' as const };
@@ -100,6 +100,32 @@ describe('the tape list in words', () => {
     expect(asideWords(rows[0]!, DEFAULT_UNITS)).toBe('on the line');
     expect(asideWords(rows[1]!, DEFAULT_UNITS)).toBe('66.5 mm left');
     expect(alongWords(rows[1]!, metric)).toBe('7.6 cm behind');
+  });
+
+  it('measures stations from the hole and the line, in one system', () => {
+    const rows = tapeList(libraryDrill('four-round')!.layout).filter(({ what }) => what === 'spot');
+    const told = rows.map((row) => [
+      alongWords(row, DEFAULT_UNITS),
+      asideWords(row, DEFAULT_UNITS),
+    ]);
+    const { distance } = libraryDrill('four-round')!.layout.putt;
+    const way = roughLength(distance, DEFAULT_UNITS);
+    expect(told).toEqual([
+      ['level with the hole', `${way} left`],
+      ['level with the hole', `${way} right`],
+      [`${way} past the hole`, 'on the line'],
+    ]);
+  });
+
+  it('names both skewers of a string, and how long it is between them', () => {
+    const rows = tapeList(libraryDrill('string-line')!.layout);
+    const [near, far] = ['near skewer', 'far skewer'].map((name) =>
+      rows.find((row) => row.name === name)!,
+    );
+    // From a foot behind the ball at 18 ft to a foot past the hole at 3 ft.
+    expect(alongWords(near!, DEFAULT_UNITS)).toBe('16 ft behind');
+    expect(alongWords(far!, DEFAULT_UNITS)).toBe('4 ft');
+    expect(far!.checks.map(({ metres }) => checkLength(metres, DEFAULT_UNITS))).toEqual(['20 ft']);
   });
 });
 

@@ -5,6 +5,7 @@ import { fittingOf, kitWords, type KitId } from '@/core/people';
 import { PHASE_WORDS, totalsOf } from '@/core/planning';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { getDrill, getStudent, type CoachPrincipal, type Database } from '@/data';
+import { alongWords, asideWords } from '../drills/tape-list';
 import type { loadPlan } from './load-plan';
 import { lateWords, totalsWords } from './totals-words';
 
@@ -14,11 +15,10 @@ type Loaded = Awaited<ReturnType<typeof loadPlan>>;
 const placesIn = (layout: Layout, units: UnitPreferences): string =>
   tapeList(layout)
     .filter(({ what }) => what !== 'ball')
-    .map(({ what, at }) => {
-      const beside = showLength(Math.abs(at.across), 'across', units);
-      const side =
-        Math.abs(at.across) > 0.0005 ? `, ${beside} ${at.across < 0 ? 'left' : 'right'}` : '';
-      return `${what} ${showLength(at.along, 'along', units)}${side}`;
+    .map((row) => {
+      const beside = asideWords(row, units);
+      const side = beside === 'on the line' ? '' : `, ${beside}`;
+      return `${row.name} ${alongWords(row, units)}${side}`;
     })
     .join('; ') || 'nothing to place';
 

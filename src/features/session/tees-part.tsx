@@ -2,7 +2,8 @@
 
 import clsx from 'clsx';
 import type { Place, Side, Spot, Standing } from '@/core/layout';
-import { showLength, type UnitPreferences } from '@/core/units';
+import type { UnitPreferences } from '@/core/units';
+import { checkLength } from '../drills/tape-list';
 import { releaseFocus } from '@/ui/release-focus';
 import { useSize } from '@/ui/use-size';
 import { touchedTees, type Seen } from './seen';
@@ -102,7 +103,7 @@ export function TeesPart({
     >
       <p className="absolute inset-x-2 top-1 truncate text-[0.875rem] font-[620] text-ink2">
         {element.name}
-        {check && ` · ${showLength(check.metres, 'across', units)}`}
+        {check && ` · ${checkLength(check.metres, units)}`}
       </p>
       {size && at && (
         <>

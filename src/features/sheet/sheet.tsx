@@ -17,7 +17,7 @@ import { fit, marginsOf } from '@/ui/measured-line/geometry';
 import { svgString } from '@/ui/svg-string';
 import { drillWords } from '../drills/drill-words';
 import { groundWords, readWords } from '../drills/ground-words';
-import { alongWords, asideWords } from '../drills/tape-list';
+import { alongWords, asideWords, checkLength } from '../drills/tape-list';
 import type { Paper } from './paper';
 import { BODY, FONTS, label, ticked, write, type Pen, type Setting } from './pen';
 import type { Cut, Measure } from './wrap';
@@ -270,7 +270,7 @@ function tape(pen: Pen, { layout, units }: SheetInput, setting: Setting, inner: 
     const column = middle || one.at.across > 0 ? columns.right : columns.left;
     cell(one.what === 'ball' ? '' : middle ? 'on line' : aside, column, 'end', 'bold');
     const [check] = one.checks;
-    if (check) cell(showLength(check.metres, 'across', units), right, 'end', 'bold', 'line');
+    if (check) cell(checkLength(check.metres, units), right, 'end', 'bold', 'line');
     pen.y += row;
     rule('hair', 0.8);
   }

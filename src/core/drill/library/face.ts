@@ -47,8 +47,7 @@ export const FACE: LibraryDrill[] = [
     rule: { type: 'putts', putts: 10 },
     putt: 6 * FOOT,
     parts: [
-      { kind: 'line', params: { what: 'overhead', length: 4 * FOOT } },
-      watch('Face square to the stick at address', 'Square', 'Not square'),
+      { kind: 'aimCheck', params: { by: 'rod', distance: 4 * FOOT } },
       ballGate(18 * INCH, 0.064),
     ],
     counts: 'gate',

@@ -169,7 +169,8 @@ export const START_LINE: LibraryDrill[] = [
     rule: { type: 'putts', putts: 30 },
     putt: 3 * FOOT,
     parts: [
-      { kind: 'line', params: { what: 'string', length: 3 * FOOT } },
+      // From a foot behind the farthest ball to a foot past the hole.
+      { kind: 'line', params: { what: 'string', length: 4 * FOOT, back: 16 * FOOT } },
       { kind: 'stations', params: { shape: 'ladder', count: 6, step: 3 * FOOT, balls: 5 } },
       hole,
     ],
