@@ -144,6 +144,6 @@ for (const [name, gates, set, weeks, knocked] of [
   ['sensor only, turned by 1°', false, turnedBy(1), 1],
   ['both, knocked by 0.5° half-way', true, asThought, 1, KNOCKED],
 ] as const) {
-  if (ROWS && !ROWS.some((wanted) => name.startsWith(wanted))) continue;
+  if (ROWS && !ROWS.some((wanted) => name.includes(wanted))) continue;
   console.log(`| ${name} | ${held(gates, set, weeks, knocked).join(' | ')} |`);
 }

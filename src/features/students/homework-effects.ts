@@ -44,8 +44,9 @@ export async function readHomework(
   for (const { id, drillId, from } of homework) {
     const { details } = await getDrill(database, principal, drillId);
     const skill = trainedIds().find((one) => details.skills.includes(one)) ?? 'start';
-    const before = scores.findLast(({ at }) => dayIn(at, settings.zone) <= from);
-    const last = scores.at(-1);
+    const speaking = scores.filter(({ basis }) => (basis[skill] ?? 0) > 0);
+    const before = speaking.findLast(({ at }) => dayIn(at, settings.zone) <= from);
+    const last = speaking.at(-1);
     const change =
       before && last && before !== last ? changeBetween([before], [last], skill, faceShare) : null;
     effects[id] = { skill, change };

@@ -20,6 +20,7 @@ import {
 } from '@/core/units';
 import type { Student } from '@/data';
 import type { Known } from './read-student';
+import { basisOfAll } from './reading';
 import { libraryRef } from '../programme/library-ref';
 import { windowSince } from './skill-words';
 
@@ -53,18 +54,25 @@ export function InWords({
   const across = (metres: number) => showLength(settable(metres, units, 'up'), 'across', units);
   const { low, high } = gateOfWindow(start.window, gate).gap;
   const { change, since } = changes.start ?? {};
+  const startKnown = (basisOfAll(scores).start ?? 0) > 0;
   return (
     <section className="grid content-start gap-4 px-4 py-5 md:px-6" aria-label="In words">
       <div>
         <h2 className="mb-1 cap">In words</h2>
-        <p className="text-[1.125rem] leading-snug">
-          <strong>
-            {given} {scoreWords(start, student.hand, units, gate)}.
-          </strong>
-        </p>
-        <p className="mt-1 text-ink2">
-          80 % interval of the gate: {across(low)} to {across(high)}.
-        </p>
+        {startKnown ? (
+          <>
+            <p className="text-[1.125rem] leading-snug">
+              <strong>
+                {given} {scoreWords(start, student.hand, units, gate)}.
+              </strong>
+            </p>
+            <p className="mt-1 text-ink2">
+              80 % interval of the gate: {across(low)} to {across(high)}.
+            </p>
+          </>
+        ) : (
+          <p className="text-ink2">No data on the start line yet.</p>
+        )}
         {change && since && (
           <p className="mt-2">
             Since {format(since, 'd MMMM')}, when it was ±{showDegrees(change.then.window.middle)}{' '}

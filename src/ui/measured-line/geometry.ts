@@ -78,8 +78,10 @@ function acrossRange(marks: Mark[]): { from: number; to: number } {
       case 'aim':
       case 'midpoint':
         return [mark.at.across];
-      case 'peg':
       case 'zone':
+        // A half disc is as wide on each side as it is deep; a band has no sides.
+        return mark.round ? [mark.from - mark.to, mark.to - mark.from] : [];
+      case 'peg':
       case 'fall':
       case 'tally':
       case 'dimension':

@@ -67,8 +67,9 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
     case 'ball': {
       const { rx, ry } = round(BALL_DIAMETER / 2, geometry);
       const at = pixel(mark.at);
+      // Above what lies on the line behind the ball, a string say.
       const label: Pixel =
-        lie === 'along' ? { x: at.x - rx - 9, y: at.y + 5 } : { x: at.x, y: at.y + ry + 18 };
+        lie === 'along' ? { x: at.x - rx - 9, y: at.y - 6 } : { x: at.x, y: at.y + ry + 18 };
       return (
         <g>
           <ellipse
