@@ -7,6 +7,13 @@ import { DEFAULT_ZONE, zoneSchema } from './zone';
 /** Schools of how much of the start direction is the face's. */
 export const FACE_SHARES = ['0.8', '0.83', '0.92'] as const;
 
+/** How forecast chances to pass are corrected, on the scale of log odds: `shift + slope · logit(chance)`. */
+export const correctionSchema = z.object({
+  shift: z.number().min(-3).max(3),
+  slope: z.number().min(0.2).max(3),
+});
+export type Correction = z.infer<typeof correctionSchema>;
+
 /** What a coach sets once. */
 export const coachSettings = z.object({
   units: unitPreferences.default(DEFAULT_UNITS),
@@ -24,6 +31,8 @@ export const coachSettings = z.object({
   zone: zoneSchema.default(DEFAULT_ZONE),
   /** Holidays: no programme has a day then. */
   daysOff: allDaysOffSchema.default([]),
+  /** From how this coach's forecasts have turned out; null while they stand as they are. */
+  correction: correctionSchema.nullable().default(null),
 });
 
 export type CoachSettings = z.infer<typeof coachSettings>;

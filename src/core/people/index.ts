@@ -1,4 +1,10 @@
-export { FACE_SHARES, coachSettings, type CoachSettings } from './coach';
+export {
+  FACE_SHARES,
+  coachSettings,
+  correctionSchema,
+  type CoachSettings,
+  type Correction,
+} from './coach';
 export {
   HANDS,
   HEAD_DEPTH,

@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { between } from '../../../tests/arbitraries';
 import { dice } from '../../../tests/player/player';
-import { accuracyOf, finishFell, passesFell, reliabilityOf, type Forecast } from './accuracy';
+import {
+  accuracyOf,
+  chancesOf,
+  finishFell,
+  passesFell,
+  reliabilityOf,
+  type Forecast,
+} from './accuracy';
 
 const at = new Date(0);
 
@@ -73,5 +80,22 @@ describe('how chances turned out', () => {
   it('is nothing where nothing was forecast', () => {
     expect(reliabilityOf([])).toBeNull();
     expect(accuracyOf([], 'finish')).toBeNull();
+  });
+});
+
+describe('chances of one kind', () => {
+  it('are told as their means, each counted by its putts, with an interval by hand', () => {
+    const all = [
+      { what: 'holed', chance: 0.5, came: 0.75, of: 8 },
+      { what: 'holed', chance: 0.2, came: 0, of: 2 },
+      { what: 'goal', chance: 0.3, came: 1, of: 1 },
+    ] as const;
+    const { of, told, came, low, high } = chancesOf(all, 'holed')!;
+    expect([of, came]).toEqual([10, 0.6]);
+    expect(told).toBeCloseTo(0.44, 12);
+    // z² = 1.6424: n = 11.6424, p = 6.8212 / 11.6424 = 0.5859, half = 1.2816 √(0.5859 · 0.4141 / 11.6424) = 0.1850.
+    expect(low).toBeCloseTo(0.4009, 3);
+    expect(high).toBeCloseTo(0.7709, 3);
+    expect(chancesOf(all, 'change')).toBeNull();
   });
 });

@@ -81,8 +81,48 @@ export function accuracyOf(
   return { count: fell.length, held, tenths };
 }
 
+/** A chance that was told, and how likely it came true by what was seen later: 0 or 1 where that is certain. */
+export interface ToldChance {
+  what: 'holed' | 'goal' | 'change';
+  chance: number;
+  came: number;
+  /** Putts, or 1. */
+  of: number;
+}
+
+/** How chances of one kind have turned out. */
+export interface ChanceAccuracy {
+  of: number;
+  /** The mean of what was told, and of what came true with its 80 % interval. */
+  told: number;
+  came: number;
+  low: number;
+  high: number;
+}
+
+/** Returns how chances of one kind have turned out; null where none was told. */
+export function chancesOf(
+  all: readonly ToldChance[],
+  what: ToldChance['what'],
+): ChanceAccuracy | null {
+  const some = all.filter((one) => one.what === what);
+  const of = some.reduce((sum, one) => sum + one.of, 0);
+  if (of === 0) return null;
+  const mean = (value: (one: ToldChance) => number) =>
+    some.reduce((sum, one) => sum + one.of * value(one), 0) / of;
+  const came = mean((one) => one.came);
+  return { of, told: mean(({ chance }) => chance), came, ...shareInterval(came, of) };
+}
+
 /** Standard normal at the ends of an 80 % interval. */
 const AT = 1.2815515655446004;
+
+/** The 80 % interval of a share of so many (Agresti and Coull 1998). */
+function shareInterval(share: number, count: number): { low: number; high: number } {
+  const [n, p] = [count + AT ** 2, (share * count + AT ** 2 / 2) / (count + AT ** 2)];
+  const half = AT * Math.sqrt((p * (1 - p)) / n);
+  return { low: Math.max(0, p - half), high: Math.min(1, p + half) };
+}
 
 /** How chances of a pass have turned out; null where there are none. */
 export function reliabilityOf(forecasts: readonly Forecast[]): Reliability | null {
@@ -100,13 +140,8 @@ export function reliabilityOf(forecasts: readonly Forecast[]): Reliability | nul
     const count = sum(({ of }) => of, some);
     if (count === 0) return [];
     const seen = sum(({ passed }) => passed, some) / count;
-    // Agresti and Coull 1998.
-    const [n, p] = [count + AT ** 2, (seen * count + AT ** 2 / 2) / (count + AT ** 2)];
-    const half = AT * Math.sqrt((p * (1 - p)) / n);
     const forecast = sum(({ chance, of }) => chance * of, some) / count;
-    return [
-      { forecast, seen, putts: count, low: Math.max(0, p - half), high: Math.min(1, p + half) },
-    ];
+    return [{ forecast, seen, putts: count, ...shareInterval(seen, count) }];
   });
   return { putts, brier: off(({ chance }) => chance), always: off(() => mean), rows };
 }

@@ -32,6 +32,7 @@ import {
   unsuited,
   unsuitedToAny,
   coldTestDue,
+  corrected,
   PHASES,
   type Planned,
   type PlayerTime,
@@ -101,6 +102,22 @@ describe('the odds of a drill', () => {
       });
       expect(passes[1]!).toBeLessThan(passes[0]!);
     }
+  });
+
+  it('are corrected at each value of the skills, whatever else happens on a putt', () => {
+    const { layout, ladder } = libraryDrill('three-in-one')!;
+    const correction = { shift: -0.6, slope: 0.8 };
+    const odds = (by: typeof correction | null) =>
+      oddsOf(layout, { ladder, rung: null }, PRIOR, DEFAULT_FACE_SHARE, undefined, by);
+    const [bare, now] = [odds(null), odds(correction)];
+    const first = { station: null, rung: 0, again: 0 };
+    for (let point = 0; point < bare.points; point++) {
+      const passing = ({ kinds, at }: typeof bare) =>
+        at(first, point).reduce((sum, share, i) => sum + (kinds[i]!.passed ? share : 0), 0);
+      expect(passing(now)).toBeCloseTo(corrected(passing(bare), correction), 12);
+      expect(now.at(first, point).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12);
+    }
+    expect(now.passes).toBeLessThan(bare.passes);
   });
 
   it('say so where only an eye can tell', () => {

@@ -10,12 +10,15 @@ export {
 } from './word';
 export {
   accuracyOf,
+  chancesOf,
   finishFell,
   passesFell,
   reliabilityOf,
   type Accuracy,
+  type ChanceAccuracy,
   type Forecast,
   type Reliability,
+  type ToldChance,
 } from './accuracy';
 export { candidatesOf, type Offered, type Planned } from './candidates';
 export { coldTestDue } from './cold';
@@ -72,3 +75,4 @@ export {
   type HomeworkValues,
 } from './dates';
 export { adherenceOf, type HomeworkWeek } from './adherence';
+export { corrected, correctionOf, uncorrected, type Corrected } from './correction';

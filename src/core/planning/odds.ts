@@ -25,6 +25,8 @@ import {
   type Belief,
   type Truths,
 } from '@/core/scoring';
+import type { Correction } from '@/core/people';
+import { corrected } from './correction';
 import type { Kind, PuttPlace } from './chain';
 import type { Odds } from './finish';
 
@@ -165,6 +167,7 @@ function launchOf({ bias, spread, faceShare }: Truths[number], z: Float64Array):
  * @param belief what is known of the player
  * @param faceShare how much of the start direction is the face's, 0 to 1
  * @param fineness values of the skills, and putts thrown at each
+ * @param correction of chances to pass, from how forecasts have turned out; null for none
  */
 export function oddsOf(
   layout: Layout,
@@ -172,6 +175,7 @@ export function oddsOf(
   belief: Belief,
   faceShare: number,
   { points, thrown: count }: { points: number; thrown: number } = FINE,
+  correction: Correction | null = null,
 ): DrillOdds {
   const truths = truthsOf(belief, points, faceShare);
   const assumed = layout.elements.some(({ kind }) => traitsOf(kind).byEye);
@@ -233,8 +237,9 @@ export function oddsOf(
     }
     // A slip does nothing that counts.
     shares[shares.length - 1]! += SLIP_SHARE;
-    found.set(where, shares);
-    return shares;
+    const told = correction ? correctedShares(shares, kinds, correction) : shares;
+    found.set(where, told);
+    return told;
   };
   const first: PuttPlace = { station: null, rung: on.rung ?? 0, again: 0 };
   let passes = 0;
@@ -244,6 +249,20 @@ export function oddsOf(
     });
   }
   return { kinds, points: truths.length, at, passes, assumed };
+}
+
+/** Shares of the kinds of putts with their chance to pass corrected; kinds that pass keep their proportions, and so do the others. */
+function correctedShares(
+  shares: readonly number[],
+  kinds: readonly Kind[],
+  correction: Correction,
+): number[] {
+  const passes = shares.reduce((sum, share, i) => sum + (kinds[i]!.passed ? share : 0), 0);
+  if (passes <= 0 || passes >= 1) return [...shares];
+  const now = corrected(passes, correction);
+  return shares.map(
+    (share, i) => share * (kinds[i]!.passed ? now / passes : (1 - now) / (1 - passes)),
+  );
 }
 
 /** Every kind of putt that a layout can tell apart; the last one is a slip: missed and short. */
@@ -268,14 +287,14 @@ export function teachingRung(
   ladder: Ladder,
   belief: Belief,
   faceShare: number,
+  correction: Correction | null = null,
 ): { rung: number | null; odds: DrillOdds } {
-  if (ladder.length === 0) {
-    return { rung: null, odds: oddsOf(layout, { ladder, rung: null }, belief, faceShare) };
-  }
+  const odds = (rung: number | null, fineness: typeof FINE | typeof COARSE = FINE) =>
+    oddsOf(layout, { ladder, rung }, belief, faceShare, fineness, correction);
+  if (ladder.length === 0) return { rung: null, odds: odds(null) };
   const known = new Map<number, number>();
   const passesAt = (rung: number): number => {
-    const passes =
-      known.get(rung) ?? oddsOf(layout, { ladder, rung }, belief, faceShare, COARSE).passes;
+    const passes = known.get(rung) ?? odds(rung, COARSE).passes;
     known.set(rung, passes);
     return passes;
   };
@@ -288,5 +307,5 @@ export function teachingRung(
   }
   const apart = (rung: number) => Math.abs(passesAt(rung) - TEACHES);
   const rung = low > 0 && apart(low - 1) <= apart(low) ? low - 1 : low;
-  return { rung, odds: oddsOf(layout, { ladder, rung }, belief, faceShare) };
+  return { rung, odds: odds(rung) };
 }

@@ -1,6 +1,6 @@
 import { ruleGround, ruleTraits, type DrillValues } from '@/core/drill';
 import { fitted, tapeList, type Layout } from '@/core/layout';
-import type { Fitting } from '@/core/people';
+import type { Correction, Fitting } from '@/core/people';
 import type { Belief } from '@/core/scoring';
 import { finishOf } from './finish';
 import type { PlayerTime } from './hour';
@@ -14,6 +14,8 @@ export interface Paced {
   faceShare: number;
   /** From putt to putt, s. */
   seconds: number;
+  /** Of forecast chances to pass; none where left out. */
+  correction?: Correction | null;
 }
 
 /** Which rung a drill is played on: one, as it is drawn, or whichever teaches. */
@@ -36,18 +38,20 @@ export function timeDrill(drill: DrillValues, player: Paced, wish: RungWish): Pl
 function rungAndOdds(
   { ladder, rule }: DrillValues,
   layout: Layout,
-  { belief, faceShare }: Paced,
+  { belief, faceShare, correction = null }: Paced,
   wish: RungWish,
 ): { rung: number | null; odds: DrillOdds } {
+  const odds = (rung: number | null) =>
+    oddsOf(layout, { ladder, rung }, belief, faceShare, undefined, correction);
   // A test is the same for everyone.
   if (wish === 'drawn' || (wish === 'teaching' && ruleTraits(rule).cold)) {
-    return { rung: null, odds: oddsOf(layout, { ladder, rung: null }, belief, faceShare) };
+    return { rung: null, odds: odds(null) };
   }
-  if (wish === 'teaching') return teachingRung(layout, ladder, belief, faceShare);
+  if (wish === 'teaching') return teachingRung(layout, ladder, belief, faceShare, correction);
   if (!ladder[wish]) {
     throw new RangeError(`This drill has ${ladder.length} rungs: there is no rung ${wish + 1}.`);
   }
-  return { rung: wish, odds: oddsOf(layout, { ladder, rung: wish }, belief, faceShare) };
+  return { rung: wish, odds: odds(wish) };
 }
 
 function onOdds(

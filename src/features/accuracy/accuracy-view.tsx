@@ -1,6 +1,7 @@
 import { Link } from '@/ui/link';
 import { format } from '@/ui/when';
 import type { Accuracy } from '@/core/planning';
+import { CorrectionPart } from './correction-part';
 import { ReliabilityChart } from './reliability-chart';
 import type { AccuracyRead } from './read-accuracy';
 import { TenthsChart } from './tenths-chart';
@@ -19,9 +20,20 @@ function verdict({ held, count }: Accuracy): string {
   return 'That is within chance of 80 %.';
 }
 
+/** Chances that are told of something else than a pass. */
+const OTHERS = [
+  { what: 'holed', label: 'Putt is holed', of: 'putts' },
+  { what: 'goal', label: 'Goal within reach is met', of: 'goals' },
+  { what: 'change', label: 'Change is real, told from 90 % on', of: 'changes' },
+] as const;
+
 /** How the program's own forecasts have turned out: in a sentence each, then in pictures. */
-export function AccuracyView({ read }: { read: AccuracyRead }) {
-  const { passes, finish, reliability, from, to } = read;
+export function AccuracyView({ read, corrected }: { read: AccuracyRead; corrected: boolean }) {
+  const { passes, finish, reliability, from, to, chances } = read;
+  const others = OTHERS.flatMap(({ what, label, of }) => {
+    const found = chances[what];
+    return found ? [{ ...found, label, unit: of }] : [];
+  });
   if (!from || !to || !passes) {
     return (
       <p className="px-4 py-6 text-[1.125rem] md:px-7">
@@ -59,6 +71,36 @@ export function AccuracyView({ read }: { read: AccuracyRead }) {
           was known before its session. Drills that only an eye can judge are left out, and so are
           the forecasts of a first session.
         </p>
+        <CorrectionPart found={read.correction} on={corrected} />
+        {others.length > 0 && (
+          <table className="w-full max-w-[34rem] text-[0.9375rem]">
+            <caption className="pb-1 text-left cap">Other forecasts</caption>
+            <thead>
+              <tr className="border-b text-left cap">
+                <th className="py-1 pr-4 font-normal">forecast</th>
+                <th className="py-1 pr-4 font-normal">said</th>
+                <th className="py-1 pr-4 font-normal">came true</th>
+                <th className="py-1 pr-4 font-normal">80 % interval</th>
+                <th className="py-1 text-right font-normal">of</th>
+              </tr>
+            </thead>
+            <tbody>
+              {others.map(({ label, told, came, low, high, of, unit }) => (
+                <tr key={label} className="border-b border-hair num">
+                  <td className="py-1 pr-4">{label}</td>
+                  <td className="py-1 pr-4">{percent(told)}</td>
+                  <td className="py-1 pr-4">{percent(came)}</td>
+                  <td className="py-1 pr-4 text-ink2">
+                    {percent(low)} to {percent(high)}
+                  </td>
+                  <td className="py-1 text-right whitespace-nowrap">
+                    {of} {unit}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
         {reliability && (
           <table className="w-full max-w-[34rem] text-[0.9375rem]">
             <caption className="pb-1 text-left cap">Chance that a putt passes</caption>

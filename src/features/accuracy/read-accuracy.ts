@@ -1,8 +1,10 @@
 import 'server-only';
 import { ruleGround, ruleTraits } from '@/core/drill';
-import { judge } from '@/core/layout';
+import { counting, judge, type Layout } from '@/core/layout';
 import {
   accuracyOf,
+  chancesOf,
+  correctionOf,
   finishFell,
   finishOf,
   oddsOf,
@@ -10,14 +12,26 @@ import {
   passesFell,
   reliabilityOf,
   type Accuracy,
+  type ChanceAccuracy,
+  type Corrected,
   type Forecast,
+  type DrillOdds,
   type Reliability,
+  type ToldChance,
 } from '@/core/planning';
 import type { SessionScore } from '@/core/scoring';
-import { counted, listStudents, type CoachPrincipal, type Database, type Session } from '@/data';
+import {
+  counted,
+  getCoach,
+  listStudents,
+  type CoachPrincipal,
+  type Database,
+  type Session,
+} from '@/data';
 import { beliefAt } from '../programme/needs-now';
 import { studentHistory } from '../reckoning/history';
 import { blockFacts, type BlockFacts } from '../session/facts';
+import { toldLater } from './later';
 
 /** How the program's own forecasts have turned out for a coach. */
 export interface AccuracyRead {
@@ -27,6 +41,10 @@ export interface AccuracyRead {
   passes: Accuracy | null;
   finish: Accuracy | null;
   reliability: Reliability | null;
+  /** Chances to hole a putt, goals within reach, and changes that were as good as sure. */
+  chances: Record<ToldChance['what'], ChanceAccuracy | null>;
+  /** What past forecasts ask for; null while they are too few. */
+  correction: Corrected | null;
 }
 
 /** Values of the skills and putts thrown at each: a page waits for all of it. */
@@ -44,13 +62,16 @@ interface Gone {
 }
 
 /** What would have been forecast of a drill from all that was known before its session, and what came of it. */
-function forecastsOf({ session, block, before, faceShare }: Gone): Forecast[] {
+function forecastsOf({ session, block, before, faceShare }: Gone): {
+  forecasts: Forecast[];
+  holed: ToldChance[];
+} {
   const at = session.startedAt;
   const { runs, progress } = block;
   const [first] = runs;
   const { layout, ladder, rung, rule, cap } = first!;
   const odds = oddsOf(layout, { ladder, rung }, beliefAt(before, at), faceShare, COARSE);
-  if (odds.assumed) return [];
+  if (odds.assumed) return { forecasts: [], holed: [] };
   const begun = { station: null, rung: rung ?? 0, again: 0 };
   const chances = Array.from({ length: odds.points }, (_, point) => {
     const shares = odds.at(begun, point);
@@ -73,7 +94,26 @@ function forecastsOf({ session, block, before, faceShare }: Gone): Forecast[] {
     );
     if (open) found.push({ at, what: 'finish', fell: finishFell(goingOn, progress.taken) });
   }
-  return found;
+  return { forecasts: found, holed: holedOf(layout, first!.putts, odds, begun) };
+}
+
+/** The chance to hole a putt of a drill, and how many of those of which the hole is known were holed. */
+function holedOf(
+  layout: Layout,
+  putts: BlockFacts['runs'][number]['putts'],
+  odds: DrillOdds,
+  begun: Parameters<DrillOdds['at']>[0],
+): ToldChance[] {
+  const hole = counting(layout, 'hole')?.id;
+  const seen = hole ? counted(putts).flatMap(({ outcomes }) => outcomes[hole] ?? []) : [];
+  if (seen.length < ENOUGH) return [];
+  let chance = 0;
+  for (let point = 0; point < odds.points; point++) {
+    const shares = odds.at(begun, point);
+    odds.kinds.forEach(({ holed }, i) => (chance += holed ? shares[i]! / odds.points : 0));
+  }
+  const came = seen.filter((one) => one === 'holed').length / seen.length;
+  return [{ what: 'holed', chance, came, of: seen.length }];
 }
 
 /**
@@ -84,10 +124,15 @@ export async function readAccuracy(
   database: Database,
   principal: CoachPrincipal,
 ): Promise<AccuracyRead> {
-  const students = await listStudents(database, principal);
+  const [students, { settings }] = await Promise.all([
+    listStudents(database, principal),
+    getCoach(database, principal),
+  ]);
   const gone: Gone[] = [];
+  const later: ToldChance[] = [];
   for (const { id } of students) {
     const { sessions, scores, faceShare } = await studentHistory(database, principal, id);
+    later.push(...toldLater(scores, faceShare, settings.zone));
     for (const session of sessions) {
       const before = scores.filter((score) => score.at < session.startedAt);
       // Before the first score only the prior could have been forecast from.
@@ -97,15 +142,23 @@ export async function readAccuracy(
       }
     }
   }
-  const forecasts = gone
+  const all = gone
     .sort((a, b) => b.session.startedAt.getTime() - a.session.startedAt.getTime())
     .slice(0, MOST)
-    .flatMap(forecastsOf);
+    .map(forecastsOf);
+  const forecasts = all.flatMap((one) => one.forecasts);
+  const told = [...later, ...all.flatMap(({ holed }) => holed)];
   return {
     from: forecasts.at(-1)?.at ?? null,
     to: forecasts[0]?.at ?? null,
     passes: accuracyOf(forecasts, 'passes'),
     finish: accuracyOf(forecasts, 'finish'),
     reliability: reliabilityOf(forecasts),
+    chances: {
+      holed: chancesOf(told, 'holed'),
+      goal: chancesOf(told, 'goal'),
+      change: chancesOf(told, 'change'),
+    },
+    correction: correctionOf(forecasts),
   };
 }

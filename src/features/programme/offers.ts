@@ -82,12 +82,14 @@ export async function planner(
   { studentIds, ...ground }: Pick<PlanFrame, 'studentIds' | 'place' | 'kit'>,
   at: Date,
 ) {
-  const [students, drills, { settings }, seen] = await Promise.all([
+  const [known, drills, { settings }, seen] = await Promise.all([
     Promise.all(studentIds.map((id) => plannedStudent(database, principal, id, at))),
     listDrills(database, principal),
     getCoach(database, principal),
     coachSetUp(database, principal),
   ]);
+  const { correction } = settings;
+  const students = known.map((one) => ({ ...one, player: { ...one.player, correction } }));
   const players = students.map(({ player }) => player);
   const factor = seen ?? 1;
   const offerOf = (

@@ -11,7 +11,8 @@ const form = async (database: Database, principal: CoachPrincipal) =>
 export const keepSettings = coachAction(
   form,
   async (database, principal, { name, ...settings }) => {
-    await saveCoach(database, principal, { name, settings });
+    const { correction } = (await getCoach(database, principal)).settings;
+    await saveCoach(database, principal, { name, settings: { ...settings, correction } });
     return null;
   },
   { least: 'assistant' },

@@ -39,7 +39,8 @@ import {
   type Session,
 } from '@/data';
 import { studentHistory, told, type ScoreTold } from '../reckoning/history';
-import type { UnitPreferences } from '@/core/units';
+import { corrected, uncorrected } from '@/core/planning';
+import type { CoachSettings } from '@/core/people';
 import { briefOf, type Brief } from './brief';
 import { basisOfAll, coldAgainstWarm, pointsNow, readPlayer } from './reading';
 import { byTape, ruledOf, type Ruled } from './skill-words';
@@ -115,14 +116,18 @@ function nextOf(
   last: SessionScore,
   faceShare: number,
   rate: number,
-  units: UnitPreferences,
+  { units, correction }: CoachSettings,
 ): NextGate | null {
   const known = gateNowOf(layout);
   if (!known) return null;
   const { start } = pointsNow(last, faceShare);
   const gate = { ...known, ...next?.gate };
-  if (rate !== SUCCESS.usual || !next?.gate) return nextGate(start, rate, gate, byTape(units));
-  const share = passShare(start, gate.toleranceOf(gate.gap, gate.distance));
+  if (rate !== SUCCESS.usual || !next?.gate) {
+    const bare = Math.min(SUCCESS.most, Math.max(SUCCESS.least, uncorrected(rate, correction)));
+    const found = nextGate(start, bare, gate, byTape(units));
+    return { ...found, share: corrected(found.share, correction) };
+  }
+  const share = corrected(passShare(start, gate.toleranceOf(gate.gap, gate.distance)), correction);
   return { gap: gate.gap, distance: gate.distance, share, farther: false };
 }
 
@@ -168,7 +173,7 @@ export async function readStudent(
       settle: start && !start.measure ? puttsToSettle(start) : null,
       cold: coldAgainstWarm(sessions, faceShare),
       feel: feelOf(runs.map((run) => ({ layout: run.layout, putts: counted(run.putts) }))),
-      next: last.basis.start > 0 ? nextOf(brief, layout, last, faceShare, rate, units) : null,
+      next: last.basis.start > 0 ? nextOf(brief, layout, last, faceShare, rate, settings) : null,
       strokes: strokesOf(sessions, faceShare),
       worth: worthOf(scores, layout, units, faceShare),
     },

@@ -7,7 +7,7 @@ import { coachContext } from '@/features/shared/server';
 export const metadata: Metadata = { title: 'Accuracy' };
 
 export default async function AccuracyPage() {
-  const { principal } = await coachContext();
+  const { principal, coach } = await coachContext();
   const read = await reckon('accuracy', principal, undefined);
   return (
     <>
@@ -15,7 +15,7 @@ export default async function AccuracyPage() {
         title="Accuracy"
         sub="How often the forecasts made here were right, on your own students"
       />
-      <AccuracyView read={read} />
+      <AccuracyView read={read} corrected={coach.settings.correction !== null} />
     </>
   );
 }
