@@ -139,7 +139,7 @@ async function main(): Promise<void> {
       before: async (page) => {
         await begin(page, ['Bram Quistle']);
         await page.getByRole('button', { name: 'More' }).click();
-        await page.getByRole('button', { name: 'Try a stand-in: putting sensor' }).click();
+        await page.getByRole('button', { name: 'Simulate a putting sensor' }).click();
         await page.getByRole('button', { name: 'Close', exact: true }).click();
         await page.getByRole('region', { name: /as it was measured/ }).waitFor();
         await page.waitForTimeout(9000);
