@@ -1,6 +1,6 @@
 import 'server-only';
 import { ruleGround, ruleTraits } from '@/core/drill';
-import { counting, judge, type Layout } from '@/core/layout';
+import { counting, judge } from '@/core/layout';
 import {
   accuracyOf,
   chancesOf,
@@ -54,6 +54,8 @@ const MOST = 150;
 /** Fewer putts than this of a drill are no answer. */
 const ENOUGH = 4;
 
+type CountedPutt = BlockFacts['runs'][number]['putts'][number];
+
 interface Gone {
   session: Session;
   block: BlockFacts;
@@ -72,18 +74,33 @@ function forecastsOf({ session, block, before, faceShare }: Gone): {
   const { layout, ladder, rung, rule, cap } = first!;
   const odds = oddsOf(layout, { ladder, rung }, beliefAt(before, at), faceShare, COARSE);
   if (odds.assumed) return { forecasts: [], holed: [] };
-  const begun = { station: null, rung: rung ?? 0, again: 0 };
-  const chances = Array.from({ length: odds.points }, (_, point) => {
-    const shares = odds.at(begun, point);
-    return odds.kinds.reduce((sum, { passed }, i) => sum + (passed ? shares[i]! : 0), 0);
-  });
   const passes = judge(layout);
-  const seen = counted(first!.putts).flatMap(({ outcomes }) => passes(outcomes) ?? []);
-  const passed = seen.filter(Boolean).length;
+  const hole = counting(layout, 'hole')?.id;
   const found: Forecast[] = [];
-  if (seen.length >= ENOUGH) {
-    const putts = { chance: odds.passes, of: seen.length, passed };
-    found.push({ at, what: 'passes', fell: passesFell(chances, seen.length, passed), putts });
+  const holed: ToldChance[] = [];
+  for (const { station, again, putts } of byStart(counted(first!.putts))) {
+    const place = { station, again, rung: rung ?? 0 };
+    const chancesTo = (of: (kind: DrillOdds['kinds'][number]) => boolean | null) =>
+      Array.from({ length: odds.points }, (_, point) => {
+        const shares = odds.at(place, point);
+        return odds.kinds.reduce((sum, kind, i) => sum + (of(kind) ? shares[i]! : 0), 0);
+      });
+    const meanOf = (chances: number[]) =>
+      chances.reduce((sum, one) => sum + one, 0) / chances.length;
+    const seen = putts.flatMap(({ outcomes }) => passes(outcomes) ?? []);
+    if (seen.length >= ENOUGH) {
+      const passed = seen.filter(Boolean).length;
+      const chances = chancesTo((kind) => kind.passed);
+      const fell = passesFell(chances, seen.length, passed);
+      const told = { chance: meanOf(chances), of: seen.length, passed };
+      found.push({ at, what: 'passes', fell, putts: told });
+    }
+    const rolled = hole ? putts.flatMap(({ outcomes }) => outcomes[hole] ?? []) : [];
+    if (rolled.length >= ENOUGH) {
+      const came = rolled.filter((one) => one === 'holed').length / rolled.length;
+      const chance = meanOf(chancesTo((kind) => kind.holed));
+      holed.push({ what: 'holed', chance, came, of: rolled.length });
+    }
   }
   // What the coach stopped has no answer, and what always takes as many putts needs no forecast.
   if (progress.ended && !ruleTraits(rule).endless && !ruleTraits(rule).cold) {
@@ -94,26 +111,24 @@ function forecastsOf({ session, block, before, faceShare }: Gone): {
     );
     if (open) found.push({ at, what: 'finish', fell: finishFell(goingOn, progress.taken) });
   }
-  return { forecasts: found, holed: holedOf(layout, first!.putts, odds, begun) };
+  return { forecasts: found, holed };
 }
 
-/** The chance to hole a putt of a drill, and how many of those of which the hole is known were holed. */
-function holedOf(
-  layout: Layout,
-  putts: BlockFacts['runs'][number]['putts'],
-  odds: DrillOdds,
-  begun: Parameters<DrillOdds['at']>[0],
-): ToldChance[] {
-  const hole = counting(layout, 'hole')?.id;
-  const seen = hole ? counted(putts).flatMap(({ outcomes }) => outcomes[hole] ?? []) : [];
-  if (seen.length < ENOUGH) return [];
-  let chance = 0;
-  for (let point = 0; point < odds.points; point++) {
-    const shares = odds.at(begun, point);
-    odds.kinds.forEach(({ holed }, i) => (chance += holed ? shares[i]! / odds.points : 0));
+/** A putt is forecast from no farther back than this, in putter lengths that it was put back. */
+const MOST_AGAIN = 3;
+
+/** Putts of a drill by the station and how often the ball was missed before; those of which nobody knows the place are left out. */
+function byStart(putts: readonly CountedPutt[]) {
+  const found = new Map<string, { station: number; again: number; putts: CountedPutt[] }>();
+  for (const putt of putts) {
+    const { station, again, spot } = putt.place;
+    if (!spot || again > MOST_AGAIN) continue;
+    const key = `${station} ${again}`;
+    const here = found.get(key) ?? { station, again, putts: [] };
+    here.putts.push(putt);
+    found.set(key, here);
   }
-  const came = seen.filter((one) => one === 'holed').length / seen.length;
-  return [{ what: 'holed', chance, came, of: seen.length }];
+  return [...found.values()];
 }
 
 /**

@@ -53,7 +53,10 @@ export function LastMeasured({
             <span className="font-[500] text-ink2"> by what was measured</span>
           )}
         </span>
-        <span className="shrink-0 text-sm text-ink2">{readBy(putt.measured)}</span>
+        <span className="shrink-0 text-sm text-ink2">
+          {readBy(putt.measured)}
+          {putt.manner === 'simulated' && ', simulated'}
+        </span>
       </button>
       <dl className="flex flex-wrap gap-x-4 gap-y-1">
         {shown.map(({ id, name, words }) => (
