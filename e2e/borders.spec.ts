@@ -427,8 +427,18 @@ const OF_THEIR_OWN: Record<'coach' | 'assistant', string[]> = {
     'dropPassphrase',
     'keepPassphrase',
     'openOnPhone',
+    'setCorrection',
+    'stopSimulated',
   ],
-  assistant: ['besideNow', 'askNewPasskey', 'dropPassphrase', 'keepPassphrase', 'openOnPhone'],
+  assistant: [
+    'besideNow',
+    'askNewPasskey',
+    'dropPassphrase',
+    'keepPassphrase',
+    'openOnPhone',
+    'setCorrection',
+    'stopSimulated',
+  ],
 };
 
 for (const role of ['coach', 'assistant'] as const) {
