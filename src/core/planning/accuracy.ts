@@ -81,7 +81,7 @@ export function accuracyOf(
   return { count: fell.length, held, tenths };
 }
 
-/** A chance that was told, and how likely it came true by what was seen later: 0 or 1 where that is certain. */
+/** A forecast chance, and the probability that it came true given later putts: 0 or 1 when that is certain. */
 export interface ToldChance {
   what: 'holed' | 'goal' | 'change';
   chance: number;
@@ -93,7 +93,7 @@ export interface ToldChance {
 /** How chances of one kind have turned out. */
 export interface ChanceAccuracy {
   of: number;
-  /** The mean of what was told, and of what came true with its 80 % interval. */
+  /** The mean forecast, and the share that came true with its 80 % interval. */
   told: number;
   came: number;
   low: number;
