@@ -37,6 +37,7 @@ describe('coachSettings', () => {
       greenSpeed: DEFAULT_PUTT.greenSpeed,
       pace: 'rolls',
       daysOff: [],
+      correction: null,
       faceShare: '0.92',
       zone: 'Europe/Amsterdam',
     });
