@@ -7,35 +7,37 @@ test('numbers that cannot be built are told beside their field, and the drawing 
   await page.goto('/drills/new');
   await expect(page.getByLabel('Gap', { exact: true })).toHaveValue('67 mm');
   for (const [label, text, words] of [
-    ['Gap', '42 mm', 'A gap of 42 mm is too small: 43 mm to 500 mm is allowed.'],
+    ['Gap', '42 mm', 'A gap of 42 mm is too small: use 43 mm to 500 mm.'],
     [
-      'Gate, from ball',
+      'Ball to gate',
       '9 ft',
-      'A gate at 9 ft stands beyond the hole: at most 8 ft is allowed on this putt.',
+      'A gate at 9 ft is beyond the hole: use 8 ft or less on this putt.',
     ],
     ['Putt', '0', 'A putt of 0 is too small'],
     ['Putt', '1 km', '“1 km” is not a length.'],
-    ['Putt', '1000 m', 'A putt of 1000 m is too great: 0.3 m to 40 m is allowed.'],
-    ['Slope', '9', 'A slope of 9 is too great: 0 % to 8 % is allowed.'],
+    ['Putt', '1000 m', 'A putt of 1000 m is too large: use 0.3 m to 40 m.'],
+    ['Slope', '9', 'A slope of 9 is too steep: use 0 % to 8 %.'],
     ['Green speed', 'fast', '“fast” is not a length.'],
   ] as const) {
     const before = await page.getByLabel(label, { exact: true }).inputValue();
     await type(page, label, text);
     await expect(page.getByText(words)).toBeVisible();
-    await expect(page.getByText('Drawn from the last numbers that could be built.')).toBeVisible();
+    await expect(
+      page.getByText('The drawing shows the last values that could be built.'),
+    ).toBeVisible();
     await expect(page.getByRole('img', { name: /A putt of 8 ft/ })).toBeVisible();
     await type(page, label, before);
     await expect(page.getByText(words)).toHaveCount(0);
   }
   await page.getByRole('button', { name: 'Save drill' }).click();
-  await expect(page.getByText('A name is needed.')).toBeVisible();
+  await expect(page.getByText('Enter a name.')).toBeVisible();
 });
 
 test('a name of ten thousand letters is refused and kept in the field', async ({ page }) => {
   await page.goto('/students/new');
   await type(page, 'Name', 'x'.repeat(10_000));
   await page.getByRole('button', { name: 'Add student' }).click();
-  await expect(page.getByText('A name may have at most 80 letters.')).toBeVisible();
+  await expect(page.getByText('The name is too long: use at most 80 characters.')).toBeVisible();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('x'.repeat(10_000));
 });
 
@@ -49,7 +51,7 @@ for (const path of [
   test(`an unknown address says so: ${path}`, async ({ page }) => {
     const response = await page.goto(path);
     expect(response?.status()).toBe(404);
-    await expect(page.getByText('No such page')).toBeVisible();
+    await expect(page.getByText('Page not found')).toBeVisible();
     await expect(page.getByText(/at .*\.(ts|js):\d+/)).toHaveCount(0);
   });
 }
@@ -74,7 +76,7 @@ test('what a screen with no signal logged comes in after the session was finishe
   await startSession(page, 'Ida Sluice', 'Sluice gate');
   await context.setOffline(true);
   await logByKeys(page, 'CCL');
-  await expect(page.getByText('3 kept here, no server')).toBeVisible();
+  await expect(page.getByText('3 kept here, no connection')).toBeVisible();
 
   const elsewhere = await browser.newContext({ baseURL });
   const other = await elsewhere.newPage();
@@ -92,7 +94,7 @@ test('what a screen with no signal logged comes in after the session was finishe
     page.getByText(/This session was finished at \d\d:\d\d\. Open it again to add to it\./),
   ).toBeVisible();
   await expectCount(page, 3, 4);
-  await page.getByRole('button', { name: 'Open again and save 1' }).click();
+  await page.getByRole('button', { name: 'Reopen and save 1' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
   await page.reload();
   await expectCount(page, 3, 4);
@@ -112,7 +114,7 @@ test('two tabs on one session: both are kept, and each is told of the other', as
   await logByKeys(other, 'LR');
   await expectCount(page, 3, 5);
   await expectCount(other, 3, 5);
-  await expect(page.getByText(/came from another screen/).first()).toBeVisible();
+  await expect(page.getByText(/arrived from another screen/).first()).toBeVisible();
 });
 
 test('nothing but a list of putts is taken, and nothing from another site', async ({
@@ -129,7 +131,7 @@ test('nothing but a list of putts is taken, and nothing from another site', asyn
   expect(await bad.json()).toMatchObject({ ok: false, code: 'invalid' });
   const unknown = await request.post(run, { data: { events: [] }, headers: own });
   expect(unknown.status()).toBe(404);
-  expect((await unknown.json()).message).toContain('There is no such run.');
+  expect((await unknown.json()).message).toContain('This run does not exist.');
   const broken = await request.post(run, {
     data: 'not json',
     headers: { ...own, 'content-type': 'application/json' },

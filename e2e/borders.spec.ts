@@ -633,6 +633,7 @@ test('what is too large is refused before it is read; what is no address of ours
 });
 
 test('the head coach runs them all: what is refused above is refused for who asks', async () => {
+  test.slow();
   const refusedAnyway = new Set([
     // Called with what cannot be: no link, no passkey, no such drill, a session that is finished, the last head coach, a file
     // that this test holds open, no such instrument, file or work; or asked too often above.

@@ -33,9 +33,9 @@ export async function addDrill(page: Page, name: string, gap = '60 mm') {
 
 /** Makes a link to a student's own page, from their homework, and answers with its path. */
 export async function makeHome(page: Page): Promise<string> {
-  await page.getByRole('button', { name: /^Make (a link to|another)/ }).click();
-  await expect(page.getByText('the link is shown this once')).toBeVisible();
-  const href = await page.getByRole('link', { name: 'Open it' }).getAttribute('href');
+  await page.getByRole('button', { name: /^(Create link to|Replace link)/ }).click();
+  await expect(page.getByText('the link is shown only once')).toBeVisible();
+  const href = await page.getByRole('link', { name: 'Open link' }).getAttribute('href');
   return new URL(href!).pathname;
 }
 
@@ -49,7 +49,7 @@ export async function startSession(page: Page, student: string, drill: string) {
   await page.getByRole('option', { name: drill }).first().click();
   await page.getByRole('button', { name: 'Start session' }).click();
   await setUp(page);
-  await expect(page.getByRole('button', { name: /Clear/ }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /Through/ }).first()).toBeVisible();
 }
 
 /** Starts a built-in drill for students who are there already. */
@@ -87,14 +87,14 @@ export async function touchPicture(page: Page, name: RegExp, across: number, dow
 
 /** Says that the layout stands, once the screen can take a putt. */
 export async function setUp(page: Page) {
-  await page.getByRole('button', { name: 'Set up, start' }).click();
+  await page.getByRole('button', { name: 'Start putting' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
 }
 
 /** Finishes; all that was put out is counted in. */
 export async function finish(page: Page) {
   await page.getByRole('button', { name: 'Finish' }).first().click();
-  await page.getByRole('button', { name: 'All collected, finish' }).click();
+  await page.getByRole('button', { name: 'Finish, all collected' }).click();
 }
 
 /** Logs by keys: C clear, L left, R right. */
@@ -104,6 +104,6 @@ export async function logByKeys(page: Page, putts: string) {
   }
 }
 
-/** The large count: "3 of 5 clear". */
+/** The large count: "3 of 5 through". */
 export const expectCount = (page: Page, clear: number, putts: number) =>
-  expect(page.getByRole('status', { name: 'count' })).toHaveText(`${clear}of ${putts} clear`);
+  expect(page.getByRole('status', { name: 'count' })).toHaveText(`${clear}of ${putts} through`);

@@ -3,10 +3,10 @@ import { expect, test, type Page } from './test';
 import { addStudent, finish, setUp, startSession, type } from './coach';
 
 const grip = (page: Page, name: string) =>
-  page.getByRole('button', { name: `Move ${name}: arrow keys, with shift for more` });
+  page.getByRole('button', { name: `Move ${name} with the arrow keys, and hold Shift for larger steps` });
 
 async function add(page: Page, element: string): Promise<void> {
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('button', { name: 'Add element', exact: true }).click();
   await page.getByRole('menuitem', { name: element }).first().click();
 }
 
@@ -35,16 +35,16 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
   await add(page, 'Putter gate');
   await expect(tapeRow(page, /heel tee, C/)).toContainText('66.5 mm left');
   await add(page, 'Pace zone');
-  await page.getByRole('combobox', { name: 'Zone' }).click();
+  await page.getByRole('combobox', { name: 'Zone type' }).click();
   await page.getByRole('option', { name: 'half circle of tees' }).click();
   await expect(tapeRow(page, /half circle, tee 4 of 7/)).toContainText('on the line');
 
   await test.step('the gate is dragged along, its tee across, and the numbers follow', async () => {
     await page.getByRole('button', { name: /^Ball gate/ }).click();
-    await expect(page.getByLabel('Gate, from ball', { exact: true })).toHaveValue('18 in');
+    await expect(page.getByLabel('Ball to gate', { exact: true })).toHaveValue('18 in');
     await drag(page, 'gate', { x: 60, y: 0 });
-    await expect(page.getByLabel('Gate, from ball', { exact: true })).not.toHaveValue('18 in');
-    const moved = await page.getByLabel('Gate, from ball', { exact: true }).inputValue();
+    await expect(page.getByLabel('Ball to gate', { exact: true })).not.toHaveValue('18 in');
+    const moved = await page.getByLabel('Ball to gate', { exact: true }).inputValue();
     await expect(tapeRow(page, /left tee, A/)).toContainText(moved.replace(' in', ''));
     const gap = await page.getByLabel('Gap', { exact: true }).inputValue();
     await drag(page, 'right tee', { x: 0, y: 12 });
@@ -52,22 +52,22 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByLabel('Gap', { exact: true })).toHaveValue(gap);
     await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(page.getByLabel('Gate, from ball', { exact: true })).toHaveValue('18 in');
+    await expect(page.getByLabel('Ball to gate', { exact: true })).toHaveValue('18 in');
     await page.getByRole('button', { name: 'Redo' }).click();
-    await expect(page.getByLabel('Gate, from ball', { exact: true })).toHaveValue(moved);
-    await type(page, 'Gate, from ball', '18 in');
+    await expect(page.getByLabel('Ball to gate', { exact: true })).toHaveValue(moved);
+    await type(page, 'Ball to gate', '18 in');
     await type(page, 'Gap', '58 mm');
   });
 
   await test.step('what cannot stand is refused with its reason', async () => {
-    await type(page, 'Gate, from ball', '3 in');
+    await type(page, 'Ball to gate', '3 in');
     await expect(page.getByText(/is too small: 3 15\/16 in to/)).toBeVisible();
-    await type(page, 'Gate, from ball', '16 ft');
-    await expect(page.getByText('at most 15 ft is allowed on this putt.')).toBeVisible();
-    await type(page, 'Gate, from ball', '18 in');
+    await type(page, 'Ball to gate', '16 ft');
+    await expect(page.getByText('use 15 ft or less on this putt.')).toBeVisible();
+    await type(page, 'Ball to gate', '18 in');
     await add(page, 'Target tee');
     await expect(
-      page.getByText(/The target tee stops the ball before it gets there/),
+      page.getByText(/The target tee stops the ball before it gets this far/),
     ).toBeVisible();
   });
 
@@ -92,7 +92,7 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
     expect(printed.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1);
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('link', { name: 'PDF' }).click(),
+      page.getByRole('link', { name: 'Download PDF' }).click(),
     ]);
     expect(download.suggestedFilename()).toBe('three-by-mouse-lef-tiller.pdf');
     const file = readFileSync(await download.path());
@@ -111,7 +111,7 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
       page.getByRole('group', { name: part }).getByRole('button', { name: what }).click();
     await expect(page.getByRole('button', { name: 'Next', exact: true })).toBeDisabled();
     await touch('Putter gate', /heel tee/);
-    await touch('Ball gate', /Clear/);
+    await touch('Ball gate', /Through/);
     await expect(page.getByRole('status', { name: 'seen so far' })).toContainText('Heel, tee');
     // Nobody looked where it came to rest: that is left open.
     await page.getByRole('button', { name: 'Next', exact: true }).click();
@@ -121,19 +121,19 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
     await page.keyboard.press('n');
     await expect(page.getByRole('status', { name: 'count' })).toHaveText('1of 3 passed');
     await page.getByRole('button', { name: 'Tape list' }).click();
-    const stands = page.getByRole('dialog').getByRole('region', { name: 'As built' });
+    const stands = page.getByRole('dialog').getByRole('region', { name: 'As measured' });
     await stands.getByLabel('Gap, inside to inside', { exact: true }).first().fill('62 mm');
     await expect(stands.getByText(/stands at ±1\.21°/)).toBeVisible();
-    await stands.getByRole('button', { name: 'Score on this' }).first().click();
-    await expect(page.getByText('Scored as it stands.')).toBeVisible();
+    await stands.getByRole('button', { name: 'Score as measured' }).first().click();
+    await expect(page.getByText('Putts are scored as measured.')).toBeVisible();
     await page.getByRole('button', { name: 'Close' }).click();
     await finish(page);
     await expect(
       page.getByText(
-        /1 of 3 passed, 1 at the left tee, 0 at the right; 1 clear, 1 heel; 1 in the zone, 1 long/,
+        /1 of 3 passed, 1 hit the left tee, 0 hit the right; 1 clear, 1 heel; 1 in the zone, 1 long/,
       ),
     ).toBeVisible();
-    await expect(page.getByText('scored as it was measured once it stood')).toBeVisible();
+    await expect(page.getByText('scored as measured')).toBeVisible();
   });
 });
 
@@ -149,7 +149,7 @@ test('the same from nothing by keyboard alone', async ({ page }) => {
   await fill('Name', 'Three by keys');
   await fill('Putt', '15 ft');
   const addByKeys = async (words: string) => {
-    await page.getByRole('button', { name: 'Add', exact: true }).focus();
+    await page.getByRole('button', { name: 'Add element', exact: true }).focus();
     await keyboard.press('Enter');
     await expect(page.getByRole('menu')).toBeVisible();
     // Letters typed before the menu listens go nowhere; it forgets the ones before after a second.
@@ -163,7 +163,7 @@ test('the same from nothing by keyboard alone', async ({ page }) => {
   await addByKeys('Putter');
   await expect(tapeRow(page, /heel tee, C/)).toBeVisible();
   await addByKeys('Pace');
-  await page.getByRole('combobox', { name: 'Zone' }).focus();
+  await page.getByRole('combobox', { name: 'Zone type' }).focus();
   await keyboard.press('Enter');
   await expect(async () => {
     await keyboard.type('half');
@@ -176,9 +176,9 @@ test('the same from nothing by keyboard alone', async ({ page }) => {
   await keyboard.press('Enter');
   await grip(page, 'gate').first().focus();
   await keyboard.press('ArrowRight');
-  await expect(page.getByLabel('Gate, from ball', { exact: true })).toHaveValue('18 1/16 in');
+  await expect(page.getByLabel('Ball to gate', { exact: true })).toHaveValue('18 1/16 in');
   await keyboard.press('Shift+ArrowLeft');
-  await expect(page.getByLabel('Gate, from ball', { exact: true })).toHaveValue('17 7/16 in');
+  await expect(page.getByLabel('Ball to gate', { exact: true })).toHaveValue('17 7/16 in');
   await grip(page, 'right tee').first().focus();
   for (let step = 0; step < 9; step++) await keyboard.press('ArrowUp');
   await expect(page.getByLabel('Gap', { exact: true })).toHaveValue('58 mm');
@@ -199,32 +199,32 @@ test('a built-in drill is found, copied, changed into a new version, and taken a
   const search = page.getByRole('searchbox');
   await expect(async () => {
     await search.fill('twin entries');
-    await expect(page.getByText('The library, 1')).toBeVisible({ timeout: 500 });
+    await expect(page.getByText('Library, 1')).toBeVisible({ timeout: 500 });
   }).toPass();
-  await page.getByRole('combobox', { name: 'School' }).click();
+  await page.getByRole('combobox', { name: 'Stroke type' }).click();
   await page.getByRole('option', { name: 'arc' }).click();
   await page.getByRole('link', { name: 'Twin gates' }).click();
   await expect(page.getByText('First gate missed and holed: luck.')).toBeVisible();
-  await page.getByRole('button', { name: 'Change a copy' }).click();
+  await page.getByRole('button', { name: 'Edit a copy' }).click();
   await page.getByRole('button', { name: /^Hole gate/ }).click();
   await type(page, 'Gap at the hole', '80 mm');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('button', { name: 'Save drill' }).click();
   await expect(page.getByText('version 2', { exact: false })).toBeVisible();
   await page.getByRole('link', { name: /^1 of/ }).click();
-  await expect(page.getByText('version 1, not the newest')).toBeVisible();
+  await expect(page.getByText('version 1, not the latest')).toBeVisible();
   await page.getByRole('button', { name: /^Hole gate/ }).click();
   await expect(page.getByLabel('Gap at the hole', { exact: true })).toHaveValue('85 mm');
-  await expect(page.getByText('version 1, not the newest')).toBeVisible();
+  await expect(page.getByText('version 1, not the latest')).toBeVisible();
 
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Download as a file' }).click(),
+    page.getByRole('link', { name: 'Download drill' }).click(),
   ]);
   expect(download.suggestedFilename()).toBe('twin-gates.drill.json');
   const file = info.outputPath('twin.json');
   await download.saveAs(file);
   await page.goto('/drills');
-  await page.getByLabel('A drill’s file').setInputFiles(file);
+  await page.getByLabel('Drill file').setInputFiles(file);
   await expect(page.getByRole('heading', { level: 1, name: 'Twin gates 2' })).toBeVisible();
 });
 
@@ -232,25 +232,25 @@ test('a broken file is refused with the place in it, and nothing is added', asyn
   await page.goto('/drills');
   const broken = (name: string, text: string) =>
     page
-      .getByLabel('A drill’s file')
+      .getByLabel('Drill file')
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   await broken('moat.json', '{\n  "kind": "dirigo-drill",\n  "version": 1,,\n}');
   await expect(
-    page.getByText(/moat\.json was not taken in\. This is no JSON: .* at line 3, column 16\./),
+    page.getByText(/moat\.json was not imported\. This file is not valid JSON: .* at line 3, column 16\./),
   ).toBeVisible();
   await broken('letter.json', '{\n  "kind": "letter"\n}');
   await expect(
-    page.getByText(/letter\.json was not taken in\. kind: .* \(line 2, column 11\)\./),
+    page.getByText(/letter\.json was not imported\. kind: .* \(line 2, column 11\)\./),
   ).toBeVisible();
   const schema = await (await page.request.get('/drill.schema.json')).json();
-  expect(schema).toMatchObject({ title: 'A drill of Dirigo', type: 'object' });
+  expect(schema).toMatchObject({ title: 'Dirigo drill', type: 'object' });
   const good = await (await page.request.get('/drills/straight-gate/file')).text();
   await broken('gap.json', good.replace('"gap": 0.06,', '"gap": 0.01,'));
   await expect(
-    page.getByText(/gap: The gap must be wider than the ball \(line \d+, column \d+\)\./),
+    page.getByText(/gap: The gap must be wider than the ball\. \(line \d+, column \d+\)\./),
   ).toBeVisible();
   await broken('far.json', good.replace('"distance": 0.4572,', '"distance": 3.5,'));
-  await expect(page.getByText(/A gate at 11 ft 5 13\/16 in stands beyond the hole/)).toBeVisible();
+  await expect(page.getByText(/A gate at 11 ft 5 13\/16 in is beyond the hole/)).toBeVisible();
 });
 
 test('a ladder is made, a rung changed and played', async ({ page }) => {
@@ -258,7 +258,7 @@ test('a ladder is made, a rung changed and played', async ({ page }) => {
   await page.goto('/drills/new');
   await type(page, 'Name', 'Ladder gate');
   await page.getByRole('tab', { name: 'Ladder' }).click();
-  await page.getByRole('button', { name: 'Make the ladder' }).click();
+  await page.getByRole('button', { name: 'Build ladder' }).click();
   const rungs = page.getByRole('region', { name: 'Ladder' }).getByRole('row');
   await expect(rungs).toHaveCount(7);
   await expect(rungs.nth(1)).toContainText('±1.52°');
@@ -267,12 +267,12 @@ test('a ladder is made, a rung changed and played', async ({ page }) => {
   await type(page, 'Rung 2, gap', '20 mm');
   await expect(page.getByText('A gap of 20 mm is too small')).toBeVisible();
   await type(page, 'Rung 2, gap', '64 mm');
-  await page.getByRole('tab', { name: 'Words and rule' }).click();
-  await type(page, 'What it is for', 'Closer and closer');
+  await page.getByRole('tab', { name: 'Description and rule' }).click();
+  await type(page, 'Purpose', 'Closer and closer');
   await page.getByRole('combobox', { name: 'Done when' }).click();
   await page.getByRole('option', { name: 'perfect sets' }).click();
   await expect(
-    page.getByText('4 sets of 5, all must pass; a miss starts the set again at once.'),
+    page.getByText('4 sets of 5, every putt passed; a miss starts the set again at once.'),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Save drill' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Ladder gate' })).toBeVisible();

@@ -26,7 +26,7 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
   await startSession(page, `Ada ${name}`, `${name} gate`);
   await logByKeys(page, 'CLCC');
   await finish(page);
-  await expect(page.getByText('3 of 4 clear')).toBeVisible();
+  await expect(page.getByText('3 of 4 through')).toBeVisible();
   const review = new URL(page.url()).pathname;
   await page.goto('/greens/new');
   await type(page, 'Name', `${name} green`);
@@ -36,17 +36,17 @@ export async function everyPlace(page: Page, name: string): Promise<Places> {
   const green = new URL(page.url()).pathname;
   await page.goto('/programme/hours/new');
   await page
-    .getByRole('toolbar', { name: 'For' })
+    .getByRole('toolbar', { name: 'Students' })
     .getByRole('button', { name: `Ada ${name}` })
     .click();
   await page.getByRole('radio', { name: '30' }).click();
   await page.getByRole('button', { name: 'Suggest a plan' }).click();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByRole('link', { name: 'On a page' })).toBeVisible();
+  await page.getByRole('button', { name: /^Save (appointment|plan)/ }).click();
+  await expect(page.getByRole('link', { name: 'Open printable plan' })).toBeVisible();
   const hour = new URL(page.url()).pathname;
   const who = student.split('/').at(-1);
   await page.goto(`/programme/new?student=${who}`);
-  await page.getByRole('button', { name: 'Make the programme' }).click();
+  await page.getByRole('button', { name: 'Create programme' }).click();
   await expect(
     page.getByRole('heading', { level: 1, name: `Ada ${name}’s programme` }),
   ).toBeVisible();

@@ -23,7 +23,7 @@ const spoil = async (context: BrowserContext, script: string): Promise<void> => 
   await context.addInitScript(script);
 };
 
-const sign = (page: Page) => page.getByText('not kept on this device');
+const sign = (page: Page) => page.getByText('not stored on this device');
 const saved = (page: Page) => expect(page.getByText('all saved')).toBeVisible({ timeout: 30_000 });
 
 /** Holds the database that pages of the version before kept, as a tab does that was never closed. */
@@ -131,7 +131,7 @@ export const FAULTS: Fault[] = [
     log: async (page, context) => {
       await context.setOffline(true);
       await logByKeys(page, 'C'.repeat(501));
-      await expect(page.getByText('501 kept here, no server')).toBeVisible({ timeout: 60_000 });
+      await expect(page.getByText('501 kept here, no connection')).toBeVisible({ timeout: 60_000 });
       await context.setOffline(false);
       await saved(page);
       return 501;
@@ -143,7 +143,7 @@ export const FAULTS: Fault[] = [
     log: async (page, context) => {
       await context.setOffline(true);
       await logByKeys(page, 'CL');
-      await expect(page.getByText('2 kept here, no server')).toBeVisible();
+      await expect(page.getByText('2 kept here, no connection')).toBeVisible();
       await badEvent(page);
       await logByKeys(page, 'C');
       await context.setOffline(false);
@@ -153,8 +153,8 @@ export const FAULTS: Fault[] = [
       const download = page.waitForEvent('download');
       await aside.getByRole('button', { name: 'Save it as a file' }).click();
       expect((await download).suggestedFilename()).toMatch(/^set-aside-.*\.json$/);
-      await aside.getByRole('button', { name: 'Forget it' }).click();
-      await aside.getByRole('button', { name: 'Forget it for good' }).click();
+      await aside.getByRole('button', { name: 'Discard it' }).click();
+      await aside.getByRole('button', { name: 'Discard it permanently' }).click();
       await expect(aside).toHaveCount(0);
       return 3;
     },
@@ -168,7 +168,7 @@ export const FAULTS: Fault[] = [
         route.fulfill({ status: 503, json: { ok: false, code: 'database', message } }),
       );
       await logByKeys(page, 'CC');
-      await expect(page.getByText('2 kept here, the server cannot save')).toBeVisible();
+      await expect(page.getByText('2 kept here, server cannot save')).toBeVisible();
       await expect(page.getByText(message)).toBeVisible();
       await page.unroute('**/api/runs/**');
       await saved(page);

@@ -24,28 +24,26 @@ test('a spreadsheet of an old year comes in, stands on the rulers, goes out agai
 
   await test.step('what the columns are is guessed, doubted where nothing says it, and mended', async () => {
     await page.goto('/records/files');
-    await page.getByLabel('A table of putts').setInputFiles(file);
+    await page.getByLabel('File to import').setInputFiles(file);
     await expect(page.getByRole('heading', { name: 'old year.csv' })).toBeVisible();
-    await expect(page.getByRole('combobox', { name: 'Charge says' })).toHaveText(/leave it out/);
-    await expect(page.getByText('Nothing says which side is plus')).toBeVisible();
-    const first = page
-      .getByRole('region', { name: 'The first rows as putts' })
-      .getByRole('listitem');
+    await expect(page.getByRole('combobox', { name: 'Charge says' })).toHaveText(/ignore this column/);
+    await expect(page.getByText('It is not clear which side is positive')).toBeVisible();
+    const first = page.getByRole('region', { name: 'First rows as putts' }).getByRole('listitem');
     await expect(first.first()).toContainText('Tamsin Quay · 1 October 2025 · face 0.6° open');
-    await page.getByRole('combobox', { name: 'Plus in Face Angle (deg)' }).click();
+    await page.getByRole('combobox', { name: 'Positive side of Face Angle (deg)' }).click();
     await page.getByRole('option', { name: '+ closed' }).click();
     await expect(first.first()).toContainText('face 0.6° closed');
   });
 
   await test.step('what would come in is told with what would not, and why', async () => {
-    await page.getByRole('button', { name: 'Look through all of it' }).click();
-    const told = page.getByRole('region', { name: 'What would come in' });
+    await page.getByRole('button', { name: 'Check the whole file' }).click();
+    const told = page.getByRole('region', { name: 'Import preview' });
     await expect(told).toContainText('41 new putts of 43 rows, of 2 students in 5 sessions');
-    await told.getByText('2 rows cannot come in').click();
-    await expect(told).toContainText('“Stranger” is no student here.');
-    await expect(told).toContainText('Row 44: Face: “wide” is no number');
-    await page.getByRole('button', { name: 'Take in 41 putts' }).click();
-    await expect(page.getByText('41 putts in 5 sessions came in.')).toBeVisible();
+    await told.getByText('2 rows cannot be imported').click();
+    await expect(told).toContainText('“Stranger” is not a student here.');
+    await expect(told).toContainText('Row 44: Face: “wide” is not a number');
+    await page.getByRole('button', { name: 'Import 41 putts' }).click();
+    await expect(page.getByText('Imported 41 putts in 5 sessions.')).toBeVisible();
   });
 
   await test.step('it stands on the rulers, closed as it was said to be', async () => {
@@ -67,40 +65,40 @@ test('a spreadsheet of an old year comes in, stands on the rulers, goes out agai
         svg: await readFile((await saved.path())!, 'utf8'),
       };
     };
-    const rulers = await drawingOf(/^Rulers as a drawing/);
+    const rulers = await drawingOf(/^Download rulers/);
     expect(rulers.name).toBe('Rulers of Tamsin Quay.svg');
-    for (const said of ['Face', 'Start line', 'Tempo', 'intended', 'eight in ten within']) {
+    for (const said of ['Face', 'Start line', 'Tempo', 'intended', '8 of 10 putts within']) {
       expect(rulers.svg).toContain(said);
     }
     // The looks of the page are written into it, and all of it is one drawing.
     expect(rulers.svg).not.toMatch(/class=|var\(/);
     expect(rulers.svg.match(/<svg/g)!.length).toBeGreaterThan(2);
-    const trend = await drawingOf(/^SVG$/);
+    const trend = await drawingOf(/^Download SVG$/);
     expect(trend.svg).toMatch(/^<svg [^>]*xmlns/);
     expect(trend.svg.match(/<circle/g)).toHaveLength(4);
   });
 
   await test.step('the same file again has nothing new; its columns are remembered', async () => {
     await page.goto('/records/files');
-    await page.getByLabel('A table of putts').setInputFiles(file);
+    await page.getByLabel('File to import').setInputFiles(file);
     await expect(page.getByText('as they were for the last file like this')).toBeVisible();
-    await page.getByRole('button', { name: 'Look through all of it' }).click();
-    await expect(page.getByText('41 rows of it are here already')).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Take in 0 putts' })).toBeDisabled();
+    await page.getByRole('button', { name: 'Check the whole file' }).click();
+    await expect(page.getByText('41 rows are already here')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Import 0 putts' })).toBeDisabled();
   });
 
   await test.step('it goes out as tables that say what is in them', async () => {
     await page.goto('/records/files');
-    await page.getByRole('combobox', { name: 'Of whom' }).click();
+    await page.getByRole('combobox', { name: 'Students' }).click();
     await page.getByRole('option', { name: 'Tamsin Quay' }).click();
     await page.getByRole('radio', { name: 'JSON lines' }).click();
     const lines = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'Make the file' }).click();
+    await page.getByRole('link', { name: 'Download export' }).click();
     const written = unzipSync(await readFile((await (await lines).path())!));
     expect(strFromU8(written['putts.jsonl']!).trim().split('\n')).toHaveLength(40);
     await page.getByRole('radio', { name: 'tables (CSV)' }).click();
     const coming = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'Make the file' }).click();
+    await page.getByRole('link', { name: 'Download export' }).click();
     const files = unzipSync(await readFile((await (await coming).path())!));
     const putts = strFromU8(files['putts.csv']!).trim().split('\n');
     expect(putts).toHaveLength(41);
@@ -114,14 +112,14 @@ test('a spreadsheet of an old year comes in, stands on the rulers, goes out agai
   });
 
   await test.step('all of it is taken back as one', async () => {
-    const past = page.getByRole('region', { name: 'Came in from files' });
+    const past = page.getByRole('region', { name: 'Imported files' });
     const own = past.getByRole('listitem').filter({ hasText: 'old year.csv' });
-    await own.getByRole('button', { name: 'Take back' }).click();
-    await own.getByRole('button', { name: 'Yes, take back 41' }).click();
+    await own.getByRole('button', { name: 'Undo import' }).click();
+    await own.getByRole('button', { name: 'Yes, remove 41' }).click();
     await expect(own).toContainText('taken back');
     await page.goto('/students');
     await page.getByRole('link', { name: 'Tamsin Quay' }).first().click();
-    await expect(page.getByText('Nothing is known of Tamsin’s putting yet')).toBeVisible();
+    await expect(page.getByText('No data on Tamsin’s putting yet')).toBeVisible();
   });
 });
 
@@ -132,21 +130,21 @@ test('what is no table is refused in a sentence, and a large one before it is re
   const refused = async (name: string, content: string | Buffer, words: RegExp) => {
     const file = info.outputPath(name);
     await writeFile(file, content);
-    await page.getByLabel('A table of putts').setInputFiles(file);
+    await page.getByLabel('File to import').setInputFiles(file);
     await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
   };
   await refused('empty.csv', '', /empty/);
   await refused('book.xlsx', Buffer.from([0x50, 0x4b, 3, 4, 20, 0]), /zip archive or a workbook/);
-  await refused('wide.csv', `${'a,'.repeat(999)}a\n1\n`, /1000 columns; at most 200/);
+  await refused('wide.csv', `${'a,'.repeat(999)}a\n1\n`, /use at most 200/);
   await refused('huge.csv', Buffer.alloc(65 * 1024 * 1024, 'a,b\n'), /at most 64 MB/);
 });
 
 test('a list of students and a calendar come in, and are taken back as one', async ({ page }) => {
   const drop = (name: string, text: string) =>
     page
-      .getByLabel('A table of putts')
+      .getByLabel('File to import')
       .setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
-  const told = page.getByRole('region', { name: 'What would come in' });
+  const told = page.getByRole('region', { name: 'Import preview' });
   await page.goto('/records/files');
   await drop(
     'students.csv',
@@ -154,22 +152,22 @@ test('a list of students and a calendar come in, and are taken back as one', asy
   );
   await expect(told).toContainText('2 new students');
   await expect(told).toContainText(
-    'Pia Towpath: right-handed, steady (right-handed and steady: not said)',
+    'Pia Towpath: right-handed, steady (assumed: right-handed and steady)',
   );
-  await told.getByText('1 row cannot come in').click();
-  await expect(told).toContainText('“both” is no hand');
+  await told.getByText('1 row cannot be imported').click();
+  await expect(told).toContainText('“both” is not a hand');
   await told.getByRole('button', { name: 'Take in 2 students' }).click();
-  await expect(page.getByText('2 students came in.')).toBeVisible();
+  await expect(page.getByText('2 students imported.')).toBeVisible();
 
-  await page.getByRole('button', { name: 'Another file' }).click();
+  await page.getByRole('button', { name: 'Choose another file' }).click();
   const day = new Date(Date.now() + 5 * 86_400_000).toISOString().slice(0, 10).replaceAll('-', '');
   await drop(
     'diary.ics',
     `BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nBEGIN:VEVENT\r\nUID:1\r\nSUMMARY:Ivo Bollard lesson\r\nDTSTART:${day}T160000\r\nDURATION:PT45M\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n`,
   );
   await expect(told).toContainText('16:00: Ivo Bollard, 45 min');
-  await told.getByRole('button', { name: 'Take in 1 date' }).click();
-  await expect(page.getByText('1 date came in.')).toBeVisible();
+  await told.getByRole('button', { name: 'Import 1 date' }).click();
+  await expect(page.getByText('1 appointment imported.')).toBeVisible();
   await page.goto('/programme');
   await expect(page.getByText('Ivo Bollard').first()).toBeVisible();
 });
@@ -182,34 +180,34 @@ test('a whole book goes from one Dirigo into another that is empty, seen before 
   const old = info.outputPath('two putts.csv');
   await writeFile(old, `Player;Date;Face (deg)\n${name};1.10.2025;0,4\n${name};2.10.2025;0,6\n`);
   await page.goto('/records/files');
-  await page.getByLabel('A table of putts').setInputFiles(old);
-  await page.getByRole('button', { name: 'Look through all of it' }).click();
-  await page.getByRole('button', { name: 'Take in 2 putts' }).click();
-  await expect(page.getByText('2 putts in 2 sessions came in.')).toBeVisible();
+  await page.getByLabel('File to import').setInputFiles(old);
+  await page.getByRole('button', { name: 'Check the whole file' }).click();
+  await page.getByRole('button', { name: 'Import 2 putts' }).click();
+  await expect(page.getByText('Imported 2 putts in 2 sessions.')).toBeVisible();
   await page.reload();
   const coming = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Make the file' }).click();
+  await page.getByRole('link', { name: 'Download export' }).click();
   const zip = info.outputPath('all of it.zip');
   await (await coming).saveAs(zip);
   const said = strFromU8(unzipSync(await readFile(zip))['book.jsonl']!);
   const rows = (table: string) => said.split(`"table":"${table}"`).length - 1;
-  const whole = `A whole book: ${rows('student')} student`;
+  const whole = `Full export: ${rows('student')} student`;
 
   await test.step('where there are students already it is told, and stays out', async () => {
-    await page.getByLabel('A table of putts').setInputFiles(zip);
+    await page.getByLabel('File to import').setInputFiles(zip);
     await expect(page.getByText(whole)).toBeVisible();
     await expect(page.getByRole('alert').filter({ hasText: 'an empty one only' })).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Take in the whole book' })).toHaveCount(0);
+    await expect(page.getByRole('button', { name: 'Import full export' })).toHaveCount(0);
   });
 
   const server = await serve(ownPort('a whole book'), info.outputPath('other', 'empty.db'));
   try {
     await test.step('an empty one offers it on its first page, and takes all of it in', async () => {
       await page.goto(server.url);
-      await page.getByRole('link', { name: 'Bring a file in' }).click();
-      await page.getByLabel('A table of putts').setInputFiles(zip);
+      await page.getByRole('link', { name: 'Import a file' }).click();
+      await page.getByLabel('File to import').setInputFiles(zip);
       await expect(page.getByText(whole)).toBeVisible();
-      await page.getByRole('button', { name: 'Take in the whole book' }).click();
+      await page.getByRole('button', { name: 'Import full export' }).click();
       await expect(page.getByText(/putts in [\d,]+ sessions? came in\./)).toBeVisible();
     });
 
@@ -219,7 +217,7 @@ test('a whole book goes from one Dirigo into another that is empty, seen before 
       await expect(page.getByText('2 putts').first()).toBeVisible();
       await page.goto(`${server.url}/records/files`);
       const again = page.waitForEvent('download');
-      await page.getByRole('link', { name: 'Make the file' }).click();
+      await page.getByRole('link', { name: 'Download export' }).click();
       const out = unzipSync(await readFile((await (await again).path())!))['book.jsonl']!;
       expect(strFromU8(out).split('\n').toSorted()).toEqual(said.split('\n').toSorted());
     });

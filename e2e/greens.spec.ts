@@ -13,42 +13,42 @@ async function putAway(page: Page, name: string): Promise<void> {
   await page.goto('/greens');
   await page.getByRole('link', { name }).click();
   await page.getByRole('button', { name: 'Archive' }).click();
-  await expect(page.getByText(`${name} is put away; nothing is lost.`)).toBeVisible();
+  await expect(page.getByText(`${name} archived. Nothing is deleted.`)).toBeVisible();
 }
 
 test('a reading in steps sets the drill, the gate moves to the start line, and the run keeps it', async ({
   page,
 }) => {
   await addGreen(page, 'Quay green', 'Long end');
-  await type(page, 'Uphill it rolled', '3 1/2 steps');
-  await type(page, 'Downhill it rolled', '5 steps');
+  await type(page, 'Uphill roll', '3 1/2 steps');
+  await type(page, 'Downhill roll', '5 steps');
   // By hand, steps of 0.75 m: S = 2·2.625·3.75/6.375 = 3.088 m = 10.1 ft; b/a = 1.125/6.375 = 0.1765;
   // sin = 0.1765·(1.83²/6.176)·7/(5·9.80665) = 0.01366.
   await expect(page.getByText('Green speed 10.1 ft, falls 1.4 % left.')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep reading' }).click();
-  await expect(page.getByText('Reading kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save reading' }).click();
+  await expect(page.getByText('Reading saved.')).toBeVisible();
   await expect(page.getByRole('row', { name: /Long end 1\.4 % left/ })).toContainText(
-    'outside the edge, right to left',
+    'outside the right edge, right to left',
   );
 
   await addStudent(page, 'Ida Capstan');
   await page.goto('/greens');
   await page.getByRole('link', { name: 'Quay green' }).first().click();
-  await page.getByRole('link', { name: 'Read it, no ball: Long end' }).click();
-  await expect(page.getByRole('combobox', { name: 'Drill' })).toContainText('Read it, no ball');
-  await expect(page.getByRole('combobox', { name: 'On' })).toContainText('Quay green, Long end');
+  await page.getByRole('link', { name: 'Read without a ball: Long end' }).click();
+  await expect(page.getByRole('combobox', { name: 'Drill' })).toContainText('Read without a ball');
+  await expect(page.getByRole('combobox', { name: 'Green' })).toContainText('Quay green, Long end');
   await page.goto('/drills/new');
   await type(page, 'Name', 'Bollard gate');
   await expect(page.getByLabel('Green speed', { exact: true })).toHaveValue('10.1 ft');
   await expect(page.getByRole('row', { name: /left tee, A/ })).toContainText('36 mm left');
-  await page.getByRole('combobox', { name: 'On' }).click();
+  await page.getByRole('combobox', { name: 'Green' }).click();
   await page.getByRole('option', { name: /Quay green, Long end/ }).click();
   await expect(page.getByLabel('Slope', { exact: true })).toHaveValue('1.37 %');
   await expect(page.getByRole('row', { name: /aim marker/ })).toContainText('in right');
   await expect(page.getByRole('row', { name: /left tee, A/ })).not.toContainText('36 mm left');
   await page.getByRole('button', { name: 'Save drill' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Bollard gate' })).toBeVisible();
-  await expect(page.getByText('Quay green, Long end, read')).toBeVisible();
+  await expect(page.getByText('Quay green, Long end, measured')).toBeVisible();
 
   await startSession(page, 'Ida Capstan', 'Bollard gate');
   await logByKeys(page, 'CCL');
@@ -60,7 +60,7 @@ test('a reading in steps sets the drill, the gate moves to the start line, and t
   await expect(page.getByText('all saved')).toBeVisible();
   await finish(page);
   await expect(
-    page.getByText(/Quay green, Long end, read .*: 10\.1 ft, falls 1\.4 % left/),
+    page.getByText(/Quay green, Long end, measured .*: 10\.1 ft, falls 1\.4 % left/),
   ).toBeVisible();
   await putAway(page, 'Quay green');
 });
@@ -69,24 +69,24 @@ test('what is wrong with a reading stands beside it, and a mistaken one can be r
   page,
 }) => {
   await addGreen(page, 'Lasher green', 'Low side');
-  await type(page, 'Uphill it rolled', '5 m');
-  await type(page, 'Downhill it rolled', '4 m');
-  await page.getByRole('button', { name: 'Keep reading' }).click();
-  await expect(page.getByText('the downhill one is at least as long')).toBeVisible();
-  await page.getByRole('radio', { name: 'ramp and level' }).click();
+  await type(page, 'Uphill roll', '5 m');
+  await type(page, 'Downhill roll', '4 m');
+  await page.getByRole('button', { name: 'Save reading' }).click();
+  await expect(page.getByText('cannot be longer than the downhill roll')).toBeVisible();
+  await page.getByRole('radio', { name: 'measured with a ramp and a level' }).click();
   await type(page, 'Green speed', '30 ft');
-  await type(page, 'Falls, seen from the ball', 'sideways');
-  await page.getByRole('button', { name: 'Keep reading' }).click();
+  await type(page, 'Direction of fall, seen from the ball', 'sideways');
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page.getByText('A green speed of 30 ft is too great')).toBeVisible();
-  await expect(page.getByText('“sideways” is no direction.')).toBeVisible();
+  await expect(page.getByText('“sideways” is not a direction.')).toBeVisible();
   await type(page, 'Green speed', '9.5');
-  await type(page, 'Slope, % or °', '1.2°');
-  await type(page, 'Falls, seen from the ball', '5 o’clock');
-  await page.getByRole('button', { name: 'Keep reading' }).click();
+  await type(page, 'Slope (% or °)', '1.2°');
+  await type(page, 'Direction of fall, seen from the ball', '5 o’clock');
+  await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page.getByRole('row', { name: /Low side 2\.1 % to 5 o’clock/ })).toBeVisible();
-  await page.getByRole('button', { name: /Remove the reading/ }).click();
-  await expect(page.getByText('The reading is removed.')).toBeVisible();
-  await expect(page.getByText('never read')).toBeVisible();
+  await page.getByRole('button', { name: /Delete the reading/ }).click();
+  await expect(page.getByText('Reading deleted.')).toBeVisible();
+  await expect(page.getByText('not measured yet')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('row', { name: /Low side 2\.1 % to 5 o’clock/ })).toBeVisible();
   await putAway(page, 'Lasher green');
@@ -105,19 +105,19 @@ test('a slope is dragged, set by keys and by the break; the map and the what-if 
   await page.mouse.move(middle.x, middle.y - 18, { steps: 6 });
   await page.mouse.up();
   await expect(page.getByLabel('Slope', { exact: true })).toHaveValue('2 %');
-  await expect(page.getByLabel('Falls', { exact: true })).toHaveValue('left');
+  await expect(page.getByLabel('Fall direction', { exact: true })).toHaveValue('left');
   await dial.focus();
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('ArrowRight');
   await expect(page.getByLabel('Slope', { exact: true })).toHaveValue('2.1 %');
-  await expect(page.getByLabel('Falls', { exact: true })).toHaveValue('85° left');
+  await expect(page.getByLabel('Fall direction', { exact: true })).toHaveValue('85° left');
 
-  const breaks = page.getByLabel('Breaks', { exact: true });
+  const breaks = page.getByLabel('Break', { exact: true });
   await breaks.fill('2 cups left to right');
-  await expect(page.getByText(/aim .* left · 2\.0 cups outside the edge/)).toBeVisible();
+  await expect(page.getByText(/aim .* left · 2\.0 cups outside the left edge/)).toBeVisible();
   await breaks.fill('a lot');
-  await expect(page.getByText('“a lot” is no break.')).toBeVisible();
-  await page.getByLabel('Falls', { exact: true }).fill('uphill right');
+  await expect(page.getByText('“a lot” is not a break.')).toBeVisible();
+  await page.getByLabel('Fall direction', { exact: true }).fill('uphill right');
 
   await page.getByRole('tab', { name: 'Make map' }).click();
   const inked = () =>
@@ -132,7 +132,7 @@ test('a slope is dragged, set by keys and by the break; the map and the what-if 
   await page.getByLabel('Putt', { exact: true }).fill('8 ft');
 
   await page.getByRole('tab', { name: 'What if' }).click();
-  await page.getByRole('combobox', { name: 'If the pace were' }).click();
+  await page.getByRole('combobox', { name: 'Pace' }).click();
   await page.getByRole('option', { name: /rolls past/ }).click();
   await page.getByRole('radio', { name: 'above' }).click();
   // The same arrival pace from above: slower off the putter, and more break.

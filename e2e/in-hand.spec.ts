@@ -48,15 +48,15 @@ test('an empty book comes to its first putt in at most twelve touches, with noth
         touches += 1;
         await touch('metres', 'radio');
         await touch('a student', 'radio');
-        await touch('Set it up and putt');
-        await expect(page.getByText('A name is needed.')).toBeVisible();
-        await page.getByLabel('The student’s name').fill('Ilse Bollard');
+        await touch('Set up and start');
+        await expect(page.getByText('Enter a name.')).toBeVisible();
+        await page.getByLabel('Student’s name').fill('Ilse Bollard');
         touches += 1;
         await touch('left-handed', 'radio');
         await touch(/Straight gate/, 'radio');
-        await touch('Set it up and putt');
-        await touch('Set up, start');
-        await touch(/^Clear/);
+        await touch('Set up and start');
+        await touch('Start putting');
+        await touch(/^Through/);
         await expect(page.getByRole('status', { name: 'count' })).toContainText('1');
         expect(touches).toBeLessThanOrEqual(12);
         await page.goto('/students');
@@ -107,27 +107,27 @@ test('two taps on one key are one putt, the arrows log after a button was presse
   await addStudent(page, 'Pier Trembath');
   await startBuiltIn(page, 'straight-gate', 'Pier Trembath');
   const count = page.getByRole('status', { name: 'count' });
-  const clear = page.getByRole('button', { name: /^Clear/ });
+  const clear = page.getByRole('button', { name: /^Through/ });
   await clear.dblclick();
   await expect(count).toHaveText(/^1/);
   await untilNextTouch(page);
   await clear.click();
   await expect(count).toHaveText(/^2/);
   const said = page.getByRole('status', { name: 'logged' });
-  await expect(said).toHaveText('Clear; 2 of 2 clear');
+  await expect(said).toHaveText('Through; 2 of 2 through');
   // The focus stays on a button that was pressed by its key: arrows are none of its business.
-  await page.getByRole('button', { name: 'Look at the putts and correct one' }).focus();
+  await page.getByRole('button', { name: 'View or correct putts' }).focus();
   await page.keyboard.press('ArrowLeft');
-  await expect(said).toHaveText('Left, tee A; 2 of 3 clear');
+  await expect(said).toHaveText('Left, tee A; 2 of 3 through');
   await page.keyboard.press('u');
-  await expect(said).toHaveText('Taken back; 2 of 2 clear');
+  await expect(said).toHaveText('Undone; 2 of 2 through');
   await expect(page.getByText('all saved')).not.toHaveAttribute('role', 'status');
 });
 
 test('a mark is pointed at by keys: arrows move a cross, Enter sets it', async ({ page }) => {
   await addStudent(page, 'Keys Lanyard');
   await startBuiltIn(page, 'marked-face', 'Keys Lanyard');
-  const picture = page.getByRole('application', { name: /^Where the mark is/ });
+  const picture = page.getByRole('application', { name: /^Mark position/ });
   await picture.focus();
   for (let step = 0; step < 3; step++) await page.keyboard.press('Shift+ArrowRight');
   await page.keyboard.press('Enter');
@@ -145,25 +145,25 @@ test('letters go nowhere in a list or when they are switched off, and unsaved wo
   await page.keyboard.press('s');
   const ask = page.getByRole('alertdialog', { name: 'Leave without saving?' });
   await expect(ask).toBeVisible();
-  await ask.getByRole('button', { name: 'Stay here' }).click();
+  await ask.getByRole('button', { name: 'Stay on this page' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half made');
   // So is going back, where the browser lets it be asked.
   await page.goto('/drills');
-  await page.getByRole('link', { name: 'Make a drill' }).click();
+  await page.getByRole('link', { name: 'Create drill' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Half made');
   await page.evaluate(() => window.history.back());
-  await ask.getByRole('button', { name: 'Stay here' }).click();
+  await ask.getByRole('button', { name: 'Stay on this page' }).click();
   await expect(page).toHaveURL(/\/drills\/new$/);
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half made');
   await page.evaluate(() => window.history.back());
-  await ask.getByRole('button', { name: 'Leave, and lose it' }).click();
+  await ask.getByRole('button', { name: 'Leave and lose changes' }).click();
   await expect(page).toHaveURL(/\/drills$/);
-  await page.getByRole('link', { name: 'Make a drill' }).click();
+  await page.getByRole('link', { name: 'Create drill' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Half made');
   await page.getByRole('link', { name: 'Students' }).click();
-  await ask.getByRole('button', { name: 'Leave, and lose it' }).click();
+  await ask.getByRole('button', { name: 'Leave and lose changes' }).click();
   await expect(page).toHaveURL(/\/students$/);
-  await page.getByRole('combobox', { name: 'In order' }).click();
+  await page.getByRole('combobox', { name: 'Sort by' }).click();
   await page.keyboard.press('s');
   await page.keyboard.press('Escape');
   await expect(page).toHaveURL(/\/students$/);
@@ -173,7 +173,7 @@ test('letters go nowhere in a list or when they are switched off, and unsaved wo
   await page.keyboard.press('3');
   // Keys pressed together still mean what they mean: by then the letter has been heard.
   await page.keyboard.press('Control+k');
-  await expect(page.getByRole('dialog', { name: 'Find' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Search' })).toBeVisible();
   await expect(page).toHaveURL(/\/students$/);
 });
 
@@ -190,7 +190,7 @@ for (const timezoneId of ['UTC', 'America/St_Johns', 'Asia/Tokyo', 'Europe/Amste
     await startBuiltIn(page, 'straight-gate', `Hour of ${timezoneId.replace('/', ' ')}`);
     await logByKeys(page, 'CCL');
     await page.getByRole('button', { name: 'Finish' }).first().click();
-    await page.getByRole('button', { name: 'All collected, finish' }).click();
+    await page.getByRole('button', { name: 'Finish, all collected' }).click();
     const head = await page.locator('header p').first().textContent();
     await page.getByText('Putt by putt').first().click();
     const [from] = /\d\d:\d\d/.exec(head!)!;
@@ -205,7 +205,7 @@ for (const timezoneId of ['UTC', 'America/St_Johns', 'Asia/Tokyo', 'Europe/Amste
     expect((minutes(now) - minutes(from) + 1440) % 1440).toBeLessThan(5);
     // It stands there, or does not, before the page is drawn: nothing moves under a finger.
     await page.goto('/', { waitUntil: 'commit' });
-    const note = page.getByText('Times are those of Europe/Amsterdam');
+    const note = page.getByText('Times are shown in Europe/Amsterdam time');
     await note.waitFor({ state: 'attached' });
     expect(await note.isVisible()).toBe(timezoneId !== 'Europe/Amsterdam');
     expect(wrong.filter((one) => /hydrat|did not match|#4\d\d/i.test(one))).toEqual([]);

@@ -18,7 +18,7 @@ test('an instrument beside the ball: twenty putts without a touch, seen at once,
   const session = page.url();
   await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('button', { name: /^Rail on the mat/ }).click();
-  await expect(page.getByText('Rail on the mat stands beside this ball.')).toBeVisible();
+  await expect(page.getByText('Rail on the mat now sends its putts to this session.')).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
 
   const luck = chance(5);
@@ -35,7 +35,7 @@ test('an instrument beside the ball: twenty putts without a touch, seen at once,
     const told = (await answer.text()).trim().split('\n');
     return { status: answer.status, told: told.map((one) => JSON.parse(one) as object) };
   };
-  const measured = page.getByRole('region', { name: 'The last putt, as it was measured' });
+  const measured = page.getByRole('region', { name: 'Last putt, as measured' });
 
   await test.step('putts come by themselves, and each is on the screen at once', async () => {
     const first = lineOf(0);
@@ -50,18 +50,21 @@ test('an instrument beside the ball: twenty putts without a touch, seen at once,
       { line: 3, state: 'taken' },
     ]);
     for (let index = 2; index < 20; index++) await send(lineOf(index));
-    await page.getByRole('button', { name: 'Look at the putts and correct one' }).click();
+    await page.getByRole('button', { name: 'View or correct putts' }).click();
     await expect(page.getByRole('dialog').getByText('20 putts')).toBeVisible();
     await page.getByRole('button', { name: 'Close', exact: true }).click();
   });
 
   await test.step('one touch says what was really seen of the last', async () => {
     await untilNextTouch(page);
-    await page.getByRole('button', { name: /^Left/ }).first().click();
-    await expect(measured).toContainText(/Left/);
-    await expect(measured).not.toContainText('by what was measured');
+    await page
+      .getByRole('button', { name: /^Missed left/ })
+      .first()
+      .click();
+    await expect(measured).toContainText(/Missed left/);
+    await expect(measured).not.toContainText('(measured)');
     await expect(page.getByText('all saved')).toBeVisible();
-    await page.getByRole('button', { name: 'Look at the putts and correct one' }).click();
+    await page.getByRole('button', { name: 'View or correct putts' }).click();
     await expect(page.getByRole('dialog').getByText('20 putts')).toBeVisible();
     await page.getByRole('button', { name: 'Close', exact: true }).click();
   });
@@ -80,23 +83,23 @@ test('an instrument beside the ball: twenty putts without a touch, seen at once,
     await finish(page);
     await expect(page.getByRole('heading', { level: 1, name: /Ida Sluicegate/ })).toBeVisible();
     await page.setViewportSize({ width: 1280, height: 800 });
-    await page.getByRole('link', { name: 'Ida’s page' }).click();
-    await page.getByText(/^\d+ more that were measured$/).click();
-    for (const name of ['Face', 'Path', 'Strike', 'Rise of the head', 'Tempo']) {
+    await page.getByRole('link', { name: 'Ida’s record' }).click();
+    await page.getByText(/^\d+ more measurements$/).click();
+    for (const name of ['Face', 'Path', 'Strike', 'Rise angle', 'Tempo']) {
       await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
     }
     await page.getByRole('link', { name: 'Tempo' }).click();
-    await expect(page.getByRole('heading', { name: /^Tempo: eight in ten/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /^Tempo: 8 of 10/ })).toBeVisible();
   });
 
   await test.step('ended, it sends no more; what could not be read is told under Devices', async () => {
     await page.goto('/records/sign-in');
     const own = page.getByRole('listitem').filter({ hasText: 'Rail on the mat' });
-    await expect(own).toContainText('1 line could not be read');
-    await own.getByRole('button', { name: 'Look at them' }).click();
+    await expect(own).toContainText('1 reading could not be understood');
+    await own.getByRole('button', { name: 'View readings' }).click();
     await expect(own).toContainText('cut off');
-    await own.getByRole('button', { name: 'End Rail on the mat' }).click();
-    await expect(page.getByText('Rail on the mat can send no more')).toBeVisible();
+    await own.getByRole('button', { name: 'Disconnect Rail on the mat' }).click();
+    await expect(page.getByText('Rail on the mat can no longer send putts')).toBeVisible();
     expect((await send(lineOf(40))).status).toBe(401);
   });
   expect(session).toContain('/sessions/');

@@ -13,26 +13,26 @@ import {
 test('from an empty book to a score compared across sessions', async ({ page }) => {
   await page.goto('/');
   await addStudent(page, 'Linnea Quay', 'Left-handed');
-  await expect(page.getByText('Nothing is known of Linnea’s putting yet')).toBeVisible();
+  await expect(page.getByText('No data on Linnea’s putting yet')).toBeVisible();
 
   await test.step('a gate, and at once how strict it is', async () => {
     await page.goto('/drills/new');
     await type(page, 'Name', 'Quay gate');
     await type(page, 'Putt', '8 ft');
-    await type(page, 'Gate, from ball', '18in');
+    await type(page, 'Ball to gate', '18in');
     await type(page, 'Gap', '54');
     await expect(page.getByText('Stricter than the hole, ×1.3.')).toBeVisible();
     await expect(page.getByRole('img', { name: /gate ±0\.71°/ })).toBeVisible();
-    await page.getByRole('button', { name: 'As strict as the hole: 58 mm' }).click();
+    await page.getByRole('button', { name: 'Match the hole: 58 mm' }).click();
     await expect(page.getByLabel('Gap', { exact: true })).toHaveValue('58 mm');
-    await expect(page.getByText('As strict as the hole.')).toBeVisible();
+    await expect(page.getByText('As strict as the hole')).toBeVisible();
     await page.getByRole('button', { name: 'Save drill' }).click();
     await expect(page.getByRole('link', { name: 'Start session' })).toBeVisible();
   });
 
   await test.step('a first session, by buttons, by the drawing and by keys', async () => {
     await startSession(page, 'Linnea Quay', 'Quay gate');
-    await page.getByRole('button', { name: 'Clear through the gate' }).click();
+    await page.getByRole('button', { name: 'Through the gate' }).click();
     await untilNextTouch(page);
     await page.getByRole('button', { name: 'Left, tee A' }).click();
     await expectCount(page, 1, 2);
@@ -55,10 +55,10 @@ test('from an empty book to a score compared across sessions', async ({ page }) 
   await test.step('what it says: left is a push for a left-hander', async () => {
     await finish(page);
     await expect(
-      page.getByText('13 of 20 clear, 7 at the left tee, 0 at the right; best run 4.'),
+      page.getByText('13 of 20 through, 7 hit the left tee, 0 hit the right; longest streak 4.'),
     ).toBeVisible();
     await expect(
-      page.getByText(/clears a \d+ mm gate at 18 in eight times in ten; 0\.\d° push/).first(),
+      page.getByText(/gets 8 of 10 putts through a \d+ mm gate at 18 in \(0\.\d° push\)/).first(),
     ).toBeVisible();
   });
 
@@ -67,10 +67,10 @@ test('from an empty book to a score compared across sessions', async ({ page }) 
     await logByKeys(page, 'CCCCCCCCCCCCCCCCCCCCCCCCCCCC');
     await expect(page.getByText('all saved')).toBeVisible();
     await finish(page);
-    await page.getByRole('link', { name: 'Linnea’s page' }).click();
+    await page.getByRole('link', { name: 'Linnea’s record' }).click();
     await expect(page.getByText('2 sessions, 48 putts')).toBeVisible();
     await expect(
-      page.getByRole('img', { name: 'Eight-in-ten window over 2 sessions' }),
+      page.getByRole('img', { name: 'Window over 2 sessions' }),
     ).toBeVisible();
     await page.getByText('All sessions in numbers').click();
     const carried = await page.getByRole('row', { name: /carried/ }).allTextContents();
@@ -88,15 +88,15 @@ test('students are changed, archived and taken back; the palette finds them', as
   await addStudent(page, name);
   await page.getByRole('link', { name: 'Edit' }).click();
   await type(page, 'Putter head, front to back', '3 1/2 in');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('button', { name: /^Save (student|drill)/ }).click();
   await expect(page.getByText('head 112 mm by 89 mm')).toBeVisible();
   await page.getByRole('button', { name: 'Archive' }).click();
-  await expect(page.getByRole('button', { name: 'Take back' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Restore' })).toBeVisible();
   await page.goto('/students');
   await expect(page.getByRole('link', { name })).toHaveCount(0);
   await page.getByRole('link', { name: /Archived/ }).click();
   await page.getByRole('link', { name }).click();
-  await page.getByRole('button', { name: 'Take back' }).click();
+  await page.getByRole('button', { name: 'Restore' }).click();
   await expect(page.getByRole('link', { name: 'Start session' })).toBeVisible();
   await page.getByRole('link', { name: 'Greens' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Greens' })).toBeVisible();
@@ -106,7 +106,7 @@ test('students are changed, archived and taken back; the palette finds them', as
   // Not "Start a session", which has these letters in this order too.
   await expect(page.getByRole('heading', { level: 1, name: /^Otto / })).toBeVisible();
   await page.keyboard.press('?');
-  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Keyboard shortcuts' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('3');
   await expect(page.getByRole('heading', { level: 1, name: 'Drills' })).toBeVisible();
@@ -126,7 +126,7 @@ test('a coach who reads metres sees metres, and the drill is the same', async ({
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.goto('/drills');
   await page.getByRole('link', { name: 'Metric gate' }).click();
-  await expect(page.getByLabel('Gate, from ball', { exact: true })).toHaveValue('45.7 cm');
+  await expect(page.getByLabel('Ball to gate', { exact: true })).toHaveValue('45.7 cm');
   await expect(page.getByLabel('Gap', { exact: true })).toHaveValue('60 mm');
   await page.goto('/records');
   await page.getByRole('radio', { name: 'feet and inches' }).click();
@@ -151,14 +151,14 @@ test('on a falling putt the gate stands on the start line, and the run keeps the
   await expect(page.getByRole('row', { name: /left tee, A/ })).toContainText('29.5 mm left');
   await type(page, 'Slope', '2 %');
   await expect(
-    page.getByText('aim 8 1/8 in right · 1.4 cups outside the edge · 4.8°'),
+    page.getByText('aim 8 1/8 in right · 1.4 cups outside the right edge · 4.8°'),
   ).toBeVisible();
   await expect(page.getByRole('row', { name: /left tee, A/ })).toContainText('9 mm right');
   await expect(page.getByRole('row', { name: /aim marker/ })).toContainText('8 1/8 in right');
   await expect(page.getByRole('img', { name: /hole −0\.98° \+0\.99°/ })).toBeVisible();
-  await type(page, 'Falls', 'right');
+  await type(page, 'Fall direction', 'right');
   await expect(
-    page.getByText('aim 8 1/8 in left · 1.4 cups outside the edge · 4.8°'),
+    page.getByText('aim 8 1/8 in left · 1.4 cups outside the left edge · 4.8°'),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Save drill' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Falling gate' })).toBeVisible();
@@ -170,5 +170,5 @@ test('on a falling putt the gate stands on the start line, and the run keeps the
   await expectCount(page, 2, 4);
   await expect(page.getByText('all saved')).toBeVisible();
   await finish(page);
-  await expect(page.getByText('2 of 4 clear, 1 at the left tee, 1 at the right')).toBeVisible();
+  await expect(page.getByText('2 of 4 through, 1 hit the left tee, 1 hit the right')).toBeVisible();
 });

@@ -56,7 +56,7 @@ test('a backup is checked and restored; a damaged file says what it is and the w
     await page.getByLabel('Backup passphrase').fill('barge lantern moss quay');
     await page.getByLabel('Repeat the passphrase').fill('barge lantern moss key');
     await page.getByRole('button', { name: 'Encrypt backups' }).click();
-    await expect(page.getByText('The two passphrases differ.')).toBeVisible();
+    await expect(page.getByText('The two passphrases do not match.')).toBeVisible();
     await page.getByLabel('Repeat the passphrase').fill('barge lantern moss quay');
     await page.getByRole('button', { name: 'Encrypt backups' }).click();
     await expect(page.getByText('New backups are encrypted. Restoring one asks')).toBeVisible();
@@ -65,7 +65,7 @@ test('a backup is checked and restored; a damaged file says what it is and the w
     await page.getByRole('button', { name: 'View the backup of' }).first().click();
     await page.getByLabel('Passphrase of this backup').fill('barge lantern moss key');
     await page.getByRole('button', { name: 'Check this backup' }).click();
-    await expect(page.getByText('This passphrase does not open the backup.')).toBeVisible();
+    await expect(page.getByText('The passphrase does not open this backup.')).toBeVisible();
     await page.getByLabel('Passphrase of this backup').fill('barge lantern moss quay');
     await page.getByRole('button', { name: 'Check this backup' }).click();
     await expect(page.getByRole('row', { name: 'Students 1 1' })).toBeVisible();
@@ -94,7 +94,7 @@ test('a backup is checked and restored; a damaged file says what it is and the w
     for (const ending of ['-wal', '-shm']) rmSync(database + ending, { force: true });
     server = await serve(ownPort('kept'), database);
     await page.goto('/students');
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('The records cannot be read');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Your data cannot be read');
     await expect(page.getByText('is damaged')).toContainText(backup!);
     await server.kill();
     const { stdout } = spawnSync('npm', ['run', '--silent', 'restore', '--', '--newest'], {

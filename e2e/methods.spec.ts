@@ -6,14 +6,14 @@ import { expect, test, type Page } from './test';
 /** Logs one putt by what stands on the screen: a read is said, then all is as it should be. */
 async function logOne(page: Page): Promise<void> {
   const read = page.getByRole('button', { name: 'Straight', exact: true });
-  const all = page.getByRole('button', { name: 'All as it should be' });
+  const all = page.getByRole('button', { name: 'All good' });
   const next = page.getByRole('button', { name: 'Next', exact: true });
   if (await read.isVisible()) await read.click();
   if (await all.isVisible()) await all.click();
   else await page.keyboard.press('Space');
   if ((await next.isVisible()) && (await next.isEnabled())) await next.click();
   // A guess comes first: then the putt itself.
-  const logged = page.getByRole('button', { name: 'Look at the putts and correct one' });
+  const logged = page.getByRole('button', { name: 'View or correct putts' });
   if (!(await logged.isEnabled())) await page.keyboard.press('Space');
   await expect(logged).toBeEnabled();
 }
@@ -48,7 +48,7 @@ for (const half of [0, 1]) {
     // Strokes made otherwise than usual, and what only an eye saw, score nothing: all the rest does.
     const sub = await page.getByText(/\d+ sessions?, \d+ putts? since/).innerText();
     expect(Number(/(\d+) sessions?/.exec(sub)![1])).toBeGreaterThan(0.7 * methods.length);
-    const looked = page.getByRole('region', { name: 'Looked for' }).getByRole('listitem');
+    const looked = page.getByRole('region', { name: 'Checks by eye' }).getByRole('listitem');
     await expect(looked.first()).toBeVisible();
     expect(await looked.count()).toBeGreaterThan(3);
   });

@@ -37,7 +37,7 @@ test('a server killed in the middle of a session loses nothing, nor do putts log
   await server.kill();
   await logByKeys(page, 'RRC');
   await expectCount(page, 4, 7);
-  await expect(page.getByText('3 kept here, no server')).toBeVisible();
+  await expect(page.getByText('3 kept here, no connection')).toBeVisible();
 
   server = await serve(ownPort('never lost'), database);
   await expect(page.getByText('all saved')).toBeVisible({ timeout: 15_000 });
@@ -48,7 +48,7 @@ test('a server killed in the middle of a session loses nothing, nor do putts log
   await test.step('a putt logged while the server is dead survives a reload', async () => {
     await server.kill();
     await logByKeys(page, 'C');
-    await expect(page.getByText('1 kept here, no server')).toBeVisible();
+    await expect(page.getByText('1 kept here, no connection')).toBeVisible();
     server = await serve(ownPort('never lost'), database);
     await page.reload();
     await expectCount(page, 5, 8);
@@ -60,7 +60,9 @@ test('a server killed in the middle of a session loses nothing, nor do putts log
     await finish(page);
     await expect(page.getByRole('heading', { name: 'Session finished' })).toBeVisible();
     server = await serve(ownPort('never lost'), database);
-    await expect(page.getByText('5 of 8 clear, 1 at the left tee, 2 at the right')).toBeVisible();
+    await expect(
+      page.getByText('5 of 8 through, 1 hit the left tee, 2 hit the right'),
+    ).toBeVisible();
   });
   await context.close();
   await server.kill();
@@ -93,13 +95,13 @@ test('with no server the tab is closed and opened again: twenty putts logged mea
   await server.kill();
   await logByKeys(page, 'CCCCLCCCCRCCCCCCCCCC');
   await expectCount(page, 21, 25);
-  await expect(page.getByText('20 kept here, no server')).toBeVisible();
+  await expect(page.getByText('20 kept here, no connection')).toBeVisible();
   await page.close();
 
   const again = await context.newPage();
   await again.goto(session);
   await expectCount(again, 21, 25);
-  await expect(again.getByText('20 kept here, no server')).toBeVisible();
+  await expect(again.getByText('20 kept here, no connection')).toBeVisible();
   await logByKeys(again, 'L');
   await expectCount(again, 21, 26);
 
@@ -121,13 +123,13 @@ test('a file that is not a database is named at start, left as it is, and no sta
     encoding: 'utf8',
   });
   expect(ready.status).toBe(1);
-  expect(ready.stderr).toContain('letter.db is not a Dirigo database. It was left as it is.');
+  expect(ready.stderr).toContain('letter.db is not a Dirigo database. It was left unchanged.');
   expect(ready.stderr).not.toMatch(/\n\s+at /);
 
   const server = await serve(ownPort('never lost'), file);
   const page = await browser.newPage({ baseURL: server.url });
   await page.goto('/');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The records cannot be read');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Your data cannot be read');
   await expect(page.getByText('letter.db is not a Dirigo database.')).toBeVisible();
   await expect(page.locator('body')).not.toContainText('SQLITE');
   await page.close();

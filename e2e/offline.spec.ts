@@ -56,16 +56,16 @@ async function choose(page: Page, what: string, name: string | RegExp) {
   await page.getByRole('option', { name }).first().click();
 }
 
-const stands = (page: Page) => page.getByRole('button', { name: 'Set up, start' }).click();
+const stands = (page: Page) => page.getByRole('button', { name: 'Start putting' }).click();
 
 async function finishHere(page: Page) {
   await page.getByRole('button', { name: 'Finish' }).first().click();
-  await page.getByRole('button', { name: 'All collected, finish' }).click();
+  await page.getByRole('button', { name: 'Finish, all collected' }).click();
 }
 
 async function note(page: Page, text: string) {
-  await page.getByLabel('Your note, in your words').fill(text);
-  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByLabel('Private note').fill(text);
+  await page.getByRole('button', { name: 'Save note' }).click();
 }
 
 /** What the server has, read from its file. */
@@ -98,11 +98,11 @@ test('a coach with no signal begins, logs, climbs, finishes, notes, and begins t
 
   await test.step('who, what, and the right rung', async () => {
     await page.goto('/');
-    await expect(page.getByRole('heading', { level: 1, name: 'No signal' })).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1, name: 'Offline' })).toBeVisible();
     await page.getByRole('button', { name: 'Start Ama Sluice' }).click();
     await choose(page, 'Drill', /^Gate ladder/);
     // Nothing is known of her: the rung that teaches is one of the wide ones.
-    await expect(page.getByRole('combobox', { name: 'Rung' })).not.toContainText('as drawn');
+    await expect(page.getByRole('combobox', { name: 'Rung' })).not.toContainText('as designed');
     await choose(page, 'Rung', /^2/);
     await page.getByRole('button', { name: 'Start session' }).click();
     await stands(page);
@@ -111,38 +111,38 @@ test('a coach with no signal begins, logs, climbs, finishes, notes, and begins t
   await test.step('logging, climbing, finishing', async () => {
     await logByKeys(page, 'CC');
     // That it stands, and two putts.
-    await expect(page.getByText('3 kept here, no server')).toBeVisible();
+    await expect(page.getByText('3 kept here, no connection')).toBeVisible();
     // The page is closed and opened again, with no server; the rule goes on where it was.
     await page.reload();
     await expect(page.getByText('Gate ladder, rung 2')).toBeVisible();
     // It is left open, and gone on with.
     await page.getByRole('link', { name: 'Finish later' }).click();
-    await page.getByRole('region', { name: 'Going on' }).getByRole('button').click();
+    await page.getByRole('region', { name: 'In progress' }).getByRole('button').click();
     await expect(page.getByText('Gate ladder, rung 2')).toBeVisible();
     await logByKeys(page, 'C');
-    await expect(page.getByText('Up to rung 3: gap 58 mm.')).toBeVisible();
-    await page.getByRole('button', { name: 'It stands' }).click();
+    await expect(page.getByText('Move up to rung 3: gap 58 mm.')).toBeVisible();
+    await page.getByRole('button', { name: 'Ready on new rung' }).click();
     await expect(page.getByText('Gate ladder, rung 3')).toBeVisible();
     await logByKeys(page, 'LC');
     await finishHere(page);
-    await expect(page.getByText('3 of 3 clear')).toBeVisible();
-    await expect(page.getByText('1 of 2 clear')).toBeVisible();
+    await expect(page.getByText('3 of 3 through')).toBeVisible();
+    await expect(page.getByText('1 of 2 through')).toBeVisible();
     await note(page, 'Begun under the bridge.');
-    await expect(page.getByText('The note is kept on this device.')).toBeVisible();
+    await expect(page.getByText('Note saved on this device.')).toBeVisible();
   });
 
   await test.step('the next: two in rotation, who change stations', async () => {
-    await page.getByRole('button', { name: 'Start the next' }).click();
+    await page.getByRole('button', { name: 'Start next session' }).click();
     await page.getByRole('button', { name: 'Start Ama Sluice' }).click();
     await choose(page, 'Drill', /^Quay gate/);
-    await page.getByRole('button', { name: 'Another student, in rotation' }).click();
+    await page.getByRole('button', { name: 'Add student to the rotation' }).click();
     await choose(page, 'Student 2', 'Bo Wharf');
-    await choose(page, 'Drill of student 2', /^Straight gate/);
+    await choose(page, 'Drill for student 2', /^Straight gate/);
     await page.getByRole('button', { name: 'Start session' }).click();
     await stands(page);
     await logByKeys(page, 'CC');
     await page.getByRole('button', { name: 'More' }).first().click();
-    await page.getByRole('button', { name: 'All on by one station' }).click();
+    await page.getByRole('button', { name: 'Move everyone on one station' }).click();
     await stands(page);
     await logByKeys(page, 'L');
     await page.getByRole('button', { name: /^Bo/ }).first().click();
@@ -156,7 +156,7 @@ test('a coach with no signal begins, logs, climbs, finishes, notes, and begins t
     await expect(page.getByText('Sessions not sent yet')).toBeVisible();
     server = await serve(PORT, file);
     await page.goto('/offline');
-    await expect(page.getByText('the server answers')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText('online')).toBeVisible({ timeout: 30_000 });
     await expect
       .poll(async () => (await kept()).sessions.map(({ finishedAt }) => finishedAt !== null), {
         timeout: 30_000,
@@ -196,7 +196,7 @@ test('a coach with no signal begins, logs, climbs, finishes, notes, and begins t
       ['Straight gate', 0],
       ['Quay gate', 1],
     ]);
-    await page.getByRole('button', { name: 'Go on with the server' }).click();
+    await page.getByRole('button', { name: 'Continue online' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
   });
   await context.close();
@@ -231,8 +231,8 @@ test('two devices, one away for a day: both are kept, two notes are settled once
   await expectCount(phone, 3, 5);
   await finishHere(phone);
   await note(phone, 'Note of the phone.');
-  await expect(phone.getByText('The note is kept on this device.')).toBeVisible();
-  await phone.getByRole('button', { name: 'Start the next' }).click();
+  await expect(phone.getByText('Note saved on this device.')).toBeVisible();
+  await phone.getByRole('button', { name: 'Start next session' }).click();
   await phone.getByRole('button', { name: 'Start Dee Gone' }).click();
   await choose(phone, 'Drill', /^Mole gate/);
   await phone.getByRole('button', { name: 'Start session' }).click();
@@ -249,12 +249,12 @@ test('two devices, one away for a day: both are kept, two notes are settled once
   await expect(desk.getByText('all saved')).toBeVisible();
   await finishHere(desk);
   await note(desk, 'Note of the desk.');
-  await expect(desk.getByText('The note is kept.')).toBeVisible();
+  await expect(desk.getByText('Note saved.')).toBeVisible();
   await desk.goto('/students');
   await desk.getByRole('link', { name: 'Dee Gone' }).click();
-  await desk.getByRole('button', { name: 'Their data' }).click();
+  await desk.getByRole('button', { name: 'Manage data' }).click();
   await desk.getByRole('button', { name: 'Erase Dee…' }).click();
-  await desk.getByRole('button', { name: 'Yes, erase Dee for good' }).click();
+  await desk.getByRole('button', { name: 'Yes, erase Dee permanently' }).click();
   await expect(desk.getByRole('heading', { level: 1, name: 'Students' })).toBeVisible();
   await desk.goto('/records');
   await expect(desk.getByText('a student with 0 sessions and 0 putts')).toBeVisible();
@@ -264,8 +264,8 @@ test('two devices, one away for a day: both are kept, two notes are settled once
   const notes = phone.getByRole('alert', { name: 'Two notes: Cas Mole' });
   await expect(notes).toContainText('Note of the desk.', { timeout: 30_000 });
   const gone = phone.getByRole('alert', { name: 'Refused: Dee Gone' });
-  await expect(gone).toContainText('no longer there');
-  await notes.getByRole('button', { name: 'Both' }).click();
+  await expect(gone).toContainText('no longer exists');
+  await notes.getByRole('button', { name: 'Keep both' }).click();
   await expect(notes).toBeHidden();
   const saving = phone.waitForEvent('download');
   await gone.getByRole('button', { name: 'Save it as a file' }).click();
@@ -291,8 +291,10 @@ test('a student at home has the same; a device that is emptied, or signed out, k
   await desk.getByRole('link', { name: 'Eli Lock' }).click();
   await desk.getByRole('link', { name: 'Homework' }).click();
   await choose(desk, 'Drill', /^Straight gate/);
-  await desk.getByRole('button', { name: 'Give it' }).click();
-  await expect(desk.getByRole('region', { name: 'Given' })).toContainText('Straight gate');
+  await desk.getByRole('button', { name: 'Assign' }).click();
+  await expect(desk.getByRole('region', { name: 'Current homework' })).toContainText(
+    'Straight gate',
+  );
   const home = await makeHome(desk);
 
   const phone = await (
@@ -312,11 +314,11 @@ test('a student at home has the same; a device that is emptied, or signed out, k
   expect(holds).not.toContain('"mean"');
   await server.kill();
   await phone.goto(home);
-  await phone.getByRole('button', { name: 'Begin Straight gate' }).click();
+  await phone.getByRole('button', { name: 'Start Straight gate' }).click();
   await stands(phone);
   await logByKeys(phone, 'CLC');
   await finishHere(phone);
-  await expect(phone.getByText('2 of 3 clear')).toBeVisible();
+  await expect(phone.getByText('2 of 3 through')).toBeVisible();
   server = await serve(PORT, file);
   await phone.goto(`${home}/offline`);
   await expect
@@ -333,10 +335,10 @@ test('a student at home has the same; a device that is emptied, or signed out, k
 
   await desk.goto('/students');
   await desk.getByRole('link', { name: 'Eli Lock' }).click();
-  await desk.getByRole('button', { name: 'Their data' }).click();
-  await desk.getByRole('button', { name: 'Make the file' }).click();
+  await desk.getByRole('button', { name: 'Manage data' }).click();
+  await desk.getByRole('button', { name: 'Create file' }).click();
   const saving = desk.waitForEvent('download');
-  await desk.getByRole('link', { name: 'Yes, make it, with the notes' }).click();
+  await desk.getByRole('link', { name: 'Yes, export with notes' }).click();
   const zip = unzipSync(readFileSync(await (await saving).path()));
   expect(Object.keys(zip).sort()).toEqual([
     'everything.json',
@@ -353,7 +355,7 @@ test('a student at home has the same; a device that is emptied, or signed out, k
 
   await ready(desk, 'Eli Lock');
   await desk.goto('/offline?view=phone');
-  await desk.getByRole('button', { name: 'Empty this device…' }).click();
-  await desk.getByRole('button', { name: 'Yes, empty it' }).click();
+  await desk.getByRole('button', { name: 'Delete data on this device…' }).click();
+  await desk.getByRole('button', { name: 'Yes, delete the data' }).click();
   await expect(desk.getByRole('heading', { name: 'Not ready to work offline' })).toBeVisible();
 });

@@ -30,7 +30,7 @@ test.afterEach(async () => {
 async function beginOn(page: import('./test').Page): Promise<string> {
   await page.goto(`/start?student=${book.students.shared}&drill=${book.drill}`);
   await page.getByRole('button', { name: 'Start session' }).click();
-  await page.getByRole('button', { name: 'Set up, start' }).click();
+  await page.getByRole('button', { name: 'Start putting' }).click();
   await expect(page.getByText('all saved')).toBeVisible();
   return new URL(page.url()).pathname;
 }
@@ -54,11 +54,11 @@ test('a phone opens the same session by a code, over HTTPS, and is signed out fr
   await laptop.getByRole('button', { name: 'More' }).click();
   await laptop.getByRole('button', { name: 'Open on a phone' }).click();
   await expect(
-    laptop.getByRole('img', { name: 'Code that opens this page on a phone' }),
+    laptop.getByRole('img', { name: 'QR code that opens this page on a phone' }),
   ).toBeVisible();
   await expect(laptop.getByRole('timer')).toContainText(/good for [12]:\d\d more/);
   await laptop.context().grantPermissions(['clipboard-read', 'clipboard-write']);
-  await laptop.getByRole('button', { name: 'Copy its address' }).click();
+  await laptop.getByRole('button', { name: 'Copy address' }).click();
   const address = await laptop.evaluate(() => navigator.clipboard.readText());
   expect(address).toMatch(new RegExp(`^https://127\\.0\\.0\\.1:${PORT}/sign-in/[\\w-]{32}$`));
 
@@ -73,12 +73,15 @@ test('a phone opens the same session by a code, over HTTPS, and is signed out fr
   await there.waitForFunction(() => navigator.serviceWorker.controller !== null);
   const cookie = (await phone.cookies()).find(({ name }) => name === '__Host-dirigo')!;
   expect([cookie.secure, cookie.httpOnly]).toEqual([true, true]);
-  await there.getByRole('button', { name: /Clear/ }).first().click();
+  await there
+    .getByRole('button', { name: /Through/ })
+    .first()
+    .click();
   await expect(there.getByText('all saved')).toBeVisible();
   // The code is used up.
   const thief = await (await browser.newContext(secure)).newPage();
   await thief.goto(address);
-  await expect(thief.getByRole('heading', { name: 'This link is used up' })).toBeVisible();
+  await expect(thief.getByRole('heading', { name: 'This link no longer works' })).toBeVisible();
 
   await test.step('signed out, it is out at once', async () => {
     await laptop.goto('/records/sign-in');
@@ -86,7 +89,10 @@ test('a phone opens the same session by a code, over HTTPS, and is signed out fr
     await expect(devices).toHaveCount(2);
     await devices.filter({ hasNotText: 'this one' }).getByRole('button').click();
     await expect(devices).toHaveCount(1);
-    await there.getByRole('button', { name: /Clear/ }).first().click();
+    await there
+      .getByRole('button', { name: /Through/ })
+      .first()
+      .click();
     await expect(there.getByText(/signed out here/)).toBeVisible();
     await there.goto(path);
     await expect(there.getByRole('heading', { level: 1, name: 'Sign in' })).toBeVisible();
@@ -235,8 +241,8 @@ test('a clicker’s keys are set, tried out, and log', async ({ browser }, info)
   await page.keyboard.press('PageDown');
   await expect(told).toHaveText('Page down: does nothing yet');
   for (const [what, key] of [
-    ['As it should be', 'PageDown'],
-    ['Left', 'PageUp'],
+    ['All good', 'PageDown'],
+    ['Missed left', 'PageUp'],
     ['Undo', 'b'],
   ] as const) {
     await page.getByRole('button', { name: `Set a key for ${what}` }).click();
@@ -329,8 +335,8 @@ test('a link that is ended ends on the phone too, and twelve taps start one sess
     expect(await sessions()).toBe(before + 1);
   });
   await page.goto(`/home/${link}`);
-  await page.getByRole('button', { name: /Go on with/ }).click();
-  await page.getByRole('button', { name: 'Set up, start' }).click();
+  await page.getByRole('button', { name: /Resume/ }).click();
+  await page.getByRole('button', { name: 'Start putting' }).click();
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   await page.waitForFunction(
     async () =>
@@ -342,7 +348,10 @@ test('a link that is ended ends on the phone too, and twelve taps start one sess
   );
   const { endLink } = await import('../src/data');
   await endLink(book.database, principal, book.students.shared, new Date());
-  await page.getByRole('button', { name: /Clear/ }).first().click();
+  await page
+    .getByRole('button', { name: /Through/ })
+    .first()
+    .click();
   // What was logged since stays on the device; nothing else of the link does.
   const told = page.getByText('This link was revoked. Ask your coach for a new one.');
   await expect(page.getByRole('alert').filter({ has: told })).toContainText(

@@ -105,26 +105,26 @@ test('a photo is measured: the aim is logged and the gap is kept, with how far o
   // Two corners are touched twice the first time, later one: that tells how far off the touches are.
   await touch(page, [...PAPER, PAPER[0], PAPER[1], [0, 0], [0, 0.45], ...FACE]);
   // 2.5° left in truth.
-  await expect(dialog.getByText(/Where the face points: 2\.[2-8]° left of the line/)).toBeVisible();
+  await expect(dialog.getByText(/Face direction: 2\.[2-8]° left of the line/)).toBeVisible();
   await expect(dialog.getByText(/80 % interval \d\.\d° to \d\.\d° left/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Log “Far left”' }).click();
   await expect(dialog).toBeHidden();
-  await page.getByRole('button', { name: 'Ball gate: Clear' }).click();
+  await page.getByRole('button', { name: 'Ball gate: Through' }).click();
   await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(page.getByRole('status', { name: 'count' })).toHaveText('1of 15 putts');
 
   await page.getByRole('button', { name: 'Tape list' }).click();
-  const stands = page.getByRole('region', { name: 'As built' });
+  const stands = page.getByRole('region', { name: 'As measured' });
   await stands.getByRole('button', { name: 'Measure from a photo' }).click();
   await dialog.locator('input[type=file]').setInputFiles(file);
   await touch(page, [...PAPER, PAPER[0], ...GATE]);
   await expect(dialog.getByText(/Gap of a gate: 6[0-2]\.\d mm/)).toBeVisible();
-  await dialog.getByRole('button', { name: 'Keep the photo with this run' }).click();
-  await expect(dialog.getByRole('button', { name: 'Kept on this device' })).toBeDisabled();
+  await dialog.getByRole('button', { name: 'Save photo with this run' }).click();
+  await expect(dialog.getByRole('button', { name: 'Saved on this device' })).toBeDisabled();
   await dialog.getByRole('button', { name: /Take 6[0-2]\.\d mm as the gap/ }).click();
   await expect(stands).toContainText(/Gap from a photo: 6[0-2]\.\d mm, give or take [01]\.\d mm/);
-  await stands.getByRole('button', { name: 'Score on this' }).first().click();
-  await expect(page.getByText('Scored as it stands.')).toBeVisible();
+  await stands.getByRole('button', { name: 'Score as measured' }).first().click();
+  await expect(page.getByText('Putts are scored as measured.')).toBeVisible();
   await page.keyboard.press('Escape');
   await finish(page);
   const photos = page.getByRole('region', { name: 'Photos' });
@@ -157,6 +157,6 @@ test('by keys alone a point is set, and a picture from the side is refused with 
   }
   await expect(dialog.getByRole('alert')).toContainText('nearly on a line');
   await expect(dialog.getByRole('alert')).toContainText('Hold the camera higher');
-  await dialog.getByRole('button', { name: 'All again' }).click();
+  await dialog.getByRole('button', { name: 'Start over' }).click();
   await expect(dialog.getByText('(1 of 10)', { exact: false })).toBeVisible();
 });

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from './test';
 import { addStudent, finish, startBuiltIn, touchPicture, untilNextTouch } from './coach';
 
-const where = (page: Page) => page.getByRole('button', { name: /^The next putt: / });
+const where = (page: Page) => page.getByRole('button', { name: /^Next putt: / });
 const count = (page: Page) => page.getByRole('status', { name: 'count' });
 
 /** Somebody new starts a built-in drill. */
@@ -28,7 +28,7 @@ test('each putt says where it is made from: round the hole, and a length farther
   await expect(where(page)).toContainText('2nd of 4 spots');
   await page.keyboard.press('Space');
   await page.keyboard.press('Space');
-  await page.getByRole('button', { name: 'Past left' }).click();
+  await page.getByRole('button', { name: 'Missed left' }).click();
   await expect(page.getByText(/^Completed in 4 putts/)).toBeVisible();
   await finish(page);
   await test.step('the review counts by place', async () => {
@@ -46,10 +46,10 @@ test('a long putt is followed by one from where it stopped; where nobody looked,
   await rest(page, 0.5, 0.25);
   await expect(where(page)).toContainText(/^\d+ ft.*, 2nd putt$/);
   await untilNextTouch(page);
-  await page.getByRole('button', { name: 'Holed' }).click();
+  await page.getByRole('button', { name: 'Points for holed' }).click();
   await expect(where(page)).toContainText('30 ft');
   await untilNextTouch(page);
-  await page.getByRole('button', { name: 'Short' }).click();
+  await page.getByRole('button', { name: 'Points for short' }).click();
   // The next putt is made from there: a key alone is not enough.
   const asked = page.getByRole('status', { name: 'where it stopped' });
   await expect(asked).toContainText('Where did it stop?');
@@ -57,21 +57,21 @@ test('a long putt is followed by one from where it stopped; where nobody looked,
   await expect(asked).toBeHidden();
   await expect(where(page)).toContainText(/^\d+ ft.*, 2nd putt$/);
   await untilNextTouch(page);
-  await page.getByRole('button', { name: 'Holed' }).click();
+  await page.getByRole('button', { name: 'Points for holed' }).click();
   await untilNextTouch(page);
-  await page.getByRole('button', { name: 'Short' }).click();
+  await page.getByRole('button', { name: 'Points for short' }).click();
   await page.getByRole('button', { name: 'Not seen', exact: true }).click();
-  await expect(where(page)).toContainText('where from?');
+  await expect(where(page)).toContainText('spot not set');
   await where(page).click();
-  await page.getByLabel('From the hole').fill('6 ft');
-  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByLabel('Distance from the hole').fill('6 ft');
+  await page.getByRole('button', { name: 'Done when' }).click();
   await expect(where(page)).toContainText('6 ft, 2nd putt');
   await untilNextTouch(page);
-  await page.getByRole('button', { name: 'Holed' }).click();
+  await page.getByRole('button', { name: 'Points for holed' }).click();
   await expect(count(page)).toContainText('6');
   await expect(page.getByText('all saved')).toBeVisible();
   await page.reload();
-  await page.getByRole('button', { name: 'Look at the putts and correct one' }).click();
+  await page.getByRole('button', { name: 'View or correct putts' }).click();
   const last = page.getByRole('dialog').getByRole('listitem').first();
   await last.getByRole('button').first().click();
   await expect(last.getByText('6 ft, 2nd putt')).toBeVisible();
@@ -95,7 +95,7 @@ test('a ball struck otherwise is told, kept apart, and a run can be marked as pr
     '0 of 1',
   );
   await page.getByRole('button', { name: 'Mark all as practice strokes' }).click();
-  await expect(page.getByRole('button', { name: 'Count as struck as usual' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Count all as usual strokes' })).toBeVisible();
   await expect(
     page.getByRole('listitem').filter({ hasText: 'practice stroke' }).first(),
   ).toContainText('3 of 4');
@@ -111,7 +111,7 @@ test('one picture to touch: nothing under 44 px, nothing over another, at three 
     [844, 390],
   ] as const) {
     await page.setViewportSize({ width, height });
-    await expect(page.getByRole('button', { name: 'All as it should be' })).toBeInViewport();
+    await expect(page.getByRole('button', { name: 'All good' })).toBeInViewport();
     await expect(page.getByRole('button', { name: 'Undo' })).toBeInViewport();
     const boxes = await page
       .getByRole('group', { name: /^(Putter gate|Ball gate)$/ })

@@ -4,7 +4,10 @@ import { expect, test, type Page } from './test';
 /** One putt: the read said, then what became of it. */
 async function putt(page: Page, read: string, number: number): Promise<void> {
   await page.getByRole('button', { name: read, exact: true }).click();
-  await page.getByRole('button', { name: /Holed/ }).first().click();
+  await page
+    .getByRole('button', { name: /Points for holed/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(page.getByRole('status', { name: 'count' })).toHaveText(`${number}of 12 putts`);
   await untilNextTouch(page);
@@ -17,12 +20,14 @@ test('the read is said before the putt, told against the true one, and learnt', 
   const student = new URL(page.url()).pathname;
   await startBuiltIn(page, 'read-first', 'Orla Sluice');
   // Nothing on the screen tells the break before it is said.
-  await expect(page.getByText(/cups? outside the edge/)).toHaveCount(0);
+  await expect(page.getByText(/cups? outside the (left|right) edge/)).toHaveCount(0);
   // Three putts from each of four sides: across the fall, along it, across, along.
-  const first = page.getByText(/Read: edge (left|right)\. It was 1\.4 cups outside the edge/);
-  await page.getByRole('button', { name: 'Show it on a picture' }).click();
+  const first = page.getByText(
+    /Read: edge (left|right)\. True break: 1\.4 cups outside the (left|right) edge/,
+  );
+  await page.getByRole('button', { name: 'Mark it on a picture' }).click();
   await page.getByRole('img', { name: /^The hole from behind the ball/ }).click();
-  await page.getByRole('button', { name: 'Shown on the picture' }).waitFor();
+  await page.getByRole('button', { name: 'Marked on the picture' }).waitFor();
   for (let number = 1; number <= 12; number++) {
     const station = Math.floor((number - 1) / 3);
     const said = station % 2 === 1 ? 'Straight' : station === 0 ? 'Edge right' : 'Edge left';
@@ -31,7 +36,7 @@ test('the read is said before the putt, told against the true one, and learnt', 
   }
   await finish(page);
   await page.goto(student);
-  const words = page.getByRole('region', { name: 'In words' });
+  const words = page.getByRole('region', { name: 'What the putts show' });
   // Six reads of a break: two more are needed before anything is said.
   await expect(words.getByRole('heading', { name: 'Reading' })).toHaveCount(0);
   await startBuiltIn(page, 'read-only', 'Orla Sluice');
@@ -42,7 +47,7 @@ test('the read is said before the putt, told against the true one, and learnt', 
       const box = (await picture.boundingBox())!;
       await picture.click({ position: { x: 0.6 * box.width, y: 0.3 * box.height } });
       await expect(
-        page.getByText(/Read: .*outside the edge, right to left\. It was/),
+        page.getByText(/Read: .*outside the right edge, right to left\. True break:/),
       ).toBeVisible();
     } else await page.getByRole('button', { name: 'Edge right', exact: true }).click();
     await expect(page.getByRole('status', { name: 'count' })).toHaveText(`${number}of 10 putts`);
@@ -66,12 +71,12 @@ test('the next spot is chosen, said and shown on a map; what was missed comes ba
     ).toBeVisible();
   await next(1);
   await expect(
-    page.getByRole('button', { name: /The next putt: 9 ft, 1st of 9 spots/ }),
+    page.getByRole('button', { name: /Next putt: 9 ft, 1st of 9 spots/ }),
   ).toBeVisible();
   for (let number = 1; number <= 12; number++) {
     // The fourth spot is missed, all others are holed.
     await page
-      .getByRole('button', { name: number === 4 ? /^Short/ : /^Holed/ })
+      .getByRole('button', { name: number === 4 ? /^Points for short/ : /^Points for holed/ })
       .first()
       .click();
     await expect(page.getByRole('status', { name: 'count' })).toHaveText(`${number}of 18 putts`);

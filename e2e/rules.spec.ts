@@ -29,7 +29,7 @@ test('a rule counts for the coach, ends the drill kindly, and undo takes it back
   });
 
   await test.step('the coach may go on all the same, and what was logged is kept', async () => {
-    await page.getByRole('button', { name: 'Go on all the same' }).click();
+    await page.getByRole('button', { name: 'Keep going' }).click();
     await logByKeys(page, 'R');
     await expect(page.getByText('all saved')).toBeVisible();
     await page.reload();
@@ -38,9 +38,9 @@ test('a rule counts for the coach, ends the drill kindly, and undo takes it back
       .getByRole('status', { name: 'the rule' })
       .getByRole('button', { name: 'Finish' })
       .click();
-    await page.getByRole('button', { name: 'All collected, finish' }).click();
+    await page.getByRole('button', { name: 'Finish, all collected' }).click();
   });
-  await expect(page.getByText('4 of 6 clear')).toBeVisible();
+  await expect(page.getByText('4 of 6 through')).toBeVisible();
   await expect(page.getByText('Completed in 5 putts. 3 in a row, or start again')).toBeVisible();
 });
 
@@ -59,23 +59,23 @@ test('a ladder moves up and down in the middle of a session, each rung scored as
   const count = page.getByRole('status', { name: 'count' });
   await expect(count).toHaveText('2of 6 rungs');
   await logByKeys(page, 'CCC');
-  await expect(page.getByText('Up to rung 3: gap 58 mm.')).toBeVisible();
-  await page.getByRole('button', { name: 'It stands' }).click();
+  await expect(page.getByText('Move up to rung 3: gap 58 mm.')).toBeVisible();
+  await page.getByRole('button', { name: 'Ready on new rung' }).click();
   await expect(page.getByText('Gate ladder, rung 3')).toBeVisible();
   await expect(count).toHaveText('3of 6 rungs');
   await expect(page.getByText('space passed')).toBeVisible();
   await expect(page.getByText('all saved')).toBeVisible();
   await logByKeys(page, 'LRL');
-  await expect(page.getByText('Down to rung 2: gap 62 mm.')).toBeVisible();
-  await page.getByRole('button', { name: 'Stay on this one' }).click();
+  await expect(page.getByText('Move down to rung 2: gap 62 mm.')).toBeVisible();
+  await page.getByRole('button', { name: 'Stay on this rung' }).click();
   await logByKeys(page, 'C');
   await expect(page.getByText('all saved')).toBeVisible();
   await finish(page);
-  await expect(page.getByText('4 of 7 clear; best run 3.')).toBeVisible();
+  await expect(page.getByText('4 of 7 through; longest streak 3.')).toBeVisible();
   await expect(
-    page.getByText(/rung 2, gap 62 mm · 0 at the left tee, 0 at the right/),
+    page.getByText(/rung 2, gap 62 mm · 0 hit the left tee, 0 hit the right/),
   ).toBeVisible();
   await expect(
-    page.getByText(/rung 3, gap 58 mm · 2 at the left tee, 1 at the right/),
+    page.getByText(/rung 3, gap 58 mm · 2 hit the left tee, 1 hit the right/),
   ).toBeVisible();
 });

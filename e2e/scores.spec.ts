@@ -13,17 +13,17 @@ test('from a logged session to a changed score, to the reason, to a drill for it
     await logByKeys(page, 'CRRCRRCRCRRCRRCRCRRC');
     await expect(page.getByText('all saved')).toBeVisible();
     await finish(page);
-    await page.getByRole('link', { name: 'Vigo’s page' }).click();
+    await page.getByRole('link', { name: 'Vigo’s record' }).click();
     await expect(page.getByText('1 session, 20 putts')).toBeVisible();
     await expect(
-      page.getByRole('img', { name: /^Start line: eight in ten within ±\d\.\d\d°.*push/ }),
+      page.getByRole('img', { name: /^Start line: 8 of 10 putts within ±\d\.\d\d°.*push/ }),
     ).toBeVisible();
-    await expect(page.getByText('No data yet: needs a box of four tees.')).toBeVisible();
-    await expect(page.getByText(/^Starts \d\.\d° to the right, a push/)).toBeVisible();
-    const short = page.getByRole('region', { name: 'In short' });
-    await expect(short).toContainText(/Vigo starts \d\.\d° to the right, a push/);
+    await expect(page.getByText('No data yet. This needs a box of four tees.')).toBeVisible();
+    await expect(page.getByText(/^Starts \d\.\d° to the right \(a push\)/)).toBeVisible();
+    const short = page.getByRole('region', { name: 'Summary' });
+    await expect(short).toContainText(/Vigo starts \d\.\d° to the right \(a push\)/);
     await expect(short).toContainText(/Next: .+, \d+ minutes\./);
-    await expect(page.getByText(/\d\d % sure, from 20 putts\./).first()).toBeVisible();
+    await expect(page.getByText(/\d\d % sure, 20 putts/).first()).toBeVisible();
   });
 
   await test.step('what the score rests on is one touch away, down to the putts', async () => {
@@ -35,7 +35,7 @@ test('from a logged session to a changed score, to the reason, to a drill for it
   });
 
   await test.step('from the reason to a drill for it, and a new run', async () => {
-    const misses = page.getByRole('region', { name: 'What the misses say' });
+    const misses = page.getByRole('region', { name: 'What the misses suggest' });
     await expect(misses.getByText(/^Avoid for now: \w+/)).toBeVisible();
     await misses.getByRole('link').first().click();
     await page.getByRole('button', { name: 'Start session' }).click();
@@ -53,9 +53,9 @@ test('from a logged session to a changed score, to the reason, to a drill for it
     await finish(page);
     await page.goto(`${student}?skill=strike`);
     await expect(
-      page.getByRole('img', { name: /^Strike: eight in ten within ±\d+\.\d mm/ }),
+      page.getByRole('img', { name: /^Strike: 8 of 10 putts within ±\d+\.\d mm/ }),
     ).toBeVisible();
-    await expect(page.getByRole('region', { name: 'In depth' })).toContainText('Strike');
+    await expect(page.getByRole('region', { name: 'Details' })).toContainText('Strike');
     await page.getByText('All sessions in numbers').click();
     await expect(page.getByRole('row', { name: /alone 15/ })).toContainText(/mm/);
   });
@@ -63,7 +63,7 @@ test('from a logged session to a changed score, to the reason, to a drill for it
   await test.step('a report for the student, without the private notes', async () => {
     await page.goto(`${student}/edit`);
     await page.getByLabel('Notes').fill('Sore knee, do not tell.');
-    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await page.getByRole('button', { name: /^Save (student|drill|putter)/ }).click();
     await expect(page.getByText('Sore knee, do not tell.')).toBeVisible();
     await page.getByRole('link', { name: 'Report' }).click();
     await expect(

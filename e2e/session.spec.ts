@@ -29,7 +29,7 @@ test('a strike is touched on the face; a putt is corrected, noted, left out; the
   await expect(count(page)).toHaveText('3of 20 putts');
   await expect(page.getByText('1 passed')).toBeVisible();
 
-  await page.getByRole('button', { name: 'Look at the putts and correct one' }).click();
+  await page.getByRole('button', { name: 'View or correct putts' }).click();
   const putts = page.getByRole('dialog').getByRole('listitem');
   await expect(putts.nth(0)).toContainText(/Toe, \d+ mm to the toe/);
   await expect(putts.nth(1)).toContainText(/Heel, \d+ mm to the heel/);
@@ -38,13 +38,13 @@ test('a strike is touched on the face; a putt is corrected, noted, left out; the
     await putts.nth(1).getByRole('button').first().click();
     await putts.nth(1).getByRole('button', { name: 'Low', exact: true }).click();
     await putts.nth(1).getByLabel('Note').fill('the chalk was worn off');
-    await page.getByRole('button', { name: 'Keep the correction' }).click();
+    await page.getByRole('button', { name: 'Save correction' }).click();
     await expect(putts.nth(1)).toContainText('Low');
     await expect(putts.nth(1)).toContainText('“the chalk was worn off”');
   });
   await test.step('the last one is not counted', async () => {
     await putts.nth(0).getByRole('button').first().click();
-    await page.getByRole('button', { name: 'Do not count it' }).click();
+    await page.getByRole('button', { name: 'Do not count this putt' }).click();
     await expect(putts.nth(0)).toContainText('not counted');
     await page.getByRole('button', { name: 'Close' }).click();
     await expect(count(page)).toHaveText('2of 20 putts');
@@ -56,8 +56,8 @@ test('a strike is touched on the face; a putt is corrected, noted, left out; the
     await expect(count(page)).toHaveText('2of 20 putts');
     await expect(page.getByText('all saved')).toBeVisible();
     await page.reload();
-    await expect(page.getByText('Paused. The clock stands still.')).toBeVisible();
-    await page.getByRole('button', { name: 'Go on' }).click();
+    await expect(page.getByText('Paused. The clock is stopped.')).toBeVisible();
+    await page.getByRole('button', { name: 'Resume' }).click();
     await logByKeys(page, 'C');
     await expect(count(page)).toHaveText('3of 20 putts');
     await expect(page.getByText('all saved')).toBeVisible();
@@ -67,28 +67,26 @@ test('a strike is touched on the face; a putt is corrected, noted, left out; the
   await page.getByRole('button', { name: 'One ball marker less' }).click();
   await page.getByRole('button', { name: 'Finish with 1 missing' }).click();
   await test.step('the review: on the face, what is new, what is missing, what next', async () => {
-    await expect(page.getByText('2 of 3 passed, 2 middle, 1 low; best run 1.')).toBeVisible();
-    await expect(page.getByRole('img', { name: 'Marks on the putter’s face: 1' })).toBeVisible();
-    await expect(page.getByText('The first time on this drill.')).toBeVisible();
+    await expect(page.getByText('2 of 3 passed, 2 middle, 1 low; longest streak 1.')).toBeVisible();
+    await expect(page.getByRole('img', { name: 'Marks on the putter face: 1' })).toBeVisible();
+    await expect(page.getByText('First time on this drill')).toBeVisible();
     await expect(page.getByText('Still out on the green: 1 ball marker.')).toBeVisible();
     await expect(page.getByText('Paused once.')).toBeVisible();
   });
   await test.step('the coach’s note is kept', async () => {
-    await page.getByLabel('Your note, in your words').fill('Stands too near the ball.');
-    await page.getByRole('button', { name: 'Keep the note' }).click();
-    await expect(page.getByText('The note is kept.')).toBeVisible();
+    await page.getByLabel('Private note').fill('Stands too near the ball.');
+    await page.getByRole('button', { name: 'Save note' }).click();
+    await expect(page.getByText('Note saved.')).toBeVisible();
     await page.reload();
-    await expect(page.getByLabel('Your note, in your words')).toHaveValue(
-      'Stands too near the ball.',
-    );
+    await expect(page.getByLabel('Private note')).toHaveValue('Stands too near the ball.');
   });
   await test.step('within the day a putt is corrected and the session opened again', async () => {
-    await page.getByText('Putt by putt, to look at or correct').click();
+    await page.getByText('Putt by putt (view or correct)').click();
     const last = page.getByRole('listitem').filter({ hasText: 'Toe, ' });
     await last.getByRole('button').first().click();
-    await page.getByRole('button', { name: 'Count it again' }).click();
+    await page.getByRole('button', { name: 'Count this putt' }).click();
     await expect(page.getByText('2 of 4 passed, 2 middle')).toBeVisible();
-    await page.getByRole('button', { name: 'Open again' }).click();
+    await page.getByRole('button', { name: 'Reopen' }).click();
     await expect(count(page)).toHaveText('4of 20 putts');
   });
 });
@@ -100,10 +98,13 @@ test('two putt for points in rotation: the next is one touch away, and the winne
   await addStudent(page, 'Asta Pole');
   await addStudent(page, 'Birk Rope');
   await startBuiltIn(page, 'limit-line', 'Asta Pole', 'Birk Rope');
-  const front = page.getByRole('navigation', { name: 'Players' }).locator('[aria-current=true]');
+  const front = page.getByRole('navigation', { name: 'Students' }).locator('[aria-current=true]');
   await expect(front).toHaveText('Asta 0');
   const holed = async () => {
-    await page.getByRole('group', { name: 'Hole' }).getByRole('button', { name: 'Holed' }).click();
+    await page
+      .getByRole('group', { name: 'Hole' })
+      .getByRole('button', { name: 'Points for holed' })
+      .click();
     await untilNextTouch(page);
     await page.keyboard.press('Space');
   };
@@ -117,7 +118,7 @@ test('two putt for points in rotation: the next is one touch away, and the winne
     await holed();
     if (putt < 4) await page.getByRole('button', { name: /^Asta \d+$/ }).click();
   }
-  await expect(page.getByText('Asta has won: Asta 12, Birk 0.').first()).toBeVisible();
+  await expect(page.getByText('Asta wins: Asta 12, Birk 0.').first()).toBeVisible();
   await expect(page.getByText('all saved')).toBeVisible();
 
   await test.step('a reload keeps both, and each has a session of their own', async () => {
@@ -141,18 +142,18 @@ test('two at stations of their own, each fitted, move on by one station', async 
   await page.getByRole('button', { name: 'Another student' }).click();
   await page.getByRole('combobox', { name: 'Student 2', exact: true }).click();
   await page.getByRole('option', { name: 'Dore Wharf' }).click();
-  await page.getByRole('combobox', { name: 'Drill of student 2' }).click();
+  await page.getByRole('combobox', { name: 'Drill for student 2' }).click();
   await page.getByRole('option', { name: 'Mark on the face' }).click();
   await page.getByRole('button', { name: 'Start session' }).click();
   await setUp(page);
   await logByKeys(page, 'CL');
   await expectCount(page, 1, 2);
   await page.getByRole('button', { name: 'Dore is next' }).click();
-  await page.getByRole('button', { name: 'Set up, start' }).click();
+  await page.getByRole('button', { name: 'Start putting' }).click();
   await expect(page.getByText('Mark on the face')).toBeVisible();
   await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('button', { name: 'All on by one station' }).click();
-  await page.getByRole('button', { name: 'Set up, start' }).click();
+  await page.getByRole('button', { name: 'Move everyone on one station' }).click();
+  await page.getByRole('button', { name: 'Start putting' }).click();
   await expect(page.getByText('Dore Wharf · Station gate')).toBeVisible();
   await logByKeys(page, 'C');
   await expectCount(page, 1, 1);
@@ -175,7 +176,7 @@ test('a guess is taken first, and the actual is asked only after it', async ({ p
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Space');
   await expect(page.getByText('1 of 2 guessed right')).toBeVisible();
-  await page.getByRole('button', { name: 'Look at the putts and correct one' }).click();
+  await page.getByRole('button', { name: 'View or correct putts' }).click();
   await expect(page.getByRole('listitem').first()).toContainText('In the zone; guessed long');
   await expect(page.getByRole('listitem').nth(1)).toContainText(/Short, \d+ .*; guessed short/);
 });
@@ -196,17 +197,17 @@ test('a cold test comes first, then the drill; a gate that is too hard is said s
   await setUp(page);
   await logByKeys(page, 'CLLRLLRLLL');
   await expect(
-    page.getByText('Cold test done: 1 of 10 clear. Now the drill itself.'),
+    page.getByText('Cold test done: 1 of 10 through. Now start the drill.'),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'On to the drill' }).click();
+  await page.getByRole('button', { name: 'Start drill' }).click();
   await expect(page.getByText('Straight gate, rung 3')).toBeVisible();
-  await page.getByRole('button', { name: 'Set up, start' }).click();
+  await page.getByRole('button', { name: 'Start putting' }).click();
   await expect(count(page)).toHaveText('0of the 25 needed');
   await logByKeys(page, 'LLRCLLL');
   await expect(
-    page.getByText(/1 of the last 7 passed: very likely \(\d\d %\) under half/),
+    page.getByText(/Passed 1 of the last 7: too hard today \(\d\d % sure/),
   ).toBeVisible();
-  await page.getByRole('button', { name: /Rung 2, gap \d+ mm: it stands/ }).click();
+  await page.getByRole('button', { name: /Ready on rung 2, gap \d+ mm/ }).click();
   await expect(page.getByText('Straight gate, rung 2')).toBeVisible();
   await logByKeys(page, 'C');
   await expect(page.getByText('all saved')).toBeVisible();
@@ -234,8 +235,8 @@ test('another drill in the middle of a session, and a tone that can be switched 
   await expect(tone).toBeChecked();
   await page.getByRole('combobox', { name: 'Drill' }).click();
   await page.getByRole('option', { name: 'Second gate' }).click();
-  await page.getByRole('button', { name: 'Go on with Second gate' }).click();
-  await page.getByRole('button', { name: 'Set up, start' }).click();
+  await page.getByRole('button', { name: 'Switch to Second gate' }).click();
+  await page.getByRole('button', { name: 'Start putting' }).click();
   await expect(page.getByText('Gro Anchor · Second gate')).toBeVisible();
   await logByKeys(page, 'L');
   await expectCount(page, 0, 1);
@@ -245,6 +246,6 @@ test('another drill in the middle of a session, and a tone that can be switched 
   await expect(page.getByRole('switch', { name: 'a tone' })).toBeChecked();
   await page.getByRole('button', { name: 'Close' }).click();
   await finish(page);
-  await expect(page.getByText(/^2 of 2 clear/)).toBeVisible();
-  await expect(page.getByText(/^0 of 1 clear/)).toBeVisible();
+  await expect(page.getByText(/^2 of 2 through/)).toBeVisible();
+  await expect(page.getByText(/^0 of 1 through/)).toBeVisible();
 });

@@ -32,19 +32,19 @@ test('a link signs a browser in once; a passphrase does it again; a device is si
   await page.getByRole('button', { name: 'Sign in on this device' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Students' })).toBeVisible();
   await page.goto(link);
-  await expect(page.getByRole('heading', { name: 'This link is used up' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'This link no longer works' })).toBeVisible();
 
   await page.goto('/records/sign-in');
   await expect(page.getByText('this one')).toBeVisible();
   await page.getByLabel('Passphrase').fill('short');
-  await page.getByLabel('The same again').fill('otherwise');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText(/at least 12 characters: four unrelated words/)).toBeVisible();
+  await page.getByLabel('Repeat passphrase').fill('otherwise');
+  await page.getByRole('button', { name: 'Save passphrase' }).click();
+  await expect(page.getByText(/at least 12 characters\. Four unrelated words/)).toBeVisible();
   await page.getByLabel('Passphrase').fill('lock barge kettle nine');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('The two passphrases differ.')).toBeVisible();
-  await page.getByLabel('The same again').fill('lock barge kettle nine');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save passphrase' }).click();
+  await expect(page.getByText('The two passphrases do not match.')).toBeVisible();
+  await page.getByLabel('Repeat passphrase').fill('lock barge kettle nine');
+  await page.getByRole('button', { name: 'Save passphrase' }).click();
   await expect(page.getByRole('heading', { name: 'Your passphrase' })).toBeVisible();
   await page.getByRole('button', { name: 'Sign this device out' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Sign in' })).toBeVisible();
@@ -96,17 +96,17 @@ test('a passkey is made, and signs in', async ({ browser }) => {
   });
   await signInBy(page, await book.linkFor('coach'));
   await page.goto('/records/sign-in');
-  await page.getByRole('button', { name: 'Make a passkey on this device' }).click();
-  await expect(page.getByText('The passkey is kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Create passkey on this device' }).click();
+  await expect(page.getByText('Passkey saved.')).toBeVisible();
   await page.getByRole('button', { name: 'Sign this device out' }).click();
-  await page.getByRole('button', { name: 'Use a passkey' }).click();
+  await page.getByRole('button', { name: 'Sign in with a passkey' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
   await expect(page.getByText('Corin Pile')).toBeVisible();
   await page.goto('/records/sign-in');
   await expect(page.getByText(/last used/)).toBeVisible();
-  await page.getByRole('button', { name: 'Remove' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
   await page.getByRole('button', { name: 'Sign this device out' }).click();
-  await page.getByRole('button', { name: 'Use a passkey' }).click();
+  await page.getByRole('button', { name: 'Sign in with a passkey' }).click();
   await expect(page.getByText('This passkey is not known here.')).toBeVisible();
   await context.close();
 });
@@ -147,15 +147,15 @@ test('three coaches side by side see theirs, share, hand over, and are told of e
   await test.step('two who edit the same student are told, and no note is emptied', async () => {
     await coach.goto(`/students/${shared}/edit`);
     await head.goto(`/students/${shared}/edit`);
-    await type(head, 'Notes, for coaches alone', 'Bad wrist since May. Tape it.');
+    await type(head, 'Private notes (only coaches see them)', 'Bad wrist since May. Tape it.');
     await head.getByRole('button', { name: 'Save' }).click();
     await expect(head.getByRole('heading', { level: 1, name: 'Sander Locke' })).toBeVisible();
     await coach.getByRole('radio', { name: 'Advanced' }).click();
     await coach.getByRole('button', { name: 'Save' }).click();
-    const note = coach.getByRole('alert', { name: 'Changed meanwhile' });
+    const note = coach.getByRole('alert', { name: 'Changed by someone else' });
     await expect(note).toContainText('Hedda Quay changed this student');
-    await expect(note).toContainText('Taken over, as only they changed it: Notes');
-    await expect(coach.getByLabel('Notes, for coaches alone')).toHaveValue(
+    await expect(note).toContainText('Updated here, because only they changed it: Notes');
+    await expect(coach.getByLabel('Private notes (only coaches see them)')).toHaveValue(
       'Bad wrist since May. Tape it.',
     );
     await coach.getByRole('button', { name: 'Save' }).click();
@@ -166,19 +166,19 @@ test('three coaches side by side see theirs, share, hand over, and are told of e
 
   await test.step('who changed what is told, and taken back', async () => {
     await head.goto(`/students/${shared}`);
-    const history = head.getByRole('group').filter({ hasText: 'Who changed what' });
-    await history.getByText('Who changed what').click();
+    const history = head.getByRole('group').filter({ hasText: 'Change history' });
+    await history.getByText('Change history').click();
     const latest = history.getByRole('listitem').first();
     await expect(latest).toContainText('Corin Pile');
     await expect(latest).toContainText('level: steady → advanced');
-    await latest.getByRole('button', { name: /Take back/ }).click();
+    await latest.getByRole('button', { name: /^Undo/ }).click();
     await expect(head.getByText(/^right-handed · steady/)).toBeVisible();
   });
 
   await test.step('an assistant logs', async () => {
     await assistant.goto(`/start?student=${shared}&drill=${book.drill}`);
     await assistant.getByRole('button', { name: 'Start session' }).click();
-    await assistant.getByRole('button', { name: 'Set up, start' }).click();
+    await assistant.getByRole('button', { name: 'Start putting' }).click();
     await assistant.keyboard.press('Space');
     await expect(assistant.getByText('all saved')).toBeVisible();
     await head.goto(`/students/${shared}`);
@@ -192,9 +192,9 @@ test('three coaches side by side see theirs, share, hand over, and are told of e
     await head.getByRole('option', { name: /Corin Pile/ }).click();
     await head.getByRole('button', { name: 'Hand Olle over' }).click();
     await expect(head.getByText(/Note who agreed/)).toBeVisible();
-    await head.getByLabel('Who agreed to it').fill('Olle, by telephone');
+    await head.getByLabel('Consent given by').fill('Olle, by telephone');
     await head.getByRole('button', { name: 'Hand Olle over' }).click();
-    await expect(head.getByText('Olle is Corin Pile’s student now.')).toBeVisible();
+    await expect(head.getByText('Olle is now Corin Pile’s student.')).toBeVisible();
     await coach.goto('/students');
     await expect(coach.getByRole('link', { name: 'Olle Basin' })).toBeVisible();
   });
@@ -204,17 +204,17 @@ test('three coaches side by side see theirs, share, hand over, and are told of e
     await expect(coach.getByText('Quay gate')).toHaveCount(0);
     await head.goto(`/drills/${book.drill}`);
     await head.getByRole('button', { name: 'Share' }).click();
-    await expect(head.getByText('All coaches here have Quay gate now.')).toBeVisible();
+    await expect(head.getByText('Quay gate is shared with all coaches here.')).toBeVisible();
     await coach.goto(`/drills/${book.drill}`);
-    await coach.getByRole('button', { name: 'Save as my own' }).click();
-    await expect(coach.getByRole('button', { name: 'Save', exact: true })).toBeVisible();
+    await coach.getByRole('button', { name: 'Save my copy' }).click();
+    await expect(coach.getByRole('button', { name: /^Save (student|drill|green)/ })).toBeVisible();
     expect(coach.url()).not.toContain(book.drill);
   });
 
   await test.step('a coach who leaves is out at once', async () => {
     await head.goto('/records/academy');
     await head.getByRole('button', { name: 'Corin Pile leaves' }).click();
-    await expect(head.getByText('Corin Pile has left, and is signed out.')).toBeVisible();
+    await expect(head.getByText('Corin Pile has left the academy and is signed out.')).toBeVisible();
     await coach.goto('/students');
     await expect(coach.getByRole('heading', { level: 1, name: 'Sign in' })).toBeVisible();
   });

@@ -31,7 +31,7 @@ import { expect, test, type Page } from './test';
 
 const banner = (page: Page) => page.locator('.waiting-banner');
 const waits = (page: Page, putts: number) =>
-  expect(page.getByText(`${putts} kept here, no server`)).toBeVisible();
+  expect(page.getByText(`${putts} kept here, no connection`)).toBeVisible();
 
 /** A phone whose browser has no background sync: what waits is sent by a page, or not at all. */
 const phoneOf = (browser: Browser, baseURL: string | undefined) =>
@@ -62,14 +62,14 @@ test('putts of a closed tab are sent from any page, into a session that was fini
   // The coach finishes it on another device meanwhile.
   await page.goto(session);
   await finish(page);
-  await expect(page.getByText('1 of 1 clear').first()).toBeVisible();
+  await expect(page.getByText('1 of 1 through').first()).toBeVisible();
   // The phone has a signal again, and another page is opened.
   await phone.setOffline(false);
   const other = await phone.newPage();
   await other.goto('/students');
-  await expect(banner(other)).toHaveText('Everything was sent.');
+  await expect(banner(other)).toHaveText('Everything has been sent.');
   await page.reload();
-  await expect(page.getByText('3 of 4 clear').first()).toBeVisible();
+  await expect(page.getByText('3 of 4 through').first()).toBeVisible();
   await phone.close();
 });
 
@@ -83,8 +83,10 @@ test('a student’s putts at home are sent from the student’s own page, not on
   await page.goto(`${student}/homework`);
   await page.getByRole('combobox', { name: 'Drill', exact: true }).click();
   await page.getByRole('option', { name: /^Straight gate/ }).click();
-  await page.getByRole('button', { name: 'Give it' }).click();
-  await expect(page.getByRole('region', { name: 'Given' })).toContainText('Straight gate');
+  await page.getByRole('button', { name: 'Assign' }).click();
+  await expect(page.getByRole('region', { name: 'Current homework' })).toContainText(
+    'Straight gate',
+  );
   const home = await makeHome(page);
   const phone = await phoneOf(browser, baseURL);
   const onPhone = await phone.newPage();
@@ -98,9 +100,9 @@ test('a student’s putts at home are sent from the student’s own page, not on
   await phone.setOffline(false);
   const start = await phone.newPage();
   await start.goto(home);
-  await expect(banner(start)).toHaveText('Everything was sent.');
+  await expect(banner(start)).toHaveText('Everything has been sent.');
   await start
-    .getByRole('button', { name: /^Go on/ })
+    .getByRole('button', { name: /^Resume/ })
     .first()
     .click();
   await expect(start.getByRole('status', { name: 'count' })).toContainText('2');
@@ -123,17 +125,17 @@ test('a session is finished with no signal, and the finish is sent like a putt',
   await logByKeys(page, 'C');
   await finish(page);
   await expect(page.getByRole('heading', { name: 'Session finished' })).toBeVisible();
-  await expect(page.getByText('No signal. Everything is saved on this device')).toBeVisible();
+  await expect(page.getByText('You are offline. Everything is saved on this device')).toBeVisible();
   await page.close();
   await context.setOffline(false);
   const next = await context.newPage();
   await next.goto('/drills');
-  await expect(banner(next)).toHaveText('Everything was sent.');
+  await expect(banner(next)).toHaveText('Everything has been sent.');
   const desk = await browser.newContext({ baseURL });
   const review = await desk.newPage();
   await review.goto(session);
   await expect(review).toHaveURL(/\/review$/);
-  await expect(review.getByText('3 of 4 clear').first()).toBeVisible();
+  await expect(review.getByText('3 of 4 through').first()).toBeVisible();
   await desk.close();
   await context.close();
 });
@@ -181,7 +183,7 @@ test('Undo takes back the newest putt of this screen and names it, and asks abou
   await addStudent(page, 'Ann Kade');
   await addStudent(page, 'Ben Kade');
   await startBuiltIn(page, 'straight-gate', 'Ann Kade', 'Ben Kade');
-  await page.getByRole('combobox', { name: 'next player' }).selectOption('1');
+  await page.getByRole('combobox', { name: 'next student' }).selectOption('1');
   const undo = page.getByRole('button', { name: 'Undo' });
   const count = page.getByRole('status', { name: 'count' });
   // First through, second left, first through: each logged, the next comes to the front.
@@ -194,7 +196,7 @@ test('Undo takes back the newest putt of this screen and names it, and asks abou
   await expect(page.getByText(/^Undone: Ann, /)).toBeVisible();
   // Ann putts again; Ben's putt is where it was.
   await expect(
-    page.getByRole('navigation', { name: 'Players' }).locator('[aria-current=true]'),
+    page.getByRole('navigation', { name: 'Students' }).locator('[aria-current=true]'),
   ).toContainText('Ann');
   await expect(count).toContainText('1');
   await undo.click();
@@ -223,11 +225,14 @@ test('in a rotation a double tap does not log the next player’s putt', async (
   await addStudent(page, 'Ann Twice');
   await addStudent(page, 'Ben Twice');
   await startBuiltIn(page, 'straight-gate', 'Ann Twice', 'Ben Twice');
-  await page.getByRole('combobox', { name: 'next player' }).selectOption('1');
+  await page.getByRole('combobox', { name: 'next student' }).selectOption('1');
   await apartFrom(page, 400);
-  await page.getByRole('button', { name: /Clear/ }).first().dblclick();
+  await page
+    .getByRole('button', { name: /Through/ })
+    .first()
+    .dblclick();
   await expect(page.getByText('Second tap ignored.')).toBeVisible();
-  const players = page.getByRole('navigation', { name: 'Players' });
+  const players = page.getByRole('navigation', { name: 'Students' });
   await expect(players.getByRole('button', { name: /^Ann 1/ })).toBeVisible();
   await expect(players.getByRole('button', { name: /^Ben 0/ })).toBeVisible();
 });
@@ -236,7 +241,7 @@ test('a double tap is one putt and says so; a second putt after 0.4 s counts', a
   await addStudent(page, 'Tapped Weir');
   await addDrill(page, 'Tapped gate');
   await startSession(page, 'Tapped Weir', 'Tapped gate');
-  const clear = page.getByRole('button', { name: /Clear/ }).first();
+  const clear = page.getByRole('button', { name: /Through/ }).first();
   await clear.dblclick({ delay: 20 });
   await expectCount(page, 1, 1);
   await expect(page.getByText('Second tap ignored.')).toBeVisible();
@@ -303,7 +308,7 @@ test.describe('on a server of its own, where coaches sign in', () => {
     expect(await savedBy()).not.toContain(mees);
     await phone.addCookies([await as(head.coachId)]);
     await other.goto('/students');
-    await expect(banner(other)).toHaveText('Everything was sent.');
+    await expect(banner(other)).toHaveText('Everything has been sent.');
     expect(await savedBy()).toEqual([head.coachId, head.coachId, head.coachId]);
     await phone.close();
   });

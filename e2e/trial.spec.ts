@@ -23,10 +23,10 @@ test('a trial tells which of two putters to take up, and at its end which is bet
   await expect(page.getByText('Completed in 80 putts.')).toBeVisible();
   await expect(page.getByText('all saved')).toBeVisible();
   await finish(page);
-  const trial = page.getByRole('region', { name: 'The trial' });
-  await expect(trial).toContainText('Own putter against the other (40 and 40 putts)');
+  const trial = page.getByRole('region', { name: 'Trial' });
+  await expect(trial).toContainText('Own putter against other putter (40 and 40 putts)');
   await expect(trial).toContainText(
-    /Start line: own putter is better, its window ×0\.\d\d of the other’s, (over )?9\d % sure\./,
+    /Start line: own putter is better\. Its window is 0\.\d\d times the size of other putter’s \((over )?9\d % sure\)\./,
   );
   await page.goto(`${student}/set-up`);
   await expect(page.getByRole('region', { name: 'Trials' })).toContainText('own putter is better');
@@ -44,9 +44,9 @@ test('a beat is heard and seen while putts are logged, and stops when it is told
   }
   await expect(page.getByRole('button', { name: 'Faster' })).toBeDisabled();
   await expect(page.getByText('100', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Start the beat' }).click();
+  await page.getByRole('button', { name: 'Start metronome' }).click();
   await page.getByRole('button', { name: 'Close' }).click();
-  const beat = page.getByRole('list', { name: 'Beat' });
+  const beat = page.getByRole('list', { name: 'Metronome' });
   // A flash is shorter than the time between two looks: the page itself notes what is lit.
   const seen = await beat.evaluate(
     (list) =>
@@ -64,6 +64,6 @@ test('a beat is heard and seen while putts are logged, and stops when it is told
   expect(seen).toEqual(seen.map((_, index) => round[(from + index) % 3]));
   await page.keyboard.press('Space');
   await expect(page.getByRole('status', { name: 'count' })).toContainText('1');
-  await page.getByRole('button', { name: 'Stop beat' }).click();
+  await page.getByRole('button', { name: 'Stop metronome' }).click();
   await expect(beat).toHaveCount(0);
 });

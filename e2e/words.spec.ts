@@ -21,7 +21,7 @@ async function giveStraightGate(page: Page): Promise<void> {
     .getByRole('option', { name: /^Straight gate/ })
     .first()
     .click();
-  await page.getByRole('button', { name: 'Give it', exact: true }).click();
+  await page.getByRole('button', { name: 'Assign', exact: true }).click();
 }
 
 test('a student says how homework felt, with a picture; the coach sees it under Today and answers', async ({
@@ -32,7 +32,9 @@ test('a student says how homework felt, with a picture; the coach sees it under 
   const student = new URL(page.url()).pathname;
   await page.goto(`${student}/homework`);
   await giveStraightGate(page);
-  await expect(page.getByRole('region', { name: 'Given' })).toContainText('Straight gate');
+  await expect(page.getByRole('region', { name: 'Current homework' })).toContainText(
+    'Straight gate',
+  );
   const home = await makeHome(page);
 
   const phone = await (
@@ -40,10 +42,10 @@ test('a student says how homework felt, with a picture; the coach sees it under 
   ).newPage();
   await phone.goto(new URL(home, page.url()).href);
   await phone.getByText('Tell your coach how it went').click();
-  await phone.getByRole('button', { name: 'Send' }).click();
-  await expect(phone.getByText('Say how it felt, write a line, or add a picture.')).toBeVisible();
+  await phone.getByRole('button', { name: 'Send message' }).click();
+  await expect(phone.getByText('Say how it felt, write a message or add a picture.')).toBeVisible();
   await phone.getByRole('button', { name: /hard work/ }).click();
-  await type(phone, 'A line to your coach', 'The carpet is faster than the green.');
+  await type(phone, 'Message to your coach', 'The carpet is faster than the green.');
   await phone
     .locator('input[type=file]')
     .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('x') });
@@ -51,28 +53,26 @@ test('a student says how homework felt, with a picture; the coach sees it under 
   await phone
     .locator('input[type=file]')
     .setInputFiles({ name: 'set-up.png', mimeType: 'image/png', buffer: await drawn(phone) });
-  await expect(phone.getByAltText('The picture that will be sent')).toBeVisible();
-  await phone.getByRole('button', { name: 'Send' }).click();
-  await expect(phone.getByText('Your coach has it.')).toBeVisible();
+  await expect(phone.getByAltText('Picture to be sent')).toBeVisible();
+  await phone.getByRole('button', { name: 'Send message' }).click();
+  await expect(phone.getByText('Sent to your coach.')).toBeVisible();
 
   await page.goto('/');
   const waiting = page.getByText('“The carpet is faster than the green.”');
   await expect(waiting).toBeVisible();
   await page.getByRole('link', { name: 'Answer Fenna Sluis' }).click();
-  const said = page.getByRole('list', { name: 'What was said' });
+  const said = page.getByRole('list', { name: 'Messages' });
   await expect(said).toContainText(/Fenna, .* felt hard work \(2 of 5\)/);
   const picture = said.getByRole('img');
   await expect(picture).toHaveAttribute('src', /^data:image\/jpeg;base64,/);
   expect(await picture.evaluate((one: HTMLImageElement) => one.naturalWidth)).toBe(40);
-  await type(page, 'Answer Fenna in a line', 'Roll two balls first, then lower the gate speed.');
-  await page.getByRole('button', { name: 'Answer', exact: true }).click();
+  await type(page, 'Reply to Fenna', 'Roll two balls first, then lower the gate speed.');
+  await page.getByRole('button', { name: 'Reply', exact: true }).click();
   await expect(said).toContainText('Roll two balls first');
   await page.goto('/');
   await expect(waiting).toHaveCount(0);
   await phone.reload();
-  await expect(phone.getByRole('list', { name: 'What was said' })).toContainText(
-    'Roll two balls first',
-  );
+  await expect(phone.getByRole('list', { name: 'Messages' })).toContainText('Roll two balls first');
   await phone.context().close();
 });
 
@@ -86,7 +86,7 @@ test('the routine is kept or broken putt by putt, and what that does is told', a
     const kept = putt % 2 === 0;
     if (putt === 0) {
       // Timed from stepping in to the strike, and the time stays with whatever is said of it.
-      await page.getByRole('button', { name: 'Time it: the player steps in' }).click();
+      await page.getByRole('button', { name: 'Start timing as the player steps in' }).click();
       await expect(page.getByRole('button', { name: /Stop at impact: 0\.[3-9] s/ })).toBeVisible();
       await page.getByRole('button', { name: /^Stop at impact/ }).click();
       await expect(page.getByRole('status', { name: 'seen so far' })).toContainText(
@@ -96,7 +96,7 @@ test('the routine is kept or broken putt by putt, and what that does is told', a
     await page.getByRole('button', { name: kept ? /^Kept/ : /^Hurried/ }).click();
     const holed = kept ? putt > 0 : putt < 4;
     await page
-      .getByRole('button', { name: holed ? /^Holed/ : /^Short/ })
+      .getByRole('button', { name: holed ? /^Points for holed/ : /^Points for short/ })
       .first()
       .click();
     await page.getByRole('button', { name: 'Next', exact: true }).click();
@@ -104,10 +104,10 @@ test('the routine is kept or broken putt by putt, and what that does is told', a
   }
   await finish(page);
   await page.goto(student);
-  const looked = page.getByRole('region', { name: 'Looked for' });
+  const looked = page.getByRole('region', { name: 'Checks by eye' });
   await expect(looked).toContainText('Kept: 9 of 18');
   await expect(looked).toContainText(
-    /When so, 8 of 9 putts passed, else 2 of 9: it helps, 9\d % sure/,
+    /With it, 8 of 9 putts passed; without it, 2 of 9\. It helps \(9\d % sure\)/,
   );
 });
 
@@ -126,19 +126,19 @@ test('a carpet is measured with a ball off a book, and what is putted at home is
   const carpet = phone.getByRole('region', { name: 'Your carpet' });
   await expect(carpet).toContainText('not measured yet');
   await carpet.getByText('Your carpet').click();
-  await type(phone, 'The book’s upper edge, from the floor', '2 cm');
-  await type(phone, 'From the foot of the book to the ball', '3 m');
-  await type(phone, 'The same, rolled back the other way', '3 m');
+  await type(phone, 'Height of the book’s top edge above the floor', '2 cm');
+  await type(phone, 'Roll from the foot of the book to the ball', '3 m');
+  await type(phone, 'The same roll in the opposite direction', '3 m');
   await expect(carpet.getByRole('alert')).toContainText('1.2 m to 5 m is believed');
-  await expect(carpet.getByRole('button', { name: 'Keep it' })).toBeDisabled();
-  await type(phone, 'The book’s upper edge, from the floor', '6 cm');
-  await type(phone, 'From the foot of the book to the ball', '75 cm');
-  await type(phone, 'The same, rolled back the other way', '75 cm');
+  await expect(carpet.getByRole('button', { name: 'Save carpet speed' })).toBeDisabled();
+  await type(phone, 'Height of the book’s top edge above the floor', '6 cm');
+  await type(phone, 'Roll from the foot of the book to the ball', '75 cm');
+  await type(phone, 'The same roll in the opposite direction', '75 cm');
   // By hand: 1.83² / (10/7 · 9.80665 · 0.06) · 0.75 m = 2.99 m, 9.8 ft.
   await expect(carpet).toContainText('A speed of 9.8 ft.');
-  await carpet.getByRole('button', { name: 'Keep it' }).click();
+  await carpet.getByRole('button', { name: 'Save carpet speed' }).click();
   await expect(carpet).toContainText('rolls as a green of 9.8 ft');
-  await phone.getByRole('button', { name: 'Begin Straight gate' }).click();
+  await phone.getByRole('button', { name: 'Start Straight gate' }).click();
   await expect(phone.getByRole('dialog')).toContainText('9.8 ft');
   await phone.context().close();
 });

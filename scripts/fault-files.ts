@@ -84,7 +84,7 @@ const untouched = async (file: string): Promise<boolean> => {
   const before = readFileSync(file);
   const refused = await openDatabase(file).then(
     () => false,
-    (error: Error) => error.message.includes('left as it is'),
+    (error: Error) => error.message.includes('left unchanged'),
   );
   return refused && readFileSync(file).equals(before);
 };
@@ -92,8 +92,8 @@ const untouched = async (file: string): Promise<boolean> => {
 /** Every fault of a file that is driven; kills at every so manyth disk sync. */
 export const fileFaults = (every: number): FileFault[] => [
   {
-    tried: 'kill at each disk sync of each migration',
-    must: 'always opens again',
+    tried: 'kill the process at each disk sync of each migration',
+    must: 'the database always opens again',
     run: async (file) => {
       let killed = 0;
       let broken = 0;
@@ -114,14 +114,14 @@ export const fileFaults = (every: number): FileFault[] => [
         }
       }
       return {
-        said: `${killed} kills, ${broken} never open again`,
+        said: `${killed} kills; ${broken} databases would not open again`,
         ok: broken === 0 && killed > 0,
       };
     },
   },
   {
-    tried: 'a foreign SQLite file; a newer schema',
-    must: 'refused untouched, with the reason',
+    tried: 'open a SQLite file of another program, and one with a newer schema',
+    must: 'refused with the reason and left unchanged',
     run: async (file) => {
       await raw(file, ['CREATE TABLE recipe (name TEXT)']);
       const foreign = await untouched(file);
@@ -129,13 +129,13 @@ export const fileFaults = (every: number): FileFault[] => [
       await (await written(file)).close();
       await raw(file, [`INSERT INTO migration (name) VALUES ('099-later')`]);
       const newer = await untouched(file);
-      const word = (one: boolean) => (one ? 'refused, untouched' : 'TOUCHED');
+      const word = (one: boolean) => (one ? 'refused and unchanged' : 'TOUCHED');
       return { said: `${word(foreign)}; ${word(newer)}`, ok: foreign && newer };
     },
   },
   {
-    tried: '200 flipped bits, 20 times',
-    must: 'told with the newest good copy, and gone back to',
+    tried: 'flip 200 bits, 20 times',
+    must: 'the newest good backup is named and can be restored',
     run: async (file, random) => {
       const database = await written(file);
       const copy = await makeBackup(file, new Date());
@@ -165,27 +165,27 @@ export const fileFaults = (every: number): FileFault[] => [
         if (await opensWith(file, 1)) back += 1;
       }
       return {
-        said: `${told} told with the copy, ${read} harmless; ${back} of 20 gone back to`,
+        said: `${told} named the backup, ${read} were harmless; ${back} of 20 were restored`,
         ok: told + read === 20 && back === 20,
       };
     },
   },
   {
-    tried: 'copying the file of a server that was killed',
-    must: 'a copy by Dirigo is whole',
+    tried: 'copy the database file of a server that was killed',
+    must: 'a backup made by Dirigo is complete',
     run: async (file) => {
       const database = await written(file);
       const inWal = existsSync(`${file}-wal`) && statSync(`${file}-wal`).size > 0;
       const { students } = await contentsOf((await makeBackup(file, new Date())).file);
       await database.close();
       return {
-        said: `${students} of 1 students, the -wal ${inWal ? 'not ' : ''}empty`,
+        said: `${students} of 1 student; the -wal file was ${inWal ? 'not ' : ''}empty`,
         ok: students === 1,
       };
     },
   },
   {
-    tried: 'who may read the files',
+    tried: 'check who can read the files',
     must: '0600',
     run: async (file) => {
       const database = await written(file);
@@ -197,7 +197,7 @@ export const fileFaults = (every: number): FileFault[] => [
       const modes = new Set(files.map((one) => (statSync(one).mode & 0o777).toString(8)));
       await database.close();
       return {
-        said: `${files.length} files: ${[...modes].join(', ')}`,
+        said: `${files.length} files with mode ${[...modes].join(', ')}`,
         ok: [...modes].join() === '600',
       };
     },

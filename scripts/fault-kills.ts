@@ -127,7 +127,7 @@ export async function killsAndDrops(
   const inOrder = saved.every((one, index) => one === logged[index]);
   const { kills, dropped, refused, repeated } = counts;
   return {
-    said: `${putts} putts, ${kills} kills, ${dropped} dropped, ${refused} unanswered, ${repeated} repeated: lost ${lost}, doubled ${doubled}, order ${inOrder ? 'kept' : 'broken'}`,
+    said: `${putts} putts, ${kills} kills, ${dropped} requests dropped, ${refused} unanswered, ${repeated} repeated: ${lost} lost, ${doubled} duplicated, order ${inOrder ? 'kept' : 'broken'}`,
     ok: lost === 0 && doubled === 0 && inOrder,
   };
 }

@@ -35,7 +35,7 @@ async function browsers(): Promise<void> {
     for (const fault of FAULTS) {
       const said = await tryFault(browser, session, fault).then(
         ({ logged, kept }) => ({
-          words: `${kept} of ${logged} on the server`,
+          words: `${kept} of ${logged} putts on the server`,
           ok: kept === logged,
         }),
         (error: Error) => ({ words: error.message.split('\n')[0]!, ok: false }),
@@ -49,7 +49,7 @@ async function browsers(): Promise<void> {
 
 async function main(): Promise<void> {
   const random = chance(Number(values.seed));
-  console.log('| tried | must be | is | holds |\n|---|---|---|---|');
+  console.log('| Test | Expected | Result | Passed | |---|---|---|---|');
   await browsers();
   for (const { tried, must, run } of fileFaults(Number(values.every))) {
     const { said, ok } = await inFolder((file) => run(file, random));
@@ -62,7 +62,12 @@ async function main(): Promise<void> {
   for (const { tried, said, ok } of unitRows()) row(tried, 'all pass', said, ok);
   for (const { title, ok } of browserRows()) row(title, 'so', ok ? 'so' : 'NOT SO', ok);
   const { said, ok } = await killsAndDrops(Number(values.putts), Number(values.kills), random);
-  row('a server killed, requests dropped and repeated', 'none lost, none doubled', said, ok);
+  row(
+    'kill the server while requests are dropped and repeated',
+    'no putt lost and none duplicated',
+    said,
+    ok,
+  );
 }
 
 void main();

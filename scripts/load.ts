@@ -78,7 +78,7 @@ async function main(): Promise<void> {
       at,
     }));
     await recordEvents(database, coach, run!.id, before, at);
-    const secret = await signIn(database, id, 'link', 'A load test', at);
+    const secret = await signIn(database, id, 'link', 'Load test', at);
     screens.push({ run: run!.id, cookie: `dirigo=${secret}` });
   }
   await database.close();
@@ -125,8 +125,8 @@ async function main(): Promise<void> {
   times.sort((a, b) => a - b);
   const share = (part: number) => times[Math.floor(part * (times.length - 1))]!.toFixed(0);
   console.log(
-    `${COACHES} coaches at once, a putt every ${EVERY} ms each: ${times.length} putts kept, ${refused} refused; ` +
-      `half within ${share(0.5)} ms, nine in ten within ${share(0.9)} ms, the slowest ${share(1)} ms; ${perPutt.toFixed(1)} ms of processor time a putt.`,
+    `${COACHES} coaches at once, each with one putt every ${EVERY} ms: ${times.length} putts saved and ${refused} refused. ` +
+      `Half took at most ${share(0.5)} ms, nine in ten at most ${share(0.9)} ms and the slowest ${share(1)} ms. Each putt used ${perPutt.toFixed(1)} ms of processor time.`,
   );
 }
 

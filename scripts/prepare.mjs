@@ -60,7 +60,7 @@ export const installed = () => writeFileSync(MARK, locked());
  */
 export function fetchPackages() {
   if (major < 20 || (major === 20 && minor < 19)) {
-    console.error(`Dirigo needs Node 20.19 or newer; this is ${process.versions.node}.`);
+    console.error(`Dirigo needs Node 20.19 or newer, but this is ${process.versions.node}.`);
     process.exit(1);
   }
   if (isInstalled()) return false;

@@ -10,7 +10,7 @@ async function main(): Promise<void> {
   const principal = await headCoach(database);
   if (values.demo && (await listStudents(database, principal)).length === 0) {
     await seedDemo(database, values.date ? new Date(values.date) : new Date());
-    console.log('The demo’s ten weeks are written.');
+    console.log('The demo now has its ten weeks of data.');
   }
   console.log(`Database: ${database.path}`);
   await database.close();

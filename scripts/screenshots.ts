@@ -51,7 +51,7 @@ async function begin(page: Page, students: string[]): Promise<void> {
     await page.getByRole('option', { name: student }).click();
   }
   await page.getByRole('button', { name: 'Start session' }).click();
-  await page.getByRole('button', { name: 'Set up, start' }).click();
+  await page.getByRole('button', { name: 'Ready: start putting' }).click();
 }
 
 /** Touches the picture of the logging screen, at shares of its width and height. */
@@ -115,7 +115,7 @@ async function main(): Promise<void> {
       before: async (page) => {
         await begin(page, ['Yusra Malkey']);
         await page.getByRole('button', { name: /Putter gate: tee A/ }).click();
-        await page.getByRole('button', { name: 'Ball gate: Clear' }).click();
+        await page.getByRole('button', { name: 'Ball gate: Through' }).click();
         await point(page, 0.56, 0.44);
       },
     },
@@ -127,7 +127,7 @@ async function main(): Promise<void> {
       path: `/programme/hours/new?student=${yusra?.id}`,
       before: async (page) => {
         await page.getByRole('button', { name: 'Suggest a plan' }).click();
-        await page.getByRole('list', { name: 'Drills of the plan, in order' }).waitFor();
+        await page.getByRole('list', { name: 'Drills in the plan, in order' }).waitFor();
         await page.evaluate(() => scrollTo(0, 0));
       },
     },
@@ -150,13 +150,13 @@ async function main(): Promise<void> {
       path: '/records/files',
       size: { width: 1280, height: 1240 },
       before: async (page) => {
-        await page.getByLabel('A table of putts').setInputFiles({
+        await page.getByLabel('File to import').setInputFiles({
           name: 'winter.csv',
           mimeType: 'text/csv',
           buffer: Buffer.from(WINTER),
         });
-        await page.getByRole('button', { name: 'Look through all of it' }).click();
-        await page.getByRole('region', { name: 'What would come in' }).waitFor();
+        await page.getByRole('button', { name: 'Check the whole file' }).click();
+        await page.getByRole('region', { name: 'Import preview' }).waitFor();
       },
     },
     { name: 'home', path: `/home/${home}`, size: PHONE },

@@ -34,7 +34,7 @@ async function main(): Promise<void> {
   }
   const number = (name: 'putts' | 'every' | 'seed' | 'drop' | 'double' | 'cut' | 'turned') => {
     const value = Number(asked[name]);
-    if (!Number.isFinite(value)) throw new Error(`--${name} is no number: ${asked[name]}.`);
+    if (!Number.isFinite(value)) throw new Error(`--${name} is not a number: ${asked[name]}.`);
     return value;
   };
   const seed = number('seed');

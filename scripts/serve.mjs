@@ -14,7 +14,7 @@ async function freePort(from) {
     });
     if (free) return port;
   }
-  throw new Error(`No port is free from ${from} on.`);
+  throw new Error(`No free port was found from ${from} upwards.`);
 }
 
 /** Makes the database ready, then serves the built application until it is stopped. */

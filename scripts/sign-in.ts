@@ -21,14 +21,19 @@ async function main(): Promise<void> {
     ? coaches.find(({ name }) => name.toLowerCase() === asked)?.id
     : (await headCoach(database)).coachId;
   if (!id) {
-    const names = coaches.map(({ name }) => name || 'one without a name').join(', ');
-    throw new Problem('not-found', `There is no coach named ${positionals.join(' ')}: ${names}.`);
+    const names = coaches.map(({ name }) => name || 'a coach without a name').join(', ');
+    throw new Problem(
+      'not-found',
+      `There is no coach called ${positionals.join(' ')}. The coaches are: ${names}.`,
+    );
   }
   const until = addHours(new Date(), HOURS);
   const secret = await makeTicket(database, id, { way: 'link', path: '/', until });
   const origin = process.env.DIRIGO_ORIGIN ?? values.address;
   const who = coaches.find((coach) => coach.id === id)?.name;
-  console.log(`\nSign a browser in${who ? ` as ${who}` : ''}, once, within the hour:`);
+  console.log(
+    `\nOpen this link within the hour to sign in one browser${who ? ` as ${who}` : ''}. It works once:`,
+  );
   console.log(`${origin}/sign-in/${secret}\n`);
   await database.close();
 }

@@ -82,9 +82,9 @@ async function main(): Promise<void> {
     const quarter = Math.ceil(held.length / 4);
     const least = (from: number) => Math.min(...held.slice(from, from + quarter));
     const growth = least(held.length - quarter) - least(quarter);
-    console.log(`Held after each session, MB: ${held.map((mb) => mb.toFixed(0)).join(' ')}`);
+    console.log(`Memory used after each session, MB: ${held.map((mb) => mb.toFixed(0)).join(' ')}`);
     console.log(
-      `${putts} putts kept. The least that was held in the last quarter is ${growth.toFixed(0)} MB more than in the second: ${growth <= FLAT ? 'flat' : `more than ${FLAT}`}.`,
+      `${putts} putts kept. The least that was held in the last quarter is ${growth.toFixed(0)} MB more than in the second: ${growth <= FLAT ? 'flat' : `more than ${FLAT} MB`}.`,
     );
     if (growth > FLAT) process.exitCode = 1;
   } finally {

@@ -91,7 +91,7 @@ function kept(folder, name) {
 /** Phones trust the authority: it is never replaced without being told to, since all of them would have to trust a new one. */
 const LOST = (what, file) =>
   new Error(
-    `${what}: ${file}. Put it back from a backup, or start once with --new-authority; then every phone has to install the new certificate.`,
+    `${what}: ${file}. Restore it from a backup, or start once with --new-authority. After that, every phone has to install the new certificate.`,
   );
 
 /** Checks that the authority's files are whole and belong together. */

@@ -133,16 +133,16 @@ export function refusal(request, isProxy) {
   if (!METHODS.includes(method)) {
     return [405, `The method ${method} is not allowed here.`, { allow: METHODS.join(', ') }];
   }
-  if (!isReadable(request.url)) return [400, 'This address cannot be read.'];
+  if (!isReadable(request.url)) return [400, 'This address is not valid.'];
   const own = OWN.find((name) => name in headers);
-  if (own) return [400, `The header ${own} is not yours to send.`];
+  if (own) return [400, `You cannot send the header ${own} to this server.`];
   const length = headers['content-length'];
   if (headers['transfer-encoding'] !== undefined) {
-    return [411, 'Say how long the body is.'];
+    return [411, 'Send the length of the body in a Content-Length header.'];
   }
   const most = method === 'POST' && request.url === FILES ? MOST_FILE : MOST_BODY;
   if (length !== undefined && !(Number(length) <= most)) {
-    return [413, `A body has at most ${most / 1024 / 1024} MB.`];
+    return [413, `The body is too large: send at most ${most / 1024 / 1024} MB.`];
   }
   // The last one that the proxy wrote itself; whatever stands before it, the sender may have written.
   const told = isProxy(socket.remoteAddress)

@@ -46,7 +46,7 @@ async function ways() {
   const addresses = values.address ? [values.address] : localAddresses();
   if (addresses.length === 0) {
     throw new Error(
-      'This machine is in no network. Join one, or name an address: --address 192.168.1.20',
+      'This machine is not on a network. Connect to one, or give an address: --address 192.168.1.20',
     );
   }
   const folder = join(dirname(DIRIGO_DB), 'certificates');
@@ -136,7 +136,7 @@ function answer(request, response) {
       .catch((error) => {
         log.error({ event: 'unanswered', err: error });
         if (response.headersSent) response.destroy();
-        else refuse(response, [500, 'This could not be answered. Try again.']);
+        else refuse(response, [500, 'Something went wrong. Try again.']);
       });
   });
 }
@@ -148,14 +148,14 @@ log.info({ event: 'started', build: process.env.DIRIGO_BUILD, node: process.vers
 console.log(`\nDirigo is at ${address}  (stop with Ctrl C)`);
 if ((behind || process.env.DIRIGO_HOME) && !process.env.DIRIGO_TRUST_PROXY) {
   console.log(
-    'Everybody who comes through a proxy counts as one address: name the proxy in DIRIGO_TRUST_PROXY, such as 127.0.0.1.',
+    'All clients behind the proxy count as one address. Name the proxy in DIRIGO_TRUST_PROXY, for example 127.0.0.1.',
   );
 }
 if (welcome) {
   const page = welcomeServer({ address, ...welcome });
   await listening(page, port + WELCOME, host);
-  console.log(`\nA phone the first time, in the same network: ${welcome.at}`);
-  console.log(`SHA-256 of the certificate that it takes: ${welcome.fingerprint}`);
+  console.log(`\nFirst time on a phone, on the same network: ${welcome.at}`);
+  console.log(`SHA-256 of the certificate that the phone installs: ${welcome.fingerprint}`);
   console.log(await QRCode.toString(welcome.at, { type: 'terminal', small: true }));
 } else if (tls || behind) {
   console.log(await QRCode.toString(address, { type: 'terminal', small: true }));

@@ -36,14 +36,14 @@ export function welcomePage({ address, fingerprint }) {
 <a class="go" href="/dirigo.crt">Take the certificate</a>
 <p><strong>2.</strong> Say that you trust it:</p>
 ${steps('On an iPhone or iPad', [
-  'Touch <b>Allow</b> when it asks whether to download a profile.',
-  'Open <b>Settings</b>. Near the top stands <b>Profile Downloaded</b>: touch it, then <b>Install</b>, and type the code of the phone.',
-  'In <b>Settings, General, About</b>, at the very end, open <b>Certificate Trust Settings</b>, and switch on the one that begins with <b>Dirigo on this machine</b>.',
+  'Tap <b>Allow</b> when asked whether to download a profile.',
+  'Open <b>Settings</b>. Near the top, tap <b>Profile Downloaded</b>, then <b>Install</b>, and enter the phone’s passcode.',
+  'In <b>Settings, General, About</b>, go to the very end, open <b>Certificate Trust Settings</b> and switch on the entry that begins with <b>Dirigo on this machine</b>.',
 ])}
 ${steps('On an Android phone', [
-  'The file is in the downloads as <b>dirigo.crt</b>.',
-  'Open <b>Settings</b> and search for <b>CA certificate</b>; touch <b>Install anyway</b>, and choose the file.',
-  'The phone may say from now on that the network could be watched: it says so of every certificate that is added by hand.',
+  'The file is in your downloads as <b>dirigo.crt</b>.',
+  'Open <b>Settings</b> and search for <b>CA certificate</b>. Tap <b>Install anyway</b> and choose the file.',
+  'From now on the phone may warn that the network could be monitored. It does this for every certificate added by hand.',
 ])}
 <p><strong>3.</strong> Open Dirigo:</p>
 <a class="go plain" href="${escaped(address)}">${escaped(address)}</a>

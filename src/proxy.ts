@@ -26,7 +26,7 @@ export function proxy(request: NextRequest): NextResponse {
   if (sent.has('x-action-forwarded')) return NextResponse.json(FOREIGN, { status: 403 });
   // No address of ours holds characters that cannot be seen.
   if (/%(0[0-9a-f]|1[0-9a-f]|7f)/i.test(nextUrl.pathname)) {
-    return new NextResponse('There is no such page.', { status: 404 });
+    return new NextResponse('This page does not exist.', { status: 404 });
   }
   const nonce = btoa(crypto.randomUUID());
   const policy = contentPolicy(nonce);

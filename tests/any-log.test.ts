@@ -163,7 +163,7 @@ it('any log that the border takes goes through replay, scoring, review and plann
         ).toBe(true);
         const found = findingsOf([{ layout, putts: counting }]);
         // What cannot be scored is set aside with its reason, and only where nobody knows where it was made.
-        for (const { reason } of found.unscored) expect(reason).toContain('Nobody noted where');
+        for (const { reason } of found.unscored) expect(reason).toContain('No spot was recorded');
         const { ready, chance, size } = model(DEFAULT_FACE_SHARE, found.stands.length);
         const parameters = new Float64Array(size);
         parameters.set(priorBelief().mean);

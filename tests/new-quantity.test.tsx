@@ -156,7 +156,7 @@ test('has a trend', async () => {
   ) as { unit: string; points: { middle: number }[] };
   expect(chart.unit).toBe('°');
   expect(chart.points).toHaveLength(2);
-  expect(shown).toContain('Shaft lean: eight in ten lean within');
+  expect(shown).toContain('Shaft lean: the window by session');
 });
 
 test('has columns in an export, and rows among the scores', () => {

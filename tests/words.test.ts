@@ -29,8 +29,8 @@ function textsOf(file: string): { text: string; line: number }[] {
   return found;
 }
 
-/** Names of training aids in files and in code, which were kept. */
-const KEPT = new Set(['chest rod', 'grip rod', 'arm rods']);
+/** Names of training aids and columns in files, which were kept. */
+const KEPT = new Set(['taken back', 'chest rod', 'grip rod', 'arm rods']);
 
 /** Words that were given up, and what is said in their place. */
 const GIVEN_UP: [RegExp, string][] = [
@@ -56,6 +56,22 @@ const GIVEN_UP: [RegExp, string][] = [
   [/\brods?\b/i, 'alignment stick, stick'],
   [/\bthrough-stroke\b/, 'follow-through'],
   [/\bbelieve in\b/, 'preferred stroke'],
+  [/\breckon/i, 'calculate'],
+  [/putted through|\bgoings\b/i, 'played, attempts'],
+  [/\bas built\b|\bas it stands\b/i, 'as measured'],
+  [/\bstand-in\b/i, 'simulated instrument'],
+  [/whole book/i, 'full export'],
+  [/\bof today\b/i, 'today’s'],
+  [/\bit is [a-z0-9 ]+ that \w/i, 'subject, verb, object'],
+  [/\bthe (finder|palette)\b/i, 'search'],
+  [/\btold by\b|\bis told\b/i, 'judged by, shown'],
+  [/\bclears\b/, 'goes through'],
+  [/put away|\btaken back\b|\btake back\b/i, 'archived, undone, undo'],
+  [/\bbegun\b/i, 'started'],
+  [/at most \d+ letters/, 'at most … characters'],
+  [/\b(no|not|never|nothing) (\w+ ){0,5}(nothing|nobody|never)\b/i, 'one negation'],
+  [/\ba signal\b/i, 'online, offline'],
+  [/is allowed\.|(?<!there )\bis no [a-z]+[:.]/i, 'use … to …, is not a …'],
 ];
 
 const FILES = readdirSync('src', { recursive: true, encoding: 'utf8' })

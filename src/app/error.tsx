@@ -13,15 +13,15 @@ export default function ErrorPage({ error, reset }: { error: Error; reset: () =>
   }, [old]);
   return (
     <main className="mx-auto grid max-w-xl gap-4 px-5 py-20">
-      <h1>{old ? 'Dirigo was renewed' : 'This page could not be made'}</h1>
+      <h1>{old ? 'Dirigo has been updated' : 'This page could not be loaded'}</h1>
       <p className="text-[1.0625rem] text-ink2">
         {old
-          ? 'This page was of an older version, and is being loaded again. What you logged is kept.'
-          : 'Nothing that was saved is lost. Try again; if it stays so, look at what Dirigo said where it was started: a database file that cannot be read is named there.'}
+          ? 'This page is from an older version and is being reloaded. What you logged is saved.'
+          : 'Nothing that was saved is lost. Try again. If this keeps happening, look at Dirigo’s output where it was started: it names any database file that cannot be read.'}
       </p>
       <div>
         <Button kind="primary" onClick={old ? () => window.location.reload() : reset}>
-          {old ? 'Load it again' : 'Try again'}
+          {old ? 'Reload page' : 'Try again'}
         </Button>
       </div>
     </main>

@@ -17,7 +17,7 @@ import './globals.css';
 
 export const metadata: Metadata = {
   title: { default: 'Dirigo', template: '%s · Dirigo' },
-  description: 'Gate drills for putting coaches: set, putted, scored',
+  description: 'Gate drills for putting coaches: set them up, log them, score them',
   applicationName: 'Dirigo',
   appleWebApp: { capable: true, title: 'Dirigo', statusBarStyle: 'default' },
   icons: { icon: '/icon.svg', apple: '/icons/180.png' },

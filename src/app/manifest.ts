@@ -6,7 +6,7 @@ export default function manifest(): MetadataRoute.Manifest {
     id: '/',
     name: 'Dirigo',
     short_name: 'Dirigo',
-    description: 'Gate drills for putting coaches: set, putted, scored',
+    description: 'Gate drills for putting coaches: set them up, log them, score them',
     start_url: '/',
     scope: '/',
     display: 'standalone',

@@ -65,7 +65,7 @@ export async function setBackupFolder(path: string, folder: string | null): Prom
       await writeFile(probe, '');
       await rm(probe);
     } catch {
-      throw new Problem('invalid', `Nothing can be written in ${folder}.`);
+      throw new Problem('invalid', `Dirigo cannot write to ${folder}.`);
     }
   }
   await saveBackupState(path, { folder });

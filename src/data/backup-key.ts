@@ -136,13 +136,13 @@ export async function openEncrypted(
     throw new Problem(
       'invalid',
       passphrase === null
-        ? 'This backup is encrypted: type its passphrase.'
-        : 'This passphrase does not open the backup. Check it and try again.',
+        ? 'This backup is encrypted. Enter its passphrase.'
+        : 'The passphrase does not open this backup. Check it and try again.',
     );
   }
   await decryptFile(file, to, identities).catch((error: unknown) => {
     throw /no identity matched/.test(String(error))
-      ? new Problem('invalid', 'This passphrase does not open the backup. Check it and try again.')
+      ? new Problem('invalid', 'The passphrase does not open this backup. Check it and try again.')
       : new Problem('invalid', 'This backup is damaged. Choose another one.');
   });
 }

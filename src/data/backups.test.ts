@@ -170,7 +170,7 @@ describe('a copy', () => {
     await expect(setBackupFolder(database.path, 'here')).rejects.toThrow('not an absolute path');
     writeFileSync(join(folder, 'file'), '');
     await expect(setBackupFolder(database.path, join(folder, 'file'))).rejects.toThrow(
-      'Nothing can be written',
+      'Dirigo cannot write to',
     );
     await setBackupFolder(database.path, join(folder, 'disk two'));
     const { file } = await makeBackup(database.path, at);
@@ -387,7 +387,9 @@ describe('going back to a copy', () => {
     book.database = await openDatabase(database.path);
     expect(book.database.lineage).not.toBe(lineage);
     expect((await getStudent(book.database, book.principal, first)).name).toBe(TEST_STUDENT.name);
-    await expect(getStudent(book.database, book.principal, second)).rejects.toThrow('no such');
+    await expect(getStudent(book.database, book.principal, second)).rejects.toThrow(
+      'does not exist',
+    );
     const before = await openDatabase(replaced);
     expect((await getStudent(before, book.principal, second)).name).toBe('Since');
     await before.close();
@@ -409,7 +411,7 @@ describe('going back to a copy', () => {
     await restore(database.path, copy.file, addHours(at, 2));
     book.database = await openDatabase(database.path);
     const now = addHours(at, 3);
-    await expect(openLink(book.database, ended, now)).rejects.toThrow('no such page');
+    await expect(openLink(book.database, ended, now)).rejects.toThrow('page does not exist');
     expect(await openLink(book.database, stays, now)).not.toBeNull();
     expect(await whoAsks(book.database, phone, now)).toBeNull();
     expect(await whoAsks(book.database, laptop, now)).not.toBeNull();
@@ -442,7 +444,7 @@ describe('going back to a copy', () => {
     await expect(restore(path, bad, at)).rejects.toThrow('is damaged');
     writeFileSync(bad, 'A letter, not a database.'.repeat(400));
     await expect(restore(path, bad, at)).rejects.toThrow('is not a Dirigo database');
-    await expect(restore(path, join(book.folder, 'none.db'), at)).rejects.toThrow('is not there');
+    await expect(restore(path, join(book.folder, 'none.db'), at)).rejects.toThrow('does not exist');
     book.database = await openDatabase(path);
     expect(await listStudents(book.database, book.principal)).toHaveLength(2);
   });

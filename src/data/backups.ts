@@ -38,7 +38,7 @@ export interface Contents {
  * @throws Problem for a file that is not Dirigo's; Damage for one that is not whole
  */
 export async function contentsOf(file: string): Promise<Contents> {
-  if (!existsSync(file)) throw new Problem('not-found', `${file} is not there.`);
+  if (!existsSync(file)) throw new Problem('not-found', `${file} does not exist.`);
   const applied = await inspectFile(file, 'integrity_check').catch((error: unknown) => {
     if (/SQLITE_NOTADB/.test(String(error))) {
       throw new Problem('invalid', `${basename(file)} is not a Dirigo database.`);
@@ -166,15 +166,14 @@ export async function makeBackup(path: string, at: Date): Promise<Backup> {
 
 function backupProblem(error: unknown, folder: string): string {
   const text = String(error);
-  if (/ENOSPC|SQLITE_FULL/.test(text))
-    return `No backup could be made: the disk of ${folder} is full.`;
+  if (/ENOSPC|SQLITE_FULL/.test(text)) return `The backup failed: the disk of ${folder} is full.`;
   if (/EACCES|EROFS|EPERM|SQLITE_CANTOPEN|SQLITE_READONLY|ENOENT|ENOTDIR|EEXIST/.test(text)) {
-    return `No backup could be made: nothing can be written in ${folder}.`;
+    return `The backup failed: Dirigo cannot write to ${folder}.`;
   }
   if (/Damage|SQLITE_CORRUPT|malformed/.test(text)) {
-    return 'No backup could be made: the database is damaged. Restore the newest good backup.';
+    return 'The backup failed: the database is damaged. Restore the newest good backup.';
   }
-  return `No backup could be made in ${folder}.`;
+  return `The backup to ${folder} failed.`;
 }
 
 /** A number that changes with everything that is written to a database; "none" for a file that cannot be read. */

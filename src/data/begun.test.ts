@@ -154,7 +154,7 @@ test('nobody begins for a student, on a drill, or in a session that is not their
   const begun = begunOf();
   await expect(keepBegun(database, stranger(), begun, later)).rejects.toThrow('no longer yours');
   await expect(keepBegun(database, principal, begunOf({ studentId: v4() }), later)).rejects.toThrow(
-    'no longer there',
+    'no longer exists',
   );
   const unknown = begunOf({ runs: [{ ...runOf(1), drillId: v4() }] });
   await expect(keepBegun(database, principal, unknown, later)).rejects.toThrow('Quay gate');
@@ -165,7 +165,7 @@ test('nobody begins for a student, on a drill, or in a session that is not their
   const other = await addStudent(database, principal, { ...TEST_STUDENT, name: 'Another Test' });
   await expect(
     keepBegun(database, principal, { ...begun, studentId: other }, later),
-  ).rejects.toThrow('no such session');
+  ).rejects.toThrow('session does not exist');
   // One who was put away meanwhile was there when it was putted.
   await archiveStudent(database, principal, other, later);
   await keepBegun(database, principal, begunOf({ studentId: other }), later);

@@ -57,7 +57,7 @@ async function versionOf(
   if (!version) {
     throw new Problem(
       'not-found',
-      `The drill ${drillName} is no longer there, or no longer yours.`,
+      `The drill ${drillName} no longer exists or is no longer yours.`,
     );
   }
   return version.id;
@@ -80,7 +80,7 @@ async function checkStudent(
   if (reached === 0 || !given) {
     throw new Problem(
       'not-found',
-      'The student is no longer there, or no longer yours: what was putted cannot be kept.',
+      'The student no longer exists or is no longer yours, so these putts cannot be saved.',
     );
   }
 }
@@ -103,13 +103,17 @@ export async function keepBegun(
   const versions: string[] = [];
   for (const run of begun.runs) {
     const wrong = checkLayout(run.layout).find(({ severity }) => severity === 'error');
-    if (wrong) throw new Problem('invalid', `${run.drillName} cannot be set up as it was sent.`);
+    if (wrong)
+      throw new Problem(
+        'invalid',
+        `${run.drillName} cannot be set up with the layout that was sent.`,
+      );
     versions.push(await versionOf(database, principal, run));
   }
   const { id, studentId, groupId, place, homeworkId, noteWas } = begun;
   const { startedAt: told } = begun;
   const sane = told >= addDays(now, -AWAY) && told <= addMinutes(now, CLOCK);
-  return database.change(principal, 'session begun with no signal', async (transaction) => {
+  return database.change(principal, 'session started offline', async (transaction) => {
     const known = await models.session.findByPk(id, { transaction });
     if (known) {
       const own = await models.session.count({

@@ -94,7 +94,7 @@ async function refuseUnlessEmpty(database: Database): Promise<void> {
   if (await isEmpty(database)) return;
   throw new Problem(
     'invalid',
-    'There are students, drills or greens here already: a whole book goes into an empty one only.',
+    'There are already students, drills or greens here. A full export can only be imported into an empty Dirigo.',
   );
 }
 
@@ -124,7 +124,7 @@ async function begun(
   if (book !== 1 || migration === undefined || !MIGRATIONS.some(({ name }) => name === migration)) {
     throw new Problem(
       'invalid',
-      `This is no book of this version or of an earlier one: it begins with ${first.slice(0, 60)}, and ${NEWEST} is the newest that is known here.`,
+      `This full export is not from this version of Dirigo or an earlier one. It starts with ${first.slice(0, 60)}, and the newest version known here is ${NEWEST}.`,
     );
   }
   return { migration, rest };
@@ -146,7 +146,10 @@ async function* rowsOf(lines: AsyncIterable<string>, known?: readonly string[]):
     number += 1;
     const { table, row } = parsed(line);
     if (!table || !row || !(known?.includes(table) ?? true)) {
-      throw new Problem('invalid', `Line ${number} names no table of a book: ${line.slice(0, 60)}`);
+      throw new Problem(
+        'invalid',
+        `Line ${number} does not name a table of this export: ${line.slice(0, 60)}`,
+      );
     }
     yield { table, row };
   }
@@ -356,12 +359,15 @@ function parsed(line: string): z.infer<typeof bookLine> {
   try {
     return bookLine.parse(JSON.parse(line));
   } catch {
-    throw new Problem('invalid', `A line of the book is no JSON of a row: ${line.slice(0, 60)}`);
+    throw new Problem(
+      'invalid',
+      `A line of this export is not a row in JSON: ${line.slice(0, 60)}`,
+    );
   }
 }
 
 /** What SQLite says of a row that cannot be, as it can be told; anything else, and what can be told already, as it is. */
 const unfit = (error: unknown, which: string): unknown =>
   !(error instanceof Problem) && /SQLITE_(CONSTRAINT|ERROR|MISMATCH)/.test(String(error))
-    ? new Problem('invalid', `${which} of the book does not fit the others: ${String(error)}`)
+    ? new Problem('invalid', `${which} of this export does not fit the others: ${String(error)}`)
     : error;

@@ -53,7 +53,7 @@ test('a carpet is kept, measured again, and read by student and coach', async ()
 test('rolls that cannot be are refused with what is believed, and nothing is kept', async () => {
   await expect(
     keepCarpet(database, student, { height: 0.02, there: 3, back: 3 }, at),
-  ).rejects.toThrow('1.2 m to 5 m is believed');
+  ).rejects.toThrow('it must be 1.2 m to 5 m');
   await expect(keepCarpet(database, student, { ...rolls, height: 4 }, at)).rejects.toThrow();
   expect(await homeCarpet(database, student, student.studentId)).toBeNull();
 });
@@ -61,7 +61,9 @@ test('rolls that cannot be are refused with what is believed, and nothing is kep
 test('it is nobody else’s to read, and goes with its student', async () => {
   await keepCarpet(database, student, rolls, at);
   const other: StudentPrincipal = { ...student, studentId: await add('Joost Wier') };
-  await expect(homeCarpet(database, other, student.studentId)).rejects.toThrow('no such student');
+  await expect(homeCarpet(database, other, student.studentId)).rejects.toThrow(
+    'student does not exist',
+  );
   expect(await homeCarpet(database, other, other.studentId)).toBeNull();
   await eraseStudent(database, head, student.studentId, at);
   expect(await database.models.homeCarpet.count()).toBe(0);

@@ -39,7 +39,7 @@ export async function headCoach({ models, change }: Database): Promise<CoachPrin
   if (known) return onMachine(known);
   const id = v4();
   const principal: CoachPrincipal = { as: 'head', coachId: id, deviceId: null };
-  await change(principal, 'records begun', (transaction) =>
+  await change(principal, 'records created', (transaction) =>
     models.coach.create({ id, name: '', settings: coachSettings.parse({}) }, { transaction }),
   );
   return principal;
@@ -85,7 +85,7 @@ async function refuseTaken(
 ): Promise<void> {
   const others = await coach.findAll({ where: { archivedAt: null }, transaction });
   if (name && others.some((other) => other.name.toLowerCase() === name.toLowerCase())) {
-    throw new Problem('invalid', `There is a coach named ${name} already.`);
+    throw new Problem('invalid', `There is already a coach called ${name}.`);
   }
 }
 
@@ -138,7 +138,10 @@ export async function changeCoach(
       transaction,
     });
     if (heads === 0)
-      throw new Problem('invalid', 'An academy needs a head coach: name another first.');
+      throw new Problem(
+        'invalid',
+        'An academy needs a head coach. Make another coach head coach first.',
+      );
     if (row.archivedAt) {
       await models.device.update(
         { endedAt: row.archivedAt },

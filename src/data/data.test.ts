@@ -107,7 +107,7 @@ describe('the database file', () => {
     await addStudent(database, principal, values);
     await database.sequelize.query("DELETE FROM migration WHERE name = '001-first'");
     await database.close();
-    await expect(openDatabase(join(folder, 'coach.db'))).rejects.toThrow('It was left as it is');
+    await expect(openDatabase(join(folder, 'coach.db'))).rejects.toThrow('It was left unchanged');
     expect(readdirSync(folder)).toContain('coach.db.before-001-first');
     database = await openDatabase(join(folder, 'other.db'));
   });
@@ -123,9 +123,9 @@ describe('the database file', () => {
   it('is refused when its folder is a file or its path a folder', async () => {
     writeFileSync(join(folder, 'file'), '');
     await expect(openDatabase(join(folder, 'file', 'x.db'))).rejects.toThrow(
-      'cannot be opened or made there',
+      'cannot be opened or created',
     );
-    await expect(openDatabase(folder)).rejects.toThrow('cannot be opened or made there');
+    await expect(openDatabase(folder)).rejects.toThrow('cannot be opened or created');
   });
 
   it.each([
@@ -133,7 +133,7 @@ describe('the database file', () => {
     ["EACCES: permission denied, mkdir '/x'", 'read-only'],
     ['SQLITE_FULL: database or disk is full', 'disk is full'],
     ['SQLITE_BUSY: database is locked', 'another program'],
-    ['anything else', 'left as it is'],
+    ['anything else', 'left unchanged'],
   ])('explains %s', (message, words) => {
     expect(describeDatabaseError(new Error(message), 'x.db')).toContain(words);
   });
@@ -174,16 +174,16 @@ describe('students and drills', () => {
   it('belong to their coach alone', async () => {
     const { id, studentId, drillId, runId } = await openSession();
     const other = stranger();
-    await expect(getStudent(database, other, studentId)).rejects.toThrow('no such student');
-    await expect(getDrill(database, other, drillId)).rejects.toThrow('no such drill');
-    await expect(getSession(database, other, id)).rejects.toThrow('no such session');
+    await expect(getStudent(database, other, studentId)).rejects.toThrow('student does not exist');
+    await expect(getDrill(database, other, drillId)).rejects.toThrow('drill does not exist');
+    await expect(getSession(database, other, id)).rejects.toThrow('session does not exist');
     await expect(recordEvents(database, other, runId, [putt()], now)).rejects.toThrow(
-      'no such run',
+      'run does not exist',
     );
-    await expect(finishSession(database, other, id, now)).rejects.toThrow('no such session');
+    await expect(finishSession(database, other, id, now)).rejects.toThrow('session does not exist');
     await expect(
       startSession(database, other, { studentId, drillId, startedAt: now }),
-    ).rejects.toThrow('no such');
+    ).rejects.toThrow('does not exist');
     expect(await listStudents(database, other)).toEqual([]);
     expect(await listDrills(database, other)).toEqual([]);
     expect(await listSessions(database, other)).toEqual([]);
@@ -222,7 +222,7 @@ describe('students and drills', () => {
     ]);
     const old = await getDrill(database, principal, drillId, 1);
     expect([ballGateOf(old.layout)?.gap, old.details.purpose]).toEqual([0.06, '']);
-    await expect(getDrill(database, principal, drillId, 9)).rejects.toThrow('no such drill');
+    await expect(getDrill(database, principal, drillId, 9)).rejects.toThrow('drill does not exist');
   });
 
   it('are set up for the student, on the rung that is asked for', async () => {
@@ -239,7 +239,7 @@ describe('students and drills', () => {
     const { set } = details.ladder[2]!;
     const [element, size] = Object.entries(set)[0]!;
     expect(run!.layout.elements.find(({ id }) => id === element)).toMatchObject({ params: size });
-    expect(putter!.outcomes().map(({ label }) => label)).toEqual(['Clear', 'Toe', 'Heel']);
+    expect(putter!.outcomes().map(({ label }) => label)).toEqual(['Through', 'Toe', 'Heel']);
     await expect(start(40)).rejects.toThrow('there is no rung 41');
   });
 
@@ -259,7 +259,7 @@ describe('students and drills', () => {
     const drillId = await addDrill(database, principal, { name, layout: drawn, details }, now);
     await expect(
       startSession(database, principal, { studentId, drillId, startedAt: now }),
-    ).rejects.toThrow(/cannot be set up for .*: A gap of 70 mm lets the head of 65 mm through/);
+    ).rejects.toThrow(/cannot be set up for .*: A gap of 70 mm lets the putter head through/);
   });
 });
 
@@ -295,7 +295,7 @@ describe('a rung in the middle of a session', () => {
     expect((await getSession(database, principal, unasked)).runs[0]!.rung).toBe(0);
 
     await expect(moveRung(database, principal, id, 40)).rejects.toThrow('there is no rung 41');
-    await expect(moveRung(database, stranger(), id, 1)).rejects.toThrow('no such session');
+    await expect(moveRung(database, stranger(), id, 1)).rejects.toThrow('session does not exist');
     await finishSession(database, principal, id, now);
     await expect(moveRung(database, principal, id, 1)).rejects.toThrow('finished');
   });
@@ -320,7 +320,7 @@ describe('what was measured once it stood', () => {
       'wider than the ball',
     );
     await expect(keepBuilt(database, stranger(), runId, 'gate', { gap: 0.06 })).rejects.toThrow(
-      'no such run',
+      'run does not exist',
     );
   });
 });
@@ -368,7 +368,7 @@ describe('putts', () => {
     await finishSession(database, principal, id, now);
     const student = asStudent(principal, studentId);
     expect((await getSession(database, student, id)).id).toBe(id);
-    await expect(reopenSession(database, student, id)).rejects.toThrow('no such session');
+    await expect(reopenSession(database, student, id)).rejects.toThrow('session does not exist');
   });
 
   it('are refused for a finished session by who knows of it, but a repeated one is not', async () => {

@@ -186,7 +186,7 @@ export async function openDatabase(file: string, until?: string): Promise<Databa
 
 /** What a connection that only reads is asked for, and does not do. */
 const readsOnly = () => {
-  throw new RangeError('This connection only reads.');
+  throw new RangeError('This connection is read-only.');
 };
 
 /**
@@ -335,21 +335,21 @@ export function describeDatabaseError(error: unknown, path: string): string {
   const text = String(error);
   if (isDamage(error)) {
     const what = error instanceof Damage ? ` (${error.what.slice(0, 3).join('; ')})` : '';
-    return `${path} is damaged${what}. It was left as it is.`;
+    return `${path} is damaged${what}. It was left unchanged.`;
   }
   if (/SQLITE_NOTADB/.test(text)) {
-    return `${path} is not a Dirigo database. It was left as it is. Name another file in DIRIGO_DB, or move this one away.`;
+    return `${path} is not a Dirigo database. It was left unchanged. Name another file in DIRIGO_DB, or move this one away.`;
   }
   if (/SQLITE_READONLY|EACCES|EROFS|EPERM/.test(text)) {
-    return `${path} cannot be written: the file or its folder is read-only. Allow writing there, or name another file in DIRIGO_DB.`;
+    return `${path} cannot be written: the file or its folder is read-only. Make it writable, or name another file in DIRIGO_DB.`;
   }
   if (/SQLITE_CANTOPEN|ENOTDIR|EEXIST|ENOENT|EISDIR/.test(text)) {
-    return `${path} cannot be opened or made there. Check that its folder exists, is a folder and may be written in, or name another file in DIRIGO_DB.`;
+    return `${path} cannot be opened or created. Check that its folder exists, is a folder and can be written to, or name another file in DIRIGO_DB.`;
   }
   if (/SQLITE_FULL|ENOSPC/.test(text)) return `The disk is full: ${path} cannot be written.`;
   if (/SQLITE_BUSY|SQLITE_LOCKED/.test(text))
-    return `${path} is held by another program. Close it and try again.`;
-  return `${path} cannot be opened as a Dirigo database. It was left as it is.`;
+    return `${path} is in use by another program. Close that program and try again.`;
+  return `${path} cannot be opened as a Dirigo database. It was left unchanged.`;
 }
 
 /** A consistent copy of the whole database as bytes, taken while it is in use. */

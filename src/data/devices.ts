@@ -100,7 +100,7 @@ export async function signInByTicket(
   if (!used) {
     throw new Problem(
       'refused',
-      'This link signs nobody in: it was used already, or it is too old. Ask for a new one.',
+      'This link no longer works. It has already been used or has expired. Ask for a new one.',
     );
   }
   const { coachId, way, path } = used;

@@ -108,7 +108,7 @@ export async function addDrill(
   const { coachId } = principal;
   await change(
     principal,
-    'drill made',
+    'drill created',
     async (transaction) => {
       await models.drill.create({ id, coachId, name, origin }, { transaction });
       await models.drillVersion.create(
@@ -158,7 +158,7 @@ export async function archiveDrill(
   id: string,
   archivedAt: Date | null,
 ): Promise<void> {
-  const what = archivedAt ? 'drill put away' : 'drill taken back';
+  const what = archivedAt ? 'drill archived' : 'drill restored';
   await changeOwn(database, principal, 'drill', id, what, { archivedAt });
 }
 
@@ -169,6 +169,6 @@ export async function shareDrill(
   id: string,
   sharedAt: Date | null,
 ): Promise<void> {
-  const what = sharedAt ? 'drill shared' : 'drill no longer shared';
+  const what = sharedAt ? 'drill shared' : 'drill sharing stopped';
   await changeOwn(database, principal, 'drill', id, what, { sharedAt });
 }

@@ -91,7 +91,7 @@ export function trackChanges(models: Models): void {
       event: { kind: 'made' | 'changed' | 'removed'; before: Values | null; after: Values | null },
     ) => {
       const change = (transaction as Changing | null)?.[CHANGE];
-      if (!change) throw new RangeError(`A change of ${name} that nobody answers for.`);
+      if (!change) throw new RangeError(`A change to ${name} was made outside a tracked change.`);
       const { id: changeId, by, what, at } = change;
       await models.event.create(
         {
@@ -268,7 +268,7 @@ export async function undoChange(
 ): Promise<void> {
   const { models } = database;
   const mayChange = mayChangeRow(database, principal);
-  await database.change(principal, 'taken back', async (transaction) => {
+  await database.change(principal, 'change undone', async (transaction) => {
     const events = await models.event.findAll({
       where: { changeId },
       order: [['position', 'DESC']],
@@ -276,9 +276,9 @@ export async function undoChange(
     });
     if (events.length === 0) throw notFound('change');
     for (const { kind, tableName, rowId, before, after, undoneBy } of events) {
-      if (undoneBy) throw new Problem('invalid', 'This was taken back already.');
+      if (undoneBy) throw new Problem('invalid', 'This change has already been undone.');
       if (!UNDOABLE.has(tableName) || kind === 'made') {
-        throw new Problem('invalid', 'This cannot be taken back.');
+        throw new Problem('invalid', 'This change cannot be undone.');
       }
       const model = models[tableName as keyof Models] as unknown as ModelStatic<Model>;
       const row = await model.findByPk(rowId, { transaction });
@@ -288,12 +288,15 @@ export async function undoChange(
         await model.create({ ...before, ...datesOf(model, before ?? {}) }, { transaction });
         continue;
       }
-      if (!row) throw new Problem('invalid', 'What was changed is no longer there.');
+      if (!row) throw new Problem('invalid', 'The item that was changed no longer exists.');
       const asLeft = Object.entries(after ?? {}).every(([column, value]) =>
         isDeepStrictEqual(plain(values[column]), plain(value)),
       );
       if (!asLeft) {
-        throw new Problem('invalid', 'It was changed again since: change it by hand instead.');
+        throw new Problem(
+          'invalid',
+          'It has been changed again since then. Change it by hand instead.',
+        );
       }
       const bumped = typeof values.version === 'number' ? { version: values.version + 1 } : {};
       await row.update({ ...before, ...datesOf(model, before ?? {}), ...bumped }, { transaction });

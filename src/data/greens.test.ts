@@ -82,7 +82,7 @@ describe('greens', () => {
     await removeReading(database, principal, greenId, id);
     expect((await getGreen(database, principal, greenId)).readings).toEqual([]);
     await expect(removeReading(database, principal, greenId, id)).rejects.toThrow(
-      'no such reading',
+      'reading does not exist',
     );
   });
 
@@ -91,11 +91,11 @@ describe('greens', () => {
     const other = await addSlip();
     await expect(
       addReading(database, principal, greenId, reading(1, { spotId: other.top })),
-    ).rejects.toThrow('no such spot');
+    ).rejects.toThrow('spot does not exist');
     await expect(
       addReading(database, principal, greenId, reading(1, { slope: left2 })),
     ).rejects.toThrow('A slope belongs to a spot');
-    await expect(getGreen(database, stranger(), greenId)).rejects.toThrow('no such green');
+    await expect(getGreen(database, stranger(), greenId)).rejects.toThrow('green does not exist');
     expect(await listGreens(database, stranger())).toEqual([]);
   });
 
@@ -165,7 +165,7 @@ describe('a session on a green', () => {
         startedAt: new Date(),
         green: { greenId, spotId: top },
       });
-    await expect(start()).rejects.toThrow('Slip green was never read');
+    await expect(start()).rejects.toThrow('Slip green has no reading yet');
     await addReading(
       database,
       principal,

@@ -152,7 +152,7 @@ export async function archiveGreen(
   id: string,
   archivedAt: Date | null,
 ): Promise<void> {
-  const what = archivedAt ? 'green put away' : 'green taken back';
+  const what = archivedAt ? 'green archived' : 'green restored';
   await changeOwn(database, principal, 'green', id, what, { archivedAt });
 }
 
@@ -163,7 +163,7 @@ export async function shareGreen(
   id: string,
   sharedAt: Date | null,
 ): Promise<void> {
-  const what = sharedAt ? 'green shared' : 'green no longer shared';
+  const what = sharedAt ? 'green shared' : 'green sharing stopped';
   await changeOwn(database, principal, 'green', id, what, { sharedAt });
 }
 
@@ -183,11 +183,11 @@ export async function addReading(
   const { spotId, slope } = values;
   if (spotId !== null && !green.spots.some((spot) => spot.id === spotId)) throw notFound('spot');
   if (slope && spotId === null) {
-    throw new Problem('invalid', 'A slope belongs to a spot: name the spot it was read at.');
+    throw new Problem('invalid', 'A slope belongs to a spot. Choose the spot where it was read.');
   }
   await database.change(
     principal,
-    'green read',
+    'green reading added',
     (transaction) => database.models.reading.create({ id, greenId, ...values }, { transaction }),
     values.at,
   );
@@ -206,7 +206,7 @@ export async function removeReading(
   id: string,
 ): Promise<string> {
   await getGreen(database, principal, greenId);
-  return database.change(principal, 'reading removed', async (transaction) => {
+  return database.change(principal, 'green reading deleted', async (transaction) => {
     const row = await database.models.reading.findOne({ where: { id, greenId }, transaction });
     if (!row) throw notFound('reading');
     await row.destroy({ transaction });
@@ -226,7 +226,8 @@ export async function latestRead(
 ): Promise<{ read: Read; current: Current }> {
   const green = await getGreen(database, principal, greenId);
   const found = readOf(green, spotId);
-  if (!found) throw new Problem('invalid', `${green.name} was never read: take a reading first.`);
+  if (!found)
+    throw new Problem('invalid', `${green.name} has no reading yet. Take a reading first.`);
   return found;
 }
 

@@ -57,7 +57,7 @@ export async function giveHomework(
   const row = { ...values, id, coachId: principal.coachId, studentId, givenAt };
   await database.change(
     principal,
-    'homework given',
+    'homework assigned',
     (transaction) => database.models.homework.create(row, { transaction }),
     givenAt,
   );
@@ -96,7 +96,7 @@ export async function startHomework(
   });
   if (!row) throw notFound('homework');
   const { drillId, rung, endedAt } = toHomework(row);
-  if (endedAt) throw new Problem('invalid', 'This is no longer asked of you.');
+  if (endedAt) throw new Problem('invalid', 'This homework has ended.');
   return startSession(database, principal, {
     studentId,
     drillId,

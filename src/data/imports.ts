@@ -248,8 +248,7 @@ async function takeNow(
       putts += added.length;
       told(putts);
     }
-    if (putts === 0)
-      throw new Problem('invalid', 'There is no putt in this file that is not here already.');
+    if (putts === 0) throw new Problem('invalid', 'Every putt in this file is already here.');
     // What was hidden is there, all at once.
     await database.atomically(async () => {
       const { write } = database;
@@ -412,7 +411,7 @@ const UNKNOWN: StudentValues = {
   hand: 'right',
   level: 'steady',
   seated: false,
-  notes: 'Added from a file: hand, putter and level are not known yet.',
+  notes: 'Added from a file. Hand, putter and level are not known yet.',
   school: 'arc',
   groups: '',
   kit: [],

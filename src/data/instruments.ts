@@ -49,7 +49,7 @@ export async function addInstrument(
       { $coachId: coachId },
     )) as [{ count: number }];
     if (count >= MOST) {
-      throw new Problem('invalid', `There are ${count} instruments already; at most ${MOST}.`);
+      throw new Problem('invalid', `You already have ${count} instruments. The limit is ${MOST}.`);
     }
     await write.all(
       `INSERT INTO instrument (id, coachId, hash, name, madeAt) VALUES ($id, $coachId, $hash, $name, $at)`,

@@ -214,7 +214,7 @@ test('half lines, unknown quantities, wrong units and what cannot be are told an
   expect(told.map(({ state }) => state)).toEqual([...Array<string>(5).fill('refused'), 'taken']);
   const words = told.map((one) => ('message' in one ? one.message : ''));
   expect(words[0]).toContain('cut off');
-  expect(words[1]).toContain('“bounce” is no quantity');
+  expect(words[1]).toContain('“bounce” is not a known quantity');
   expect(words[2]).toContain('“mm” is no unit of it; rad, deg are');
   expect(words[3]).toContain('cannot be');
   expect(words[4]).toContain('empty');

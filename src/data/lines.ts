@@ -75,8 +75,8 @@ async function sessionAt(
   return {
     message:
       rows.length === 0
-        ? `No session was open at ${time}. It is kept, and taken in once there is one of that time.`
-        : `${rows.length} sessions were open at ${time}. Say beside which the instrument stands.`,
+        ? `No session was open at ${time}. The reading is saved and will be added once there is a session for that time.`
+        : `${rows.length} sessions were open at ${time}. Choose the session that the instrument belongs to.`,
   };
 }
 
@@ -226,7 +226,8 @@ async function takeRead(
   const sessionId = await sessionAt(database, sender, at);
   if (typeof sessionId !== 'string') return sessionId;
   const runId = await runAt(database, sessionId, at);
-  if (!runId) return { message: 'The session of that time has no drill yet. It is kept.' };
+  if (!runId)
+    return { message: 'The session at that time has no drill yet. The reading is saved.' };
   const place = { runId, sessionId };
   const near = await puttNear(database, runId, at, read.values, sender.simulated === true);
   if (near) {

@@ -54,7 +54,7 @@ export async function makeLink(
   const { models } = database;
   await database.change(
     principal,
-    'link made',
+    'link created',
     async (transaction) => {
       const where = { ...whose(principal, studentId), endedAt: null };
       await models.link.update({ endedAt: at }, { where, transaction });
@@ -77,7 +77,7 @@ export async function endLink(
   at: Date,
 ): Promise<void> {
   await checkStudent(database, principal, studentId);
-  await database.change(principal, 'link ended', async (transaction) => {
+  await database.change(principal, 'link revoked', async (transaction) => {
     const where = { ...whose(principal, studentId), endedAt: null };
     await database.models.link.update({ endedAt: at }, { where, transaction });
   });

@@ -125,7 +125,7 @@ describe('what the border refuses', () => {
       await refusal(
         log([{ outcomes: { [mark]: 'left' }, points: { [mark]: { along: 0, across: -1 } } }]),
       ),
-    ).toContain('1000 mm across is off the picture of the mark on the face');
+    ).toContain('1000 mm across is outside the picture of the mark on the face');
   });
 
   it('is a spot on the green only against where the putt was made', async () => {
@@ -148,7 +148,7 @@ describe('what the border refuses', () => {
           },
         ]),
       ),
-    ).toContain('says “short” at the hole, not “left”');
+    ).toContain('means “short”, but “left” was logged');
   });
 });
 
@@ -206,7 +206,7 @@ describe('a book of the release before', () => {
     ]);
     const session = await getSession(database, principal, lag.sessionId);
     expect(findingsOf(toLoggedRuns(session.runs)).unscored).toEqual([
-      { run: 0, putts: 1, reason: expect.stringContaining('Nobody noted where') },
+      { run: 0, putts: 1, reason: expect.stringContaining('No spot was recorded') },
     ]);
   });
 

@@ -109,12 +109,12 @@ describe('a plan', () => {
   it('names nothing that is not the coach’s', async () => {
     await expect(
       addPlan(database, principal, plan({ blocks: [block(v4())] }), now),
-    ).rejects.toThrow(/no such drill/);
+    ).rejects.toThrow(/drill does not exist/);
     await expect(addPlan(database, principal, plan({ studentIds: [v4()] }), now)).rejects.toThrow(
-      /no such student/,
+      /student does not exist/,
     );
     const id = await addPlan(database, principal, plan(), now);
-    await expect(getPlan(database, stranger(), id)).rejects.toThrow(/no such plan/);
+    await expect(getPlan(database, stranger(), id)).rejects.toThrow(/plan does not exist/);
   });
 
   it('is run block by block, on the rungs that were set', async () => {
@@ -131,7 +131,9 @@ describe('a plan', () => {
       [wanted.blocks[2]!.id, null],
     ]);
     expect(new Set(session.runs.map((run) => run.block)).size).toBe(3);
-    await expect(goToNextBlock(database, principal, sessionId!)).rejects.toThrow(/come to its end/);
+    await expect(goToNextBlock(database, principal, sessionId!)).rejects.toThrow(
+      /plan is finished/,
+    );
   });
 
   it('moves all of a group on together', async () => {
@@ -149,7 +151,7 @@ describe('a plan', () => {
 
   it('is followed only by a session that follows one', async () => {
     const id = await startSession(database, principal, { studentId, drillId, startedAt: now });
-    await expect(goToNextBlock(database, principal, id)).rejects.toThrow(/follows no plan/);
+    await expect(goToNextBlock(database, principal, id)).rejects.toThrow(/has no plan/);
   });
 
   it('putts a test cold', async () => {
@@ -278,7 +280,7 @@ describe('a programme', () => {
     expect(tuesdays(after)).toEqual(tuesdays(before));
     expect(after.entries.some(({ day }) => day === '2026-03-06')).toBe(false);
     expect(after.entries.some(({ day }) => day === '2026-03-05')).toBe(true);
-    expect(after.changes[0]!.words).toContain('were changed');
+    expect(after.changes[0]!.words).toContain('days or goal changed');
   });
 
   it('has no day while its student is away or its coach is off, and loses days that become so', async () => {
@@ -296,7 +298,7 @@ describe('a programme', () => {
     await saveCoach(database, principal, { name, settings: { ...settings, daysOff: [holiday] } });
     const refreshed = await refreshProgramme(database, principal, id, how);
     expect(refreshed.changes.map(({ words }) => words)).toContain(
-      'left out, a day off: Mon 23 Mar to Thu 26 Mar, holiday.',
+      'is dropped because of time off: Mon 23 Mar to Thu 26 Mar, holiday.',
     );
     expect(await daysOf()).not.toContain('2026-03-24');
     expect(await refreshProgramme(database, principal, id, how)).toEqual(refreshed);
@@ -311,7 +313,9 @@ describe('a programme', () => {
     const id = await add();
     await endProgramme(database, principal, id, now);
     expect((await getProgramme(database, principal, id)).entries).toEqual([]);
-    await expect(endProgramme(database, principal, id, now)).rejects.toThrow(/no such programme/);
+    await expect(endProgramme(database, principal, id, now)).rejects.toThrow(
+      /programme does not exist/,
+    );
   });
 
   it('weighs all that steers the ball, and what does not once it was looked at', () => {
@@ -386,7 +390,7 @@ describe('homework', () => {
     const id = await giveHomework(database, principal, studentId, work(), now);
     await endHomework(database, principal, id, now);
     expect((await listHomework(database, principal, studentId))[0]!.endedAt).toEqual(now);
-    await expect(startHomework(database, pupil, id, now)).rejects.toThrow(/no longer/);
+    await expect(startHomework(database, pupil, id, now)).rejects.toThrow(/has ended/);
   });
 
   it('shows a student that student’s own sessions at home, and no other', async () => {
@@ -398,16 +402,18 @@ describe('homework', () => {
     const lesson = await startSession(database, principal, { studentId, drillId, startedAt: now });
     expect((await homeSession(database, pupil, atHome)).id).toBe(atHome);
     for (const hidden of [elsewhere, lesson]) {
-      await expect(homeSession(database, pupil, hidden)).rejects.toThrow(/no such session/);
+      await expect(homeSession(database, pupil, hidden)).rejects.toThrow(/session does not exist/);
       const { runs } = await getSession(database, principal, hidden);
       const event = { type: 'putt' as const, id: v4(), outcomes: { gate: 'clear' }, at: now };
       if (hidden === lesson) {
         await expect(recordEvents(database, pupil, runs[0]!.id, [event], now)).rejects.toThrow(
-          /no such run/,
+          /run does not exist/,
         );
       }
     }
-    await expect(startHomework(database, pupil, theirs, now)).rejects.toThrow(/no such homework/);
+    await expect(startHomework(database, pupil, theirs, now)).rejects.toThrow(
+      /homework does not exist/,
+    );
   });
 });
 
@@ -428,27 +434,31 @@ describe('a link', () => {
   it('ends when it is made anew, ended, past its end, or its student is put away', async () => {
     const link = await makeLink(database, principal, studentId, now);
     const fresh = await makeLink(database, principal, studentId, now);
-    await expect(openLink(database, link, now)).rejects.toThrow(/no such page/);
+    await expect(openLink(database, link, now)).rejects.toThrow(/page does not exist/);
     expect(await openLink(database, fresh, now)).toEqual(asStudent(principal, studentId));
     await endLink(database, principal, studentId, now);
-    await expect(openLink(database, fresh, now)).rejects.toThrow(/no such page/);
+    await expect(openLink(database, fresh, now)).rejects.toThrow(/page does not exist/);
 
     const until = new Date(now.getTime() + 1000);
     const ending = await makeLink(database, principal, studentId, now, until);
     expect((await openLink(database, ending, now)).as).toBe('student');
-    await expect(openLink(database, ending, until)).rejects.toThrow(/no such page/);
+    await expect(openLink(database, ending, until)).rejects.toThrow(/page does not exist/);
     expect(await knownLink(database, principal, studentId, until)).toBeNull();
 
     const away = await makeLink(database, principal, studentId, now);
     await archiveStudent(database, principal, studentId, now);
-    await expect(openLink(database, away, now)).rejects.toThrow(/no such page/);
-    await expect(makeLink(database, principal, studentId, now)).rejects.toThrow(/no such student/);
+    await expect(openLink(database, away, now)).rejects.toThrow(/page does not exist/);
+    await expect(makeLink(database, principal, studentId, now)).rejects.toThrow(
+      /student does not exist/,
+    );
   });
 
   it('to the calendar opens no student', async () => {
     const calendar = await makeLink(database, principal, null, now);
     await makeLink(database, principal, studentId, now);
     expect(await openLink(database, calendar, now)).toEqual(principal);
-    await expect(makeLink(database, principal, v4(), now)).rejects.toThrow(/no such student/);
+    await expect(makeLink(database, principal, v4(), now)).rejects.toThrow(
+      /student does not exist/,
+    );
   });
 });

@@ -73,7 +73,7 @@ export async function addPlan(
   const row = { id, coachId: principal.coachId, details: values, madeAt };
   await database.change(
     principal,
-    'plan made',
+    'plan created',
     (transaction) => database.models.plan.create(row, { transaction }),
     madeAt,
   );
@@ -104,7 +104,7 @@ export async function archivePlan(
   id: string,
   archivedAt: Date | null,
 ): Promise<void> {
-  const what = archivedAt ? 'plan put away' : 'plan taken back';
+  const what = archivedAt ? 'plan archived' : 'plan restored';
   await changeOwn(database, principal, 'plan', id, what, { archivedAt });
 }
 
@@ -145,12 +145,12 @@ export async function goToNextBlock(
   sessionId: string,
 ): Promise<void> {
   const session = await getSession(database, principal, sessionId);
-  if (!session.planId) throw new Problem('invalid', 'This session follows no plan.');
+  if (!session.planId) throw new Problem('invalid', 'This session has no plan.');
   const { blocks } = await getPlan(database, principal, session.planId);
   const group = await getGroup(database, principal, session);
   const played = group.flatMap(({ runs }) => runs.map(({ planBlock }) => planBlock));
   const next = nextBlock(blocks, played);
-  if (!next) throw new Problem('invalid', 'The plan has come to its end.');
+  if (!next) throw new Problem('invalid', 'The plan is finished.');
   for (const { id, studentId, finishedAt } of group) {
     if (finishedAt) continue;
     await swapDrill(database, principal, id, {

@@ -38,7 +38,7 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 /** An id as it may stand in a query. */
 function quoted(id: string): string {
-  if (!UUID.test(id)) throw new RangeError(`"${id}" is no id.`);
+  if (!UUID.test(id)) throw new RangeError(`"${id}" is not a valid ID.`);
   return `'${id}'`;
 }
 

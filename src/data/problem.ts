@@ -20,5 +20,5 @@ export class Problem extends Error {
 export const notFound = (what: string): Problem =>
   new Problem(
     'not-found',
-    `There is no such ${what}. It may have been removed, or the address mistyped.`,
+    `This ${what} does not exist. It may have been deleted, or the address may be mistyped.`,
   );

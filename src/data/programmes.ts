@@ -115,7 +115,7 @@ export async function addAppointment(
 ): Promise<string> {
   await getStudent(database, principal, values.studentId);
   const row = { ...values, id, coachId: principal.coachId, zone };
-  await database.change(principal, 'date made', (transaction) =>
+  await database.change(principal, 'appointment added', (transaction) =>
     database.models.appointment.create(row, { transaction }),
   );
   return id;
@@ -131,7 +131,7 @@ export async function addAppointments(
   for (const studentId of new Set(all.map((one) => one.studentId))) {
     await getStudent(database, principal, studentId);
   }
-  await database.change(principal, 'dates made', async (transaction) => {
+  await database.change(principal, 'appointments added', async (transaction) => {
     for (const values of all) {
       await database.models.appointment.create(
         { ...values, id: v4(), coachId: principal.coachId, zone },
@@ -148,7 +148,7 @@ export async function saveAppointment(
   id: string,
   values: Omit<AppointmentValues, 'studentId'>,
 ): Promise<void> {
-  await change(principal, 'date changed', async (transaction) => {
+  await change(principal, 'appointment changed', async (transaction) => {
     const row = await models.appointment.findOne({
       where: scoped(principal, 'appointment', { id }, 'change'),
       transaction,
@@ -178,7 +178,7 @@ export async function dropAppointment(
   principal: CoachPrincipal,
   id: string,
 ): Promise<string> {
-  return change(principal, 'date taken out', async (transaction) => {
+  return change(principal, 'appointment deleted', async (transaction) => {
     const row = await models.appointment.findOne({
       where: scoped(principal, 'appointment', { id }, 'change'),
       transaction,
@@ -258,7 +258,7 @@ export async function addProgramme(
   await getStudent(database, principal, studentId);
   const { coachId } = principal;
   const closed = await daysOffOf(database, coachId);
-  await database.change(principal, 'programme made', async (transaction) => {
+  await database.change(principal, 'programme created', async (transaction) => {
     await database.models.programme.create(
       { id, coachId, studentId, details: values, needs, madeAt: at },
       { transaction },
@@ -319,7 +319,7 @@ export async function saveProgramme(
       { transaction },
     );
     await database.models.programmeChange.create(
-      { id: v4(), programmeId: id, day: today, words: 'Its days or its aim were changed.', at },
+      { id: v4(), programmeId: id, day: today, words: 'The programme’s days or goal changed.', at },
       { transaction },
     );
   });
@@ -378,7 +378,7 @@ export async function refreshProgramme(
   });
   const moved = entries.some((entry) => !programme.entries.includes(entry));
   if (!moved && changes.length === 0) return programme;
-  await database.change(principal, 'programme brought up to date', async (transaction) => {
+  await database.change(principal, 'programme updated', async (transaction) => {
     await writeChanged(database, programme.entries, entries, transaction);
     await database.models.appointment.destroy({
       where: { id: gone.map((entry) => entry.id) },

@@ -105,7 +105,7 @@ describe('putters', () => {
       () => dropPutter(database, other, id),
       () => lastCard(database, other, studentId),
     ])
-      await expect(work()).rejects.toThrow(/There is no such/);
+      await expect(work()).rejects.toThrow(/does not exist/);
   });
 });
 

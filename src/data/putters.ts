@@ -102,7 +102,7 @@ export async function takePutter(
   principal: CoachPrincipal,
   id: string,
 ): Promise<void> {
-  await database.change(principal, 'putter taken', async (transaction) => {
+  await database.change(principal, 'putter in use changed', async (transaction) => {
     const { putter, student } = await putterToChange(database, principal, id, transaction);
     if (putter.inUse) return;
     await database.models.putter.update(
@@ -127,7 +127,7 @@ export async function dropPutter(
   await database.change(principal, 'putter removed', async (transaction) => {
     const { putter } = await putterToChange(database, principal, id, transaction);
     if (putter.inUse)
-      throw new Problem('invalid', `${putter.name} is in use: take another into use first.`);
+      throw new Problem('invalid', `${putter.name} is in use. Choose another putter to use first.`);
     await putter.destroy({ transaction });
   });
 }

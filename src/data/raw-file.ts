@@ -106,7 +106,7 @@ async function appliedIn(file: RawFile, path: string): Promise<string[]> {
   if (!isNew && !isOld && id !== APPLICATION_ID) {
     throw new Problem(
       'database',
-      `${path} is a database of another program. It was left as it is. Name another file in DIRIGO_DB, or move this one away.`,
+      `${path} is a database of another program. It was left unchanged. Name another file in DIRIGO_DB, or move this one away.`,
     );
   }
   return applied;
@@ -148,7 +148,7 @@ export async function inspectFile(
     if (newer.length > 0) {
       throw new Problem(
         'database',
-        `${path} was written by a newer Dirigo: it has had ${newer.join(', ')}, which this one does not know. It was left as it is. Start the newer one.`,
+        `${path} was written by a newer version of Dirigo. It contains ${newer.join(', ')}, which this version does not know. It was left unchanged. Start the newer version.`,
       );
     }
     const damage = await damageIn(file, check);

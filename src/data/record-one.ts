@@ -68,7 +68,7 @@ function refuseFinished({ finishedAt }: Recording, knowing = false): void {
   if (!finishedAt || !knowing) return;
   throw new Problem(
     'finished',
-    `This session was finished at ${localTime(finishedAt, 'HH:mm')}. Open it again to add to it.`,
+    `This session was finished at ${localTime(finishedAt, 'HH:mm')}. Reopen it to add to it.`,
   );
 }
 
@@ -84,7 +84,7 @@ async function ownPutt({ runId, write }: Recording, id: string): Promise<PuttSto
     { $id: id },
   );
   if (putt && putt.runId !== runId) {
-    throw new Problem('invalid', 'A putt with this id belongs to another run.');
+    throw new Problem('invalid', 'A putt with this ID belongs to another run.');
   }
   return putt ?? null;
 }
@@ -240,7 +240,7 @@ async function recordUndo(
   const known = await ownPutt(recording, id);
   if (known?.undoneAt) return false;
   refuseFinished(recording, knowing);
-  if (!known) throw new Problem('invalid', 'The putt to take back is not in this run.');
+  if (!known) throw new Problem('invalid', 'The putt to undo is not in this run.');
   await write.all('UPDATE putt SET undoneAt = $now, revision = $revision WHERE id = $id', {
     $now: storedTime(now),
     $revision: revision,
@@ -260,7 +260,7 @@ async function recordChange(
   if (finishedAt && addHours(finishedAt, CORRECTABLE) < at) {
     throw new Problem(
       'invalid',
-      `This session was finished on ${localTime(finishedAt, 'd MMMM')}: its putts stay as they are.`,
+      `This session was finished on ${localTime(finishedAt, 'd MMMM')}. Its putts can no longer be changed.`,
     );
   }
   const putt = await ownPutt(recording, puttId);
@@ -319,7 +319,7 @@ async function recordMark(
     $id: id,
   });
   if (known && known.runId !== runId) {
-    throw new Problem('invalid', 'A mark with this id belongs to another run.');
+    throw new Problem('invalid', 'A mark with this ID belongs to another run.');
   }
   if (known) return false;
   // What was counted in belongs to the end of a session, and may come after it.

@@ -115,7 +115,7 @@ describe('a putt that was pointed at', () => {
           },
         ]),
       ),
-    ).toContain('says “right”');
+    ).toContain('means “right”');
   });
 });
 
@@ -165,7 +165,7 @@ describe('correcting a putt', () => {
         addHours(now, hours),
       );
     await expect(note('seen again', 23)).resolves.toMatchObject({ finished: true });
-    expect(await refusal(note('too late', 25))).toContain('stay as they are');
+    expect(await refusal(note('too late', 25))).toContain('can no longer be changed');
   });
 
   it('is refused for what cannot happen, and for a putt of another run', async () => {
@@ -368,7 +368,9 @@ it('a note of the coach’s is kept with the session, and only by one who may se
   const { id } = await begun('straight-gate');
   await noteSession(database, principal, id, 'Stand nearer.');
   expect((await getSession(database, principal, id)).note).toBe('Stand nearer.');
-  await expect(noteSession(database, stranger(), id, 'mine')).rejects.toThrow('no such session');
+  await expect(noteSession(database, stranger(), id, 'mine')).rejects.toThrow(
+    'session does not exist',
+  );
 });
 
 it('a drill whose rule is a ladder stays in one block while it climbs', async () => {

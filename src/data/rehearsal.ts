@@ -49,8 +49,7 @@ export async function rehearseWhenDue(path: string, at: Date): Promise<boolean> 
   if (!backup || (fresh && backup.file === rehearsed?.file)) return false;
   const { file } = backup;
   const wrong = await tryBackup(path, file);
-  const problem =
-    wrong && `The newest backup, ${basename(file)}, could not be restored in a rehearsal: ${wrong}`;
+  const problem = wrong && `The newest backup, ${basename(file)}, failed a test restore: ${wrong}`;
   await saveBackupState(path, { rehearsed: { at, file, problem } });
   return true;
 }

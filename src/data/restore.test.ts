@@ -197,8 +197,8 @@ describe('after a restore every credential has its newer state', () => {
       const now = addHours(at, 3 + turn);
       const db = book.database;
       expect(await senderBy(db, secrets.instrument)).toBeNull();
-      await expect(openLink(db, secrets.link, now)).rejects.toThrow('no such page');
-      await expect(openLink(db, secrets.archivedLink, now)).rejects.toThrow('no such page');
+      await expect(openLink(db, secrets.link, now)).rejects.toThrow('page does not exist');
+      await expect(openLink(db, secrets.archivedLink, now)).rejects.toThrow('page does not exist');
       expect(await whoAsks(db, secrets.device, now)).toBeNull();
       expect(await whoAsks(db, secrets.leaver, now)).toBeNull();
       expect(await ticketFor(db, secrets.ticket, now)).toBeNull();

@@ -74,7 +74,7 @@ export async function restore(
   passphrase: string | null = null,
 ): Promise<Restored> {
   if (from.endsWith(ENCRYPTED) && passphrase === null) {
-    throw new Problem('invalid', 'This backup is encrypted: type its passphrase.');
+    throw new Problem('invalid', 'This backup is encrypted. Enter its passphrase.');
   }
   return withPlainBackup(path, from, passphrase, async (plain) => {
     await contentsOf(plain).catch((error: unknown) => {
@@ -93,7 +93,7 @@ async function restorePlain(path: string, from: string, at: Date): Promise<Resto
   await toSingleFile(path);
   const incoming = `${path}.incoming`;
   await copyWhole(from, incoming);
-  expectSame(await rowCounts(incoming), await rowCounts(from), 'The database was left as it was.');
+  expectSame(await rowCounts(incoming), await rowCounts(from), 'The database was not changed.');
   const credentials = await readCredentials(path);
   const database = await openDatabase(incoming);
   try {

@@ -196,7 +196,7 @@ test('who is erased stands nowhere in the file any more; nobody else has lost an
   }
   const plans = after.get('plan')!.map((row) => (JSON.parse(row) as { details: string }).details);
   expect(plans.some((details) => details.includes('"name":"A plan"'))).toBe(true);
-  await expect(openLink(database, secret, AT)).rejects.toThrow('no such page');
+  await expect(openLink(database, secret, AT)).rejects.toThrow('page does not exist');
   expect(await listErasures(database)).toEqual([receipt]);
 });
 
@@ -247,7 +247,7 @@ test('where else they are named is listed with its page before, and stays', asyn
   expect(mentions.map(({ page }) => page)).toContain(`/drills/${drill.id}`);
   expect(mentions.some(({ words }) => words.includes('Quirinalia'))).toBe(false);
   const stranger: CoachPrincipal = { ...head, as: 'coach', coachId: other.id };
-  await expect(listMentions(database, stranger, student)).rejects.toThrow('no such student');
+  await expect(listMentions(database, stranger, student)).rejects.toThrow('student does not exist');
 });
 
 test('a copy of before does not bring them back', async () => {
@@ -269,8 +269,12 @@ test('only who may give a student away takes their file, or erases them', async 
   expect(strangers.length).toBeGreaterThan(0);
   for (const { id, role } of strangers) {
     const principal: CoachPrincipal = { as: role, coachId: id, deviceId: null };
-    await expect(allOfStudent(database, principal, student)).rejects.toThrow('no such student');
-    await expect(eraseStudent(database, principal, student, AT)).rejects.toThrow('no such student');
+    await expect(allOfStudent(database, principal, student)).rejects.toThrow(
+      'student does not exist',
+    );
+    await expect(eraseStudent(database, principal, student, AT)).rejects.toThrow(
+      'student does not exist',
+    );
   }
   expect(await models.student.findByPk(student)).not.toBeNull();
 });

@@ -120,7 +120,7 @@ async function eraseFromPlans(write: Statements, id: string): Promise<void> {
       rungs: Object.fromEntries(Object.entries(block.rungs).filter(([who]) => who !== id)),
     }));
     const given = student?.name.split(' ')[0] ?? '';
-    const name = given && details.name.includes(given) ? 'A plan' : details.name;
+    const name = given && details.name.includes(given) ? 'Plan' : details.name;
     await write.all('UPDATE plan SET details = $details WHERE id = $id', {
       $details: JSON.stringify({ ...details, name, studentIds, blocks }),
       $id: plan.id,

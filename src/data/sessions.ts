@@ -402,7 +402,7 @@ export async function reopenSession(
   principal: Principal,
   id: string,
 ): Promise<void> {
-  await change(principal, 'session opened again', async (transaction) => {
+  await change(principal, 'session reopened', async (transaction) => {
     const row = await models.session.findOne({
       where: scoped(principal, 'session', { id }, 'change'),
       transaction,

@@ -32,7 +32,7 @@ async function between(
   });
   if (!coach) throw notFound('coach');
   if (coach.id === student.coachId) {
-    throw new Problem('invalid', `${student.name} is ${coach.name}’s student already.`);
+    throw new Problem('invalid', `${student.name} is already ${coach.name}’s student.`);
   }
   return student;
 }
@@ -80,7 +80,7 @@ export async function shareStudent(
       where: { studentId, coachId, endedAt: null },
       transaction,
     });
-    if (known > 0) throw new Problem('invalid', 'They share this student already.');
+    if (known > 0) throw new Problem('invalid', 'This student is already shared with that coach.');
     await models.share.create(
       { id: v4(), studentId, coachId, consent, madeAt: at },
       { transaction },
@@ -95,7 +95,7 @@ export async function endShare(
   id: string,
   at: Date,
 ): Promise<void> {
-  await change(principal, 'student no longer shared', async (transaction) => {
+  await change(principal, 'student sharing stopped', async (transaction) => {
     const share = await models.share.findOne({ where: { id, endedAt: null }, transaction });
     const student =
       share &&

@@ -82,7 +82,10 @@ export async function startGroup(
   ids = players.map(() => v4()),
 ): Promise<string[]> {
   if (new Set(players.map(({ studentId }) => studentId)).size < players.length) {
-    throw new Problem('invalid', 'A student is named twice: each putts once in a rotation.');
+    throw new Problem(
+      'invalid',
+      'A student is listed twice. Each student putts once in a rotation.',
+    );
   }
   const runs: Awaited<ReturnType<typeof plannedRun>>[] = [];
   for (const player of players) {
@@ -193,7 +196,7 @@ async function readLayout(
     if (!(error instanceof RangeError)) throw error;
     throw new Problem(
       'invalid',
-      `${read.green} as it was read cannot hold this drill's pace: ${error.message}`,
+      `The reading of ${read.green} does not allow this drill’s pace. ${error.message}`,
     );
   }
 }
@@ -259,7 +262,7 @@ async function lastRun(
       transaction,
     }));
   if (!last) throw notFound('session');
-  if (session.finishedAt) throw new Problem('finished', 'This session is finished.');
+  if (session.finishedAt) throw new Problem('finished', 'This session is already finished.');
   return last;
 }
 

@@ -170,7 +170,7 @@ export async function archiveStudent(
   id: string,
   archivedAt: Date | null,
 ): Promise<void> {
-  const what = archivedAt ? 'student put away' : 'student taken back';
+  const what = archivedAt ? 'student archived' : 'student restored';
   await change(principal, what, async (transaction) => {
     const row = await models.student.findOne({
       where: scoped(principal, 'student', { id }, 'own'),

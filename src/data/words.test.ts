@@ -76,16 +76,16 @@ describe('words with homework', () => {
     expect(await unanswered(database, stranger())).toEqual([]);
     const left = { feel: 1, text: 'x', photo: null };
     await expect(leaveWord(database, elsewhere, homework, left, at(2))).rejects.toThrow(
-      /no such homework/,
+      /homework does not exist/,
     );
     await expect(answerWord(database, stranger(), homework, 'x', at(2))).rejects.toThrow(
-      /no such homework/,
+      /homework does not exist/,
     );
   });
 
   it('end at sixty, and go with the student', async () => {
     for (let i = 0; i < 60; i++) await leave(`${i}`, i);
-    await expect(leave('one more', 60)).rejects.toThrow(/60 words are enough/);
+    await expect(leave('one more', 60)).rejects.toThrow(/already 60 messages/);
     await eraseStudent(database, coach, studentId, at(61));
     expect(await database.models.homeworkWord.count()).toBe(0);
   });
@@ -98,11 +98,11 @@ describe('what may be left', () => {
   it('is something, and no more than can be kept', () => {
     expect(wrong({ feel: 5 })).toBeUndefined();
     expect(wrong({ photo: PHOTO })).toBeUndefined();
-    expect(wrong({})).toBe('Say how it felt, write a line, or add a picture.');
+    expect(wrong({})).toBe('Say how it felt, write a message or add a picture.');
     expect(wrong({ feel: 6 })).toBeDefined();
     expect(wrong({ text: 'x'.repeat(501) })).toMatch(/at most 500/);
     expect(wrong({ photo: 'data:text/html;base64,PHNjcmlwdD4=' })).toBe(
-      'Only a picture can be sent.',
+      'Only a picture can be sent here.',
     );
     expect(wrong({ photo: `data:image/jpeg;base64,${'A'.repeat(PHOTO_MOST)}` })).toMatch(
       /too large/,

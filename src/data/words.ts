@@ -75,7 +75,10 @@ async function keep(
     const where = scoped(principal, 'homework', { id: homeworkId }, purpose);
     if ((await models.homework.count({ where, transaction })) === 0) throw notFound('homework');
     if ((await models.homeworkWord.count({ where: { homeworkId }, transaction })) >= MOST)
-      throw new Problem('invalid', `${MOST} words are enough: talk about the rest.`);
+      throw new Problem(
+        'invalid',
+        `There are already ${MOST} messages, which is the limit. Talk about the rest in person.`,
+      );
     const coachId = principal.as === 'student' ? null : principal.coachId;
     await models.homeworkWord.create(
       { ...word, id: v4(), homeworkId, coachId, at },
@@ -91,7 +94,7 @@ export const leaveWord = (
   homeworkId: string,
   left: Left,
   at: Date,
-): Promise<void> => keep(database, principal, 'word left', homeworkId, left, at);
+): Promise<void> => keep(database, principal, 'message sent', homeworkId, left, at);
 
 /** What a coach answers. */
 export const answerWord = (
@@ -101,4 +104,4 @@ export const answerWord = (
   text: string,
   at: Date,
 ): Promise<void> =>
-  keep(database, principal, 'word answered', homeworkId, { feel: null, text, photo: null }, at);
+  keep(database, principal, 'message answered', homeworkId, { feel: null, text, photo: null }, at);

@@ -30,9 +30,9 @@ describe('studentForm', () => {
     };
     const issues = studentForm(DEFAULT_UNITS).safeParse(typed).error?.issues ?? [];
     expect(issues.map(({ path, message }) => `${path.join('.')}: ${message}`)).toEqual([
-      'putter.headLength: A head length of 1 m is too great: 0.06 m to 0.18 m is allowed.',
-      "putter.headDepth: “deep” is not a length. Type it like 8 ft, 7'6, 2.4 m, 18 in or 60 mm.",
-      'putter.lieAngle: A lie angle of 89° is not believed: 60° to 80° is allowed.',
+      'putter.headLength: A head length of 1 m is too large: use 0.06 m to 0.18 m.',
+      "putter.headDepth: “deep” is not a length. Use a form such as 8 ft, 7'6, 2.4 m, 18 in or 60 mm.",
+      'putter.lieAngle: A lie angle of 89° is out of range: use 60° to 80°.',
     ]);
   });
 });

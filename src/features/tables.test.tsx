@@ -25,7 +25,7 @@ describe('the tape list', () => {
     expect(
       rowsOf(renderToStaticMarkup(<TapeList layout={layout} units={DEFAULT_UNITS} />)).slice(1),
     ).toEqual([
-      ['ball mark', 'start', 'on the line'],
+      ['ball marker', 'start', 'on the line'],
       ['left tee, A', '18 in', '32.5 mm left'],
       ['right tee, Bcheck 60 mm between the tees', '18 in', '32.5 mm right'],
     ]);
@@ -43,7 +43,7 @@ describe('the tape list', () => {
       { distance: 0.4572, gap: 0.054, shank: 0.005, offset: 0 },
     );
     const rows = rowsOf(renderToStaticMarkup(<TapeList layout={breaking} units={DEFAULT_UNITS} />));
-    expect(rows[1]?.[0]).toBe('ball mark');
+    expect(rows[1]?.[0]).toBe('ball marker');
     expect(rows[2]).toEqual(['aim marker, beside the hole', '8 ft', '8 1/16 in right']);
     // By hand: 457.2 mm at 4.806° is 455.6 mm along and 38.3 across; a tee is 29.4 across and 2.5 along from there.
     expect(rows[3]?.slice(1)).toEqual(['18 1/16 in', '9 mm right']);
@@ -94,6 +94,6 @@ describe('the strip of putts', () => {
         .replace(/<[^>]+>/g, ' ')
         .split(/\s+/)
         .filter(Boolean),
-    ).toEqual(['Clear', '●', 'Left', '◀', 'Right', '▶']);
+    ).toEqual(['Through', '●', 'Left', '◀', 'Right', '▶']);
   });
 });

@@ -9,9 +9,9 @@ export function CopyButton({ text, label }: { text: string; label: string }) {
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(text);
-      toast('Copied: it can be pasted into a spreadsheet.');
+      toast('Copied. You can paste it into a spreadsheet.');
     } catch {
-      toast.error('This browser does not let a page copy. Select the table and copy it by hand.');
+      toast.error('This browser does not allow copying. Select the table and copy it by hand.');
     }
   };
   return (

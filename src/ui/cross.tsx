@@ -51,7 +51,7 @@ export function Cross({
     <div
       ref={box}
       role="application"
-      aria-label={`${label}: arrow keys move a cross, Enter points there`}
+      aria-label={`${label}: move the cross with the arrow keys and press Enter to mark the point`}
       // A picture that is pointed at by keys takes the focus.
       tabIndex={0}
       onKeyDown={onKeyDown}

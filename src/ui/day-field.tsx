@@ -82,7 +82,7 @@ export function DayField({
         onChange={onChange}
         show={showDay}
         read={(text) => typedDay(text, today)}
-        wrong={(text) => `“${text}” is no day: write 27 Nov, 27.11.2026 or tomorrow.`}
+        wrong={(text) => `“${text}” is not a date: type 27 Nov, 27.11.2026 or tomorrow.`}
       />
       <Popover.Root open={open} onOpenChange={setOpen}>
         <Popover.Trigger
@@ -118,7 +118,7 @@ export const TimeField = (props: Shape & { value: string; onChange: (time: strin
     {...props}
     show={(value) => value}
     read={typedTime}
-    wrong={(text) => `“${text}” is no time: write 16:30 or 4:30 pm.`}
+    wrong={(text) => `“${text}” is not a time: type 16:30 or 4:30 pm.`}
   />
 );
 
@@ -139,7 +139,7 @@ export function FormMoment<Values extends FieldValues, Context, Output>({
   return (
     <div className="grid grid-cols-[1.5fr_1fr] gap-4">
       <DayField
-        label="Day"
+        label="Date"
         value={day}
         onChange={(next) => field.onChange(momentOf(next, time))}
         error={fieldState.error?.message}

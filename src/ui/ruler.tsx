@@ -57,7 +57,7 @@ export function Ruler(props: RulerProps) {
           {bar}
           {props.href && (
             <Link href={props.href} className="underline underline-offset-4">
-              What it rests on
+              View the data behind this
             </Link>
           )}
         </details>
@@ -123,7 +123,7 @@ function Bar({
       viewBox={`0 0 ${width} ${HEIGHT}`}
       className="max-w-full"
       role="img"
-      aria-label={`${name}: eight in ten within ${value}, ${interval}; ${words}`}
+      aria-label={`${name}: 8 of 10 putts within ${value}, ${interval}. ${words}`}
     >
       <text
         x={width / 2}

@@ -57,7 +57,7 @@ export function TrendDrawing({
         {description}
       </text>
       <text x={ROOM.left} y={48} fill={PALE}>
-        The band is its 80 % interval.
+        The shaded band is the 80 % interval.
       </text>
       {y.ticks(5).map((value) => (
         <g key={value}>

@@ -11,9 +11,9 @@ import { notTaken } from '@/features/drills/take';
 import { listDrills, listGreens, listStudents } from '@/data';
 
 const COACH_DOES = [
-  { group: 'Do' as const, name: 'Add a student', href: '/students/new' },
-  { group: 'Do' as const, name: 'Make a drill', href: '/drills/new' },
-  { group: 'Do' as const, name: 'Add a green', href: '/greens/new' },
+  { group: 'Actions' as const, name: 'Add student', href: '/students/new' },
+  { group: 'Actions' as const, name: 'Create drill', href: '/drills/new' },
+  { group: 'Actions' as const, name: 'Add green', href: '/greens/new' },
 ];
 
 export default async function PlacesLayout({ children }: { children: ReactNode }) {
@@ -33,7 +33,7 @@ export default async function PlacesLayout({ children }: { children: ReactNode }
         href="#main"
         className="sr-only z-50 bg-ink px-4 py-3 text-sheet focus:not-sr-only focus:fixed focus:top-2 focus:left-2"
       >
-        To the page itself
+        Skip to content
       </a>
       <Nav places={places}>
         <OpenOnPhone stands="in the foot" />
@@ -46,10 +46,10 @@ export default async function PlacesLayout({ children }: { children: ReactNode }
       <UnsavedGuard />
       <Palette
         entries={[
-          { group: 'Do', name: 'Start a session', href: '/start' },
+          { group: 'Actions', name: 'Start session', href: '/start' },
           ...(assists ? [] : COACH_DOES),
-          { group: 'Do', name: 'Change settings', href: '/records' },
-          { group: 'Do', name: 'Devices and signing in', href: '/records/sign-in' },
+          { group: 'Actions', name: 'Change settings', href: '/records' },
+          { group: 'Actions', name: 'Devices and sign-in', href: '/records/sign-in' },
           ...present(students).map(({ id, name }) => ({
             group: 'Students' as const,
             name,

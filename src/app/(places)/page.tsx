@@ -61,8 +61,11 @@ export default async function TodayPage() {
         sub={`${format(new Date(`${today}T12:00:00`), 'EEEE d MMMM')}${coach.name ? ` · ${coach.name}` : ''}`}
       />
       {options.students.length === 0 && asking.as === 'assistant' ? (
-        <Empty title="Nobody is shown to you yet">
-          <p>A coach shares their students with you; then you log here what they putt.</p>
+        <Empty title="No students yet">
+          <p>
+            Your students appear here once a coach shares them with you. You can then log their
+            putts.
+          </p>
         </Empty>
       ) : options.students.length === 0 ? (
         <FirstRun name={coach.name} units={units} gates={firstGates()} />
@@ -84,7 +87,7 @@ export default async function TodayPage() {
               </Part>
             )}
             {waiting.length > 0 && (
-              <Part title="Waiting for your answer">
+              <Part title="Waiting for your reply">
                 {waiting.map(({ studentId, feel, text, at }) => (
                   <p
                     key={`${studentId} ${at.toISOString()}`}
@@ -99,7 +102,7 @@ export default async function TodayPage() {
                     </span>
                     <Button asChild>
                       <Link href={`/students/${studentId}/homework`}>
-                        Answer<span className="sr-only"> {nameOf(studentId)}</span>
+                        Reply<span className="sr-only"> {nameOf(studentId)}</span>
                       </Link>
                     </Button>
                   </p>
@@ -117,14 +120,14 @@ export default async function TodayPage() {
                       <strong>{name}</strong> · {drill},{' '}
                       {counts.putts === 0
                         ? 'no putts yet'
-                        : `${counts.clear} of ${counts.seen} clear`}
+                        : `${counts.clear} of ${counts.seen} passed`}
                       <span className="text-ink2">
                         {' '}
-                        · begun {formatDistance(startedAt, now, { addSuffix: true })}
+                        · started {formatDistance(startedAt, now, { addSuffix: true })}
                       </span>
                     </p>
                     <Button asChild>
-                      <Link href={`/sessions/${id}`}>Go on</Link>
+                      <Link href={`/sessions/${id}`}>Resume</Link>
                     </Button>
                   </div>
                 ))}
@@ -149,18 +152,18 @@ export default async function TodayPage() {
                 <p className="text-[1rem]">{tomorrowWords(tomorrow, nameOf)}</p>
               </Part>
             )}
-            <Part title="Lately">
+            <Part title="Recent sessions">
               {done.length === 0 ? (
-                <p className="text-ink2">Finished sessions are listed here.</p>
+                <p className="text-ink2">Sessions appear here once you finish them.</p>
               ) : (
                 <table className="w-full text-[1rem]">
-                  <caption className="sr-only">Sessions finished lately</caption>
+                  <caption className="sr-only">Recently finished sessions</caption>
                   <thead>
                     <tr className="border-b text-left cap">
-                      <ColumnHead className="pr-3">when</ColumnHead>
-                      <ColumnHead className="pr-3">who</ColumnHead>
+                      <ColumnHead className="pr-3">date</ColumnHead>
+                      <ColumnHead className="pr-3">student</ColumnHead>
                       <ColumnHead className="pr-3 max-sm:hidden">drill</ColumnHead>
-                      <ColumnHead className="text-right">clear</ColumnHead>
+                      <ColumnHead className="text-right">passed</ColumnHead>
                     </tr>
                   </thead>
                   <tbody>

@@ -6,7 +6,8 @@ import { askingCoach } from '@/features/shared/principal';
 export async function POST(request: Request) {
   return takeBegun(request, async () => {
     const principal = await askingCoach();
-    if (!principal) throw new Problem('refused', 'You are signed out here. Sign in again.');
+    if (!principal)
+      throw new Problem('refused', 'You are signed out on this device. Sign in again.');
     return { database: await connection(), principal };
   });
 }

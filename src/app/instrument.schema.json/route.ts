@@ -5,7 +5,7 @@ import { UNITS, lineSchema, quantities } from '@/core/quantity';
 export const GET = () =>
   Response.json({
     ...z.toJSONSchema(lineSchema, { io: 'input' }),
-    title: 'A putt, as an instrument sends it: one line of JSON',
+    title: 'A putt as an instrument sends it, in one line of JSON',
     'x-quantities': Object.fromEntries(
       quantities().map(({ id, name, about, dimension }) => [
         id,

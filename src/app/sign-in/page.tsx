@@ -16,14 +16,17 @@ export default async function SignInPage({ searchParams }: PageProps<'/sign-in'>
         <h1 className="mt-6">Sign in</h1>
       </div>
       <SignInForm to={to} />
-      <section className="border-t border-rule pt-4 text-[0.96875rem]" aria-label="Another way">
-        <h2 className="text-[1.0625rem] num">No passphrase yet, or forgotten?</h2>
+      <section
+        className="border-t border-rule pt-4 text-[0.96875rem]"
+        aria-label="Another way to sign in"
+      >
+        <h2 className="text-[1.0625rem] num">No passphrase yet, or forgotten it?</h2>
         <p className="mt-1">
-          From a device that is signed in, touch <strong>Open on a phone</strong>. On the machine
-          that Dirigo runs on, this prints a link:
+          On a device that is signed in, tap <strong>Open on a phone</strong>. On the machine that
+          Dirigo runs on, this command prints a link:
         </p>
         <p className="my-2 border border-rule bg-paper px-3 py-2 num">npm run sign-in</p>
-        <p className="mt-2 text-ink2">Students need no sign-in: their own link opens their page.</p>
+        <p className="mt-2 text-ink2">Students do not sign in. Their own link opens their page.</p>
       </section>
     </main>
   );

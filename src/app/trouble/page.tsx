@@ -5,7 +5,7 @@ import { connection as untilRequested } from 'next/server';
 import { Problem, connection } from '@/data';
 import { isLoopback } from '@/features/shared/border';
 
-export const metadata: Metadata = { title: 'The records cannot be read' };
+export const metadata: Metadata = { title: 'Your data cannot be read' };
 
 /** What is wrong with the database, and the way back, when no other page can be made. */
 export default async function TroublePage() {
@@ -19,17 +19,17 @@ export default async function TroublePage() {
   const here = isLoopback((await headers()).get('host') ?? '');
   return (
     <main className="mx-auto grid max-w-xl gap-4 px-5 py-20">
-      <h1>The records cannot be read</h1>
+      <h1>Your data cannot be read</h1>
       {here && problem instanceof Problem && (
         <p className="text-[1.0625rem] break-words">{problem.message}</p>
       )}
       <p className="text-[1.0625rem] text-ink2">
-        Nothing is changed until you say so. On the machine that Dirigo runs on, stop it; this lists
-        the copies, and goes back to one:
+        Nothing is changed until you say so. Stop Dirigo on the machine that it runs on. This
+        command then lists the backups and restores one:
       </p>
       <p className="border border-rule bg-sheet px-3 py-2 font-[600]">npm run restore</p>
       <p className="text-[1.0625rem] text-ink2">
-        What phones have logged meanwhile is kept on them, and saved once Dirigo runs again.
+        Putts logged on phones in the meantime stay on them, and are saved once Dirigo runs again.
       </p>
     </main>
   );

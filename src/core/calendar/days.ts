@@ -5,13 +5,13 @@ const DAY_MS = 86_400_000;
 const MOST_OFF = 120;
 
 /** A day of the calendar, as "2026-04-09": the same everywhere, whatever the time zone. */
-export const daySchema = z.iso.date('A day is needed, as 9 Apr 2026.');
+export const daySchema = z.iso.date('Enter a date, such as 9 Apr 2026.');
 export type Day = string;
 
 /** A time of day, as "17:30". */
 export const timeSchema = z
   .string()
-  .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time is needed, as 17:30.');
+  .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Enter a time, such as 17:30.');
 
 const numberOf = (day: Day): number => Date.parse(`${day}T00:00:00Z`) / DAY_MS;
 
@@ -64,24 +64,26 @@ export const daysOffSchema = z
   .object({
     from: daySchema,
     until: daySchema,
-    why: z.string().trim().max(60, 'At most 60 letters.'),
+    why: z.string().trim().max(60, 'The reason is too long: use at most 60 characters.'),
   })
   .refine(({ from, until }) => until >= from, {
     path: ['until'],
     error: ({ input }) => {
       const { from, until } = input as { from: string; until: string };
-      return `${dayWords(until)} is before ${dayWords(from)}: the last day is the first or a later one.`;
+      return `The last day, ${dayWords(until)}, is before the first day, ${dayWords(from)}. Choose the first day or a later one.`;
     },
   })
   .refine(({ from, until }) => !(daysBetween(from, until) >= MOST_OFF), {
     path: ['until'],
-    error: `At most ${MOST_OFF} days in a row.`,
+    error: `The time off is too long: use at most ${MOST_OFF} days in a row.`,
   });
 
 export type DaysOff = z.infer<typeof daysOffSchema>;
 
 /** Several such times. */
-export const allDaysOffSchema = z.array(daysOffSchema).max(30, 'At most 30 times off.');
+export const allDaysOffSchema = z
+  .array(daysOffSchema)
+  .max(30, 'There are too many entries: use at most 30 periods of time off.');
 
 /**
  * The time off that a day falls in.

@@ -82,9 +82,11 @@ describe('aim against stroke', () => {
     )!;
     expect(told.looks).toBe(80);
     const { sentence, basis } = aimWords(told, 'right');
-    expect(sentence).toMatch(/^aims 1\.\d° left, then pushes 1\.\d°: the two hide each other$/);
+    expect(sentence).toMatch(
+      /^aims 1\.\d° left, then pushes 1\.\d°, and each error hides the other$/,
+    );
     expect(basis).toMatch(
-      /^80 looks at the aim; 80 % intervals: aim \d\.\d° left to \d\.\d° left, stroke .* push$/,
+      /^Based on 80 aim checks\. 80 % intervals: aim \d\.\d° left to \d\.\d° left, stroke .* push$/,
     );
     expect(aimWords(told, 'left').sentence).toContain('then pulls');
   });
@@ -97,15 +99,15 @@ describe('aim against stroke', () => {
   });
 
   it.each<[string, number, number, string]>([
-    ['left and as much more', -0.8, -0.5, 'aims 0.8° left, and the stroke pulls 0.5° more'],
+    ['left and as much more', -0.8, -0.5, 'aims 0.8° left, and the stroke pulls 0.5° further'],
+    ['straight, pushed', 0, 0.6, 'aims straight, on the putts so far, but the stroke pushes 0.6°'],
+    ['right alone', 0.9, 0, 'aims 0.9° right; the stroke shows no clear push or pull'],
     [
-      'straight, pushed',
-      0,
+      'left, pushed back',
+      -0.8,
       0.6,
-      'aims straight, as far as the putts say; it is the stroke that pushes 0.6°',
+      'aims 0.8° left, then pushes 0.6°, and each error hides the other',
     ],
-    ['right alone', 0.9, 0, 'aims 0.9° right; the stroke adds nothing that can be told'],
-    ['left, pushed back', -0.8, 0.6, 'aims 0.8° left, then pushes 0.6°: the two hide each other'],
   ])('in words: %s', (_name, aim, stroke, words) => {
     const near = (value: number): Estimate => ({
       low: (value - 0.2) * DEGREE,

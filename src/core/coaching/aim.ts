@@ -78,19 +78,19 @@ export function aimWords(
   const amount = ({ middle }: Estimate) => showDegrees(Math.abs(middle), 1);
   const aims = off(aim)
     ? `aims ${amount(aim)} ${side(aim.middle)}`
-    : 'aims straight, as far as the putts say';
+    : 'aims straight, on the putts so far';
   const does = { push: 'pushes', pull: 'pulls' }[missWord(side(stroke.middle), hand)];
   const misses = `${does} ${amount(stroke)}`;
   const sentence = !off(stroke)
-    ? `${aims}; the stroke adds nothing that can be told`
+    ? `${aims}; the stroke shows no clear push or pull`
     : !off(aim)
-      ? `${aims}; it is the stroke that ${misses}`
+      ? `${aims}, but the stroke ${misses}`
       : aim.middle * stroke.middle > 0
-        ? `${aims}, and the stroke ${misses} more`
-        : `${aims}, then ${misses}${hidden > SURE ? ': the two hide each other' : ''}`;
+        ? `${aims}, and the stroke ${misses} further`
+        : `${aims}, then ${misses}${hidden > SURE ? ', and each error hides the other' : ''}`;
   const aimedFrom = `${showDegrees(Math.abs(aim.low), 1)} ${side(aim.low)} to ${showDegrees(Math.abs(aim.high), 1)} ${side(aim.high)}`;
   return {
     sentence,
-    basis: `${looks} looks at the aim; 80 % intervals: aim ${aimedFrom}, stroke ${biasIntervalWords(stroke, hand)}`,
+    basis: `Based on ${looks} aim checks. 80 % intervals: aim ${aimedFrom}, stroke ${biasIntervalWords(stroke, hand)}`,
   };
 }

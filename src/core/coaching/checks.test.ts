@@ -62,10 +62,14 @@ describe('what it does to the putt', () => {
     // z = (4 − ½) / 1.397 = 2.506, and Φ(2.506) = 0.9939.
     expect(told.better).toBeCloseTo(0.9939, 4);
     expect(effectOfCheckWords(told)).toBe(
-      'When so, 24 of 30 putts passed, else 4 of 12: it helps, 99 % sure',
+      'With it, 24 of 30 putts passed; without it, 4 of 12. It helps (99 % sure)',
     );
-    expect(effectOfCheckWords(effect([4, 12], [24, 30])!)).toMatch(/it does not help, 99 % sure$/);
-    expect(effectOfCheckWords(effect([10, 20], [10, 20])!)).toMatch(/: no clear difference$/);
+    expect(effectOfCheckWords(effect([4, 12], [24, 30])!)).toMatch(
+      /It does not help \(99 % sure\)$/,
+    );
+    expect(effectOfCheckWords(effect([10, 20], [10, 20])!)).toMatch(
+      /\. There is no clear difference$/,
+    );
   });
 
   it('compares putts from the same place: long ones that are hurried do not make a routine help', () => {
@@ -184,7 +188,7 @@ describe('checks over the weeks', () => {
     ]);
     expect(check!.change!.better).toBeGreaterThan(0.99);
     expect(checkWords(check!)).toMatch(
-      /^11 of 20, 55 % \(80 % interval \d\d to \d\d %\); more often than before, over 99 % sure$/,
+      /^11 of 20, about 55 % \(80 % interval \d\d–\d\d %\), more often than before \(over 99 % sure\)$/,
     );
   });
 

@@ -254,15 +254,15 @@ const SURE = 0.95;
  */
 export function checkWords({ all, change }: Check): string {
   const percent = (share: number) => Math.round(100 * share);
-  const now = `${all.right} of ${all.of}, ${percent(all.middle)} % (80 % interval ${percent(all.low)} to ${percent(all.high)} %)`;
+  const now = `${all.right} of ${all.of}, about ${percent(all.middle)} % (80 % interval ${percent(all.low)}–${percent(all.high)} %)`;
   if (!change) return now;
   const { better } = change;
   const sure = showChance(Math.max(better, 1 - better));
   return better > SURE
-    ? `${now}; more often than before, ${sure} sure`
+    ? `${now}, more often than before (${sure} sure)`
     : better < 1 - SURE
-      ? `${now}; less often than before, ${sure} sure`
-      : `${now}; no clear change`;
+      ? `${now}, less often than before (${sure} sure)`
+      : `${now}, no clear change`;
 }
 
 /**
@@ -278,10 +278,10 @@ export function effectOfCheckWords({
 }: NonNullable<Check['effect']>): string {
   const alike = bands > 1 ? ', comparing putts of the same length' : '';
   const sure = `${showChance(Math.max(better, 1 - better))} sure${alike}`;
-  const counts = `When so, ${so.right} of ${so.of} putts passed, else ${not.right} of ${not.of}`;
+  const counts = `With it, ${so.right} of ${so.of} putts passed; without it, ${not.right} of ${not.of}`;
   return better > SURE
-    ? `${counts}: it helps, ${sure}`
+    ? `${counts}. It helps (${sure})`
     : better < 1 - SURE
-      ? `${counts}: it does not help, ${sure}`
-      : `${counts}: no clear difference`;
+      ? `${counts}. It does not help (${sure})`
+      : `${counts}. There is no clear difference`;
 }

@@ -84,12 +84,12 @@ describe('whether a gate is too hard or too easy', () => {
 
   it('says its numbers and how sure it is, and nothing when it knows nothing', () => {
     expect(gateFitWords(gateFit(of(2, 10)))).toBe(
-      '2 of the last 12 passed: very likely (99 %) under half, so it is too hard today.',
+      'Passed 2 of the last 12: too hard today (99 % sure that the pass rate is under half).',
     );
     expect(gateFitWords(gateFit(of(20, 0)))).toContain(
-      '20 of the last 20 passed: very likely (89 %)',
+      'Passed 20 of the last 20: too easy to teach much now (89 % sure',
     );
-    expect(gateFitWords(gateFit(of(14, 6)))).toContain('about right');
+    expect(gateFitWords(gateFit(of(14, 6)))).toContain('the right difficulty');
     expect(gateFitWords(gateFit([]))).toBeNull();
   });
 });
@@ -146,22 +146,20 @@ describe('what is new', () => {
     ...more,
   });
   it('is the first time, once', () => {
-    expect(whatIsNew(facts({}), [])).toEqual(['The first time on this drill.']);
+    expect(whatIsNew(facts({}), [])).toEqual(['First time on this drill']);
     expect(whatIsNew(facts({}), [facts({})])).toEqual([]);
     expect(whatIsNew(facts({ putts: 0, passed: 0 }), [])).toEqual([]);
   });
   it('is a record with the one before it', () => {
     const before = [facts({}), facts({ best: 7, ended: 'done', taken: 18, passed: 14 })];
     expect(whatIsNew(facts({ best: 9, ended: 'done', taken: 15, passed: 17 }), before)).toEqual([
-      'The longest row yet: 9, before it 7.',
-      'Finished in the fewest putts yet: 15, before it 18.',
-      'The best share passed yet: 85 %, before it 70 %.',
+      'Longest streak: 9 (was 7)',
+      'Fewest putts to finish: 15 (was 18)',
+      'Best pass rate: 85 % (was 70 %)',
     ]);
-    expect(whatIsNew(facts({ rung: 3 }), [facts({ rung: 2 })])).toEqual([
-      'The highest rung yet: 4.',
-    ]);
+    expect(whatIsNew(facts({ rung: 3 }), [facts({ rung: 2 })])).toEqual(['Highest rung so far: 4']);
     expect(whatIsNew(facts({ ended: 'done' }), [facts({})])).toEqual([
-      'Finished for the first time.',
+      'Finished for the first time',
     ]);
   });
   it('compares no share over a handful of putts, nor over another rung', () => {
@@ -175,7 +173,7 @@ describe('how a game stands', () => {
   it.each([
     [[player('Sal', 4), player('Runa', 6)], 'Runa leads by 2.'],
     [[player('Sal', 6), player('Runa', 6)], 'Level at 6.'],
-    [[player('Sal', 11, true), player('Runa', 6)], 'Sal has won: Sal 11, Runa 6.'],
+    [[player('Sal', 11, true), player('Runa', 6)], 'Sal wins: Sal 11, Runa 6.'],
     [[player('Sal', 3)], ''],
   ])('%#: %p', (players, words) => expect(standingsWords(players)).toBe(words));
 });

@@ -63,14 +63,14 @@ export function gateFit(passes: readonly (boolean | null)[]): GateFit {
 /** The verdict with its numbers, as a coach would say it; null when there is nothing to say. */
 export function gateFitWords({ verdict, passed, of, probability }: GateFit): string | null {
   if (probability === null) return null;
-  const counted = `${passed} of the last ${of} passed`;
+  const counted = `Passed ${passed} of the last ${of}`;
   switch (verdict) {
     case 'too hard':
-      return `${counted}: very likely (${showChance(probability)}) under half, so it is too hard today.`;
+      return `${counted}: too hard today (${showChance(probability)} sure that the pass rate is under half).`;
     case 'too easy':
-      return `${counted}: very likely (${showChance(probability)}) over nine in ten, so it teaches little now.`;
+      return `${counted}: too easy to teach much now (${showChance(probability)} sure that the pass rate is over 9 in 10).`;
     case 'fits':
-      return `${counted}: about right for learning.`;
+      return `${counted}: the right difficulty for learning.`;
     case 'unknown':
       return null;
   }

@@ -63,7 +63,7 @@ describe('reading the misses', () => {
         }),
       ).find(({ id }) => id === 'breaks away');
     expect(sides(10, 24)!.seen).toBe(
-      'Putts that break away from the player pass 10 of 30, those that break towards them 24 of 30.',
+      'Passed 10 of 30 putts that break away from the student, against 24 of 30 that break towards the student.',
     );
     expect(sides(10, 24)!.probability).toBeGreaterThan(0.98);
     expect(sides(20, 20)).toBeUndefined();
@@ -110,7 +110,7 @@ describe('reading the misses', () => {
     const pushed = known(with_({ face: { bias: 0.02, spread: 0.012 } }));
     const causeOf = (what: Known) => readMisses(what).find(({ id }) => id === 'push')!.cause;
     expect(causeOf(pushed)).toMatch(
-      /^The aim was never looked at: .* the stroke: the face is open/,
+      /^The aim has not been checked yet, .* the stroke, the face is open/,
     );
     const seen = (bias: number): Known => ({
       ...pushed,
@@ -120,7 +120,9 @@ describe('reading the misses', () => {
         aim: { bias: new Float64Array(400).fill(bias), spread: new Float64Array(400).fill(0.01) },
       },
     });
-    expect(causeOf(seen(0.02))).toBe('It is aimed there: the stroke adds nothing to that side.');
+    expect(causeOf(seen(0.02))).toBe(
+      'The putter is already aimed that way. The stroke adds nothing to that side.',
+    );
     expect(causeOf(seen(0))).toMatch(/^The face is open at impact/);
     const aims = readMisses(seen(0.02)).find(({ id }) => id === 'aims right')!;
     expect(aims.drills.map(({ key }) => key)).toContain('aim-coin');
@@ -130,8 +132,8 @@ describe('reading the misses', () => {
     const fault = (sign: number) => with_({ face: { bias: sign * 0.02, spread: 0.012 } });
     const one = readMisses(known(fault(1), 'right')).find(({ id }) => id === 'push')!;
     const other = readMisses(known(fault(-1), 'left')).find(({ id }) => id === 'push')!;
-    expect(one.seen).toContain('to the right, a push');
-    expect(other.seen).toContain('to the left, a push');
+    expect(one.seen).toContain('to the right (a push)');
+    expect(other.seen).toContain('to the left (a push)');
     expect(Math.abs(one.probability - other.probability)).toBeLessThan(0.05);
     expect(other.drills.map(({ key }) => key)).toEqual(one.drills.map(({ key }) => key));
   });
@@ -158,7 +160,7 @@ describe('reading the misses', () => {
   it('asks for pace to be set again when the strike has become tighter', () => {
     const better = readMisses(known(GOOD, 'right', { strike: { ratio: 0.6, smaller: 0.97 } }));
     expect(better[0]).toMatchObject({ id: 'pace again', probability: 0.97 });
-    expect(better[0]!.seen).toContain('40 % tighter');
+    expect(better[0]!.seen).toContain('40 % smaller');
     const hardly = { strike: { ratio: 0.95, smaller: 0.9 } };
     expect(found(known(GOOD, 'right', hardly))).not.toContain('pace again');
   });

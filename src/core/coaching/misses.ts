@@ -206,10 +206,10 @@ const OTHERS: Pattern[] = [
       return {
         probability,
         putts,
-        seen: `Misses on the ${side} side where the line is the player’s own.`,
+        seen: `Misses more often on the ${side} when the player chooses the line.`,
         cause: named
-          ? `It is ${CAUSE_NAMES[named]}: the other causes are unlikely.`
-          : `It is ${first} or ${second}: the putts so far do not tell which. One putt of the drill below tells most.`,
+          ? `The cause is ${CAUSE_NAMES[named]}. The others are unlikely.`
+          : `The cause is ${first} or ${second}. The putts so far cannot separate the two; the drill below can.`,
         misses: named ? [missOf(named, found, hand)] : [],
         ...(telling && { telling }),
       };
@@ -219,34 +219,35 @@ const OTHERS: Pattern[] = [
     id: 'clear and missed',
     putts: 10,
     misses: ['aim', 'short', 'long'],
-    cause: 'The stroke was right: it is the read or the pace.',
+    cause: 'The stroke was right. The cause is the read or the pace.',
     match: ({ counts: { both, clearMissed } }) => ({
       probability: 1 - rateBelow(0.4, clearMissed, both),
       putts: both,
-      seen: `Clear through the gate and yet missed: ${clearMissed} of ${both}.`,
+      seen: `${clearMissed} of ${both} putts went through the gate but missed the hole.`,
     }),
   },
   {
     id: 'hit and holed',
     putts: 10,
     misses: [],
-    cause: 'Luck: do not reward it.',
+    cause: 'That is luck. Do not reward it.',
     match: ({ counts: { both, hitHoled } }) => ({
       probability: 1 - rateBelow(0.15, hitHoled, both),
       putts: both,
-      seen: `Holed although the gate was missed: ${hitHoled} of ${both}.`,
+      seen: `${hitHoled} of ${both} putts were holed although they missed the gate.`,
     }),
   },
   {
     id: 'cold',
     putts: 0,
     misses: ['nerves'],
-    cause: 'Good in blocks, poorer cold: practise from new spots and with a cost for a miss.',
+    cause:
+      'The stroke holds in blocked practice but not cold. Practise from new spots, with a cost for a miss.',
     match: ({ counts: { cold }, basis }) =>
       cold && {
         probability: cold.larger,
         putts: basis.start,
-        seen: `Cold, the start line is ${cold.ratio.toFixed(1)} times as wide as when warm.`,
+        seen: `The start-line window is ${cold.ratio.toFixed(1)} times as wide cold as warm.`,
       },
   },
   {
@@ -254,12 +255,12 @@ const OTHERS: Pattern[] = [
     putts: 0,
     misses: ['nerves'],
     cause:
-      'Good in free practice, poorer when a miss costs: practise with a cost, and with the routine.',
+      'The stroke holds in free practice but not when a miss costs something. Practise with a cost for a miss, and with the routine.',
     match: ({ counts: { pressure }, basis }) =>
       pressure && {
         probability: pressure.larger,
         putts: basis.start,
-        seen: `When a miss costs something, the start line is ${pressure.ratio.toFixed(1)} times as wide.`,
+        seen: `When a miss costs something, the start-line window is ${pressure.ratio.toFixed(1)} times as wide.`,
       },
   },
   {
@@ -267,13 +268,13 @@ const OTHERS: Pattern[] = [
     putts: 0,
     misses: ['early look'],
     cause:
-      'The eyes follow the ball before it is struck, and the shoulders go with them: listen for it to drop.',
+      'The eyes follow the ball before it is struck, and the shoulders go with them. Listen for the ball to drop.',
     match: ({ counts: { early } }) =>
       early.of >= LOOKED
         ? {
             probability: 1 - rateBelow(OFTEN, early.seen, early.of),
             putts: early.of,
-            seen: `Looks up early: ${early.seen} of ${early.of}.`,
+            seen: `Looks up early on ${early.seen} of ${early.of} putts.`,
           }
         : null,
   },
@@ -282,7 +283,7 @@ const OTHERS: Pattern[] = [
     putts: 20,
     misses: ['low on the face', 'short'],
     cause:
-      'A ball met low on the face comes off slower: first the height of the strike, then the pace.',
+      'A ball struck low on the face comes off slower. Correct the height of the strike first, then the pace.',
     match: ({ points: { height, pace }, basis }) => {
       if (!height || !pace || (basis.height ?? 0) < 20) return null;
       return {
@@ -291,7 +292,7 @@ const OTHERS: Pattern[] = [
           (i) => height.bias[i]! < -THIN && pace.bias[i]! < -SHORT,
         ),
         putts: Math.min(basis.height ?? 0, basis.pace),
-        seen: `Struck low on the face, and ${percent(-middleOf(pace.bias))} short with it.`,
+        seen: `Strikes low on the face and leaves putts ${percent(-middleOf(pace.bias))} short.`,
       };
     },
   },
@@ -300,7 +301,7 @@ const OTHERS: Pattern[] = [
     putts: 0,
     misses: ['aim'],
     cause:
-      'Putts that break away are often aimed too low and pushed after the break: read them from behind the hole, and aim higher.',
+      'Putts that break away are often aimed too low and then pushed with the break. Read them from behind the hole, and aim higher.',
     match: ({ counts: { away, towards } }) =>
       Math.min(away.of, towards.of) >= LOOKED
         ? {
@@ -310,7 +311,7 @@ const OTHERS: Pattern[] = [
               ASIDE,
             ),
             putts: away.of + towards.of,
-            seen: `Putts that break away from the player pass ${away.passed} of ${away.of}, those that break towards them ${towards.passed} of ${towards.of}.`,
+            seen: `Passed ${away.passed} of ${away.of} putts that break away from the student, against ${towards.passed} of ${towards.of} that break towards the student.`,
           }
         : null,
   },
@@ -319,13 +320,13 @@ const OTHERS: Pattern[] = [
     putts: 0,
     misses: [],
     cause:
-      'A better strike gives more speed: roll a few to three distances and set the pace again.',
+      'A better strike gives more ball speed. Roll a few putts to three distances to set the pace again.',
     match: ({ counts: { strike: changed }, basis }) =>
       changed && changed.ratio < 0.85
         ? {
             probability: changed.smaller,
             putts: basis.strike,
-            seen: `The strike is ${percent(1 - changed.ratio)} tighter than at first.`,
+            seen: `The strike window is ${percent(1 - changed.ratio)} smaller than in the first session.`,
           }
         : null,
   },

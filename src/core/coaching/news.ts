@@ -25,22 +25,21 @@ const share = ({ putts, passed }: DrillFacts): number => passed / putts;
  */
 export function whatIsNew(now: DrillFacts, before: readonly DrillFacts[]): string[] {
   if (now.putts === 0) return [];
-  if (before.length === 0) return ['The first time on this drill.'];
+  if (before.length === 0) return ['First time on this drill'];
   const most = (of: (facts: DrillFacts) => number) => Math.max(...before.map(of));
   const told: string[] = [];
   const row = most(({ best }) => best);
-  if (now.best > row && now.best > 1)
-    told.push(`The longest row yet: ${now.best}, before it ${row}.`);
+  if (now.best > row && now.best > 1) told.push(`Longest streak: ${now.best} (was ${row})`);
   if (now.rung !== null && now.rung > most(({ rung }) => rung ?? -1)) {
-    told.push(`The highest rung yet: ${now.rung + 1}.`);
+    told.push(`Highest rung so far: ${now.rung + 1}`);
   }
   const finished = before.filter(({ ended }) => ended === 'done');
   if (now.ended === 'done') {
-    if (finished.length === 0) told.push('Finished for the first time.');
+    if (finished.length === 0) told.push('Finished for the first time');
     else {
       const fewest = Math.min(...finished.map(({ taken }) => taken));
       if (now.taken < fewest) {
-        told.push(`Finished in the fewest putts yet: ${now.taken}, before it ${fewest}.`);
+        told.push(`Fewest putts to finish: ${now.taken} (was ${fewest})`);
       }
     }
   }
@@ -49,9 +48,7 @@ export function whatIsNew(now: DrillFacts, before: readonly DrillFacts[]): strin
     const highest = Math.max(...comparable.map(share));
     if (share(now) > highest) {
       const percent = (value: number) => `${Math.round(value * 100)} %`;
-      told.push(
-        `The best share passed yet: ${percent(share(now))}, before it ${percent(highest)}.`,
-      );
+      told.push(`Best pass rate: ${percent(share(now))} (was ${percent(highest)})`);
     }
   }
   return told;

@@ -24,30 +24,31 @@ export function nextStep(
   rungs: number,
 ): NextStep {
   const why = gateFitWords(fit);
-  if (fit.of === 0) return { type: 'again', rung, why: 'Nothing was counted yet.' };
+  if (fit.of === 0) return { type: 'again', rung, why: 'No putts counted yet.' };
   if (fit.verdict === 'too easy') {
     if (rung !== null && rung + 1 < rungs) return { type: 'up', rung: rung + 1, why: why! };
     return {
       type: 'other',
       rung: null,
-      why: `${why!} ${rungs > 0 && rung !== null ? 'It is the top of its ladder.' : 'Make it stricter, or take another drill.'}`,
+      why: `${why!} ${rungs > 0 && rung !== null ? 'This is the top rung.' : 'Make it stricter or choose another drill.'}`,
     };
   }
   if (fit.verdict === 'too hard') {
     if (rung !== null && rung > 0) return { type: 'down', rung: rung - 1, why: why! };
-    return { type: 'other', rung: null, why: `${why!} Take a roomier one first.` };
+    return { type: 'other', rung: null, why: `${why!} Try an easier drill first.` };
   }
   if (ended === 'done' && rung !== null && rung + 1 < rungs && fit.passed > 0.8 * fit.of) {
     return {
       type: 'up',
       rung: rung + 1,
-      why: `It was finished, ${fit.passed} of the last ${fit.of} passed: the next rung is near.`,
+      why: `Finished with ${fit.passed} of the last ${fit.of} passed: time for the next rung.`,
     };
   }
   return {
     type: 'again',
     rung,
     why:
-      why ?? `${fit.passed} of ${fit.of} passed: too few to say that it is too hard or too easy.`,
+      why ??
+      `Passed ${fit.passed} of ${fit.of}: not enough data yet to say whether it is too hard or too easy.`,
   };
 }

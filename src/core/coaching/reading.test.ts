@@ -71,7 +71,7 @@ describe('reading', () => {
   it('takes the true read from the putt it was: 8 ft on 2 %, by the start line of the design', () => {
     // 8.07 in beside the hole at 18 in past, 4.25 in a hole width: 1.899 of them. The library's putt runs 45 cm past.
     expect(Math.abs(trueReadOf(layout))).toBeCloseTo(8.07 / 4.252, 1);
-    expect(breakWords(trueReadOf(layout))).toMatch(/1\.4 cups outside the edge/);
+    expect(breakWords(trueReadOf(layout))).toMatch(/1\.4 cups outside the right edge/);
   });
 
   it('finds how much of the break is seen, of players whose share is known', () => {
@@ -103,10 +103,10 @@ describe('reading', () => {
     const told = tellReading([sessionOf(48, (cups) => (cups < 0 ? 0.3 : 0.8))])!;
     const { sentence, basis } = readingWords(told);
     expect(sentence).toMatch(
-      /^sees \d\d % of the break; (left to right|right to left) it is \d+ %$/,
+      /^sees \d\d % of the break, but \d+ % of it on (left-to-right|right-to-left) putts$/,
     );
     expect(basis).toMatch(
-      /\d+ reads, 80 % interval \d+ to \d+ % of the true break; (left|right|up|down)/,
+      /\d+ reads\. 80 % interval \d+–\d+ % of the true break; (left|right|up|down)/,
     );
     const right = readingWords(tellReading([sessionOf(24, () => 1)])!);
     expect(right.sentence).toBe('no clear misread of the break');
@@ -161,7 +161,7 @@ describe('reading', () => {
     const meant = Math.tan(shoot(green(putt.past)).direction);
     expect(told.ownPace).toBeCloseTo(own / meant, 2);
     expect(readingWords(told).sentence).toMatch(
-      /^sees \d\d % of the break.*; at the player’s own pace putts break \d+ % less, of which that is \d\d %$/,
+      /^sees \d\d % of the break.*\. At the student’s own pace, putts break \d+ % less; the read is \d\d % of that break$/,
     );
     expect(tellReading([sessionOf(24, () => 0.6)], 0.01)!.ownPace).toBeNull();
   });

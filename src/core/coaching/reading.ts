@@ -116,8 +116,8 @@ export function tellReading(sessions: readonly LoggedSession[], pace = 0): Readi
   const all = shareOf(reads);
   if (all.reads < ENOUGH.all) return null;
   const kinds = [
-    { name: 'left to right', of: reads.filter(({ cups }) => cups < 0) },
-    { name: 'right to left', of: reads.filter(({ cups }) => cups > 0) },
+    { name: 'left-to-right', of: reads.filter(({ cups }) => cups < 0) },
+    { name: 'right-to-left', of: reads.filter(({ cups }) => cups > 0) },
     { name: 'uphill', of: reads.filter(({ climb }) => climb > LEVEL) },
     { name: 'downhill', of: reads.filter(({ climb }) => climb < -LEVEL) },
   ];
@@ -162,20 +162,22 @@ export function readingWords({ all, parts, apart, ownPace }: ReadingTold): {
   const sees = all.misread
     ? `sees ${percent(all.middle)} % of the break`
     : 'no clear misread of the break';
-  const told = apart ? `${sees}; ${apart.name} it is ${percent(apart.share.middle)} %` : sees;
+  const told = apart
+    ? `${sees}, but ${percent(apart.share.middle)} % of it on ${apart.name} putts`
+    : sees;
   const own =
     ownPace === null
       ? ''
-      : `; at the player’s own pace putts break ${percent(Math.abs(ownPace - 1))} % ${ownPace < 1 ? 'less' : 'more'}, of which that is ${percent(all.middle / ownPace)} %`;
+      : `. At the student’s own pace, putts break ${percent(Math.abs(ownPace - 1))} % ${ownPace < 1 ? 'less' : 'more'}; the read is ${percent(all.middle / ownPace)} % of that break`;
   const sentence = `${told}${own}`;
   const each = parts.map(
     ({ name, share }) =>
-      `${name} ${percent(share.middle)} % (${percent(share.low)} to ${percent(share.high)} %, ${share.reads} reads)`,
+      `${name} ${percent(share.middle)} % (80 % interval ${percent(share.low)}–${percent(share.high)} %, ${share.reads} reads)`,
   );
   return {
     sentence,
     basis: [
-      `${all.reads} reads, 80 % interval ${percent(all.low)} to ${percent(all.high)} % of the true break`,
+      `Based on ${all.reads} reads. 80 % interval ${percent(all.low)}–${percent(all.high)} % of the true break`,
       ...each,
     ].join('; '),
   };

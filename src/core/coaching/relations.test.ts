@@ -93,7 +93,7 @@ test('fewer than sixty putts say nothing, however clear they seem', () => {
 test('is said in the words of the hand', () => {
   const [relation] = relationsOf(sessionsOf(dice(1), 0.95, 3, 20), 0.92);
   expect(relationWords(relation!, 'right').sentence).toMatch(
-    /^Pushes come with the lead wrist bend \d\.\d° bowed \(80 % interval \d\.\d° to \d\.\d°\)\.$/,
+    /^Pushes come when the lead wrist bend differs by \d\.\d° \(bowed; 80 % interval \d\.\d° to \d\.\d°\)\.$/,
   );
   expect(relationWords(relation!, 'left').sentence).toMatch(/^Pulls come/);
 });

@@ -161,7 +161,7 @@ export function relationWords(
   const ordered = [low, high].map(Math.abs).sort((a, b) => a - b) as [number, number];
   const side = middle > 0 ? sides(hand).right : sides(hand).left;
   return {
-    sentence: `${spoken[upper] ?? `${upper} comes`} with the ${name.toLowerCase()} ${showAmount(tracked, middle)} ${side} (80 % interval ${showAmount(tracked, ordered[0])} to ${showAmount(tracked, ordered[1])}).`,
+    sentence: `${spoken[upper] ?? `${upper} comes`} when the ${name.toLowerCase()} differs by ${showAmount(tracked, middle)} (${side}; 80 % interval ${showAmount(tracked, ordered[0])} to ${showAmount(tracked, ordered[1])}).`,
     basis: `${putts} putts`,
   };
 }

@@ -70,7 +70,7 @@ describe('a change of the set-up', () => {
       ],
       DEFAULT_UNITS,
     );
-    expect(changeName(eyes[0]!.changes[0]!)).toBe('eyes from the ball line 40 mm inside');
+    expect(changeName(eyes[0]!.changes[0]!)).toBe('eye position from the ball line 40 mm inside');
     expect(setupChanges([], DEFAULT_UNITS)).toEqual([]);
   });
 
@@ -81,10 +81,12 @@ describe('a change of the set-up', () => {
     expect(effects[0]!.change.ratio.middle).toBeLessThan(0.7);
     expect(effectWords(effects)).toEqual([
       expect.stringMatching(
-        /^start line window ×0\.\d\d, better, (over )?9\d % sure \(160 putts before, 160 since\)$/,
+        /^start line window ×0\.\d\d: better \((over )?9\d % sure, 160 putts before, 160 since\)$/,
       ),
     ]);
-    expect(effectWords(effectOf(0.8, 1.6, 4))[0]).toMatch(/×[12]\.\d\d, worse, (over )?9\d % sure/);
+    expect(effectWords(effectOf(0.8, 1.6, 4))[0]).toMatch(
+      /×[12]\.\d\d: worse \((over )?9\d % sure/,
+    );
   });
 
   it('is seldom said to have worked where nothing changed', () => {

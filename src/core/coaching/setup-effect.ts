@@ -137,7 +137,7 @@ const verdictOf = ({ change, better }: SkillEffect): 'better' | 'worse' | 'eithe
 };
 
 /**
- * Says whether a change worked: "start line window ×0.82, better, 96 % sure". Where the window has changed and a trend may be the
+ * Says whether a change worked: "start line window ×0.82: better (96 % sure, 120 putts before, 80 since)". Where the window has changed and a trend may be the
  * reason, the words say so, and how to find out.
  *
  * @param effects of one change
@@ -155,7 +155,9 @@ export function effectWords(effects: readonly SkillEffect[]): string[] {
       return [
         `${window} ${putts}, but practice may be the reason. To find out, use the old set-up again for two sessions, then the new one`,
       ];
-    return [`${window}, ${verdict}, ${showChance(Math.max(better, 1 - better))} sure ${putts}`];
+    return [
+      `${window}: ${verdict} (${showChance(Math.max(better, 1 - better))} sure, ${change.then.putts} putts before, ${change.now.putts} since)`,
+    ];
   });
   const unclear = effects.filter((one) => verdictOf(one) === 'unclear');
   if (unclear.length === 0) return lines;

@@ -18,7 +18,7 @@ export function standingsWords(players: readonly Standing[]): string {
   if (!first || !second) return '';
   const winner = ranked.find(({ done }) => done);
   const list = ranked.map(({ name, points }) => `${name} ${points}`).join(', ');
-  if (winner) return `${winner.name} has won: ${list}.`;
+  if (winner) return `${winner.name} wins: ${list}.`;
   const ahead = first.points - second.points;
   return ahead === 0 ? `Level at ${first.points}.` : `${first.name} leads by ${ahead}.`;
 }

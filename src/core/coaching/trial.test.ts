@@ -117,14 +117,14 @@ describe('the verdict of a trial', () => {
       });
     // √(0.02 / 0.18) exp(0.16 · 0.25 / (2 · 0.02 · 0.18)) = 86: one in 86 is 1.2 %.
     expect(words(-0.5, 0.02)).toBe(
-      'Start line: mallet is better, its window ×0.61 of blade’s, 99 % sure.',
+      'Start line: mallet is better. Its window is 0.61 times the size of blade’s (99 % sure).',
     );
     expect(words(0.7, 0.02)).toBe(
-      'Start line: blade is better, its window ×0.50 of mallet’s, over 99 % sure.',
+      'Start line: blade is better. Its window is 0.50 times the size of mallet’s (over 99 % sure).',
     );
     // √((0.002 · 0.162 / 0.16) (ln 81 + 2 ln 5)) = 0.124 is less than ln 1.2 = 0.182.
     expect(words(0.02, 0.002)).toBe(
-      'Start line: no difference that matters, 80 % sure that the windows are within a fifth of each other.',
+      'Start line: no difference that matters. The windows are within a fifth of each other (80 % sure).',
     );
     expect(words(-0.3, 0.05)).toMatch(
       /^Start line: not settled\. Mallet has the smaller window so far, ×0\.74\. About \d+ more putts with each would settle it/,

@@ -143,15 +143,15 @@ export function verdictWords(
   switch (verdict) {
     case 'first':
     case 'second':
-      return `${name}: ${better} is better, its window ×${times.toFixed(2)} of ${other}’s, ${showChance(sure)} sure.`;
+      return `${name}: ${better} is better. Its window is ${times.toFixed(2)} times the size of ${other}’s (${showChance(sure)} sure).`;
     case 'alike':
-      return `${name}: no difference that matters, ${showChance(sure)} sure that the windows are within a fifth of each other.`;
+      return `${name}: no difference that matters. The windows are within a fifth of each other (${showChance(sure)} sure).`;
     case 'open': {
       const seems = `${asSentence(better)} has the smaller window so far, ×${times.toFixed(2)}.`;
       const about =
         more === null
-          ? ' It would take more putts than can be planned.'
-          : ` About ${more} more putts with each would settle it, if that stays so.`;
+          ? ' Settling it would take too many putts to plan.'
+          : ` About ${more} more putts with each should settle it.`;
       return `${name}: not settled. ${seems}${about}`;
     }
   }

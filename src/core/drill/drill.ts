@@ -22,7 +22,7 @@ export const skillWords = (skill: Skill): string =>
   isQuantity(skill) ? (quantityOf(skill).trained?.name ?? skill) : skill;
 
 export const skillSchema = z.string().refine((skill) => skills().includes(skill), {
-  error: ({ input }) => `“${String(input)}” is nothing that drills train: ${skills().join(', ')}.`,
+  error: ({ input }) => `“${String(input)}” is not a skill: use one of ${skills().join(', ')}.`,
 });
 
 /** What a player misses besides what a bias makes. */
@@ -34,13 +34,13 @@ export type Miss = string;
 export const missNames = (): Miss[] => [...biasMisses(), ...OTHER_MISSES];
 
 const missSchema = z.string().refine((miss) => missNames().includes(miss), {
-  error: ({ input }) => `“${String(input)}” is no miss: ${missNames().join(', ')}.`,
+  error: ({ input }) => `“${String(input)}” is not a miss: use one of ${missNames().join(', ')}.`,
 });
 
 /** Some of all there are. */
 const some = <Item>(schema: z.ZodType<Item, Item>, all: () => unknown[]) =>
   z.array(schema).refine((chosen) => chosen.length <= all().length, {
-    error: () => `At most ${all().length} can be named.`,
+    error: () => `Choose at most ${all().length}.`,
   });
 
 /** Some things that drills train. */
@@ -52,14 +52,15 @@ export type PlaceKind = (typeof PLACES)[number];
 
 export const PLACE_WORDS: Record<PlaceKind, string> = {
   green: 'practice green',
-  'busy green': 'busy green, no free hole',
-  carpet: 'carpet indoors',
+  'busy green': 'busy green (no free hole)',
+  carpet: 'indoor carpet',
   home: 'at home',
   slope: 'on a slope',
 };
 
-const words = (max: number) => z.string().trim().max(max, `At most ${max} letters.`);
-const needed = (max: number) => words(max).min(1, 'Some words are needed.');
+const words = (max: number) =>
+  z.string().trim().max(max, `This is too long: use at most ${max} characters.`);
+const needed = (max: number) => words(max).min(1, 'Enter some text.');
 const list = (max: number) => z.array(needed(300)).max(max);
 
 /** All a drill says beside its name and its layout. */

@@ -12,31 +12,55 @@ interface Told {
 
 /** All manners; a new one is a line here. */
 export const MANNERS = {
-  usual: { label: 'as usual', about: 'The player’s own stroke.', usual: true },
-  routine: { label: 'full routine', about: 'The whole routine, as on the course.', usual: true },
-  'lead hand': { label: 'lead hand only', about: 'Trail hand away.', usual: false },
-  'trail hand': { label: 'trail hand only', about: 'Lead hand away.', usual: false },
-  'eyes closed': { label: 'eyes closed', about: 'Set up looking, then eyes shut.', usual: false },
-  'at the hole': {
-    label: 'looking at the hole',
-    about: 'Eyes on the hole during the stroke.',
+  usual: { label: 'as usual', about: 'The player makes their own stroke.', usual: true },
+  routine: {
+    label: 'full routine',
+    about: 'The player goes through the full routine, as on the course.',
+    usual: true,
+  },
+  'lead hand': { label: 'lead hand only', about: 'The trail hand is off the grip.', usual: false },
+  'trail hand': { label: 'trail hand only', about: 'The lead hand is off the grip.', usual: false },
+  'eyes closed': {
+    label: 'eyes closed',
+    about: 'The player sets up with eyes open, then closes them.',
     usual: false,
   },
-  push: { label: 'no backswing', about: 'Face against the ball, then pushed.', usual: false },
-  'heavy ball': { label: 'heavy ball', about: 'A heavier ball than is played.', usual: false },
-  hovering: { label: 'hovering', about: 'The head off the ground at address.', usual: false },
+  'at the hole': {
+    label: 'looking at the hole',
+    about: 'The eyes are on the hole during the stroke.',
+    usual: false,
+  },
+  push: {
+    label: 'no backswing',
+    about: 'The face rests against the ball, then pushes it.',
+    usual: false,
+  },
+  'heavy ball': {
+    label: 'heavy ball',
+    about: 'The ball is heavier than the one used in play.',
+    usual: false,
+  },
+  hovering: { label: 'hovering', about: 'The head is off the ground at address.', usual: false },
   coin: { label: 'ball on a coin', about: 'The ball sits on a coin.', usual: false },
-  wedge: { label: 'with a wedge', about: 'A wedge’s edge at the ball’s equator.', usual: false },
+  wedge: {
+    label: 'with a wedge',
+    about: 'The edge of a wedge meets the ball at its equator.',
+    usual: false,
+  },
   stopped: {
-    label: 'stopped short',
+    label: 'short follow-through',
     about: 'The head is stopped just past the ball.',
     usual: false,
   },
   guided: { label: 'guided', about: 'The head runs along a rail or a board.', usual: false },
-  practice: { label: 'practice stroke', about: 'Tried out; it does not count.', usual: false },
+  practice: {
+    label: 'practice stroke',
+    about: 'The stroke is tried out and does not count.',
+    usual: false,
+  },
   simulated: {
     label: 'simulated',
-    about: 'Made up by a simulated instrument; it never moves a score.',
+    about: 'From a simulated instrument. It never changes a score.',
     usual: false,
   },
 } as const satisfies Record<string, Told>;

@@ -24,7 +24,7 @@ const TRADE: Readonly<Record<string, readonly string[]>> = {
   center: ['strike', 'middle'],
   toe: ['strike', 'heel'],
   break: ['reading', 'slope', 'curve'],
-  apex: ['curve', 'half way'],
+  apex: ['curve', 'halfway'],
   hinge: ['wrist', 'hold', 'finish'],
   flip: ['wrist', 'lead hand', 'break down'],
   release: ['face', 'finish'],

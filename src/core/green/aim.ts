@@ -49,7 +49,7 @@ export function aimFor(putt: Putt): Aim {
       : aimOverTiers(stretches, putt.distance, arrivalSpeed);
   if (!found) {
     throw new RangeError(
-      `No putt of ${putt.distance.toFixed(2)} m arrives ${putt.past.toFixed(2)} m past on a ${(steepest(putt) * 100).toFixed(1)} % slope at a green speed of ${putt.greenSpeed.toFixed(2)} m: the slope cannot hold that pace.`,
+      `No ${putt.distance.toFixed(2)} m putt can have a pace of ${putt.past.toFixed(2)} m past the hole on a ${(steepest(putt) * 100).toFixed(1)} % slope at a green speed of ${putt.greenSpeed.toFixed(2)} m. The slope cannot hold that pace.`,
     );
   }
   const { start, arrival } = found;

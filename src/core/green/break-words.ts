@@ -15,6 +15,7 @@ const AMOUNTS: Record<string, number> = {
   five: 5,
   six: 6,
   half: 0.5,
+  just: 0.1,
   'half a': 0.5,
   'one and a half': 1.5,
 };
@@ -25,7 +26,7 @@ const EDGE = 0.5;
 const NEAR = 0.05;
 
 const WAY = /(right to left|left to right|r\s*(?:to|-|–|>|→)\s*l|l\s*(?:to|-|–|>|→)\s*r|rl|lr)$/;
-const SIDE = /\s*\b(outside|out|inside|in)?\s*(?:of )?(?:the )?(edge)?$/;
+const SIDE = /\s*\b(outside|out|inside|in)?\s*(?:of )?(?:the )?(?:left |right )?(edge)?$/;
 const AMOUNT = /^(?:(\d+(?:[.,]\d+)?)|([a-z ]+?))?\s*(?:cups?|holes?)?(?: and a half)?$/;
 
 /** How much is said, in hole widths; null when it is no amount. */
@@ -69,19 +70,21 @@ export function parseBreak(text: string): Break | null {
 }
 
 /**
- * Says how far beside the hole something is, from its edge: "1.4 cups outside the edge", "0.2 cups inside the edge".
+ * Says how far beside the hole something is, from its edge: "1.4 cups outside the right edge", "just inside the left edge".
  *
- * @param cups from the middle of the hole, in hole widths, to either side
+ * @param cups from the middle of the hole, in hole widths, right positive
  */
 export function edgeWords(cups: number): string {
+  const edge = `the ${cups > 0 ? 'right' : 'left'} edge`;
   const outside = Math.abs(cups) - EDGE;
-  if (Math.abs(outside) < NEAR) return 'the edge';
+  if (Math.abs(outside) < NEAR) return edge;
   const shown = Math.abs(outside).toFixed(1);
-  return `${shown === '1.0' ? 'a cup' : `${shown} cups`} ${outside > 0 ? 'outside' : 'inside'} the edge`;
+  const far = shown === '0.1' ? 'just' : shown === '1.0' ? 'a cup' : `${shown} cups`;
+  return `${far} ${outside > 0 ? 'outside' : 'inside'} ${edge}`;
 }
 
 /**
- * Says a break: "1.3 cups outside the edge, right to left".
+ * Says a break: "1.3 cups outside the right edge, right to left".
  *
  * @param cups start line beside the middle of the hole in hole widths, right positive: the ball breaks the other way
  */

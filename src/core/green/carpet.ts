@@ -9,15 +9,15 @@ const metres = (what: string, { min, max }: { min: number; max: number }) =>
     .number()
     .refine(
       (value) => value >= min && value <= max,
-      `${what} of ${min * 100} cm to ${max * 100} cm can be taken.`,
+      `${what} must be ${min * 100} cm to ${max * 100} cm.`,
     );
 
 /** A ball let go at the top of a book that leans: from how high, and how far it rolled, there and back again. */
 export const bookRollsSchema = z.object({
-  height: metres('A book', LIMITS.height),
+  height: metres('The height of the book', LIMITS.height),
   /** Roll-outs from the foot of the book, m. */
-  there: metres('A roll', LIMITS.roll),
-  back: metres('A roll', LIMITS.roll),
+  there: metres('The roll', LIMITS.roll),
+  back: metres('The roll', LIMITS.roll),
 });
 export type BookRolls = z.infer<typeof bookRollsSchema>;
 
@@ -38,7 +38,7 @@ export function carpetSpeed({ height, there, back }: BookRolls): number {
   const { min, max } = GREEN_SPEED_RANGE;
   if (speed < min || speed > max) {
     throw new RangeError(
-      `These rolls mean a speed of ${speed.toFixed(1)} m, and ${min} m to ${max} m is believed: measure from the foot of the book to where the ball lies.`,
+      `These rolls give a speed of ${speed.toFixed(1)} m, which is out of range: it must be ${min} m to ${max} m. Measure from the foot of the book to where the ball stopped.`,
     );
   }
   return speed;

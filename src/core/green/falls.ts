@@ -86,7 +86,7 @@ export const fallsSchema = z.string().transform((text, context) => {
   if (falls !== null) return falls;
   context.addIssue({
     code: 'custom',
-    message: `“${text.trim().slice(0, 24)}” is no direction. Type it like left, downhill right, 5 o’clock or 70° left, seen from the ball.`,
+    message: `“${text.trim().slice(0, 24)}” is not a direction. Type a direction such as left, downhill right, 5 o’clock or 70° left, seen from the ball.`,
   });
   return z.NEVER;
 });

@@ -235,12 +235,10 @@ describe('the roll on a plane', () => {
 
   it('refuses greens that are not believed, by name', () => {
     expect(() => rollingDeceleration(0.9)).toThrow(
-      'A green speed of 0.9 m is not believed: 1.2 m to 5 m is allowed.',
+      'A green speed of 0.9 m is out of range: use 1.2 m to 5 m.',
     );
     expect(() => rollingDeceleration(NaN)).toThrow(RangeError);
-    expect(() => slopePull(0.09)).toThrow(
-      'A grade of 9.0 % is not believed: 0 % to 8 % is allowed.',
-    );
+    expect(() => slopePull(0.09)).toThrow('A slope of 9.0 % is out of range: use 0 % to 8 %.');
   });
 });
 
@@ -329,7 +327,7 @@ describe('the aim', () => {
 
   it('refuses a pace that the slope cannot hold', () => {
     const slide: Putt = { distance: 6, greenSpeed: 4.5, past: 0.1, slope: slope(6, 0), tiers: [] };
-    expect(() => aimFor(slide)).toThrow('the slope cannot hold that pace');
+    expect(() => aimFor(slide)).toThrow('The slope cannot hold that pace');
   });
 });
 
@@ -543,8 +541,8 @@ describe('two rolls of one release', () => {
   });
 
   it('refuse a roll that is longer uphill, and a green that is not believed', () => {
-    expect(() => readTwoWay(3, 2)).toThrow('the downhill one is at least as long');
-    expect(() => readTwoWay(0.5, 0.6)).toThrow('1.2 m to 5 m is believed');
+    expect(() => readTwoWay(3, 2)).toThrow('cannot be longer than the downhill roll');
+    expect(() => readTwoWay(0.5, 0.6)).toThrow('it must be 1.2 m to 5 m');
   });
 });
 

@@ -82,6 +82,6 @@ export function refuseTooFirm(putt: Putt): void {
   const { arrivalSpeed } = aimFor(putt);
   if (arrivalSpeed < DROP_SPEED) return;
   throw new RangeError(
-    `At ${putt.past.toFixed(2)} m past on a ${putt.greenSpeed.toFixed(2)} m green the ball arrives at ${arrivalSpeed.toFixed(2)} m/s and cannot drop: below ${DROP_SPEED} m/s is needed.`,
+    `At a pace of ${putt.past.toFixed(2)} m past the hole on a green speed of ${putt.greenSpeed.toFixed(2)} m, the ball reaches the hole at ${arrivalSpeed.toFixed(2)} m/s and cannot drop. It must arrive below ${DROP_SPEED} m/s.`,
   );
 }

@@ -19,7 +19,7 @@ export const PACES = [
   { id: 'firm', name: 'firm, back of the cup', past: () => 0.9 },
   {
     id: 'tenth',
-    name: 'a tenth of the putt',
+    name: 'past by a tenth of the putt',
     past: (distance: number) => Math.min(distance / 10, PAST_RANGE.max),
   },
 ] as const satisfies Pace[];

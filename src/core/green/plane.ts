@@ -7,8 +7,11 @@ export const slopeSchema = z.object({
   /** Rise over run, 0 to 0.08. */
   grade: z
     .number()
-    .min(GRADE_RANGE.min, 'A grade cannot be negative: turn the direction it falls instead')
-    .max(GRADE_RANGE.max, `A grade above ${GRADE_RANGE.max * 100} % is not believed`),
+    .min(
+      GRADE_RANGE.min,
+      'The slope cannot be negative. Reverse the direction of the fall instead.',
+    )
+    .max(GRADE_RANGE.max, `The slope is too steep: use at most ${GRADE_RANGE.max * 100} %.`),
   /** Direction in which it falls, rad from the line ball to hole, right positive: 0 downhill, -π/2 to the left. */
   falls: z.number().min(-Math.PI).max(Math.PI),
 });
@@ -39,7 +42,7 @@ export function slopePull(grade: number): number {
   const { min, max } = GRADE_RANGE;
   if (!(grade >= min && grade <= max)) {
     throw new RangeError(
-      `A grade of ${(grade * 100).toFixed(1)} % is not believed: 0 % to ${max * 100} % is allowed.`,
+      `A slope of ${(grade * 100).toFixed(1)} % is out of range: use 0 % to ${max * 100} %.`,
     );
   }
   return (5 / 7) * GRAVITY * Math.sin(Math.atan(grade));

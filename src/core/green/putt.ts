@@ -7,14 +7,14 @@ import { MOST_TIERS, tierSchema } from './tier';
 const metres = (what: string, { min, max }: { min: number; max: number }) =>
   z
     .number()
-    .min(min, `${what} must be at least ${min} m`)
-    .max(max, `${what} must be at most ${max} m`);
+    .min(min, `${what} must be at least ${min} m.`)
+    .max(max, `${what} must be at most ${max} m.`);
 
 /** A putt on up to three planes in a row. */
 export const puttSchema = z
   .object({
     /** Ball to the centre of the hole, m. */
-    distance: metres('The putt', PUTT_RANGE),
+    distance: metres('The length of the putt', PUTT_RANGE),
     /** Roll-out from the green-speed ramp, m. */
     greenSpeed: metres('The green speed', GREEN_SPEED_RANGE),
     /** How the green lies along it. */
@@ -31,7 +31,7 @@ export const puttSchema = z
       context.addIssue({
         code: 'custom',
         path: ['tiers', index, 'from'],
-        message: `A tier at ${from} m is out of place: between ${before} m and the hole at ${distance} m is allowed`,
+        message: `The tier at ${from} m is out of place: put it between ${before} m and the hole at ${distance} m.`,
       });
     });
   });

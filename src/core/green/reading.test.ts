@@ -51,6 +51,7 @@ describe('a break in words', () => {
     ['3 r to l', 3.5, 'left'],
     ['a cup outside the edge, r to l', 1.5, 'left'],
     ['the edge, right to left', 0.5, 'left'],
+    ['just outside the right edge, right to left', 0.6, 'left'],
     ['inside the edge l to r', 0.25, 'right'],
     ['0.2 cups inside, l to r', 0.3, 'right'],
     ['straight', 0, 'left'],
@@ -63,7 +64,7 @@ describe('a break in words', () => {
   it.each([
     '',
     'a lot',
-    'right to left',
+    'right-to-left',
     'cups',
     'many cups right to left',
     '2 cups',
@@ -109,7 +110,7 @@ describe('the slope for a break', () => {
 
   it('says how much break is believed when more is asked', () => {
     expect(() => slopeForBreak({ ...eightFeet, distance: 0.6 }, 9, 'left')).toThrow(
-      'would need a grade above 8 %',
+      'would need a slope above 8 %',
     );
   });
 });

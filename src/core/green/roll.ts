@@ -11,7 +11,7 @@ export function rollingDeceleration(greenSpeed: number): number {
   const { min, max } = GREEN_SPEED_RANGE;
   if (!(greenSpeed >= min && greenSpeed <= max)) {
     throw new RangeError(
-      `A green speed of ${greenSpeed} m is not believed: ${min} m to ${max} m is allowed.`,
+      `A green speed of ${greenSpeed} m is out of range: use ${min} m to ${max} m.`,
     );
   }
   return RAMP_SPEED ** 2 / (2 * greenSpeed);

@@ -36,7 +36,7 @@ export function slopeForBreak(putt: Putt, cups: number, towards: 'left' | 'right
   const most = breakOn(putt, { grade: high, falls });
   if (most < wanted) {
     throw new RangeError(
-      `A break of ${cups} cups would need a grade above ${GRADE_RANGE.max * 100} %: at most ${(most / (2 * HOLE_RADIUS)).toFixed(1)} cups is believed on this putt.`,
+      `A break of ${cups} cups would need a slope above ${GRADE_RANGE.max * 100} %. This putt can break at most ${(most / (2 * HOLE_RADIUS)).toFixed(1)} cups.`,
     );
   }
   while (high - low > 1e-9) {

@@ -212,7 +212,7 @@ describe('an aim over tiers', () => {
 
   it('refuses a pace that the last plane cannot hold', () => {
     const slide = { ...step, greenSpeed: 4.8, tiers: [{ from: 1, slope: slope(8, 0) }] };
-    expect(() => aimFor({ ...slide, past: 0.05 })).toThrow('the slope cannot hold that pace');
+    expect(() => aimFor({ ...slide, past: 0.05 })).toThrow('The slope cannot hold that pace');
   });
 });
 
@@ -255,13 +255,16 @@ describe('what follows from the roll over tiers', () => {
   });
 
   it.each([
-    [[{ from: 7, slope: FLAT }], 'A tier at 7 m is out of place: between 0 m and the hole at 6 m'],
+    [
+      [{ from: 7, slope: FLAT }],
+      'The tier at 7 m is out of place: put it between 0 m and the hole at 6 m',
+    ],
     [
       [
         { from: 3, slope: FLAT },
         { from: 2, slope: FLAT },
       ],
-      'A tier at 2 m is out of place: between 3 m and the hole at 6 m',
+      'The tier at 2 m is out of place: put it between 3 m and the hole at 6 m',
     ],
   ])('refuses tiers out of order or beyond the hole', (tiers, words) => {
     const result = puttSchema.safeParse({ ...step, tiers });

@@ -20,14 +20,14 @@ export interface TwoWayReading {
 export function readTwoWay(up: number, down: number): TwoWayReading {
   if (!(up > 0 && down >= up)) {
     throw new RangeError(
-      `A roll of ${up} m uphill and ${down} m downhill cannot be: the downhill one is at least as long.`,
+      `The uphill roll of ${up} m cannot be longer than the downhill roll of ${down} m.`,
     );
   }
   const greenSpeed = (2 * up * down) / (up + down);
   const { min, max } = GREEN_SPEED_RANGE;
   if (greenSpeed < min || greenSpeed > max) {
     throw new RangeError(
-      `These rolls mean a green speed of ${greenSpeed.toFixed(2)} m: ${min} m to ${max} m is believed.`,
+      `These rolls give a green speed of ${greenSpeed.toFixed(2)} m, which is out of range: it must be ${min} m to ${max} m.`,
     );
   }
   const deceleration = rollingDeceleration(greenSpeed);

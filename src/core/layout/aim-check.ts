@@ -9,47 +9,51 @@ const WAYS = {
   string: {
     label: 'string over the line',
     kit: [{ item: 'string', count: 1 }],
-    checklist: ['String over the ball and the target; eyes over it, then say how it looks.'],
+    checklist: [
+      'Stretch a string over the ball and the target. Get your eyes over it, then say where the face points.',
+    ],
     cautions: CAUTIONS.string,
   },
   rod: {
     label: 'alignment stick overhead',
     kit: [{ item: 'rod', count: 1 }],
     checklist: [
-      'Somebody holds a stick over the ball, along the line; say which side of it the face points.',
+      'A helper holds a stick over the ball, along the line. Say to which side of it the face points.',
     ],
     cautions: CAUTIONS.overhead,
   },
   mirror: {
     label: 'mirror under the face',
     kit: [{ item: 'mirror', count: 1 }],
-    checklist: ['Mirror square to the line; the face lies on its line.'],
+    checklist: ['Set the mirror square to the line, and set the face on the mirror’s line.'],
     cautions: CAUTIONS.mirror,
   },
   marks: {
     label: 'coin or tee on the line',
     kit: [{ item: 'coin', count: 1 }],
-    checklist: ['A coin on the line at the distance named: the face points at it, or beside it.'],
+    checklist: [
+      'Put a coin on the line at the distance given. See whether the face points at it or beside it.',
+    ],
     cautions: [],
   },
   stripe: {
     label: 'stripe on the ball',
     kit: [{ item: 'pen', count: 1 }],
-    checklist: ['The stripe is set on the line meant; somebody looks along it from behind.'],
+    checklist: ['Set the stripe on the intended line. A helper looks along it from behind.'],
     cautions: [],
   },
   push: {
     label: 'club pushed against a stick',
     kit: [{ item: 'rod', count: 1 }],
     checklist: [
-      'A stick square across the line, a hand’s breadth ahead; push the head until it meets it.',
+      'Lay a stick square across the line, a hand’s breadth ahead. Push the head forward until it meets the stick.',
     ],
     cautions: [...CAUTIONS.rods, ...CAUTIONS.push],
   },
   eye: {
-    label: 'the coach’s look',
+    label: 'coach’s eye',
     kit: [],
-    checklist: ['The coach stands behind the ball, on the line, one eye closed.'],
+    checklist: ['The coach stands behind the ball on the line, with one eye closed.'],
     cautions: [],
   },
 } as const satisfies Record<
@@ -91,7 +95,8 @@ const outcome = (
 export const aimCheck = defineElement({
   kind: 'aimCheck',
   name: 'Aim check',
-  about: 'Where the face points before the stroke: tells the aim from the stroke.',
+  about:
+    'Checks where the face points before the stroke, to tell an aim error from a stroke error.',
   trains: 'aim',
   traits: { byEye: true, spread: true },
   schema,
@@ -99,14 +104,14 @@ export const aimCheck = defineElement({
     {
       type: 'choice',
       name: 'by',
-      label: 'Looked at by',
+      label: 'Method',
       options: Object.entries(WAYS).map(([value, { label }]) => ({ value, label })),
     },
     {
       type: 'length',
       name: 'distance',
-      label: 'Looked at, from ball',
-      what: 'A distance to look at',
+      label: 'Viewing distance from ball',
+      what: 'A viewing distance',
       kind: 'putt',
       ...LIMITS,
       when: { field: 'by', is: Object.keys(WAYS).filter((way) => way !== 'push') },
@@ -123,15 +128,15 @@ export const aimCheck = defineElement({
     by === 'push'
       ? [
           outcome('flat', 'Flat', 'heel and toe together'),
-          outcome('heel', 'Heel first', 'the heel meets it first', 'left'),
-          outcome('toe', 'Toe first', 'the toe meets it first', 'right'),
+          outcome('heel', 'Heel first', 'the heel meets the stick first', 'left'),
+          outcome('toe', 'Toe first', 'the toe meets the stick first', 'right'),
         ]
       : [
           outcome('square', 'Aim square', 'on the line'),
-          outcome('left', 'Aim left', 'less than a ball left', 'left'),
-          outcome('right', 'Aim right', 'less than a ball right', 'right'),
-          outcome('far left', 'Far left', 'a ball left, or more', 'left'),
-          outcome('far right', 'Far right', 'a ball right, or more', 'right'),
+          outcome('left', 'Aim left', 'less than a ball’s width left', 'left'),
+          outcome('right', 'Aim right', 'less than a ball’s width right', 'right'),
+          outcome('far left', 'Far left', 'a ball’s width left or more', 'left'),
+          outcome('far right', 'Far right', 'a ball’s width right or more', 'right'),
         ],
   evidence: () => [],
   reads: (said, { by, distance }, { player }): Read[] => {
@@ -167,7 +172,7 @@ export const aimCheck = defineElement({
             role: 'string',
           },
         ],
-  checklist: ({ by }) => [...WAYS[by].checklist, 'The ball waits until the look is logged.'],
+  checklist: ({ by }) => [...WAYS[by].checklist, 'Wait to putt until the aim check is logged.'],
   kit: ({ by }) => [...WAYS[by].kit],
   cautions: ({ by }) => [...WAYS[by].cautions],
 });

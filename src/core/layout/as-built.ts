@@ -29,12 +29,12 @@ export function asBuilt(
   for (const [name, metres] of Object.entries(measured)) {
     const measure = element.measures?.(params, setting).find((one) => one.name === name);
     if (!measure) {
-      return refuse(name, `A ${element.name.toLowerCase()} has no “${name}”.`);
+      return refuse(name, `The ${element.name.toLowerCase()} has no “${name}” to measure.`);
     }
     params = measure.as(metres);
     const parsed = element.schema.safeParse(params);
     if (!parsed.success) {
-      return refuse(name, parsed.error.issues[0]?.message ?? 'It cannot be so.');
+      return refuse(name, parsed.error.issues[0]?.message ?? 'This measurement is not possible.');
     }
   }
   const built = Object.keys(measured).length > 0 && { built: measured };

@@ -30,7 +30,7 @@ const schema = z.object({
   /** Ball to the line between the tees, m. */
   distance: z.number().min(LIMITS.distance.min).max(LIMITS.distance.max),
   /** Inner gap between the tees, m. */
-  gap: z.number().gt(LIMITS.gap.min, 'The gap must be wider than the ball').max(LIMITS.gap.max),
+  gap: z.number().gt(LIMITS.gap.min, 'The gap must be wider than the ball.').max(LIMITS.gap.max),
   /** Diameter of a tee's shank, m. */
   shank: z.number().min(LIMITS.shank.min).max(LIMITS.shank.max),
   /** How far right of the gate's centre line the ball lies, m. */
@@ -149,7 +149,7 @@ function check(gate: BallGate, setting: Setting): Finding[] {
     findings.push({
       severity: 'error',
       field: 'distance',
-      message: 'A gate at {gate} stands beyond the hole: at most {putt} is allowed on this putt.',
+      message: 'A gate at {gate} is beyond the hole: use {putt} or less on this putt.',
       lengths: {
         gate: { metres: gate.distance, kind: 'along' },
         putt: { metres: putt.distance, kind: 'putt' },
@@ -160,7 +160,7 @@ function check(gate: BallGate, setting: Setting): Finding[] {
       severity: 'error',
       field: 'gap',
       message:
-        'At {gap} the tees would stand in the hole: set the gate before the hole, or wider than {hole}.',
+        'A gap of {gap} puts the tees in the hole: move the gate short of the hole, or make the gap wider than {hole}.',
       lengths: { gap: across(gate.gap), hole: across(2 * HOLE_RADIUS) },
     });
   }
@@ -168,7 +168,8 @@ function check(gate: BallGate, setting: Setting): Finding[] {
     findings.push({
       severity: 'warning',
       field: 'gap',
-      message: 'Only {air} of clearance in all: under {least} a clear putt is mostly luck.',
+      message:
+        'Total clearance is only {air}: below {least}, a putt that goes through is mostly luck.',
       lengths: { air: across(gate.gap - BALL_DIAMETER), least: across(LEAST_AIR) },
     });
   }
@@ -192,8 +193,8 @@ export const midway = (a: Spot, b: Spot): Spot => ({
 export const gateOutcomes = (left: Spot, right: Spot): Outcome[] => [
   {
     id: 'clear',
-    label: 'Clear',
-    detail: 'through the gate',
+    label: 'Through',
+    detail: 'the gate',
     side: 'middle',
     passes: true,
     at: midway(left, right),
@@ -214,7 +215,7 @@ export const gateOutcomes = (left: Spot, right: Spot): Outcome[] => [
 export const ballGate = defineElement({
   kind: 'ballGate',
   name: 'Ball gate',
-  about: 'Two tees the ball must pass between: start line.',
+  about: 'Roll the ball between two tees to train the start line.',
   trains: 'start',
   traits: { showsLine: true, inHeadsWay: true, proves: true, twoTees: true },
   gate: (gate) => ({
@@ -229,7 +230,7 @@ export const ballGate = defineElement({
     {
       type: 'length',
       name: 'distance',
-      label: 'Gate, from ball',
+      label: 'Ball to gate',
       what: 'A gate distance',
       kind: 'along',
       ...LIMITS.distance,
@@ -247,10 +248,10 @@ export const ballGate = defineElement({
     {
       type: 'choice',
       name: 'made',
-      label: 'Set with',
+      label: 'Gate posts',
       options: [
         { value: 'tees', label: 'tees' },
-        { value: 'books', label: 'books laid down' },
+        { value: 'books', label: 'books laid flat' },
         { value: 'sleeves', label: 'ball sleeves' },
       ],
     },
@@ -267,8 +268,8 @@ export const ballGate = defineElement({
     {
       type: 'length',
       name: 'offset',
-      label: 'Ball off centre',
-      what: 'A ball off the centre line',
+      label: 'Ball offset',
+      what: 'A ball offset',
       kind: 'across',
       min: 0,
       max: 0.2,
@@ -277,7 +278,7 @@ export const ballGate = defineElement({
     {
       type: 'choice',
       name: 'on',
-      label: 'The gate stands on',
+      label: 'Gate position',
       options: [
         { value: 'line', label: 'the start line' },
         { value: 'curve', label: 'the curve' },
@@ -355,7 +356,7 @@ export const ballGate = defineElement({
     },
     {
       name: 'distance',
-      label: 'Gate, from ball',
+      label: 'Ball to gate',
       kind: 'along',
       metres: gate.distance,
       error: ERRORS.distance,

@@ -4,7 +4,7 @@ import { defineElement } from './element';
 const MARKERS = [
   { value: 'marker', label: 'ball marker', item: 'marker' },
   { value: 'coin', label: 'coin', item: 'coin' },
-  { value: 'tee hole', label: 'pin hole', item: 'tee' },
+  { value: 'tee hole', label: 'tee hole', item: 'tee' },
 ] as const;
 
 const schema = z.object({
@@ -21,26 +21,26 @@ const ORIGIN = { along: 0, across: 0 };
 /** The spot the ball is played from; all else is measured from it. */
 export const ballMark = defineElement({
   kind: 'ballMark',
-  name: 'Ball mark',
+  name: 'Ball marker',
   about: 'Brings the ball back to exactly the same spot.',
   trains: 'set-up',
   traits: { fixed: true, spread: true },
   schema,
   fields: [
-    { type: 'choice', name: 'marker', label: 'Marked with', options: MARKERS },
+    { type: 'choice', name: 'marker', label: 'Marker type', options: MARKERS },
     {
       type: 'choice',
       name: 'under',
-      label: 'The ball lies',
+      label: 'Ball position',
       options: [
-        { value: 'beside', label: 'beside it' },
-        { value: 'on it', label: 'on it' },
+        { value: 'beside', label: 'beside the marker' },
+        { value: 'on it', label: 'on the marker' },
       ],
     },
   ],
   defaults: (): BallMark => ({ marker: 'marker', under: 'beside' }),
   check: () => [],
-  places: () => [{ id: 'ball', name: 'ball mark', at: ORIGIN }],
+  places: () => [{ id: 'ball', name: 'ball marker', at: ORIGIN }],
   tolerance: () => null,
   outcomes: () => [],
   evidence: () => [],

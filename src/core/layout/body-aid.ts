@@ -9,8 +9,8 @@ const AIDS = {
     label: 'stick on the breastbone',
     kit: [{ item: 'rod', count: 1 }],
     checklist: [
-      'Butt end lightly on the breastbone, stick in line with the shaft.',
-      'Stick and shaft keep their angle from start to finish.',
+      'Rest the butt end lightly on the breastbone, with the stick in line with the shaft.',
+      'Keep the angle between stick and shaft from start to finish.',
     ],
     cautions: CAUTIONS.chest,
   },
@@ -18,8 +18,8 @@ const AIDS = {
     label: 'stick along the grip',
     kit: [{ item: 'rod', count: 1 }],
     checklist: [
-      'A stick held along the grip, reaching up past the lead side; nothing on the ground.',
-      'It stays off the ribs until the ball is gone.',
+      'Hold a stick along the grip so that it reaches up past the lead side, with nothing on the ground.',
+      'Keep it off the ribs until the ball is gone.',
     ],
     cautions: CAUTIONS.chest,
   },
@@ -27,7 +27,7 @@ const AIDS = {
     label: 'stick under both arms',
     kit: [{ item: 'rod', count: 1 }],
     checklist: [
-      'Stick under both armpits, across the chest.',
+      'Hold a stick under both armpits, across the chest.',
       'It points along the line at address and turns with the chest.',
     ],
     cautions: [],
@@ -36,78 +36,90 @@ const AIDS = {
     label: 'mirror on the ground',
     kit: [{ item: 'mirror', count: 1 }],
     checklist: [
-      'Eyes over the ball line or just inside it, never outside.',
-      'Shoulders parallel to the line.',
+      'Keep the eyes over the ball line or just inside it, never outside.',
+      'Set the shoulders parallel to the line.',
     ],
     cautions: CAUTIONS.mirror,
   },
   board: {
     label: 'tilted board',
     kit: [{ item: 'board', count: 1 }],
-    checklist: ['Heel rests on it all the way, lightly.'],
+    checklist: ['Let the heel of the putter rest lightly on the board all the way.'],
     cautions: [],
   },
   cushions: {
     label: 'balance cushions',
     kit: [{ item: 'cushion', count: 2 }],
-    checklist: ['Something to hold within reach.', 'One foot on each, weight even.'],
+    checklist: [
+      'Keep something to hold within reach.',
+      'Put one foot on each cushion, with the weight even.',
+    ],
     cautions: CAUTIONS.balance,
   },
   'eyes closed': {
     label: 'eyes closed',
     kit: [],
     checklist: [
-      'Set up with eyes open, close them, then putt.',
-      'Say where it went before looking.',
+      'Set up with the eyes open, close them, then putt.',
+      'Say where the ball went before you look.',
     ],
     cautions: CAUTIONS.blind,
   },
   'lead hand': {
     label: 'lead hand only',
     kit: [],
-    checklist: ['Trail hand in the pocket or on the trail thigh.', 'Grip light, head low.'],
+    checklist: [
+      'Put the trail hand in a pocket or on the trail thigh.',
+      'Grip lightly and keep the head low.',
+    ],
     cautions: [],
   },
   'trail hand': {
     label: 'trail hand only',
     kit: [],
-    checklist: ['Lead hand in the pocket.', 'The trail wrist keeps its bend.'],
+    checklist: ['Put the lead hand in a pocket.', 'Keep the bend in the trail wrist.'],
     cautions: [],
   },
   'ball on the coin': {
     label: 'ball on a coin',
     kit: [{ item: 'coin', count: 1 }],
-    checklist: ['Ball on the coin.', 'The coin is brushed forward and the ball leaves first.'],
+    checklist: [
+      'Set the ball on the coin.',
+      'The putter brushes the coin forward, and the ball leaves first.',
+    ],
     cautions: [],
   },
   wedge: {
     label: 'wedge',
     kit: [{ item: 'wedge', count: 1 }],
     checklist: [
-      'Leading edge level with the ball’s equator.',
-      'Struck right, the ball rolls at once.',
+      'Keep the leading edge level with the ball’s equator.',
+      'A ball struck well rolls at once.',
     ],
     cautions: [],
   },
   'heavy ball': {
     label: 'heavy ball',
     kit: [{ item: 'heavyBall', count: 1 }],
-    checklist: ['Short strokes only.', 'The head keeps moving through the ball.'],
+    checklist: ['Make short strokes only.', 'Keep the head moving through the ball.'],
     cautions: CAUTIONS.push,
   },
   'striped ball': {
     label: 'striped ball',
     kit: [{ item: 'pen', count: 1 }],
     checklist: [
-      'Stripe on the start line, sighted from behind.',
-      'Watch it roll: a true stripe stands still.',
+      'Set the stripe on the start line, sighting from behind.',
+      'Watch the ball roll. On a true roll the stripe looks still.',
     ],
     cautions: [],
   },
   push: {
-    label: 'no swing: push',
+    label: 'push, no backswing',
     kit: [],
-    checklist: ['Face set against it, no backswing.', 'Push through along the line and hold.'],
+    checklist: [
+      'Set the face against the ball, with no backswing.',
+      'Push through along the line and hold.',
+    ],
     cautions: CAUTIONS.push,
   },
 } as const satisfies Record<
@@ -131,7 +143,7 @@ type BodyAid = z.infer<typeof schema>;
 export const bodyAid = defineElement({
   kind: 'bodyAid',
   name: 'Training aid',
-  about: 'Something held, worn or done: a checklist, nothing to measure.',
+  about: 'The player holds, wears or does something that has a checklist and nothing to measure.',
   trains: 'set-up',
   traits: { spread: true },
   schema,
@@ -139,7 +151,7 @@ export const bodyAid = defineElement({
     {
       type: 'choice',
       name: 'aid',
-      label: 'Which',
+      label: 'Training aid',
       options: AID_IDS.map((value) => ({ value, label: AIDS[value].label })),
     },
   ],
@@ -153,11 +165,15 @@ export const bodyAid = defineElement({
   draw: () => [],
   checklist: ({ aid }, { player }) => [
     ...(aid === 'board'
-      ? [`Board at ${Math.round(player.lieAngle / DEGREE)}° to the ground, as this shaft leans.`]
+      ? [
+          `Set the board at ${Math.round(player.lieAngle / DEGREE)}° to the ground, to match the lean of this shaft.`,
+        ]
       : []),
     ...AIDS[aid].checklist,
     ...(player.seated
-      ? ['Seated: chair square to the line, brakes on, feet or footrest steady.']
+      ? [
+          'Seated: set the chair square to the line, put the brakes on, and keep the feet or footrest steady.',
+        ]
       : []),
   ],
   kit: ({ aid }): KitItem[] => [...AIDS[aid].kit],

@@ -159,11 +159,11 @@ function outcomes(params: BoxGate, setting: Setting): Outcome[] {
       id: outcomeId(touches),
       label:
         touched.length === 0
-          ? 'Clear'
+          ? 'Through'
           : asSentence(
               touched.map(({ pair, side }) => `${pair.id} ${setting.end(side)}`).join(', '),
             ),
-      detail: touched.length === 0 ? 'through the box' : saying(touched, setting),
+      detail: touched.length === 0 ? 'the box' : saying(touched, setting),
       side: single?.side ?? 'middle',
       passes: touched.length === 0,
       at: single ? teeAt(params, setting, single.pair, single.side) : null,
@@ -192,7 +192,7 @@ function evidence(outcome: string, params: BoxGate, setting: Setting): Evidence[
 export const boxGate = defineElement({
   kind: 'boxGate',
   name: 'Box gate',
-  about: 'Two or three putter gates in line: path and strike.',
+  about: 'Two or three putter gates in line train path and strike.',
   trains: 'path',
   traits: { showsLine: true, guidesHead: true },
   region: boxRegion,
@@ -203,23 +203,23 @@ export const boxGate = defineElement({
       name: 'pairs',
       label: 'Pairs of tees',
       options: [
-        { value: 'two', label: 'two: a box' },
-        { value: 'three', label: 'three: a lane' },
+        { value: 'two', label: 'two (box)' },
+        { value: 'three', label: 'three (lane)' },
       ],
     },
     {
       type: 'length',
       name: 'behind',
-      label: 'Back pair, behind',
-      what: 'A back pair',
+      label: 'Ball to back pair',
+      what: 'A distance to the back pair',
       kind: 'across',
       ...LIMITS.reach,
     },
     {
       type: 'length',
       name: 'ahead',
-      label: 'Front pair, ahead',
-      what: 'A front pair',
+      label: 'Ball to front pair',
+      what: 'A distance to the front pair',
       kind: 'across',
       ...LIMITS.reach,
     },
@@ -303,7 +303,7 @@ export const boxGate = defineElement({
   measures: (params, setting) => [
     {
       name: 'gap',
-      label: 'Gap of the narrowest pair',
+      label: 'Gap at the narrowest pair',
       kind: 'across',
       metres: headGap(params.clearance, setting),
       error: 0.002,
@@ -312,7 +312,7 @@ export const boxGate = defineElement({
     },
     {
       name: 'behind',
-      label: 'Back pair, behind the ball',
+      label: 'Ball to back pair',
       kind: 'across',
       metres: params.behind,
       error: 0.005,
@@ -320,7 +320,7 @@ export const boxGate = defineElement({
     },
     {
       name: 'ahead',
-      label: 'Front pair, ahead of the ball',
+      label: 'Ball to front pair',
       kind: 'across',
       metres: params.ahead,
       error: 0.005,

@@ -1,29 +1,33 @@
 /** What to say wherever such things stand; said once a layout. */
 export const CAUTIONS = {
   tees: [
-    'Tees mark greens and catch mowers: ask the greenkeeper, use the practice green, repair the holes.',
-    'Count the tees out and in.',
+    'Tees mark greens and catch mowers. Ask the greenkeeper, use the practice green and repair the holes.',
+    'Count the tees out and back in.',
   ],
   rods: [
-    'Sticks on the ground trip people: keep walkers on one side, and take them up when you leave.',
+    'Sticks on the ground trip people. Keep walkers on one side, and take the sticks up when you leave.',
   ],
   string: [
-    'String and skewers at shin height trip people and hurt eyes when bending over: cap the ends, hang a cloth on the string, take it up.',
-    'Skewers mark greens: ask the greenkeeper, use the practice green, repair the holes.',
+    'A string at shin height trips people, and skewers can hurt eyes. Cap the ends, hang a cloth on the string, and take both up afterwards.',
+    'Skewers mark greens. Ask the greenkeeper, use the practice green and repair the holes.',
   ],
-  overhead: ['A stick at eye height: blunt both ends, mark it, and step back before you look up.'],
-  push: ['A pushed club or a heavy ball jars wrists: a few at a time, and stop at pain.'],
+  overhead: [
+    'With a stick at eye height, blunt both ends, mark it, and step back before you look up.',
+  ],
+  push: [
+    'Pushing a club or hitting a heavy ball jars the wrists. Do only a few at a time, and stop if it hurts.',
+  ],
   chest: [
-    'A stick on the breastbone: light pressure only, and not after chest or abdominal surgery.',
+    'With a stick on the breastbone, use light pressure only. Do not use it after chest or abdominal surgery.',
   ],
   balance: [
-    'Balance cushions: only with something to hold, not for people who fall, never on a slope or wet ground.',
+    'Use balance cushions only with something to hold. They are not for people prone to falls. Never use them on a slope or on wet ground.',
   ],
   blind: [
-    'Eyes closed: only with something to hold or a helper, not for people who fall, never on a slope or wet ground.',
+    'Close the eyes only with something to hold or with a helper. This is not for people prone to falls. Never do it on a slope or on wet ground.',
   ],
   mirror: [
-    'A mirror throws sun into eyes and heat on grass: shade it, and pick it up between sets.',
+    'A mirror throws sun into the eyes and heat onto the grass. Shade it, and pick it up between sets.',
   ],
-  bent: ['Long bent postures tire the back: stand up every few minutes.'],
+  bent: ['Bending for a long time tires the back. Stand up every few minutes.'],
 } as const;

@@ -56,7 +56,7 @@ function inEachOther(tees: Tee[]): Found[] {
           finding(
             'error',
             'distance',
-            `Tee ${tee.label} would stand in tee ${other.label}: move one of the two.`,
+            `Tee ${tee.label} would overlap tee ${other.label}: move one of the two.`,
           ),
         ),
       ),
@@ -79,7 +79,7 @@ function inTheWay(tees: Tee[], { putt, passes, aim }: Setting): Found[] {
               finding(
                 'error',
                 'distance',
-                `Tee ${tee.label} stands in the ball’s way: the intended putt hits it by {overlap}.`,
+                `Tee ${tee.label} is in the ball’s way: the intended putt hits it by {overlap}.`,
                 { overlap: { metres: -room, kind: 'across' } },
               ),
             ),
@@ -120,7 +120,7 @@ function inTheFollowThrough(elements: Standing[], setting: Setting): Found[] {
           finding(
             'error',
             'distance',
-            'At {gate} it stands in the follow-through of the putter: at least {reach} is needed.',
+            'At {gate} it is in the way of the putter’s follow-through: use {reach} or more.',
             {
               gate: { metres: near, kind: 'along' },
               reach: { metres: reach, kind: 'along' },
@@ -144,7 +144,7 @@ function behindAWall(elements: Standing[]): Found[] {
           finding(
             'error',
             'depth',
-            `The ${wall.name.toLowerCase()} stops the ball before it gets there: take one of the two away.`,
+            `The ${wall.name.toLowerCase()} stops the ball before it gets this far: remove one of the two.`,
           ),
         ),
       ];
@@ -158,7 +158,7 @@ function behindAWall(elements: Standing[]): Found[] {
             finding(
               'error',
               'depth',
-              'It reaches beyond the half circle of tees, which stop the ball before its end.',
+              'The zone reaches beyond the half circle of tees, which stop the ball before the end of the zone.',
             ),
           ),
         ]
@@ -191,7 +191,7 @@ function onOneSpot(elements: Standing[]): Found[] {
           finding(
             'error',
             'distance',
-            `Two of them stand on one spot: move this ${element.name.toLowerCase()}, or take it away.`,
+            `Two of these are on the same spot: move or remove this ${element.name.toLowerCase()}.`,
           ),
         ),
       ),
@@ -214,7 +214,7 @@ function looserThanTheHole(elements: Standing[], { putt }: Setting): Found[] {
         finding(
           'warning',
           'gap',
-          'Twice as loose as the hole, or looser: a putt can clear it and miss by a lot.',
+          'This is at least twice as loose as the hole: a putt can go through and still miss by a lot.',
         ),
       ),
     ];

@@ -29,7 +29,7 @@ const opening = ({ width, length }: Corridor): Opening => ({
 export const corridor = defineElement({
   kind: 'corridor',
   name: 'Corridor',
-  about: 'Two sticks the ball must roll between: start line.',
+  about: 'Roll the ball between two sticks to train the start line.',
   trains: 'start',
   traits: { showsLine: true, proves: true },
   schema,
@@ -37,15 +37,15 @@ export const corridor = defineElement({
     {
       type: 'length',
       name: 'width',
-      label: 'Between the sticks',
-      what: 'A corridor',
+      label: 'Corridor width',
+      what: 'A corridor width',
       kind: 'across',
       ...LIMITS.width,
     },
     {
       type: 'length',
       name: 'length',
-      label: 'Length, from ball',
+      label: 'Length from ball',
       what: 'A corridor length',
       kind: 'along',
       ...LIMITS.length,
@@ -58,7 +58,7 @@ export const corridor = defineElement({
           finding(
             'warning',
             'width',
-            'Only {air} of clearance in all between the sticks: mostly luck.',
+            'Total clearance between the sticks is only {air}: a putt that goes through is mostly luck.',
             {
               air: { metres: width - BALL_DIAMETER, kind: 'across' },
             },
@@ -76,7 +76,7 @@ export const corridor = defineElement({
   outcomes: ({ width, length }) => [
     {
       id: 'clear',
-      label: 'Clear',
+      label: 'Through',
       detail: 'no stick touched',
       side: 'middle',
       passes: true,
@@ -128,7 +128,7 @@ export const corridor = defineElement({
   measures: (params) => [
     {
       name: 'width',
-      label: 'Between the sticks, far end',
+      label: 'Corridor width at the far end',
       kind: 'across',
       metres: params.width,
       error: 0.002,
@@ -137,7 +137,7 @@ export const corridor = defineElement({
     },
     {
       name: 'length',
-      label: 'Length, from ball',
+      label: 'Length from ball',
       kind: 'along',
       metres: params.length,
       error: 0.01,

@@ -507,7 +507,7 @@ describe('evidence agrees with what really happens', () => {
       [
         'a tee in the ball’s way',
         [{ kind: 'ballGate', params: { gap: 0.06, offset: 0.03 } }],
-        'stands in the ball’s way',
+        'is in the ball’s way',
       ],
       [
         'tees in each other',
@@ -515,22 +515,22 @@ describe('evidence agrees with what really happens', () => {
           { kind: 'ballGate', params: { distance: 0.5, gap: 0.06 } },
           { kind: 'ballGate', params: { distance: 0.503, gap: 0.062 } },
         ],
-        'would stand in tee',
+        'would overlap tee',
       ],
       [
         'a putter gate narrower than the head',
         [{ kind: 'putterGate', params: { clearance: -0.005 } }],
-        'narrower than the head',
+        'narrower than the putter head',
       ],
       [
         'a gate in the follow-through of a box',
         [{ kind: 'boxGate' }, { kind: 'ballGate', params: { distance: 0.15 } }],
-        'in the follow-through of the putter',
+        'in the way of the putter’s follow-through',
       ],
       [
         'a zone behind a target tee',
         [{ kind: 'targetTee' }, { kind: 'paceZone' }],
-        'stops the ball before it gets there',
+        'stops the ball before it gets this far',
       ],
       [
         'a band beyond a half circle of tees',
@@ -546,12 +546,12 @@ describe('evidence agrees with what really happens', () => {
           { kind: 'ballGate', params: { distance: 0.5, gap: 0.06 } },
           { kind: 'ballGate', params: { distance: 0.5, gap: 0.09 } },
         ],
-        'Two of them stand on one spot',
+        'Two of these are on the same spot',
       ],
       [
         'a follow stop that lets the head through',
         [{ kind: 'followStop', params: { gap: 0.099 } }],
-        'lets the head',
+        'lets the putter head through',
       ],
       [
         'a gate behind by nothing',
@@ -559,7 +559,10 @@ describe('evidence agrees with what really happens', () => {
         'needs a distance',
       ],
     ])('%s', (_what, elements, words) => {
-      const player = { ...STANDARD_FITTING, headLength: words === 'lets the head' ? 0.09 : 0.112 };
+      const player = {
+        ...STANDARD_FITTING,
+        headLength: words === 'lets the putter head through' ? 0.09 : 0.112,
+      };
       const found = checkLayout(layoutOf(elements, flat, player));
       expect(
         found.filter(({ severity }) => severity === 'error').map(({ message }) => message),
@@ -577,12 +580,12 @@ describe('evidence agrees with what really happens', () => {
           ],
           putt,
         ),
-      ).toEqual([expect.stringContaining('warning: Twice as loose as the hole')]);
+      ).toEqual([expect.stringContaining('warning: This is at least twice as loose as the hole')]);
     });
 
     it('warns of too little air and of a pace that leaves its zone', () => {
       expect(said([{ kind: 'ballGate', params: { gap: BALL_DIAMETER + 0.001 } }])[0]).toContain(
-        'warning: Only {air} of clearance',
+        'warning: Total clearance is only {air}',
       );
       expect(said([{ kind: 'putterGate', params: { clearance: 0.0005 } }])[0]).toContain(
         'mostly luck',
@@ -599,11 +602,7 @@ describe('evidence agrees with what really happens', () => {
       const [, putter, ball] = standing(layout);
       expect(putter!.places().map(({ label }) => label)).toEqual(['A', 'B']);
       expect(ball!.places().map(({ label }) => label)).toEqual(['C', 'D']);
-      expect(ball!.outcomes().map(({ detail }) => detail)).toEqual([
-        'through the gate',
-        'tee C',
-        'tee D',
-      ]);
+      expect(ball!.outcomes().map(({ detail }) => detail)).toEqual(['the gate', 'tee C', 'tee D']);
     });
   });
 
@@ -619,8 +618,8 @@ describe('evidence agrees with what really happens', () => {
 
 describe('a tilted board', () => {
   it.each([
-    [70, 'Board at 70° to the ground, as this shaft leans.'],
-    [72.4, 'Board at 72° to the ground, as this shaft leans.'],
+    [70, 'Set the board at 70° to the ground, to match the lean of this shaft.'],
+    [72.4, 'Set the board at 72° to the ground, to match the lean of this shaft.'],
   ])('stands at the angle of the player’s shaft: %d°', (lie, words) => {
     const element = one('bodyAid', { aid: 'board' }, flat, {
       ...STANDARD_FITTING,

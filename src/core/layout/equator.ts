@@ -9,8 +9,9 @@ const schema = z.object({});
 /** The edge of a wedge against the middle of the ball: what the ball does tells how high it was met. */
 export const equator = defineElement({
   kind: 'equator',
-  name: 'Edge on the equator',
-  about: 'The edge of a wedge against the middle of the ball: it rolls, hops or skids.',
+  name: 'Wedge on the equator',
+  about:
+    'Strike the middle of the ball with the edge of a wedge, and see whether it rolls, hops or skids.',
   trains: 'strike',
   traits: { byEye: true, spread: true },
   schema,
@@ -38,7 +39,7 @@ export const equator = defineElement({
     },
     {
       id: 'skidded',
-      label: 'Thin click',
+      label: 'Clicked thin',
       detail: 'edge too high',
       side: 'middle',
       passes: false,

@@ -22,14 +22,14 @@ const tolerance = ({ distance, width }: FaceCheck): Tolerance => {
 export const faceCheck = defineElement({
   kind: 'faceCheck',
   name: 'Held finish',
-  about: 'Hold the finish and look where the face points: face angle.',
+  about: 'Hold the finish and see where the face points, to train face angle.',
   trains: 'face',
   schema,
   fields: [
     {
       type: 'length',
       name: 'distance',
-      label: 'Mark, from the face',
+      label: 'Face to mark',
       what: 'A mark distance',
       kind: 'along',
       ...LIMITS.distance,
@@ -37,8 +37,8 @@ export const faceCheck = defineElement({
     {
       type: 'length',
       name: 'width',
-      label: 'Mark across',
-      what: 'A mark',
+      label: 'Mark width',
+      what: 'A mark width',
       kind: 'across',
       ...LIMITS.width,
     },
@@ -113,7 +113,7 @@ export const faceCheck = defineElement({
   measures: (params) => [
     {
       name: 'distance',
-      label: 'Mark, from the face',
+      label: 'Face to mark',
       kind: 'along',
       metres: params.distance,
       error: 0.01,

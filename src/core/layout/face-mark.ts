@@ -72,23 +72,23 @@ function areasOf(outcome: string, { across, high }: FaceMark) {
 export const faceMark = defineElement({
   kind: 'faceMark',
   name: 'Mark on the face',
-  about: 'A mark where the face met the ball: strike, heel to toe and low to high.',
+  about: 'Shows where the face met the ball, heel to toe and low to high, to train strike.',
   trains: 'strike',
   schema,
   fields: [
     {
       type: 'length',
       name: 'across',
-      label: 'Middle, either side',
-      what: 'A middle, either side,',
+      label: 'Middle, half width',
+      what: 'A half width',
       kind: 'across',
       ...LIMITS.across,
     },
     {
       type: 'length',
       name: 'high',
-      label: 'Middle, up and down',
-      what: 'A middle, up and down,',
+      label: 'Middle, half height',
+      what: 'A half height',
       kind: 'across',
       ...LIMITS.high,
     },
@@ -102,7 +102,7 @@ export const faceMark = defineElement({
     const side = (id: 'left' | 'right'): Outcome => ({
       id,
       label: end(id) === 'heel' ? 'Heel' : 'Toe',
-      detail: `towards the ${end(id)}`,
+      detail: `toward the ${end(id)}`,
       side: id,
       ...missed,
     });

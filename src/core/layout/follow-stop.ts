@@ -27,8 +27,8 @@ function tees({ ahead, gap }: FollowStop): { left: Spot; right: Spot } {
 /** Two tees a ball apart just ahead: the ball goes through, the head must stop before them. */
 export const followStop = defineElement({
   kind: 'followStop',
-  name: 'Follow stop',
-  about: 'Two tees a ball apart just ahead: forces a short follow-through.',
+  name: 'Follow-through stop',
+  about: 'Two tees a ball’s width apart, just ahead of the ball, force a short follow-through.',
   trains: 'strike',
   traits: { byEye: true },
   schema,
@@ -36,8 +36,8 @@ export const followStop = defineElement({
     {
       type: 'length',
       name: 'ahead',
-      label: 'Ahead of the ball',
-      what: 'A follow stop',
+      label: 'Ball to stop',
+      what: 'A distance to the stop',
       kind: 'along',
       ...LIMITS.ahead,
     },
@@ -58,7 +58,7 @@ export const followStop = defineElement({
           finding(
             'error',
             'gap',
-            'A gap of {gap} lets the head of {head} through: it stops nothing.',
+            'A gap of {gap} lets the putter head through and stops nothing: use {head} or less.',
             {
               gap: { metres: gap, kind: 'across' },
               head: { metres: player.headLength, kind: 'across' },
@@ -80,7 +80,7 @@ export const followStop = defineElement({
     {
       id: 'short',
       label: 'Stopped short',
-      detail: 'tees stand',
+      detail: 'tees still standing',
       side: 'middle',
       passes: true,
       at: null,
@@ -113,7 +113,7 @@ export const followStop = defineElement({
   grips: (params) => [
     {
       id: 'stop',
-      name: 'follow stop',
+      name: 'follow-through stop',
       at: { along: params.ahead, across: 0 },
       slides: true,
       move: ({ along }) => ({ ...params, ahead: along }),

@@ -18,7 +18,7 @@ export function headGapFindings(field: string, clearance: number, { player }: Se
       finding(
         'error',
         field,
-        'A gap of {gap} is narrower than the head: at least {head} is needed.',
+        'A gap of {gap} is narrower than the putter head: use {head} or more.',
         { gap: across(player.headLength + 2 * clearance), head: across(player.headLength) },
       ),
     ];
@@ -28,7 +28,7 @@ export function headGapFindings(field: string, clearance: number, { player }: Se
       finding(
         'warning',
         field,
-        'Only {air} of clearance on each side: a clean stroke is mostly luck.',
+        'Clearance on each side is only {air}: a clean stroke is mostly luck.',
         {
           air: across(clearance),
         },
@@ -50,8 +50,8 @@ export const HEAD_FIELDS = [
     type: 'length',
     name: 'clearance',
     label: 'Clearance on each side',
-    what: 'Air',
-    hint: 'between the square head and a tee',
+    what: 'A clearance',
+    hint: 'between a tee and the head when square',
     kind: 'across',
     ...HEAD_LIMITS.clearance,
   },

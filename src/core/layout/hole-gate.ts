@@ -41,7 +41,7 @@ const asBallGate = (params: HoleGate, { hole }: Setting): BallGate => ({
 export const holeGate = defineElement({
   kind: 'holeGate',
   name: 'Hole gate',
-  about: 'Two tees at the cup: only entries through its middle count.',
+  about: 'Two tees stand at the hole, so that only putts through its middle count.',
   trains: 'start',
   traits: { showsLine: true, twoTees: true },
   schema,
@@ -68,9 +68,14 @@ export const holeGate = defineElement({
   check: ({ gap }) =>
     gap - BALL_DIAMETER < LEAST_AIR
       ? [
-          finding('warning', 'gap', 'Only {air} of clearance in all at the hole: mostly luck.', {
-            air: { metres: gap - BALL_DIAMETER, kind: 'across' },
-          }),
+          finding(
+            'warning',
+            'gap',
+            'Total clearance at the hole is only {air}: a putt that goes through is mostly luck.',
+            {
+              air: { metres: gap - BALL_DIAMETER, kind: 'across' },
+            },
+          ),
         ]
       : [],
   places: (params, setting) => ballGate.places(asBallGate(params, setting), setting),

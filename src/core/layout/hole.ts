@@ -69,17 +69,17 @@ function evidence(outcome: string, setting: Setting): Evidence[] {
 
 /** On a slope the sides have names: high is where the ball would have come down to the hole from. */
 function sideWords(side: 'left' | 'right', { putt }: Setting): string {
-  if (isLevel(putt)) return 'of the hole';
+  if (isLevel(putt)) return 'past the hole';
   const down = Math.sin(putt.slope.falls);
-  if (Math.abs(down) < 0.2) return 'of the hole';
-  return (side === 'right') === down > 0 ? 'low side' : 'high side';
+  if (Math.abs(down) < 0.2) return 'past the hole';
+  return (side === 'right') === down > 0 ? 'past, low side' : 'past, high side';
 }
 
 /** The hole itself, when it counts. */
 export const hole = defineElement({
   kind: 'hole',
   name: 'Hole',
-  about: 'Whether it was holed: pressure, and putts that count.',
+  about: 'Records whether the putt was holed, for pressure and for putts that count.',
   trains: 'pace',
   traits: { counts: 'hole' },
   schema,
@@ -108,8 +108,8 @@ export const hole = defineElement({
         at: setting.hole,
         ends: ['holed'],
       },
-      side('left', 'Past left'),
-      side('right', 'Past right'),
+      side('left', 'Missed left'),
+      side('right', 'Missed right'),
       { id: 'short', label: 'Short', detail: '', side: 'middle', ...missed, ends: ['short'] },
       {
         id: 'lip',

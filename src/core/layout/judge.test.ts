@@ -13,14 +13,14 @@ describe('what was logged', () => {
   it('may be left open, but something was seen', () => {
     expect(outcomesProblem(layout, { [zone]: 'in' })).toBeNull();
     expect(outcomesProblem(layout, {})).toBe(
-      'Nothing was logged of this putt: say what happened at the pace zone, the hole.',
+      'Nothing was logged for this putt. Say what happened at the pace zone or the hole.',
     );
   });
 
   it('names what is not there, and what cannot happen with what is allowed', () => {
     expect(outcomesProblem(layout, { moon: 'in' })).toBe('This layout has no element “moon”.');
     expect(outcomesProblem(layout, { [cup]: 'bounced' })).toBe(
-      '“bounced” cannot happen at the hole: holed, left, right, short, lip, past.',
+      '“bounced” cannot happen at the hole. Choose from: holed, left, right, short, lip, past.',
     );
   });
 
@@ -94,8 +94,8 @@ describe('what was pointed at', () => {
 
   it('agrees with what was logged there', () => {
     expect(pointsProblem(layout, { [cup]: 'right' }, { [cup]: spot })).toBeNull();
-    expect(pointsProblem(layout, { [cup]: 'left' }, { [cup]: spot })).toContain('says “right”');
-    expect(pointsProblem(layout, {}, { [cup]: spot })).toContain('not “nothing”');
+    expect(pointsProblem(layout, { [cup]: 'left' }, { [cup]: spot })).toContain('means “right”');
+    expect(pointsProblem(layout, {}, { [cup]: spot })).toContain('but nothing was logged');
     // Off the rim, which the spot does not tell.
     expect(pointsProblem(layout, { [cup]: 'lip' }, { [cup]: spot })).toBeNull();
   });
@@ -103,7 +103,7 @@ describe('what was pointed at', () => {
   it('is on the picture, or says by how much it is not', () => {
     const off = { along: 900, across: 0 };
     expect(pointsProblem(layout, { [cup]: 'right' }, { [cup]: off })).toContain(
-      '900000 mm along is off the picture of the hole',
+      '900000 mm along is outside the picture of the hole',
     );
   });
 

@@ -22,11 +22,11 @@ export function outcomesProblem(
     if (!element) return `This layout has no element “${id}”.`;
     const allowed = element.outcomes().map((one) => one.id);
     if (!allowed.includes(outcome)) {
-      return `“${outcome}” cannot happen at the ${named(element)}: ${allowed.join(', ') || 'nothing is logged there'}.`;
+      return `“${outcome}” cannot happen at the ${named(element)}. ${allowed.length > 0 ? `Choose from: ${allowed.join(', ')}` : 'Nothing is logged there'}.`;
     }
   }
   if (logged.length > 0 && !otherwise && Object.keys(outcomes).length === 0) {
-    return `Nothing was logged of this putt: say what happened at the ${logged.map(named).join(', the ')}.`;
+    return `Nothing was logged for this putt. Say what happened at the ${logged.map(named).join(' or the ')}.`;
   }
   return contradiction(logged, outcomes);
 }
@@ -63,20 +63,20 @@ export function pointsProblem(
   const elements = standing(layout);
   for (const [id, spot] of Object.entries(points)) {
     const element = elements.find((one) => one.id === id);
-    if (!element?.pointing) return `Nothing can be pointed at for “${id}” on this layout.`;
+    if (!element?.pointing) return `This layout has no picture to point at for “${id}”.`;
     // A spot on the green is told from the ball: without its place it can be compared with nothing.
     if (element.pointing.on === 'green' && !placeKnown) continue;
     const { within, allows, outcome } = element.pointing;
     const far = (['along', 'across'] as const).find((way) => Math.abs(spot[way]) > within[way]);
     if (far && element.pointing.on === 'clock') {
-      return `${spot[far].toFixed(0)} s at the ${named(element)}: at most ${within[far]} s is allowed.`;
+      return `${spot[far].toFixed(0)} s is too long for the ${named(element)}: use ${within[far]} s or less.`;
     }
     // On the green the reach is counted from the hole, which lies no farther from the ball than it.
     if (far) {
-      return `${(1000 * Math.abs(spot[far])).toFixed(0)} mm ${far === 'along' ? 'along' : 'across'} is off the picture of the ${named(element)}: at most ${(1000 * within[far]).toFixed(0)} mm is allowed.`;
+      return `${(1000 * Math.abs(spot[far])).toFixed(0)} mm ${far === 'along' ? 'along' : 'across'} is outside the picture of the ${named(element)}: use ${(1000 * within[far]).toFixed(0)} mm or less.`;
     }
     if (outcomes[id] === undefined || !allows(outcomes[id], spot)) {
-      return `What was pointed at says “${outcome(spot)}” at the ${named(element)}, not “${outcomes[id] ?? 'nothing'}”.`;
+      return `The point marked at the ${named(element)} means “${outcome(spot)}”, but ${id in outcomes ? `“${outcomes[id]}”` : 'nothing'} was logged.`;
     }
   }
   return null;

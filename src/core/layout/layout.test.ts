@@ -139,11 +139,11 @@ describe('strictness', () => {
   it('says in words which of the two is stricter', () => {
     expect(strictnessWords(strictness({ ...gate, gap: 0.054 }, putt))).toEqual({
       verdict: 'Stricter than the hole, ×1.3',
-      meaning: 'Every putt that clears it at this pace goes in.',
+      meaning: 'Every putt that passes here at this pace is holed.',
     });
     expect(strictnessWords(strictness({ ...gate, gap: 0.07 }, putt))).toEqual({
       verdict: 'Looser than the hole, ×0.6',
-      meaning: 'A putt can clear it and still miss the hole.',
+      meaning: 'A putt can pass here and still miss the hole.',
     });
     expect(strictnessWords(strictness({ ...gate, gap: 0.058 }, putt)).verdict).toBe(
       'As strict as the hole',
@@ -244,7 +244,7 @@ describe('a layout', () => {
     expect(outcomesProblem(layout, { gate: 'sideways' })).toContain('clear, left, right');
     expect(outcomesProblem(layout, { gate: 'clear', moat: 'wet' })).toContain('no element “moat”');
     expect(outcomesProblem(layout, { gate: 'clear', ball: 'lost' })).toContain(
-      'nothing is logged there',
+      'Nothing is logged there',
     );
   });
 

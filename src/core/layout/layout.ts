@@ -86,7 +86,7 @@ export const layoutSchema = z
     elements: z.array(pieceSchema).min(1).max(40),
   })
   .refine(({ elements }) => new Set(elements.map(({ id }) => id)).size === elements.length, {
-    message: 'two elements have the same id',
+    message: 'Two elements have the same id.',
     path: ['elements'],
   });
 

@@ -25,17 +25,17 @@ type Line = z.infer<typeof schema>;
 export const line = defineElement({
   kind: 'line',
   name: 'Line',
-  about: 'Chalk, string or an alignment stick overhead: shows the start line.',
+  about: 'A chalk line, a string or an alignment stick overhead shows the start line.',
   trains: 'set-up',
   traits: { showsLine: true, spread: true },
   schema,
   fields: [
-    { type: 'choice', name: 'what', label: 'Made of', options: KINDS },
+    { type: 'choice', name: 'what', label: 'Line type', options: KINDS },
     {
       type: 'length',
       name: 'length',
-      label: 'Length, from ball',
-      what: 'A line',
+      label: 'Length from ball',
+      what: 'A line length',
       kind: 'along',
       ...LENGTH,
     },
@@ -88,8 +88,8 @@ export const line = defineElement({
     },
   ],
   checklist: ({ what }) => [
-    'Sight along it from behind: does it go to the middle of the hole? If a straight line looks crooked, write that down.',
-    ...(what === 'string' ? ['A mark on the string every 3 ft (1 m).'] : []),
+    'Sight along the line from behind. Does it go to the middle of the hole? If a straight line looks crooked, write that down.',
+    ...(what === 'string' ? ['Mark the string every 3 ft (1 m).'] : []),
   ],
   kit: ({ what }) => [{ item: KINDS.find(({ value }) => value === what)!.item, count: 1 }],
   cautions: ({ what }) => [

@@ -84,8 +84,8 @@ function places(params: PaceZone, setting: Setting): Place[] {
       }));
     case 'edge':
       return [
-        { id: 'edge', name: 'the edge', at: beyond(setting, 0) },
-        { id: 'short', name: 'shortest that counts', at: beyond(setting, -params.depth) },
+        { id: 'edge', name: 'edge', at: beyond(setting, 0) },
+        { id: 'short', name: 'shortest putt that counts', at: beyond(setting, -params.depth) },
       ];
   }
 }
@@ -103,7 +103,7 @@ const said = (areas: { pace: Interval; start: Interval }[]): Evidence[] => {
 export const paceZone = defineElement({
   kind: 'paceZone',
   name: 'Pace zone',
-  about: 'Where the ball should come to rest: pace.',
+  about: 'Sets where the ball should come to rest, to train pace.',
   trains: 'pace',
   traits: { counts: 'zone', spread: true },
   stops: ({ shape }) => (shape === 'half circle' ? 'beyond' : null),
@@ -112,19 +112,19 @@ export const paceZone = defineElement({
     {
       type: 'choice',
       name: 'shape',
-      label: 'Zone',
+      label: 'Zone type',
       options: [
         { value: 'band', label: 'band past the hole' },
         { value: 'limit', label: 'limit line' },
         { value: 'half circle', label: 'half circle of tees' },
-        { value: 'edge', label: 'edge to die at' },
+        { value: 'edge', label: 'edge to stop at' },
       ],
     },
     {
       type: 'length',
       name: 'depth',
-      label: 'Deep',
-      what: 'A zone',
+      label: 'Depth',
+      what: 'A zone depth',
       hint: 'past the hole, or short of the edge',
       kind: 'along',
       ...LENGTH,
@@ -141,7 +141,7 @@ export const paceZone = defineElement({
         finding(
           'warning',
           'depth',
-          'The putt is aimed to run {past} past: beyond this zone of {depth}.',
+          'The putt is aimed to run {past} past the hole, which is beyond this zone of {depth}.',
           {
             past: { metres: putt.past, kind: 'along' },
             depth: { metres: depth, kind: 'along' },
@@ -154,7 +154,7 @@ export const paceZone = defineElement({
         finding(
           'error',
           'depth',
-          'A zone of {depth} reaches back past the ball: below {putt} is allowed.',
+          'A zone of {depth} reaches back past the ball: use less than {putt}.',
           {
             depth: { metres: depth, kind: 'along' },
             putt: { metres: putt.distance, kind: 'putt' },
@@ -177,15 +177,15 @@ export const paceZone = defineElement({
     return [
       {
         id: 'in',
-        label: edge ? 'Died there' : 'In the zone',
+        label: edge ? 'Stopped' : 'In the zone',
         detail: edge ? 'at the edge' : 'or holed',
         side: 'middle',
         passes: true,
         at: beyond(setting, (lower + upper) / 2),
         ends: edge ? ['short'] : ['holed', 'past'],
       },
-      { id: 'short', label: 'Short', detail: 'of it', ...missed, ends: ['short'] },
-      { id: 'long', label: 'Long', detail: 'beyond it', ...missed, ends: ['past'] },
+      { id: 'short', label: 'Short', detail: 'of the zone', ...missed, ends: ['short'] },
+      { id: 'long', label: 'Long', detail: 'past the zone', ...missed, ends: ['past'] },
     ];
   },
   evidence: (outcome, params, setting) => {
@@ -265,7 +265,7 @@ export const paceZone = defineElement({
         to: distance + upper,
         half: params.shape === 'half circle' ? params.depth : HALF,
         ...(params.shape === 'half circle' && { round: true }),
-        label: params.shape === 'edge' ? 'die here' : params.shape === 'limit' ? 'limit' : 'zone',
+        label: params.shape === 'edge' ? 'stop here' : params.shape === 'limit' ? 'limit' : 'zone',
       },
       ...(params.shape === 'half circle'
         ? [
@@ -280,7 +280,7 @@ export const paceZone = defineElement({
     return [
       {
         id: 'end',
-        name: edge ? 'shortest that counts' : 'end of the zone',
+        name: edge ? 'shortest putt that counts' : 'end of the zone',
         at: beyond(setting, edge ? -params.depth : params.depth),
         slides: true,
         move: ({ along }) => ({ ...params, depth: Math.abs(along - setting.hole.along) }),
@@ -290,7 +290,7 @@ export const paceZone = defineElement({
   measures: (params) => [
     {
       name: 'depth',
-      label: 'Zone, deep',
+      label: 'Zone depth',
       kind: 'along',
       metres: params.depth,
       error: 0.02,

@@ -86,7 +86,7 @@ describe('as built', () => {
     ['gate', { gap: 0.042 }, 'wider than the ball'],
     ['gate', { moat: 1 }, 'has no “moat”'],
     ['moat', { gap: 0.06 }, 'no element “moat”'],
-    ['gate', { distance: 3 }, 'stands beyond the hole'],
+    ['gate', { distance: 3 }, 'is beyond the hole'],
   ])('refuses %s %p', (id, measured, words) => {
     const built = asBuilt(layout, id, measured as Record<string, number>);
     expect(built).toMatchObject({
@@ -122,7 +122,7 @@ describe('as built', () => {
   it('refuses a putter gate measured narrower than the head', () => {
     expect(asBuilt(box, 'putter', { gap: 0.1 })).toMatchObject({
       ok: false,
-      finding: { message: expect.stringContaining('narrower than the head') },
+      finding: { message: expect.stringContaining('narrower than the putter head') },
     });
   });
 });

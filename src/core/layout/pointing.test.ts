@@ -116,8 +116,10 @@ describe('what was pointed at', () => {
   it('must be what was logged, at an element that can be pointed at', () => {
     const spot = { along: 0, across: 0.02 };
     expect(pointsProblem(layout, { one: 'right' }, { one: spot })).toBeNull();
-    expect(pointsProblem(layout, { one: 'left' }, { one: spot })).toContain('says “right”');
-    expect(pointsProblem(layout, { one: 'left' }, { ball: spot })).toContain('Nothing can be');
+    expect(pointsProblem(layout, { one: 'left' }, { one: spot })).toContain('means “right”');
+    expect(pointsProblem(layout, { one: 'left' }, { ball: spot })).toContain(
+      'has no picture to point at',
+    );
     expect(pointsProblem(layout, { one: 'left' }, {})).toBeNull();
   });
 });

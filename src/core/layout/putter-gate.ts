@@ -54,7 +54,13 @@ function tees(params: PutterGate, setting: Setting): { left: Spot; right: Spot }
 function check(params: PutterGate, setting: Setting): Finding[] {
   return [
     ...(params.place !== 'level' && params.by === 0
-      ? [finding('error', 'by', 'A gate behind or ahead of the ball needs a distance from it.')]
+      ? [
+          finding(
+            'error',
+            'by',
+            'A gate behind or ahead of the ball needs a distance greater than 0.',
+          ),
+        ]
       : []),
     ...headGapFindings('clearance', params.clearance, setting),
   ];
@@ -64,7 +70,7 @@ function check(params: PutterGate, setting: Setting): Finding[] {
 export const putterGate = defineElement({
   kind: 'putterGate',
   name: 'Putter gate',
-  about: 'Two tees the putter head must pass between: strike.',
+  about: 'Swing the putter head between two tees to train strike.',
   trains: 'strike',
   traits: { showsLine: true, guidesHead: true },
   schema,
@@ -72,7 +78,7 @@ export const putterGate = defineElement({
     {
       type: 'choice',
       name: 'place',
-      label: 'Stands',
+      label: 'Gate position',
       options: [
         { value: 'level', label: 'level' },
         { value: 'behind', label: 'behind' },
@@ -82,7 +88,7 @@ export const putterGate = defineElement({
     {
       type: 'length',
       name: 'by',
-      label: 'By',
+      label: 'Distance from ball',
       when: { field: 'place', is: ['behind', 'ahead'] },
       what: 'A distance behind or ahead',
       kind: 'across',
@@ -123,8 +129,8 @@ export const putterGate = defineElement({
     return [
       {
         id: 'clear',
-        label: 'Clear',
-        detail: 'head through',
+        label: 'Through',
+        detail: 'the gate',
         side: 'middle',
         passes: true,
         at: { along: alongOf(params), across: 0 },

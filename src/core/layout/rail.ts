@@ -56,7 +56,7 @@ function bounded(
 export const rail = defineElement({
   kind: 'rail',
   name: 'Rail',
-  about: 'One stick beside the head: path.',
+  about: 'Swing the putter head alongside one stick to train path.',
   trains: 'path',
   traits: { showsLine: true },
   schema,
@@ -64,7 +64,7 @@ export const rail = defineElement({
     {
       type: 'choice',
       name: 'end',
-      label: 'Lies at the',
+      label: 'Side',
       options: [
         { value: 'toe', label: 'toe' },
         { value: 'heel', label: 'heel' },
@@ -74,16 +74,16 @@ export const rail = defineElement({
       type: 'length',
       name: 'air',
       label: 'Clearance to the head',
-      what: 'Air',
-      hint: '0 mm: the head slides along it',
+      what: 'A clearance',
+      hint: '0 mm means the head slides along it',
       kind: 'across',
       ...LIMITS.air,
     },
     {
       type: 'length',
       name: 'reach',
-      label: 'Reach each way',
-      what: 'A reach',
+      label: 'Length each way from ball',
+      what: 'A length each way',
       kind: 'along',
       ...LIMITS.reach,
     },
@@ -104,7 +104,7 @@ export const rail = defineElement({
     return { quantity: 'path', left: side, right: side };
   },
   outcomes: ({ air }) => {
-    const touched = air === 0 ? 'Left it' : 'Touched';
+    const touched = air === 0 ? 'Came off' : 'Touched';
     const one = (id: Met | 'off', label: string, detail: string): Outcome => ({
       id,
       label,
@@ -114,12 +114,12 @@ export const rail = defineElement({
       at: null,
     });
     return [
-      one('clear', 'Clear', air === 0 ? 'along the rail' : 'rail not touched'),
-      one('back', `${touched} back`, 'the rail'),
+      one('clear', 'Clean', air === 0 ? 'along the rail' : 'rail not touched'),
+      one('back', `${touched} going back`, 'the rail'),
       // A head that slides along the rail cannot leave it and touch the ball as it should.
-      ...(air === 0 ? [] : [one('ball', `${touched} at ball`, 'the rail')]),
-      one('through', `${touched} through`, 'the rail'),
-      one('off', touched, 'nobody saw where'),
+      ...(air === 0 ? [] : [one('ball', `${touched} at the ball`, 'the rail')]),
+      one('through', `${touched} going through`, 'the rail'),
+      one('off', touched, 'place not seen'),
     ];
   },
   // What touched it first is told by one place of the head: what came after may have been turned by it.

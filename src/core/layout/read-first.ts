@@ -122,7 +122,7 @@ const nearest = (cups: number): string =>
 export const readFirst = defineElement({
   kind: 'readFirst',
   name: 'Read first',
-  about: 'The read, said before the putt: tells a misread from a poor stroke.',
+  about: 'The player calls the read before the putt, to tell a misread from a poor stroke.',
   trains: 'reading',
   traits: { byEye: true, spread: true, asksRead: true },
   schema: z.object({}),
@@ -171,7 +171,7 @@ export const readFirst = defineElement({
   meets: ({ read = 1 }, _params, setting) => nearest(read * trueCups(setting)),
   draw: () => [],
   checklist: () => [
-    'The player says the read before stepping in: which side, and how far from the edge.',
+    'The player calls the read before stepping in: which side, and how far from the edge.',
   ],
   kit: () => [],
   cautions: () => [],

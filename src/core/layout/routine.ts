@@ -6,8 +6,8 @@ const schema = z.object({
   steps: z
     .string()
     .trim()
-    .min(1, 'The steps are needed.')
-    .max(120, 'Steps may have at most 120 letters.'),
+    .min(1, 'Enter the steps of the routine.')
+    .max(120, 'The steps are too long: use 120 characters or fewer.'),
   /** Only whether it was kept, or how long it took too. */
   told: z.enum(['kept', 'timed']).default('kept'),
 });
@@ -22,7 +22,8 @@ type Routine = z.infer<typeof schema>;
 export const routine = defineElement({
   kind: 'routine',
   name: 'Routine',
-  about: 'The player’s own steps and looks, the same before every putt: kept or broken.',
+  about:
+    'The player takes their own steps and looks, the same before every putt. Log whether the routine was kept.',
   trains: 'set-up',
   traits: { byEye: true },
   asks: ({ steps }) => `Routine: ${steps}`,
@@ -32,15 +33,15 @@ export const routine = defineElement({
     {
       type: 'choice',
       name: 'told',
-      label: 'Logged',
+      label: 'What to log',
       options: [
         { value: 'kept', label: 'kept or not' },
-        { value: 'timed', label: 'kept or not, and timed' },
+        { value: 'timed', label: 'kept or not, and the time' },
       ],
     },
   ],
   defaults: (): Routine => ({
-    steps: 'from behind, one stroke beside, in, two looks, go',
+    steps: 'look from behind, one practice stroke beside the ball, step in, two looks, go',
     told: 'kept',
   }),
   check: () => [],
@@ -50,7 +51,7 @@ export const routine = defineElement({
     { id: 'kept', label: 'Kept', detail: steps, side: 'middle', passes: true, at: null },
     {
       id: 'short',
-      label: 'Step left out',
+      label: 'Step skipped',
       detail: 'or a look',
       side: 'middle',
       passes: false,

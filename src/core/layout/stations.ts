@@ -18,7 +18,11 @@ const schema = z.object({
   /** Putts from one before the next, where the drill's rule does not send the player on. */
   balls: z.number().int().min(LIMITS.balls.min).max(LIMITS.balls.max).default(1),
   /** What each lies near, in order, between commas: "rope rack, bollard"; those without a name go by their number. */
-  names: z.string().trim().max(200, 'Names may have at most 200 letters.').default(''),
+  names: z
+    .string()
+    .trim()
+    .max(200, 'The names are too long: use 200 characters or fewer.')
+    .default(''),
 });
 
 export type Stations = z.infer<typeof schema>;
@@ -127,7 +131,7 @@ function spots(params: Stations, { putt }: Setting): Spot[] {
 export const stations = defineElement({
   kind: 'stations',
   name: 'Stations',
-  about: 'The same layout at several spots: round the hole, or farther and farther.',
+  about: 'Repeats the same layout at several spots, round the hole or each farther away.',
   trains: 'set-up',
   traits: { spread: true, elsewhere: true },
   stations: (params) => params,
@@ -136,25 +140,25 @@ export const stations = defineElement({
     {
       type: 'choice',
       name: 'shape',
-      label: 'Arranged',
+      label: 'Arrangement',
       options: [
         { value: 'round', label: 'round the hole' },
-        { value: 'ladder', label: 'farther each' },
+        { value: 'ladder', label: 'each farther away' },
         { value: 'scattered', label: 'all round, near and far' },
       ],
     },
     {
       type: 'number',
       name: 'count',
-      label: 'How many',
-      what: 'A number of stations',
+      label: 'Number of stations',
+      what: 'A station count',
       ...LIMITS.count,
       step: 1,
     },
     {
       type: 'length',
       name: 'step',
-      label: 'From one to the next',
+      label: 'Step between stations',
       when: { field: 'shape', is: ['ladder'] },
       what: 'A step between stations',
       kind: 'along',
@@ -163,16 +167,16 @@ export const stations = defineElement({
     {
       type: 'number',
       name: 'balls',
-      label: 'Putts from each',
-      what: 'A number of putts from each station',
+      label: 'Putts per station',
+      what: 'A putt count',
       ...LIMITS.balls,
       step: 1,
     },
     {
       type: 'text',
       name: 'names',
-      label: 'Named after what is near, in order',
-      hint: 'between commas: rope rack, bollard, gate',
+      label: 'Station names, in order',
+      hint: 'what each is near, separated by commas: rope rack, bollard, gate',
       max: 200,
     },
   ],
@@ -187,7 +191,7 @@ export const stations = defineElement({
         finding(
           'error',
           'count',
-          `From station ${held + 1} no putt stops at the hole: the slope there cannot hold the pace. Choose a gentler slope or a shorter putt.`,
+          `No putt from station ${held + 1} can stop at the hole, because the slope there cannot hold the pace. Choose a gentler slope or a shorter putt.`,
         ),
       ];
     }
@@ -196,7 +200,7 @@ export const stations = defineElement({
           finding(
             'error',
             'count',
-            'The last station would lie {last} from the hole: at most {most} is allowed.',
+            'The last station would be {last} from the hole: use {most} or less.',
             {
               last: { metres: last.distance, kind: 'putt' },
               most: { metres: 40, kind: 'putt' },

@@ -122,8 +122,8 @@ export function strictnessWords({ verdict, ratio, contained }: Strictness): {
   meaning: string;
 } {
   const meaning = contained
-    ? 'Every putt that clears it at this pace goes in.'
-    : 'A putt can clear it and still miss the hole.';
+    ? 'Every putt that passes here at this pace is holed.'
+    : 'A putt can pass here and still miss the hole.';
   switch (verdict) {
     case 'equal':
       return { verdict: 'As strict as the hole', meaning };

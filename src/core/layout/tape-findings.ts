@@ -22,7 +22,7 @@ export function tapeFindings(layout: Layout, units: UnitPreferences): LayoutFind
         ...finding(
           'warning',
           name,
-          'It lies between two marks of the tape: {down} or {up} can be set.',
+          'This falls between two marks on the tape: use {down} or {up}.',
           {
             down: { metres: settable(metres, units, 'down'), kind: 'across' },
             up: { metres: settable(metres, units, 'up'), kind: 'across' },

@@ -24,15 +24,29 @@ const opening = ({ distance, diameter }: TargetSpot): Opening => ({
 /** Hit it, or passed it on one side. */
 export const targetOutcomes = (at: Spot, what: string): Outcome[] => [
   { id: 'clear', label: 'Hit', detail: what, side: 'middle', passes: true, at },
-  { id: 'left', label: 'Left', detail: 'of it', side: 'left', passes: false, at: null },
-  { id: 'right', label: 'Right', detail: 'of it', side: 'right', passes: false, at: null },
+  {
+    id: 'left',
+    label: 'Missed left',
+    detail: 'of the target',
+    side: 'left',
+    passes: false,
+    at: null,
+  },
+  {
+    id: 'right',
+    label: 'Missed right',
+    detail: 'of the target',
+    side: 'right',
+    passes: false,
+    at: null,
+  },
 ];
 
 /** A coin to roll over. */
 export const targetSpot = defineElement({
   kind: 'targetSpot',
   name: 'Target spot',
-  about: 'A coin to roll over: start line, with no hole.',
+  about: 'Roll the ball over a coin to train the start line without a hole.',
   trains: 'start',
   traits: { showsLine: true },
   schema,
@@ -40,16 +54,16 @@ export const targetSpot = defineElement({
     {
       type: 'length',
       name: 'distance',
-      label: 'Spot, from ball',
-      what: 'A spot distance',
+      label: 'Ball to coin',
+      what: 'A distance to the coin',
       kind: 'along',
       ...LIMITS.distance,
     },
     {
       type: 'length',
       name: 'diameter',
-      label: 'Coin across',
-      what: 'A coin',
+      label: 'Coin diameter',
+      what: 'A coin diameter',
       kind: 'across',
       ...LIMITS.diameter,
     },
@@ -85,7 +99,7 @@ export const targetSpot = defineElement({
   measures: (params) => [
     {
       name: 'distance',
-      label: 'Coin, from ball',
+      label: 'Ball to coin',
       kind: 'along',
       metres: params.distance,
       error: 0.01,

@@ -27,7 +27,7 @@ function opening({ distance, shank }: TargetTee): Opening {
 export const targetTee = defineElement({
   kind: 'targetTee',
   name: 'Target tee',
-  about: 'A tee to knock, with no hole: start line.',
+  about: 'Hit a tee with the ball to train the start line without a hole.',
   trains: 'start',
   traits: { showsLine: true, inHeadsWay: true, target: true },
   stops: () => 'all',
@@ -36,8 +36,8 @@ export const targetTee = defineElement({
     {
       type: 'length',
       name: 'distance',
-      label: 'Tee, from ball',
-      what: 'A tee distance',
+      label: 'Ball to tee',
+      what: 'A distance to the tee',
       kind: 'along',
       ...LIMITS.distance,
     },
@@ -83,7 +83,7 @@ export const targetTee = defineElement({
   measures: (params) => [
     {
       name: 'distance',
-      label: 'Tee, from ball',
+      label: 'Ball to tee',
       kind: 'along',
       metres: params.distance,
       error: 0.01,

@@ -77,7 +77,7 @@ describe('what an element says of itself', () => {
         .filter(({ severity }) => severity === 'error')
         .map(({ message }) => message);
     expect(errors([['targetTee', { distance: 1 }], ['hole']])).toContain(
-      'The target tee stops the ball before it gets there: take one of the two away.',
+      'The target tee stops the ball before it gets this far: remove one of the two.',
     );
     const [, half] = standing(layoutOf([['ballMark'], ['paceZone', { shape: 'half circle' }]]));
     expect(half!.stops).toBe('beyond');

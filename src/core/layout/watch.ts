@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineElement } from './element';
 
-const text = (max: number) => z.string().trim().min(1, 'Some words are needed.').max(max);
+const text = (max: number) => z.string().trim().min(1, 'Enter some text.').max(max);
 
 const schema = z.object({
   /** What the coach looks for. */
@@ -18,21 +18,21 @@ type Watch = z.infer<typeof schema>;
 export const watch = defineElement({
   kind: 'watch',
   name: 'Coach’s check',
-  about: 'Something seen that no tee can tell, yes or no.',
+  about: 'The coach checks by eye, yes or no, what no tee can show.',
   trains: 'set-up',
   traits: { byEye: true },
   asks: ({ question }) => question,
   schema,
   fields: [
-    { type: 'text', name: 'question', label: 'What you look for', max: 80 },
-    { type: 'text', name: 'good', label: 'When it is so', max: 24 },
-    { type: 'text', name: 'bad', label: 'When it is not', max: 24 },
+    { type: 'text', name: 'question', label: 'What to look for', max: 80 },
+    { type: 'text', name: 'good', label: 'Button for “yes”', max: 24 },
+    { type: 'text', name: 'bad', label: 'Button for “no”', max: 24 },
     {
       type: 'choice',
       name: 'miss',
-      label: 'And that is',
+      label: 'Meaning of “no”',
       options: [
-        { value: 'none', label: 'no miss by itself' },
+        { value: 'none', label: 'not a miss by itself' },
         { value: 'early look', label: 'an early look' },
       ],
     },

@@ -70,7 +70,7 @@ function tailFactor(z: number): number {
 export function normalQuantile(probability: number): number {
   if (!(probability > 0 && probability < 1)) {
     throw new RangeError(
-      `A probability of ${probability} has no quantile: above 0 and below 1 is allowed.`,
+      `A probability of ${probability} has no quantile: use a number above 0 and below 1.`,
     );
   }
   const tail = Math.min(probability, 1 - probability);

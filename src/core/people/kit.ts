@@ -10,11 +10,11 @@ export interface KitThing {
 
 /** Everything a drill can ask for. */
 export const KIT = {
-  tee: { one: 'tee', many: 'tees', instead: 'ball sleeves or books on edge' },
+  tee: { one: 'tee', many: 'tees', instead: 'ball sleeves or books stood on edge' },
   coin: { one: 'coin', many: 'coins', instead: 'a flat ball marker' },
   marker: { one: 'ball marker', many: 'ball markers', instead: 'a coin' },
   tape: { one: 'measuring tape', many: 'measuring tapes', instead: 'putter lengths' },
-  rod: { one: 'alignment stick', many: 'alignment sticks', instead: 'a club laid down' },
+  rod: { one: 'alignment stick', many: 'alignment sticks', instead: 'a club laid on the ground' },
   string: { one: 'string on two skewers', many: 'strings on skewers', instead: 'a chalk line' },
   chalk: { one: 'chalk line', many: 'chalk lines', instead: 'a string laid on the ground' },
   book: { one: 'book', many: 'books', instead: 'a folded towel' },

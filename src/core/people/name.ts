@@ -10,10 +10,13 @@ const UNSEEN = /[\p{Cc}\u200b\u202a-\u202e\u2060-\u2069\ufeff]/u;
  * @param empty what is said when there is none
  * @example nameSchema('A green needs a name.').parse(' Lock green ') // "Lock green"
  */
-export const nameSchema = (empty = 'A name is needed.') =>
+export const nameSchema = (empty = 'Enter a name.') =>
   z
     .string()
     .trim()
     .min(1, empty)
-    .max(80, 'A name may have at most 80 letters.')
-    .refine((name) => !UNSEEN.test(name), 'A name may have no characters that cannot be seen.');
+    .max(80, 'The name is too long: use at most 80 characters.')
+    .refine(
+      (name) => !UNSEEN.test(name),
+      'The name contains characters that cannot be seen. Remove them.',
+    );

@@ -16,9 +16,9 @@ describe('studentValues', () => {
     expect(studentValues.parse(student).name).toBe('Wren'));
 
   it.each([
-    ['name', { name: '   ' }, 'A name is needed.'],
-    ['name', { name: 'x'.repeat(81) }, 'at most 80 letters'],
-    ['notes', { notes: 'x'.repeat(4001) }, 'at most 4000 letters'],
+    ['name', { name: '   ' }, 'Enter a name.'],
+    ['name', { name: 'x'.repeat(81) }, 'at most 80 characters'],
+    ['notes', { notes: 'x'.repeat(4001) }, 'at most 4000 characters'],
     ['hand', { hand: 'both' }, ''],
     ['level', { level: 'wizard' }, ''],
     ['putter.headLength', { putter: { headLength: 1, headDepth: 0.02 } }, ''],
@@ -46,7 +46,7 @@ describe('coachSettings', () => {
   it('are dated in a zone that there is', () => {
     expect(coachSettings.parse({ zone: 'Pacific/Auckland' }).zone).toBe('Pacific/Auckland');
     expect(coachSettings.safeParse({ zone: 'Wharf/Nine' }).error?.issues[0]?.message).toBe(
-      'No time zone is named “Wharf/Nine”.',
+      '“Wharf/Nine” is not a known time zone. Use a name such as Europe/Amsterdam.',
     );
   });
 

@@ -16,8 +16,8 @@ export const putterValues = z.object({
   name: z
     .string()
     .trim()
-    .min(1, 'A name is needed.')
-    .max(60, 'A name may have at most 60 letters.'),
+    .min(1, 'Enter a name.')
+    .max(60, 'The name is too long: use at most 60 characters.'),
   headLength: z.number().min(HEAD_LENGTH.min).max(HEAD_LENGTH.max),
   headDepth: z.number().min(HEAD_DEPTH.min).max(HEAD_DEPTH.max),
   lieAngle: z.number().min(LIE_ANGLE.min).max(LIE_ANGLE.max),
@@ -26,7 +26,7 @@ export const putterValues = z.object({
   shape: z.enum(SHAPES).nullable(),
   mass: z.number().min(HEAD_MASS.min).max(HEAD_MASS.max).nullable(),
   inertia: z.number().min(HEAD_INERTIA.min).max(HEAD_INERTIA.max).nullable(),
-  grip: z.string().trim().max(80, 'A grip may have at most 80 letters.'),
+  grip: z.string().trim().max(80, 'The grip description is too long: use at most 80 characters.'),
 });
 
 export type PutterValues = z.infer<typeof putterValues>;

@@ -27,7 +27,7 @@ describe('the groups of a student', () => {
     const { shape } = studentValues;
     expect(shape.groups.parse(undefined)).toBe('');
     expect(shape.groups.safeParse('x'.repeat(121)).error!.issues[0]!.message).toBe(
-      'Groups may have at most 120 letters.',
+      'The list of groups is too long: use at most 120 characters.',
     );
   });
 });

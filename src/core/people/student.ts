@@ -18,15 +18,19 @@ export const studentValues = z.object({
   name: z
     .string()
     .trim()
-    .min(1, 'A name is needed.')
-    .max(80, 'A name may have at most 80 letters.'),
+    .min(1, 'Enter a name.')
+    .max(80, 'The name is too long: use at most 80 characters.'),
   hand: z.enum(HANDS),
   level: z.enum(LEVELS),
   seated: z.boolean(),
-  notes: z.string().max(4000, 'Notes may have at most 4000 letters.'),
+  notes: z.string().max(4000, 'The notes are too long: use at most 4000 characters.'),
   school: z.enum(PATHS).default(STANDARD_FITTING.school),
   /** Classes and teams they are in, between commas. */
-  groups: z.string().trim().max(120, 'Groups may have at most 120 letters.').default(''),
+  groups: z
+    .string()
+    .trim()
+    .max(120, 'The list of groups is too long: use at most 120 characters.')
+    .default(''),
   /** What they have for practice. */
   kit: kitSchema.default(COMMON_KIT),
   putter: z.object({

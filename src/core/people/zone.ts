@@ -13,7 +13,10 @@ const isZone = (name: string): boolean => {
 export const zoneSchema = z
   .string()
   .max(60)
-  .refine(isZone, { error: ({ input }) => `No time zone is named “${String(input)}”.` });
+  .refine(isZone, {
+    error: ({ input }) =>
+      `“${String(input)}” is not a known time zone. Use a name such as Europe/Amsterdam.`,
+  });
 
 /** The time zone until a coach has said another. */
 export const DEFAULT_ZONE = 'Europe/Amsterdam';

@@ -35,8 +35,8 @@ const right = (a: Ground, b: Ground): number => (a.x * b.y - a.y * b.x) / length
 
 /** What is touched to tell where a ball stopped. */
 const REST = [
-  'where the putt began, or a point of its line',
-  'middle of the hole',
+  'where the putt started, or any point on its line',
+  'the middle of the hole',
   'the middle of the ball at rest',
 ] as const;
 
@@ -46,9 +46,12 @@ const REST = [
  */
 export const MEASURES = {
   gap: {
-    label: 'Gap of a gate',
+    label: 'Gate gap',
     unit: 'length',
-    touches: ['inside of the left tee, at the ground', 'inside of the right tee, at the ground'],
+    touches: [
+      'the inside of the left tee, at ground level',
+      'the inside of the right tee, at ground level',
+    ],
     of: ([a, b]) => length(minus(b!, a!)),
     sides: null,
   },
@@ -60,22 +63,26 @@ export const MEASURES = {
     sides: null,
   },
   ball: {
-    label: 'Ball against the middle of a gate',
+    label: 'Ball position in the gate',
     unit: 'length',
-    touches: ['left tee, at the ground', 'right tee, at the ground', 'the middle of the ball'],
+    touches: [
+      'the left tee, at ground level',
+      'the right tee, at ground level',
+      'the middle of the ball',
+    ],
     ball: 2,
     of: ([a, b, ball]) =>
       along(minus(ball!, { x: (a!.x + b!.x) / 2, y: (a!.y + b!.y) / 2 }), minus(b!, a!)),
     sides: ['right of the middle', 'left of the middle'],
   },
   face: {
-    label: 'Where the face points',
+    label: 'Face direction',
     unit: 'angle',
     touches: [
       'the line, near the ball',
-      'the line, farther on',
-      'left end of the face, seen from behind the ball',
-      'right end of the face',
+      'the line, farther from the ball',
+      'the left end of the face, seen from behind the ball',
+      'the right end of the face',
     ],
     of: ([near, far, a, b]) => {
       const [line, face] = [minus(far!, near!), minus(b!, a!)];
@@ -87,11 +94,11 @@ export const MEASURES = {
     sides: ['right of the line', 'left of the line'],
   },
   eyes: {
-    label: 'Eyes against the ball line',
+    label: 'Eye position',
     unit: 'length',
     touches: [
       'the ball line, behind the ball',
-      'the ball line, farther on',
+      'the ball line, farther along',
       'the middle of a ball dropped from under the eyes',
     ],
     ball: 2,
@@ -99,7 +106,7 @@ export const MEASURES = {
     sides: ['right of the line', 'left of the line'],
   },
   past: {
-    label: 'Ball at rest: short or past',
+    label: 'Ball at rest, short or past',
     unit: 'length',
     touches: REST,
     ball: 2,
@@ -107,7 +114,7 @@ export const MEASURES = {
     sides: ['past the hole', 'short of the hole'],
   },
   aside: {
-    label: 'Ball at rest: to the side',
+    label: 'Ball at rest, left or right',
     unit: 'length',
     touches: REST,
     ball: 2,
@@ -156,7 +163,7 @@ export function measureIn(
   if (touches.length !== measure.touches.length)
     return {
       ok: false,
-      message: `${measure.label} takes ${measure.touches.length} touches; ${touches.length} so far.`,
+      message: `${measure.label} needs ${measure.touches.length} points: ${touches.length} marked so far.`,
     };
   const { ball } = measure;
   const focal = ball === undefined ? null : focalOf(projection, covariance, middle);
@@ -175,7 +182,7 @@ export function measureIn(
     return {
       ok: false,
       message:
-        'A touch lies above the horizon, or on top of another. Touch where it meets the ground.',
+        'One point is above the horizon or on top of another. Touch the spot where the object meets the ground.',
     };
   const spots = below(projection, touches) as Ground[];
   const far = spots.findIndex(
@@ -184,13 +191,13 @@ export function measureIn(
   if (far >= 0)
     return {
       ok: false,
-      message: `“${measure.touches[far]}” lies too far from what is known in the picture. Lay the paper nearer to it and take the picture again.`,
+      message: `“${measure.touches[far]}” is too far from the known points in the picture. Put the paper closer to it and take the picture again.`,
     };
   if (spots.some((one) => tooFlat(projection, one)))
     return {
       ok: false,
       message:
-        'The camera was too low: the ground is seen almost from the side there. Hold it higher and take it again.',
+        'The camera was too low and saw the ground there almost from the side. Hold it higher and take the photo again.',
     };
   const slope = (moved: (by: number) => number | null, step: number): number => {
     const [up, down] = [moved(step), moved(-step)];
@@ -242,7 +249,7 @@ export function measureIn(
   const half = studentQuantile(EIGHT_IN_TEN, freedom) * Math.sqrt(variance);
   const error = half / normalQuantile(EIGHT_IN_TEN);
   if (!Number.isFinite(error))
-    return { ok: false, message: 'A touch lies too near to the horizon. Hold the camera higher.' };
+    return { ok: false, message: 'One point is too close to the horizon. Hold the camera higher.' };
   return {
     ok: true,
     value,

@@ -222,19 +222,21 @@ describe('a photo as a tape measure', () => {
     const see = camera([0.2, -0.6, 1.3], [0, 0.25, 0], 1100);
     const corners = known(see);
     const said = (refused: { ok: boolean; message?: string }) => refused.message ?? 'taken';
-    expect(said(groundOf(corners.slice(0, 3), USUAL, SIZE))).toMatch(/at least 4 points.*3 so far/);
+    expect(said(groundOf(corners.slice(0, 3), USUAL, SIZE))).toMatch(
+      /at least 4 points.*3 marked so far/,
+    );
     const line = [0, 0.1, 0.2, 0.3].map((y) => ({ at: { x: 0, y }, seen: see([0, y]), off: 0 }));
-    expect(said(groundOf(line, USUAL, SIZE))).toMatch(/nearly on a line.*farther apart/);
+    expect(said(groundOf(line, USUAL, SIZE))).toMatch(/almost in a straight line.*farther apart/);
     const crossed = corners.map(({ at }, index) => ({
       at,
       off: 0,
       seen: corners[[0, 2, 1, 3][index]!]!.seen,
     }));
-    expect(said(groundOf(crossed, USUAL, SIZE))).toMatch(/another order/);
+    expect(said(groundOf(crossed, USUAL, SIZE))).toMatch(/wrong order/);
     const mirrored = corners.map(({ at, ...rest }) => ({ ...rest, at: { x: at.x, y: -at.y } }));
-    expect(said(groundOf(mirrored, USUAL, SIZE))).toMatch(/another order/);
+    expect(said(groundOf(mirrored, USUAL, SIZE))).toMatch(/wrong order/);
     const five = [...corners, { at: { x: 0.15, y: -0.38 }, seen: see([0.2, 0.2]), off: 0.0015 }];
-    expect(said(groundOf(five, USUAL, SIZE))).toMatch(/do not lie as they are said/);
+    expect(said(groundOf(five, USUAL, SIZE))).toMatch(/do not match their known positions/);
     const low = camera([0, -2.5, 0.25], [0, 0.25, 0], 1100);
     const lowOne = groundOf(known(low), FINE, SIZE);
     if (!lowOne.ok) throw new Error(lowOne.message);

@@ -146,14 +146,16 @@ export function groundOf(
   { width, height }: { width: number; height: number },
 ): { ok: true; ground: GroundPicture } | Refusal {
   if (known.length < LEAST)
-    return refuse(`Touch at least ${LEAST} points whose places are known; ${known.length} so far.`);
+    return refuse(
+      `Touch at least ${LEAST} points with known positions: ${known.length} marked so far.`,
+    );
   if (breadthOf(known.map(({ at }) => at)) < NARROW)
     return refuse(
-      'The known points lie nearly on a line. Take points that lie farther apart across.',
+      'The known points are almost in a straight line. Choose points that are farther apart from side to side.',
     );
   if (breadthOf(known.map(({ seen }) => seen)) < NARROW)
     return refuse(
-      'The touched points lie nearly on a line. Hold the camera higher and take it again.',
+      'The points you touched are almost in a straight line. Hold the camera higher and take the photo again.',
     );
   let h = direct(known);
   for (let round = 0; round < 20; round += 1) {
@@ -183,7 +185,7 @@ export function groundOf(
   const errors = placed.map((one) => Math.hypot(one, touch.error));
   if (spare > 0 && Math.sqrt(stray / spare) > STRAY * Math.max(...errors))
     return refuse(
-      'The touched points do not lie as they are said to stand. Check which is which, and touch them again.',
+      'The points you touched do not match their known positions. Check which is which and touch them again.',
     );
   // Least squares take all touches for alike: the errors are carried through them as they are.
   const rows = new Matrix(known.flatMap(({ at }) => slopes(h, at)));
@@ -218,7 +220,7 @@ function scaleAt(h: readonly number[], at: Ground): number {
 }
 
 const CROSSED =
-  'The points were touched in another order than they lie. Touch them in the order that the drawing shows.';
+  'The points were touched in the wrong order. Touch them in the order shown in the drawing.';
 
 /** Which way round the ground is seen: positive from above, as pictures have y down and the ground y ahead. */
 function turn(h: readonly number[]): number {

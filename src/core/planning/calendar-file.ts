@@ -69,7 +69,7 @@ export function calendarFile(name: string, entries: readonly Dated[], at: Date):
     }),
     { calName: name, productId: '-//Dirigo//Dirigo//EN' },
   );
-  if (error || !value) throw error ?? new Error('The calendar could not be written.');
+  if (error || !value) throw error ?? new Error('The calendar file could not be created.');
   return foldedByOctets(value);
 }
 

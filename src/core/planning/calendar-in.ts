@@ -34,7 +34,7 @@ export function calendarDates(text: string, zone: string, now: Date): CalendarDa
   try {
     root = new ICAL.Component(ICAL.parse(text) as unknown[]);
   } catch {
-    throw new RangeError('It begins like a calendar, and cannot be read as one.');
+    throw new RangeError('This file looks like a calendar, but it cannot be read as one.');
   }
   for (const zoned of root.getAllSubcomponents('vtimezone')) {
     ICAL.TimezoneService.register(new ICAL.Timezone(zoned));

@@ -288,6 +288,6 @@ describe('a finish', () => {
     expect(() => finishOf({ type: 'open' }, CAP, GROUND, oddsOf(0.5), 0, 10)).toThrow(
       /pace of 0 s/,
     );
-    expect(() => chainOf({ type: 'open' }, GROUND, PASS_OR_MISS)).toThrow(/ended by no putt/);
+    expect(() => chainOf({ type: 'open' }, GROUND, PASS_OR_MISS)).toThrow(/No putt ends a rule/);
   });
 });

@@ -43,7 +43,7 @@ const MOST_STATES = 50_000;
  */
 export function chainOf(rule: Rule, ground: RuleGround, kinds: readonly Kind[]): Chain {
   if (ruleTraits(rule).endless) {
-    throw new RangeError(`A rule of the type “${rule.type}” is ended by no putt: it has no chain.`);
+    throw new RangeError(`No putt ends a rule of type “${rule.type}”, so it has no chain.`);
   }
   const machine = machineOf(rule);
   const bareOf = (state: unknown): object => machine.bare?.(state, ground) ?? (state as object);
@@ -81,7 +81,9 @@ export function chainOf(rule: Rule, ground: RuleGround, kinds: readonly Kind[]):
       if (to === undefined) {
         to = whole.length;
         if (to >= MOST_STATES) {
-          throw new RangeError(`This rule has more than ${MOST_STATES} states: it is no drill.`);
+          throw new RangeError(
+            `This rule has more than ${MOST_STATES} states, which is too many for a drill.`,
+          );
         }
         known.set(key, to);
         whole.push(after);

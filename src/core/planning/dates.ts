@@ -3,17 +3,17 @@ import { daySchema, timeSchema } from '@/core/calendar';
 
 /** A date in the diary that no programme made. */
 export const appointmentSchema = z.object({
-  studentId: z.uuid('Say who it is for.'),
+  studentId: z.uuid('Choose a student.'),
   day: daySchema,
   time: timeSchema.nullable(),
   minutes: z
-    .number({ error: 'A number of minutes is needed: 10 to 240.' })
-    .int('Whole minutes are needed.')
-    .min(10, 'At least 10 minutes.')
-    .max(240, 'At most 240 minutes.'),
+    .number({ error: 'Enter the minutes: 10 to 240.' })
+    .int('Enter a whole number of minutes.')
+    .min(10, 'Too short: use 10 to 240 minutes.')
+    .max(240, 'Too long: use 10 to 240 minutes.'),
   kind: z.enum(['lesson', 'practice', 'test']),
   planId: z.uuid().nullable(),
-  note: z.string().trim().max(500, 'A note may have at most 500 letters.'),
+  note: z.string().trim().max(500, 'The note is too long: use at most 500 characters.'),
 });
 
 export type AppointmentValues = z.infer<typeof appointmentSchema>;
@@ -24,16 +24,16 @@ export const homeworkSchema = z
     drillId: z.uuid('Choose a drill.'),
     rung: z.number().int().min(0).max(20).nullable(),
     timesAWeek: z
-      .number({ error: 'A number of times is needed: 1 to 7.' })
-      .int('A whole number of times is needed.')
-      .min(1, 'At least once a week.')
-      .max(7, 'At most seven times a week.'),
+      .number({ error: 'Enter the times a week: 1 to 7.' })
+      .int('Enter a whole number of times a week.')
+      .min(1, 'Too few: use 1 to 7 times a week.')
+      .max(7, 'Too many: use 1 to 7 times a week.'),
     from: daySchema,
     until: daySchema,
-    note: z.string().trim().max(500, 'A note may have at most 500 letters.'),
+    note: z.string().trim().max(500, 'The note is too long: use at most 500 characters.'),
   })
   .refine(({ from, until }) => until >= from, {
-    message: 'It would end before it begins.',
+    message: 'The end date is before the start date.',
     path: ['until'],
   });
 

@@ -48,7 +48,7 @@ export function finishOf(
   minutes: number,
 ): Finish {
   if (!(seconds > 0)) {
-    throw new RangeError(`A pace of ${seconds} s from putt to putt is none: more than 0.`);
+    throw new RangeError(`A pace of ${seconds} s per putt is too short: use more than 0 s.`);
   }
   const within = (time: number) => Math.max(1, Math.floor((60 * time) / seconds));
   if (ruleTraits(rule).endless) {

@@ -207,27 +207,27 @@ describe('what suits', () => {
     const drill = libraryDrill('grip-end-guide')!;
     const [worse] = drill.avoid as [Miss];
     expect(unsuited(drill, player({ misses: [worse] }), ground)).toContain(
-      `makes a ${worse} worse`,
+      `makes the miss “${worse}” worse`,
     );
     expect(unsuited(drill, player(), ground)).toBeNull();
   });
 
   it('is of the player’s school and level, and of what is there', () => {
     const lane = libraryDrill('six-tee-lane')!;
-    expect(unsuited(lane, player(), ground)).toContain('straight school');
+    expect(unsuited(lane, player(), ground)).toContain('is for straight strokes');
     const rods = libraryDrill('rod-corridor')!;
     expect(unsuited(rods, player(), { place: 'green', kit: COMMON_KIT })).toBe(
       'needs alignment sticks',
     );
     const lag = libraryDrill('lag-and-farther')!;
-    expect(unsuited(lag, player(), { ...ground, place: 'home' })).toBe('needs another place');
+    expect(unsuited(lag, player(), { ...ground, place: 'home' })).toBe('does not suit this place');
   });
 
   it('suits a group when it suits each of them, and is for what any of them misses', () => {
     const lane = libraryDrill('six-tee-lane')!;
     const straight = player({ school: 'straight' });
     expect(unsuitedToAny(lane, [straight], ground)).toBeNull();
-    expect(unsuitedToAny(lane, [straight, player()], ground)).toContain('straight school');
+    expect(unsuitedToAny(lane, [straight, player()], ground)).toContain('is for straight strokes');
     const gate = libraryDrill('straight-gate')!;
     expect(missesMet(gate, [player(), player({ misses: ['push', 'nerves'] })])).toEqual(['push']);
   });
@@ -395,11 +395,11 @@ describe('a proposed hour', () => {
     const time = timeDrill(drill, wild, 3);
     expect(hardlyEnds(time.finish)).toBe(true);
     expect(endsBy(time, drill.cap, lowerRungs(drill, wild, time))).toMatch(
-      /^Done before its cap of .* only \d+ times in 100: (rung \d|the cap)/,
+      /^The chance of finishing within .* is (only \d+|under 1) %\. (Rung \d|The limit)/,
     );
     const easy = libraryDrill('cold-start')!;
     expect(endsBy(timeDrill(easy, wild, 'drawn'), easy.cap, [])).toBeNull();
-    expect(() => timeDrill(drill, wild, 40)).toThrow(/no rung 41/);
+    expect(() => timeDrill(drill, wild, 40)).toThrow(/Rung 41 does not exist/);
     expect(setUpOf(drill, 2)).toBe(2 * setUpOf(drill));
     expect(onRung(drill.layout, drill.ladder[0]!)).not.toEqual(drill.layout);
   });

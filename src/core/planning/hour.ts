@@ -183,16 +183,17 @@ function whyOf({ drill, meets }: Candidate, phase: Phase, { needs, goals }: Wish
   const need = needs.find(({ skill }) => drill.skills.includes(skill));
   const wished = goals.find((goal) => drill.skills.includes(goal));
   const parts = [
-    meets.length > 0 && `for the ${meets[0]}`,
-    wished && `${skillWords(wished)}, as wished`,
-    need && !need.known && `little is known of the ${skillWords(need.skill)} yet`,
+    meets.length > 0 && `for the miss “${meets[0]}”`,
+    wished && `trains ${skillWords(wished)}, as requested`,
+    need && !need.known && `not enough data yet on ${skillWords(need.skill)}`,
     need &&
       need.known &&
       need.ratio > 1.05 &&
-      `the ${skillWords(need.skill)} is ${need.ratio.toFixed(1)} times as wide as is good`,
-    need && need.known && need.ratio <= 1.05 && `keeps the ${skillWords(need.skill)} good`,
+      `the ${skillWords(need.skill)} window is ${need.ratio.toFixed(1)} times a good one`,
+    need && need.known && need.ratio <= 1.05 && `maintains a good ${skillWords(need.skill)}`,
   ].filter((part): part is string => typeof part === 'string');
-  const said = parts.slice(0, 2).join('; ') || `its place is ${PHASE_WORDS[phase]}`;
+  const said =
+    parts.slice(0, 2).join('; ') || `suits the ${PHASE_WORDS[phase]} part of the session`;
   return `${asSentence(said)}.`;
 }
 
@@ -282,7 +283,7 @@ export function endsBy(
   const chance = Math.round(100 * time.finish.inTime);
   const easier = lower.find(({ finish }) => !hardlyEnds(finish));
   const capped = time.finish.cap.by === 'putts' ? `${cap.putts} putts` : `${cap.minutes} minutes`;
-  return `Done before its cap of ${capped} only ${chance} times in 100: ${
-    easier ? `rung ${easier.rung + 1} would end it.` : 'the cap will end it.'
+  return `The chance of finishing within ${capped} is ${chance < 1 ? 'under 1' : `only ${chance}`} %. ${
+    easier ? `Rung ${easier.rung + 1} should finish in time.` : 'The limit will end the drill.'
   }`;
 }

@@ -4,7 +4,8 @@ import type { Basis, Estimate, Scores } from '@/core/scoring';
 
 /** A quantity that a plan can work on. */
 export const trainedSchema = z.string().refine(isTrained, {
-  error: ({ input }) => `“${String(input)}” is nothing to work on: ${trainedIds().join(', ')}.`,
+  error: ({ input }) =>
+    `“${String(input)}” cannot be trained. Choose one of: ${trainedIds().join(', ')}.`,
 });
 
 /** How much a player needs a skill. */

@@ -10,7 +10,7 @@ export const PHASE_WORDS: Record<Phase, string> = {
   technique: 'technique',
   reading: 'reading and targeting',
   pace: 'pace',
-  together: 'all at once',
+  together: 'combined skills',
   pressure: 'pressure',
 };
 

@@ -39,11 +39,11 @@ describe('what is kept', () => {
     blocks: [{ id: ID, drillId: ID, rungs: { [ID]: null }, locked: false, why: '' }],
   };
   it.each<[string, object, string]>([
-    ['nobody', { studentIds: [] }, 'Say who it is for.'],
-    ['five minutes', { minutes: 5 }, 'A plan has at least 10 minutes.'],
-    ['no number of minutes', { minutes: NaN }, 'A number of minutes is needed: 10 to 180.'],
-    ['nothing in it', { blocks: [] }, 'A plan needs at least one drill.'],
-    ['no name', { name: ' ' }, 'A name is needed.'],
+    ['nobody', { studentIds: [] }, 'Choose at least one student.'],
+    ['five minutes', { minutes: 5 }, 'Too short: use 10 to 180 minutes.'],
+    ['no number of minutes', { minutes: NaN }, 'Enter the minutes: 10 to 180.'],
+    ['nothing in it', { blocks: [] }, 'Add at least one drill.'],
+    ['no name', { name: ' ' }, 'Enter a name.'],
   ])('is no plan for or with %s', (_what, wrong, words) => {
     expect(planSchema.safeParse(plan).success).toBe(true);
     expect(planSchema.safeParse({ ...plan, ...wrong }).error?.issues[0]?.message).toBe(words);
@@ -61,8 +61,8 @@ describe('what is kept', () => {
     expect(homeworkSchema.safeParse(work).success).toBe(true);
     const of = (wrong: object) =>
       homeworkSchema.safeParse({ ...work, ...wrong }).error?.issues[0]?.message;
-    expect(of({ until: '2026-03-01' })).toBe('It would end before it begins.');
-    expect(of({ timesAWeek: 8 })).toBe('At most seven times a week.');
+    expect(of({ until: '2026-03-01' })).toBe('The end date is before the start date.');
+    expect(of({ timesAWeek: 8 })).toBe('Too many: use 1 to 7 times a week.');
   });
 
   it('is no date without somebody, nor at a quarter past twenty-five', () => {

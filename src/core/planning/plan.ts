@@ -21,24 +21,24 @@ const PLAN_MINUTES = { min: 10, max: 180 } as const;
 export const planFrame = z.object({
   name: nameSchema(),
   minutes: z
-    .number({ error: 'A number of minutes is needed: 10 to 180.' })
-    .int('Whole minutes are needed.')
-    .min(PLAN_MINUTES.min, 'A plan has at least 10 minutes.')
-    .max(PLAN_MINUTES.max, 'A plan has at most 180 minutes.'),
+    .number({ error: 'Enter the minutes: 10 to 180.' })
+    .int('Enter a whole number of minutes.')
+    .min(PLAN_MINUTES.min, 'Too short: use 10 to 180 minutes.')
+    .max(PLAN_MINUTES.max, 'Too long: use 10 to 180 minutes.'),
   place: z.enum(PLACES),
   kit: kitSchema,
   goals: skillsSchema,
   studentIds: z
     .array(z.uuid())
-    .min(1, 'Say who it is for.')
-    .max(8, 'At most 8 putt in one rotation.'),
+    .min(1, 'Choose at least one student.')
+    .max(8, 'Too many students: up to 8 can putt in one rotation.'),
 });
 
 export type PlanFrame = z.infer<typeof planFrame>;
 
 /** A plan of a session, as it is kept. */
 export const planSchema = planFrame.extend({
-  blocks: z.array(blockSchema).min(1, 'A plan needs at least one drill.').max(20),
+  blocks: z.array(blockSchema).min(1, 'Add at least one drill.').max(20),
 });
 
 export type PlanValues = z.infer<typeof planSchema>;

@@ -172,7 +172,7 @@ describe('replanning', () => {
     expect(entries[0]).toMatchObject({ state: 'missed' });
     expect(entries[1]).toMatchObject({ day: '2026-03-05', kind: 'test' });
     expect(changes[0]!.words).toMatch(
-      /^a cold test first.*, because the test of Tue 3 Mar was missed\.$/,
+      /^starts with a cold test, .*, because the cold test on Tue 3 Mar was missed\.$/,
     );
   });
 
@@ -212,7 +212,7 @@ describe('replanning', () => {
     expect(changes.length).toBeGreaterThan(0);
     for (const { day, words } of changes) {
       expect(daysBetween(today, day)).toBeGreaterThanOrEqual(7);
-      expect(words).toContain('because pace is needed most now; it was strike');
+      expect(words).toContain('because pace now needs the most work (before, it was strike)');
     }
     const near = (of: readonly Entry[]) =>
       of.filter(({ day }) => day >= today && daysBetween(today, day) < 7);
@@ -302,7 +302,7 @@ describe('replanning', () => {
           expect(entries).toHaveLength(PLAN.length - inside.length);
           for (const { day } of inside) {
             const told = changes.find(
-              ({ words, day: of }) => of === day && /^left out/.test(words),
+              ({ words, day: of }) => of === day && /^is dropped because of time off/.test(words),
             );
             expect(told?.words).toContain('quay festival');
           }
@@ -329,11 +329,13 @@ describe('days off', () => {
   it('end on their first day or later, and do not go on for ever', () => {
     expect(said('2026-12-24', '2026-12-24')).toBeUndefined();
     expect(said('2026-12-24', '2026-12-23')).toEqual([
-      'Wed 23 Dec is before Thu 24 Dec: the last day is the first or a later one.',
+      'The last day, Wed 23 Dec, is before the first day, Thu 24 Dec. Choose the first day or a later one.',
     ]);
     expect(said('2026-01-01', '2026-04-30')).toBeUndefined();
-    expect(said('2026-01-01', '2026-05-01')).toEqual(['At most 120 days in a row.']);
-    expect(said('2026-01-01', 'soon')?.[0]).toBe('A day is needed, as 9 Apr 2026.');
+    expect(said('2026-01-01', '2026-05-01')).toEqual([
+      'The time off is too long: use at most 120 days in a row.',
+    ]);
+    expect(said('2026-01-01', 'soon')?.[0]).toBe('Enter a date, such as 9 Apr 2026.');
   });
 
   it('are said by their days and what they are for', () => {

@@ -21,7 +21,11 @@ export const slotSchema = z.object({
   /** 1 Monday to 7 Sunday. */
   weekday: z.number().int().min(1).max(7),
   time: timeSchema.nullable(),
-  minutes: z.number().int().min(10, 'At least 10 minutes.').max(180, 'At most 180 minutes.'),
+  minutes: z
+    .number()
+    .int()
+    .min(10, 'Too short: use 10 to 180 minutes.')
+    .max(180, 'Too long: use 10 to 180 minutes.'),
   kind: z.enum(['lesson', 'practice']),
 });
 
@@ -30,15 +34,19 @@ export type Slot = z.infer<typeof slotSchema>;
 /** What a programme is to be. */
 export const programmeSchema = z.object({
   from: daySchema,
-  weeks: z.number().int().min(1, 'At least one week.').max(26, 'At most 26 weeks.'),
+  weeks: z
+    .number()
+    .int()
+    .min(1, 'Too short: use 1 to 26 weeks.')
+    .max(26, 'Too long: use 1 to 26 weeks.'),
   slots: z
     .array(slotSchema)
-    .min(1, 'At least one day of the week is needed.')
-    .max(14, 'At most fourteen days.')
+    .min(1, 'Choose at least one day of the week.')
+    .max(14, 'Too many: use up to 14 days.')
     .refine(
       (slots) =>
         new Set(slots.map(({ weekday, time }) => `${weekday} ${time}`)).size === slots.length,
-      'A day stands in it twice at the same time.',
+      'The same day and time is entered twice.',
     ),
   /** Weeks from one cold test to the next. */
   testEvery: z.number().int().min(1).max(12),
@@ -214,16 +222,16 @@ function changedWords(was: Entry, is: Entry): string {
   const fresh = is.skills.filter((one) => !was.skills.includes(one));
   const gone = was.skills.filter((one) => !is.skills.includes(one));
   const parts = [
-    is.kind !== was.kind && `${is.kind === 'test' ? 'a cold test' : is.kind} first`,
-    is.retest !== was.retest && is.retest && `${skillWords(is.retest)} retest first`,
-    was.retest && !is.retest && `no ${skillWords(was.retest)} retest`,
+    is.kind !== was.kind && `starts with ${is.kind === 'test' ? 'a cold test' : is.kind}`,
+    is.retest !== was.retest && is.retest && `starts with a ${skillWords(is.retest)} retest`,
+    was.retest && !is.retest && `drops the ${skillWords(was.retest)} retest`,
     fresh.length > 0 &&
-      (gone.length > 0 ? `${said(fresh)} in place of ${said(gone)}` : said(fresh)),
-    fresh.length === 0 && gone.length > 0 && `no ${said(gone)}`,
+      (gone.length > 0 ? `works on ${said(fresh)} instead of ${said(gone)}` : said(fresh)),
+    fresh.length === 0 && gone.length > 0 && `drops ${said(gone)}`,
     fresh.length === 0 &&
       gone.length === 0 &&
       is.skills[0] !== was.skills[0] &&
-      `${said(is.skills.slice(0, 1))} first`,
+      `puts ${said(is.skills.slice(0, 1))} first`,
   ];
   return parts.filter(Boolean).join(', ');
 }
@@ -266,7 +274,7 @@ export function replan<E extends Entry>(
   for (const free of gone) {
     changes.push({
       day: free.day,
-      words: `left out, a day off: ${offWords(offOn(free.day, off)!)}.`,
+      words: `is dropped because of time off: ${offWords(offOn(free.day, off)!)}.`,
     });
     all = madeGood(all, free, today, `${dayWords(free.day)} is a day off.`, changes);
   }
@@ -285,7 +293,7 @@ export function replan<E extends Entry>(
       if (!alike(old, entry)) {
         changes.push({
           day: entry.day,
-          words: `${changedWords(old, entry)}, because ${skillWords(first.skill)} is needed most now; it was ${skillWords(before.skill)}.`,
+          words: `${changedWords(old, entry)}, because ${skillWords(first.skill)} now needs the most work (before, it was ${skillWords(before.skill)}).`,
         });
       }
     }
@@ -332,7 +340,7 @@ function madeGood<E extends Entry>(
     const skills = next.skills.slice(0, worksOn(next.minutes, 'test'));
     return entries.map((entry) =>
       entry === next
-        ? change(next, { ...next, kind: 'test', retest: null, skills }, `the test of ${on}`)
+        ? change(next, { ...next, kind: 'test', retest: null, skills }, `the cold test on ${on}`)
         : entry,
     );
   }

@@ -101,6 +101,6 @@ describe('how far a player may come', () => {
   it('refuses a day that is past, and a step of nothing', () => {
     const belief = player(0.1, 0);
     expect(() => reachOf(belief, 'start', 0.85, FROM, '2026-03-01', STEP)).toThrow('2026-03-01');
-    expect(() => reachOf(belief, 'start', 0.85, FROM, '2026-03-03', 0)).toThrow('above 0');
+    expect(() => reachOf(belief, 'start', 0.85, FROM, '2026-03-03', 0)).toThrow('more than 0');
   });
 });

@@ -58,8 +58,8 @@ export function reachOf(
   to: number,
 ): Reach {
   const days = daysBetween(from, by);
-  if (days < 0) throw new RangeError(`The aim is for ${by}, before ${from}.`);
-  if (!(to > 0)) throw new RangeError(`An aim is told in steps above 0, not ${to}.`);
+  if (days < 0) throw new RangeError(`The target date ${by} is before the start date ${from}.`);
+  if (!(to > 0)) throw new RangeError(`A target step of ${to} is too small: use more than 0.`);
   const centredOf = ({ spread }: SkillPoints) =>
     windowsOf({ bias: new Float64Array(spread.length), spread }).sort();
   const today = pointsOf(belief, skill, faceShare);

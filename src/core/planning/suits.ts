@@ -27,13 +27,13 @@ export interface Ground {
  */
 export function unsuited(drill: DrillValues, player: ForWhom, ground: Ground): string | null {
   const worse = drill.avoid.find((miss) => player.misses.includes(miss));
-  if (worse) return `makes a ${worse} worse, which ${player.name} has`;
+  if (worse) return `makes the miss “${worse}” worse, and ${player.name} has it`;
   if (drill.school !== 'any' && drill.school !== player.school) {
-    return `is of the ${drill.school} school; ${player.name} is of the ${player.school}`;
+    return `is for ${drill.school} strokes, but ${player.name} uses the ${player.school} stroke`;
   }
-  if (player.seated && drill.seated === 'no') return `cannot be putted from a chair`;
+  if (player.seated && drill.seated === 'no') return 'cannot be done from a chair';
   if (!drill.levels.includes(player.level)) return `is not for ${player.name}’s level`;
-  if (!drill.places.includes(ground.place)) return 'needs another place';
+  if (!drill.places.includes(ground.place)) return 'does not suit this place';
   const missing = layoutKit(drill.layout).find(({ item }) => !ground.kit.includes(item));
   return missing ? `needs ${KIT[missing.item].many}` : null;
 }

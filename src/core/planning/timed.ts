@@ -49,7 +49,9 @@ function rungAndOdds(
   }
   if (wish === 'teaching') return teachingRung(layout, ladder, belief, faceShare, correction);
   if (!ladder[wish]) {
-    throw new RangeError(`This drill has ${ladder.length} rungs: there is no rung ${wish + 1}.`);
+    throw new RangeError(
+      `Rung ${wish + 1} does not exist: this drill’s ladder has ${ladder.length}.`,
+    );
   }
   return { rung: wish, odds: odds(wish) };
 }

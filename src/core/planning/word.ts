@@ -11,9 +11,9 @@ export const PHOTO_FILE = 40 * 1024 * 1024;
 export const photoSchema = z
   .string()
   .max(PHOTO_MOST, 'The picture is too large to send.')
-  .regex(/^data:image\/jpeg;base64,\/9j\/[A-Za-z0-9+/]+=*$/, 'Only a picture can be sent.');
+  .regex(/^data:image\/jpeg;base64,\/9j\/[A-Za-z0-9+/]+=*$/, 'Only a picture can be sent here.');
 
-const text = z.string().trim().max(500, 'A line may have at most 500 letters.');
+const text = z.string().trim().max(500, 'The message is too long: use at most 500 characters.');
 
 /** What a student leaves with homework: how it felt, from 1 to 5, a line, and a picture of the set-up; one of them at least. */
 export const leftSchema = z
@@ -24,12 +24,12 @@ export const leftSchema = z
   })
   .refine(({ feel, text: line, photo }) => feel !== null || line !== '' || photo !== null, {
     path: ['text'],
-    error: 'Say how it felt, write a line, or add a picture.',
+    error: 'Say how it felt, write a message or add a picture.',
   });
 export type Left = z.infer<typeof leftSchema>;
 
 /** What a coach answers. */
-export const answerSchema = text.min(1, 'An answer needs a word.');
+export const answerSchema = text.min(1, 'Write an answer first.');
 
 /** How it felt, from 1 to 5, in a word each. */
 export const FEELS = ['lost', 'hard work', 'getting there', 'good', 'easy'] as const;

@@ -9,7 +9,7 @@ const aimed = (to: 'left' | 'right'): BiasMiss => ({
   putts: 10,
   seen: (size) => `Aims ${showDegrees(size, 1)} to the ${to}`,
   cause:
-    'The eyes are not over the line, the head is set down from the inside, or the line looks crooked from where the player stands.',
+    'The eyes are not over the line, the putter is set down from the inside, or the line looks crooked from where the student stands.',
 });
 
 /** Where the face points at address, before the stroke adds to it. */
@@ -17,14 +17,14 @@ export const aim: Quantity = {
   id: 'aim',
   name: 'Aim',
   symbol: 'a',
-  about: 'Where the putter face points at address, against the line meant.',
+  about: 'Where the putter face points at address, relative to the intended line.',
   dimension: 'angle',
   digits: { amount: 2, bias: 1 },
   says: 'are aimed within',
   ends: () => ({ left: 'left', right: 'right' }),
   good: {
     window: 0.954 * DEGREE,
-    source: 'as the start line: what is aimed off the stroke must make good',
+    source: 'the same as the start line, because the stroke must make up for any aim error',
   },
   nothing: 0.0009,
   prior: {
@@ -34,7 +34,7 @@ export const aim: Quantity = {
     step: { bias: 0.05 * DEGREE, logSpread: 0.04 },
     slip: 6 * DEGREE,
   },
-  told: { words: 'a check of the aim', drill: 'aim-string' },
+  told: { words: 'an aim check', drill: 'aim-string' },
   instrument: { error: 0.4 * DEGREE, mount: DEGREE, look: 0.55 * DEGREE, standsAs: 'face' },
   sane: 0.5,
   trained: { name: 'aim', phase: 'technique', usual: 0.9 },

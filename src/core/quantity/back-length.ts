@@ -10,16 +10,16 @@ export const usualBack = (putt: Putt): number => BACK_PER_SPEED * headSpeed.midd
 
 export const backLength: Quantity = {
   id: 'backLength',
-  name: 'Length back',
+  name: 'Backstroke length',
   symbol: 'b',
-  about: 'How far the head goes back from the ball, against what such a putt usually takes.',
+  about: 'How far the head goes back from the ball, compared with what is usual for this putt.',
   dimension: 'length',
   digits: { amount: 0, bias: 0 },
-  says: 'go back within',
+  says: 'fall within',
   ends: () => ({ left: 'shorter', right: 'longer' }),
-  against: 'than such a putt usually takes',
+  against: 'than usual for this putt',
   middle: usualBack,
-  good: { window: 0.04, source: 'a working figure: no measurement stands behind it' },
+  good: { window: 0.04, source: 'a working figure, with no measurement behind it' },
   nothing: 0.005,
   prior: {
     biasSpread: 0.08,

@@ -38,7 +38,11 @@ export function readLine(text: string, by: string): ReadLine {
   try {
     sent = JSON.parse(text);
   } catch {
-    return { ok: false, id: null, message: 'This line is no JSON: it may have been cut off.' };
+    return {
+      ok: false,
+      id: null,
+      message: 'This line is not valid JSON. It may have been cut off.',
+    };
   }
   const named = z.object({ id: z.string() }).safeParse(sent);
   const id = named.data?.id ?? null;
@@ -51,7 +55,7 @@ export function readLine(text: string, by: string): ReadLine {
       return {
         ok: false,
         id,
-        message: `“${name}” is no quantity that is known here: ${known.join(', ')}.`,
+        message: `“${name}” is not a known quantity: use one of ${known.join(', ')}.`,
       };
     }
     const { dimension, name: spoken } = quantityOf(name);
@@ -61,7 +65,7 @@ export function readLine(text: string, by: string): ReadLine {
       return {
         ok: false,
         id,
-        message: `${spoken}: “${unit}” is no unit of it; ${allowed.join(', ')} are.`,
+        message: `${spoken}: “${unit}” is not a unit for this quantity. Use one of ${allowed.join(', ')}.`,
       };
     }
     values[name] = {
@@ -71,7 +75,7 @@ export function readLine(text: string, by: string): ReadLine {
     };
   }
   if (Object.keys(values).length === 0) {
-    return { ok: false, id, message: 'Nothing was measured: “values” is empty.' };
+    return { ok: false, id, message: '“values” is empty: send at least one measurement.' };
   }
   const wrong = measuredProblem(values);
   if (wrong) return { ok: false, id, message: wrong };

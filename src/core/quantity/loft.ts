@@ -9,11 +9,11 @@ export const loft: Quantity = {
   about: 'How far the face leans back at impact.',
   dimension: 'angle',
   digits: { amount: 1, bias: 1 },
-  says: 'are lofted within',
+  says: 'fall within',
   ends: () => ({ left: 'less', right: 'more' }),
   against: 'than 3°',
   middle: () => 3 * DEGREE,
-  good: { window: 1.5 * DEGREE, source: 'a working figure: no measurement stands behind it' },
+  good: { window: 1.5 * DEGREE, source: 'a working figure, with no measurement behind it' },
   nothing: 0.1 * DEGREE,
   prior: {
     biasSpread: 1.5 * DEGREE,

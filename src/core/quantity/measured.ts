@@ -26,17 +26,17 @@ export function measuredProblem(values: MeasuredValues): string | null {
   for (const [id, { value, error }] of Object.entries(values)) {
     if (!isQuantity(id)) {
       const known = quantities().map((one) => one.id);
-      return `“${id}” is no quantity that is known here: ${known.join(', ')}.`;
+      return `“${id}” is not a known quantity: use one of ${known.join(', ')}.`;
     }
     const { name, dimension, sane, middle } = quantityOf(id);
     const { symbol, si } = shownUnit(dimension);
     // What is intended moves with the putt; beyond twice as much no putt of any length goes.
     const most = middle ? 2 * sane : sane;
     if (!(Math.abs(value) <= most)) {
-      return `${name}: ${(value / si).toPrecision(4)}${symbol} cannot be; at most ${(most / si).toPrecision(4)}${symbol} either way.`;
+      return `${name}: ${(value / si).toPrecision(4)}${symbol} is out of range. Use at most ${(most / si).toPrecision(4)}${symbol} either way.`;
     }
     if (error !== undefined && !(error <= sane)) {
-      return `${name}: an error of ${(error / si).toPrecision(4)}${symbol} is too large; at most ${(sane / si).toPrecision(4)}${symbol}.`;
+      return `${name}: an error of ${(error / si).toPrecision(4)}${symbol} is too large. Use at most ${(sane / si).toPrecision(4)}${symbol}.`;
     }
   }
   return null;

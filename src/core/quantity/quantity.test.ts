@@ -70,7 +70,7 @@ it('is added and taken away while the program runs; a name that is taken is refu
   expect(isQuantity('madeUp')).toBe(true);
   expect(latents()).toHaveLength(before + 1);
   away();
-  expect(() => quantityOf('madeUp')).toThrow('“madeUp” is no quantity: start, face');
+  expect(() => quantityOf('madeUp')).toThrow('“madeUp” is not a quantity: use one of start, face');
 });
 
 describe('an instrument that stands turned', () => {

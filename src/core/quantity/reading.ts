@@ -9,8 +9,8 @@ const read = (much: 'little' | 'much'): BiasMiss => ({
   seen: (size) => `Reads ${Math.round(100 * size)} % too ${much} break`,
   cause:
     much === 'little'
-      ? 'The slope looks flatter from behind the ball than it is, or the putt is pictured firmer than it is stroked.'
-      : 'The putt is pictured slower than it is stroked, or a break that was missed is still in mind.',
+      ? 'From behind the ball the slope looks flatter than it is, or the student pictures a firmer putt than they stroke.'
+      : 'The student pictures a slower putt than they stroke, or still has a missed break in mind.',
 });
 
 /** How much of a putt's break a player sees: what is said before the putt, over what it takes at the pace meant. */
@@ -19,16 +19,16 @@ export const reading: Quantity = {
   name: 'Reading',
   symbol: 'ρ',
   about:
-    'The break that a player says before the putt, as a share of the break it has at the pace meant.',
+    'The break the student calls before the putt, as a share of the break it has at the intended pace.',
   dimension: 'share',
   digits: { amount: 0, bias: 0 },
   says: 'are read within',
-  ends: () => ({ left: 'too little', right: 'too much' }),
-  against: 'of the true break',
+  ends: () => ({ left: 'under', right: 'over' }),
+  against: 'the true break',
   middle: () => 1,
   good: {
     window: 0.25,
-    source: 'a working figure: a quarter of a break of two cups is half a cup',
+    source: 'a working figure: a quarter of a two-cup break is half a cup',
   },
   nothing: 0.05,
   prior: {

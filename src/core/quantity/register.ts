@@ -73,7 +73,9 @@ export const latents = (): readonly Quantity[] => LATENTS;
 export function quantityOf(id: string): Quantity {
   const found = REGISTER.find((one) => one.id === id);
   if (!found)
-    throw new RangeError(`“${id}” is no quantity: ${REGISTER.map((one) => one.id).join(', ')}.`);
+    throw new RangeError(
+      `“${id}” is not a quantity: use one of ${REGISTER.map((one) => one.id).join(', ')}.`,
+    );
   return found;
 }
 
@@ -107,8 +109,7 @@ export const biasMisses = (): string[] => [
  * @throws RangeError when the name is taken
  */
 export function addQuantity(quantity: Quantity): () => void {
-  if (isQuantity(quantity.id))
-    throw new RangeError(`There is a quantity “${quantity.id}” already.`);
+  if (isQuantity(quantity.id)) throw new RangeError(`A quantity “${quantity.id}” already exists.`);
   REGISTER.push(quantity);
   LATENTS = REGISTER.filter(({ prior }) => prior);
   return () => {

@@ -4,16 +4,16 @@ import type { Quantity } from './quantity';
 /** How steeply the head rises through impact, at 2° where all is as meant. */
 export const rise: Quantity = {
   id: 'rise',
-  name: 'Rise of the head',
+  name: 'Rise angle',
   symbol: 'a',
   about: 'How steeply the head rises through impact.',
   dimension: 'angle',
   digits: { amount: 1, bias: 1 },
-  says: 'rise within',
+  says: 'fall within',
   ends: () => ({ left: 'flatter', right: 'steeper' }),
   against: 'than 2°',
   middle: () => 2 * DEGREE,
-  good: { window: 1.5 * DEGREE, source: 'a working figure: no measurement stands behind it' },
+  good: { window: 1.5 * DEGREE, source: 'a working figure, with no measurement behind it' },
   nothing: 0.1 * DEGREE,
   prior: {
     biasSpread: 2 * DEGREE,

@@ -10,14 +10,16 @@ const sideways = (id: 'push' | 'pull', side: BiasMiss['side'], cause: string): B
   side,
   least,
   putts: 12,
-  seen: (size, to) => `Starts ${showDegrees(size, 1)} to the ${to > 0 ? 'right' : 'left'}, a ${id}`,
+  seen: (size, to) =>
+    `Starts putts ${showDegrees(size, 1)} to the ${to > 0 ? 'right' : 'left'} (a ${id})`,
   cause,
-  beside: { quantity: 'path', within: 2 * DEGREE, putts: 10, words: ', with a quiet path' },
+  beside: { quantity: 'path', within: 2 * DEGREE, putts: 10, words: ', with a neutral path' },
   before: {
     quantity: 'aim',
     putts: 10,
-    unseen: 'The aim was never looked at: it may be aimed there. Where it is the stroke: ',
-    cause: 'It is aimed there: the stroke adds nothing to that side.',
+    unseen:
+      'The aim has not been checked yet, so the putter may simply be aimed that way. If it is the stroke, ',
+    cause: 'The putter is already aimed that way. The stroke adds nothing to that side.',
   },
 });
 
@@ -26,14 +28,14 @@ export const start: Quantity = {
   id: 'start',
   name: 'Start line',
   symbol: 'θ',
-  about: 'Where the ball leaves, against the line meant.',
+  about: 'The direction the ball starts in, relative to the intended line.',
   dimension: 'angle',
   digits: { amount: 2, bias: 1 },
   says: 'start within',
   ends: leftRight('pull', 'push'),
   good: {
     window: 0.954 * DEGREE,
-    source: 'what the hole takes at 8 ft, level, 45 cm past',
+    source: 'what the hole accepts on a level 8 ft putt that would run 45 cm past',
   },
   nothing: 0.0009,
   ruled: true,
@@ -45,12 +47,12 @@ export const start: Quantity = {
     sideways(
       'push',
       farSide,
-      'The face is open at impact, or the player is holding off the release, with the ball too far forward.',
+      'The face is open at impact, or the student holds off the release with the ball too far forward.',
     ),
     sideways(
       'pull',
       nearSide,
-      'The face is closed at impact: the wrists flip, or the body turns early.',
+      'The face is closed at impact because the wrists flip or the body turns early.',
     ),
   ],
   columns: [

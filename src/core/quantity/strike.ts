@@ -8,7 +8,7 @@ const towards = (id: 'heel' | 'toe', cause: string): BiasMiss => ({
   side: (hand) => (headEnd('left', hand) === id ? 1 : -1),
   least: 0.002,
   putts: 12,
-  seen: (size) => `Struck ${onTheFace(size)} towards the ${id}`,
+  seen: (size) => `Strikes ${onTheFace(size)} toward the ${id}`,
   cause,
 });
 
@@ -17,7 +17,7 @@ export const strike: Quantity = {
   id: 'strike',
   name: 'Strike',
   symbol: 's',
-  about: 'Where on the face the ball is met, from the heel to the toe.',
+  about: 'Where on the face the ball is struck, from heel to toe.',
   dimension: 'length',
   digits: { amount: 1, bias: 1 },
   says: 'are struck within',
@@ -25,7 +25,7 @@ export const strike: Quantity = {
   mirrored: true,
   good: {
     window: 0.007,
-    source: '10 mm off the centre loses two per cent of the distance, so this loses about one',
+    source: '10 mm off centre loses 2 % of the distance, so this loses about 1 %',
   },
   nothing: 0.0005,
   prior: {
@@ -42,8 +42,8 @@ export const strike: Quantity = {
   sane: 0.1,
   trained: { name: 'strike', phase: 'technique', usual: 6 },
   misses: [
-    towards('heel', 'Too near the ball, or the head of the player moves forward.'),
-    towards('toe', 'Too far from the ball, or reaching for it.'),
+    towards('heel', 'The student stands too near the ball, or their head moves forward.'),
+    towards('toe', 'The student stands too far from the ball, or reaches for it.'),
   ],
   columns: [
     'strike',

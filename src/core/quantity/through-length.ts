@@ -4,17 +4,17 @@ import type { Quantity } from './quantity';
 
 export const throughLength: Quantity = {
   id: 'throughLength',
-  name: 'Length through',
+  name: 'Through-stroke length',
   symbol: 'f',
   about:
-    'How far the head goes past the ball, against half as long again as such a putt usually takes back.',
+    'How far the head goes past the ball, compared with 1.5 times the usual backstroke for this putt.',
   dimension: 'length',
   digits: { amount: 0, bias: 0 },
-  says: 'go through within',
+  says: 'fall within',
   ends: () => ({ left: 'shorter', right: 'longer' }),
-  against: 'than half as long again as the backstroke',
+  against: 'than 1.5 times the usual backstroke',
   middle: (putt) => COMMON_RATIO * usualBack(putt),
-  good: { window: 0.06, source: 'a working figure: no measurement stands behind it' },
+  good: { window: 0.06, source: 'a working figure, with no measurement behind it' },
   nothing: 0.008,
   prior: {
     biasSpread: 0.12,

@@ -2,16 +2,16 @@ import type { Quantity } from './quantity';
 
 export const timeBack: Quantity = {
   id: 'timeBack',
-  name: 'Time back',
+  name: 'Backstroke time',
   symbol: 't₁',
   about: 'How long the backstroke takes.',
   dimension: 'time',
   digits: { amount: 2, bias: 2 },
-  says: 'take within',
+  says: 'fall within',
   ends: () => ({ left: 'shorter', right: 'longer' }),
   against: 'than 0.65 s',
   middle: () => 0.65,
-  good: { window: 0.06, source: 'a working figure: no measurement stands behind it' },
+  good: { window: 0.06, source: 'a working figure, with no measurement behind it' },
   nothing: 0.005,
   prior: {
     biasSpread: 0.15,

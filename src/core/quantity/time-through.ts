@@ -2,16 +2,16 @@ import type { Quantity } from './quantity';
 
 export const timeThrough: Quantity = {
   id: 'timeThrough',
-  name: 'Time through',
+  name: 'Forward-stroke time',
   symbol: 't₂',
-  about: 'How long the stroke takes from the top to impact.',
+  about: 'How long the stroke takes from the top of the backstroke to impact.',
   dimension: 'time',
   digits: { amount: 2, bias: 2 },
-  says: 'take within',
+  says: 'fall within',
   ends: () => ({ left: 'shorter', right: 'longer' }),
   against: 'than 0.32 s',
   middle: () => 0.32,
-  good: { window: 0.03, source: 'a working figure: no measurement stands behind it' },
+  good: { window: 0.03, source: 'a working figure, with no measurement behind it' },
   nothing: 0.005,
   prior: {
     biasSpread: 0.06,

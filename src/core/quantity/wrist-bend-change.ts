@@ -2,9 +2,9 @@ import { wristChange } from './wrist';
 
 export const wristBendChange = wristChange({
   id: 'wristBendChange',
-  name: 'Lead wrist bend, change',
+  name: 'Change in lead wrist bend',
   symbol: 'Δb',
-  about: 'How much the lead wrist is bent from address to impact.',
+  about: 'How much the bend in the lead wrist changes from address to impact.',
   ends: { left: 'more cupped', right: 'more bowed' },
   columns: ['wrist bend change', 'bend address to impact', 'change of wrist bend'],
 });

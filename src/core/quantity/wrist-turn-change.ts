@@ -2,9 +2,9 @@ import { wristChange } from './wrist';
 
 export const wristTurnChange = wristChange({
   id: 'wristTurnChange',
-  name: 'Lead wrist turn, change',
+  name: 'Change in lead wrist turn',
   symbol: 'Δu',
-  about: 'How much the lead wrist is turned from address to impact.',
+  about: 'How much the turn of the lead wrist changes from address to impact.',
   ends: { left: 'more palm down', right: 'more palm up' },
   columns: ['wrist turn change', 'turn address to impact', 'change of wrist turn'],
 });

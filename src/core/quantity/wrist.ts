@@ -14,7 +14,7 @@ type Own = Pick<Quantity, 'id' | 'name' | 'symbol' | 'about' | 'columns'> & {
   ends: { left: string; right: string };
 };
 
-const source = 'a working figure: no measurement stands behind it';
+const source = 'a working figure, with no measurement behind it';
 
 /** An angle of the lead wrist at impact. It is one's own: there is none that everyone means. */
 export const wristAtImpact = ({ ends, ...own }: Own): Quantity => ({
@@ -38,7 +38,7 @@ export const wristChange = ({ ends, ...own }: Own): Quantity => ({
   ...common,
   ...own,
   ends: () => ends,
-  says: 'change within',
+  says: 'fall within',
   good: { window: 2 * DEGREE, source },
   prior: {
     biasSpread: 3 * DEGREE,

@@ -37,7 +37,9 @@ const FIRST = ['face', 'path', 'strike', 'pace', 'height'];
 export function beliefFrom({ latents = FIRST, mean, covariance, side }: PlainBelief): Belief {
   const size = mean.length;
   if (covariance.length !== size || covariance.some((row) => row.length !== size)) {
-    throw new RangeError(`A belief of ${size} numbers has a covariance of ${size} by ${size}.`);
+    throw new RangeError(
+      `A belief of ${size} numbers needs a covariance matrix of ${size} by ${size}.`,
+    );
   }
   const known = latentIds();
   const places = latents.flatMap((latent, i) =>
@@ -133,7 +135,8 @@ export function rootOf(covariance: Matrix): Matrix {
     for (let j = 0; j < tried.rows; j++) tried.set(j, j, tried.get(j, j) * (1 + ridge));
     const found = new CholeskyDecomposition(tried);
     if (found.isPositiveDefinite()) return found.lowerTriangularMatrix;
-    if (ridge > 1) throw new RangeError('A covariance has no root: it is no covariance.');
+    if (ridge > 1)
+      throw new RangeError('This matrix has no Cholesky root, so it is not a covariance.');
   }
 }
 

@@ -60,7 +60,7 @@ function roughly(place: PuttPlace): PuttPlace {
   return { ...place, spot: { distance, bearing: to(place.spot.bearing, ALIKE.bearing) } };
 }
 
-const UNKNOWN_PLACE = 'Nobody noted where it was putted from, so it says nothing of the player.';
+const UNKNOWN_PLACE = 'No spot was recorded, so there is nothing to learn about the player.';
 
 /** What the putts of some runs share: how their elements and instruments really stood, which nobody knows. */
 export class Stands {

@@ -63,7 +63,7 @@ test('that it stands turned is told, with its side and size, once gates have sai
   expect(face.off.low).toBeGreaterThan(0.5 * DEGREE);
   expect(face.off.high).toBeGreaterThan(1 * DEGREE);
   expect(face.off.high).toBeLessThan(2 * DEGREE);
-  expect(instrumentWords(face)).toMatch(/^rail reads \d\.\d° right of what the gates say/);
+  expect(instrumentWords(face)).toMatch(/^rail reads \d\.\d° right of the gates/);
   expect(instrumentWords({ ...face, off: { low: -0.02, middle: 0.01, high: 0.03 } })).toBeNull();
   const [alone] = scoreHistory(sessions(false), W);
   expect(alone!.instruments.map(instrumentWords)).toEqual([null]);

@@ -96,5 +96,5 @@ export function instrumentWords({ by, quantity, off }: InstrumentOff): string | 
   const side = off.middle > 0 ? (angle ? 'right' : 'more') : angle ? 'left' : 'less';
   const than = angle ? 'of' : 'than';
   const [near, far] = [off.low, off.high].map(Math.abs).sort((a, b) => a - b) as [number, number];
-  return `${by} reads ${showAmount(quantity, off.middle, 1)} ${side} ${than} what the gates say (${directions ? 'all directions' : name.toLowerCase()}; ${INTERVAL_SHARE * 100} % interval ${showAmount(quantity, near, 1)} to ${showAmount(quantity, far, 1)}): check how it stands.`;
+  return `${by} reads ${showAmount(quantity, off.middle, 1)} ${side} ${than} the gates (${directions ? 'all directions' : name.toLowerCase()}; ${INTERVAL_SHARE * 100} % interval ${showAmount(quantity, near, 1)} to ${showAmount(quantity, far, 1)}). Check its set-up.`;
 }

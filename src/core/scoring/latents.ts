@@ -20,7 +20,9 @@ export const steeringIds = (): Exclude<SkillName, 'start'>[] =>
 export function knownOf(latent: Latent): Prior {
   const { prior, name } = quantityOf(latent);
   if (!prior)
-    throw new RangeError(`${name} is made of other quantities: it has no prior of its own.`);
+    throw new RangeError(
+      `${name} is derived from other quantities, so it has no prior of its own.`,
+    );
   return prior;
 }
 

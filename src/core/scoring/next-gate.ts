@@ -83,7 +83,7 @@ export function nextGate(
 ): NextGate {
   if (!(share >= SUCCESS.least && share <= SUCCESS.most)) {
     throw new RangeError(
-      `A success rate of ${share} teaches little: ${SUCCESS.least} to ${SUCCESS.most} is allowed.`,
+      `A success rate of ${share} teaches little: use ${SUCCESS.least} to ${SUCCESS.most}.`,
     );
   }
   const { distance, shank = DEFAULT_SHANK, putt = FARTHEST } = gate;

@@ -36,7 +36,8 @@ const made = new Map<string, Float64Array[]>();
  * @throws RangeError below that
  */
 export function normals(count: number, dimension: number): Float64Array[] {
-  if (!(dimension >= 1)) throw new RangeError(`There are no points of ${dimension} dimensions.`);
+  if (!(dimension >= 1))
+    throw new RangeError(`Points cannot have ${dimension} dimensions: use 1 or more.`);
   const key = `${count} ${dimension}`;
   const known = made.get(key);
   if (known) return known;

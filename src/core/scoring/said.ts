@@ -23,7 +23,7 @@ const settled = ({ value, error }: { value: number; error: number }) => {
 type Mark = Extract<Evidence, { quantity: 'mark' }>;
 
 const finite = (name: string, value: number): number => {
-  if (Number.isNaN(value)) throw new RangeError(`The ${name} of a putt came out as no number.`);
+  if (Number.isNaN(value)) throw new RangeError(`The ${name} of a putt is not a number.`);
   return value;
 };
 

@@ -114,7 +114,7 @@ describe('what cannot be scored', () => {
       {
         run: 0,
         putts: 1,
-        reason: 'Nobody noted where it was putted from, so it says nothing of the player.',
+        reason: 'No spot was recorded, so there is nothing to learn about the player.',
       },
     ]);
     expect(cells.reduce((sum, { count }) => sum + count, 0)).toBe(5);

@@ -99,5 +99,5 @@ export function scoreWords(
 ): string {
   const { distance, gap } = gateOfWindow(result.window, gate);
   const width = showLength(settable(gap.middle, units, 'up'), 'across', units);
-  return `clears ${withArticle(width)} gate at ${showLength(distance, 'along', units)} eight times in ten; ${scoreBias(result, hand)}`;
+  return `gets 8 of 10 putts through ${withArticle(width)} gate at ${showLength(distance, 'along', units)} (${scoreBias(result, hand)})`;
 }

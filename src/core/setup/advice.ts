@@ -31,48 +31,57 @@ export function adviceOf(card: Card, seated: boolean, units: UnitPreferences): A
   if (card.posture === 'bent')
     add(
       'caution',
-      'Bent over for long is hard on a back: stand up every few minutes and cap the putts. Pain or dizziness: stop, and ask a doctor or physiotherapist.',
+      'Bending over for long is hard on the back. Stand up every few minutes and cap the putts. With pain or dizziness, stop and ask a doctor or physiotherapist.',
     );
   if (card.gaze === 'closed')
     add(
       'caution',
-      'Eyes closed: only on level, dry ground with something to hold, and not for people who fall.',
+      'Putt with eyes closed only on level, dry ground with something to hold on to. It is not for people who fall.',
     );
   if (seated || card.posture === 'seated')
     add(
       'caution',
-      'Seated: brakes on, on level ground, the club clear of seat and knees; move the ball, not the chair.',
+      'When seated, stay on level ground with the brakes on, and keep the club clear of the seat and the knees. Move the ball, not the chair.',
     );
   if (areOutside(card))
     add(
       'fit',
-      `Eyes ${across(card.eyes!)} outside the line see it turned: stand a little farther from the ball, or taller.`,
+      `With the eyes ${across(card.eyes!)} outside the line, the line looks turned. Stand a little farther from the ball, or taller.`,
     );
   if (areFarInside(card))
     add(
       'fit',
-      `Eyes ${across(card.eyes!)} inside are far inside: stand closer, or check the length of the putter.`,
+      `The eyes are ${across(card.eyes!)} inside the line, which is too far. Stand closer, or check the length of the putter.`,
     );
   if (card.ball !== null && card.ball < BALL_AHEAD[0])
     add(
       'fit',
-      `The ball ${card.ball < 0 ? 'behind the breastbone' : 'level with the breastbone'} is met on the way down: move it a ball’s width ahead, 25 to 40 mm.`,
+      `A ball ${card.ball < 0 ? 'behind the breastbone' : 'level with the breastbone'} is struck on the way down. Move it a ball’s width ahead, 25 to 40 mm.`,
     );
   if (card.ball !== null && card.ball > BALL_AHEAD[1])
-    add('fit', `The ball ${across(card.ball)} ahead is met late, low on the face: move it back.`);
+    add(
+      'fit',
+      `A ball ${across(card.ball)} ahead is struck late and low on the face. Move it back.`,
+    );
   if (card.leadFoot !== null && !seated && card.leadFoot < LEAD_FOOT[0])
-    add('fit', `${card.leadFoot} % on the lead foot: try 55 %; it feels like much more.`);
+    add(
+      'fit',
+      `${card.leadFoot} % of the weight is on the lead foot. Try 55 %, which feels like much more.`,
+    );
   if (card.leadFoot !== null && card.leadFoot > LEAD_FOOT[1])
-    add('fit', `${card.leadFoot} % on the lead foot leans the shaft: about 55 % is enough.`);
+    add(
+      'fit',
+      `${card.leadFoot} % of the weight on the lead foot leans the shaft. About 55 % is enough.`,
+    );
   if (card.pressure !== null && card.pressure > LIGHT)
-    add('fit', `A grip of ${card.pressure} of 10 holds the head back: try 3 or 4.`);
+    add('fit', `A grip pressure of ${card.pressure} out of 10 holds the head back. Try 3 or 4.`);
   if (card.moves === 'body')
     add(
       'fit',
-      'The body sways: rest the head against a wall, or hold a stick across the breastbone.',
+      'The body sways. Rest the head against a wall, or hold an alignment stick across the breastbone.',
     );
   if (card.posture === 'bent')
-    add('fit', 'Elbows out: let the arms hang, and see where the eyes come.');
+    add('fit', 'The elbows are out. Let the arms hang, and see where the eyes end up.');
   return all;
 }
 
@@ -114,30 +123,30 @@ export function fittingHints(
 ): FittingHint[] {
   const hints: FittingHint[] = [];
   const step = showLength(LENGTH_STEP, 'across', units);
-  const now = length === null ? '' : ` than its ${showLength(length, 'across', units)}`;
+  const now = length === null ? '' : ` than its current ${showLength(length, 'across', units)}`;
   const bent = card.posture === 'bent';
   const [outside, far] = [areOutside(card), areFarInside(card)];
   if (bent && !far)
     hints.push({
       part: 'length',
-      words: `Elbows out${outside ? ' and eyes outside the line' : ''}: it may be too long to let the arms hang. Hold it ${step} to ${showLength(2 * LENGTH_STEP, 'across', units)} lower down, or try it shorter${now}.`,
+      words: `The elbows are out${outside ? ' and the eyes are outside the line' : ''}, so the putter may be too long to let the arms hang. Hold it ${step} to ${showLength(2 * LENGTH_STEP, 'across', units)} lower down, or try it shorter${now}.`,
     });
   else if (far && card.posture !== 'seated')
     hints.push({
       part: 'length',
-      words: `Eyes far inside with the arms hanging: try it ${step} shorter${now}, so that the ball comes closer.`,
+      words: `The eyes are far inside the line with the arms hanging. Try the putter ${step} shorter${now}, to bring the ball closer.`,
     });
   else if (outside)
     hints.push({
       part: 'length',
-      words: `Eyes outside the line with the arms hanging: try it ${step} longer${now}, so that the ball goes farther away.`,
+      words: `The eyes are outside the line with the arms hanging. Try the putter ${step} longer${now}, to move the ball farther away.`,
     });
   if (card.sole === 'toe' || card.sole === 'heel') {
     const flatter = card.sole === 'toe';
     const wanted = lieAngle + (flatter ? -LIE_STEP : LIE_STEP);
     hints.push({
       part: 'lie',
-      words: `${flatter ? 'Toe' : 'Heel'} up: its lie of ${showDegrees(lieAngle, 0)} is too ${flatter ? 'upright' : 'flat'} as the hands are held; try ${showDegrees(wanted, 0)}, until the sole lies flat.`,
+      words: `The ${flatter ? 'toe' : 'heel'} is up: a lie of ${showDegrees(lieAngle, 0)} is too ${flatter ? 'upright' : 'flat'} for how the hands are held. Try ${showDegrees(wanted, 0)}, until the sole lies flat.`,
     });
   }
   if (loft && own !== null && (loft.low > LOFT_OFF || loft.high < -LOFT_OFF)) {
@@ -146,7 +155,7 @@ export function fittingHints(
     const much = loft.middle > 0;
     hints.push({
       part: 'loft',
-      words: `${showDegrees(at, 1)} of loft at impact, from ${showDegrees(own, 1)} on the club with the shaft ${showDegrees(Math.abs(lean), 1)} ${lean >= 0 ? 'forward' : 'back'}: ${much ? 'the ball hops first' : 'the ball is pressed down first'}. About ${showDegrees(Math.max(0, own - loft.middle), 0)} on the club, or ${much ? 'more' : 'less'} lean, gives ${showDegrees(LOFT_WANTED, 0)}.`,
+      words: `Loft at impact is ${showDegrees(at, 1)} (${showDegrees(own, 1)} on the club, with the shaft leaning ${showDegrees(Math.abs(lean), 1)} ${lean >= 0 ? 'forward' : 'back'}), so ${much ? 'the ball hops first' : 'the ball is pressed down first'}. About ${showDegrees(Math.max(0, own - loft.middle), 0)} on the club, or ${much ? 'more' : 'less'} lean, gives ${showDegrees(LOFT_WANTED, 0)}.`,
     });
   }
   return hints;

@@ -43,49 +43,53 @@ export type CardField = { name: string; about: string } & (
 export const CARD_FIELDS = {
   grip: {
     name: 'Grip',
-    about: 'How the hands hold it.',
+    about: 'How the hands hold the putter.',
     kind: 'choice',
     options: {
       'reverse overlap': {
         label: 'Reverse overlap',
-        about: 'the lead hand’s first finger over the fingers of the trail hand: the hands as one',
+        about:
+          'the lead index finger lies over the fingers of the trail hand, so the hands work as one',
       },
       interlocked: {
         label: 'Interlocked',
-        about: 'little finger and first finger hooked together',
+        about: 'the little finger and the index finger hook together',
       },
       'lead low': {
         label: 'Lead hand low',
-        about: 'the lead hand below: levels the shoulders, keeps the lead wrist flat',
+        about: 'the lead hand is below, which levels the shoulders and keeps the lead wrist flat',
       },
-      claw: { label: 'Claw', about: 'the trail hand from the side: takes its push out' },
+      claw: {
+        label: 'Claw',
+        about: 'the trail hand comes from the side, which takes its push out',
+      },
       'palms facing': { label: 'Palms facing', about: 'both palms square to the line' },
       'finger down': {
         label: 'Finger down the shaft',
-        about: 'the trail hand’s first finger along the grip: feels where the face points',
+        about: 'the trail index finger lies along the grip and feels where the face points',
       },
     },
   },
   pressure: {
     name: 'Grip pressure',
-    about: 'From 1, hardly held, to 10, as hard as can be. Light lets the head swing.',
+    about: 'From 1 (barely held) to 10 (as hard as possible). A light grip lets the head swing.',
     kind: 'number',
     min: 1,
     max: 10,
-    of: 'of 10',
+    of: 'out of 10',
     same: 1,
   },
   stance: {
-    name: 'Stance, heel to heel',
-    about: 'From feet under the body to as wide as the shoulders.',
+    name: 'Stance width, heel to heel',
+    about: 'From feet under the body to shoulder width.',
     kind: 'length',
     min: 0.05,
     max: 0.9,
     same: 0.03,
   },
   ball: {
-    name: 'Ball from the breastbone',
-    about: 'A ball’s width ahead of it, 25 to 40 mm, meets the ball just on the way up.',
+    name: 'Ball position from the breastbone',
+    about: 'A ball’s width ahead, 25 to 40 mm, lets the putter meet the ball just on the way up.',
     kind: 'length',
     min: -0.2,
     max: 0.3,
@@ -93,8 +97,8 @@ export const CARD_FIELDS = {
     same: 0.01,
   },
   eyes: {
-    name: 'Eyes from the ball line',
-    about: 'Over the line or just inside it; never outside: drop a ball from the eye to see.',
+    name: 'Eye position from the ball line',
+    about: 'Over the line or just inside it, never outside. Drop a ball from the eye to check.',
     kind: 'length',
     min: -0.2,
     max: 0.3,
@@ -112,45 +116,51 @@ export const CARD_FIELDS = {
   },
   posture: {
     name: 'Posture',
-    about: 'Tall with the arms hanging, unless the body asks for something else.',
+    about: 'Tall with the arms hanging, unless the body needs something else.',
     kind: 'choice',
     options: {
       tall: { label: 'Tall, arms hanging', about: 'the arms swing free below the shoulders' },
-      bent: { label: 'Bent over, elbows out', about: 'the elbows steer; hard on a back' },
+      bent: {
+        label: 'Bent over, elbows out',
+        about: 'the elbows steer, and it is hard on the back',
+      },
       seated: {
         label: 'Seated',
-        about: 'from a chair: the swing beside the knees, clear of the seat',
+        about: 'putts from a chair: the swing stays beside the knees and clear of the seat',
       },
     },
   },
   moves: {
     name: 'What moves',
-    about: 'And what stays still.',
+    about: 'What moves in the stroke, and what stays still.',
     kind: 'choice',
     options: {
       shoulders: {
         label: 'Shoulders rock',
-        about: 'arms and hands go with them, legs and head still',
+        about: 'arms and hands go with them; legs and head stay still',
       },
-      arms: { label: 'Arms swing', about: 'from still shoulders; head and legs still' },
-      wrists: { label: 'Wrists hinge too', about: 'a pop for slow greens; more to time' },
-      body: { label: 'Body sways', about: 'the middle of the swing moves with it' },
+      arms: { label: 'Arms swing', about: 'the shoulders stay still, and so do the head and legs' },
+      wrists: {
+        label: 'Wrists hinge too',
+        about: 'adds pop on slow greens, but there is more to time',
+      },
+      body: { label: 'Body sways', about: 'the centre of the swing moves with it' },
     },
   },
   gaze: {
     name: 'Head and eyes',
-    about: 'Where they look while the ball is struck.',
+    about: 'Where the player looks while the ball is struck.',
     kind: 'choice',
     options: {
-      still: { label: 'Still until the ball is gone', about: 'the usual school' },
-      follows: { label: 'Eyes follow the ball', about: 'the head turns, it does not lift' },
+      still: { label: 'Still until the ball is gone', about: 'the usual way' },
+      follows: { label: 'Eyes follow the ball', about: 'the head turns but does not lift' },
       hole: { label: 'Eyes on the hole', about: 'the stroke goes where the eyes are' },
       closed: { label: 'Eyes closed', about: 'for feel; with something to hold on to' },
     },
   },
   sole: {
     name: 'Sole on the ground',
-    about: 'As it lies behind the ball, hands where they putt.',
+    about: 'How the sole lies behind the ball, with the hands where they putt.',
     kind: 'choice',
     options: {
       flat: { label: 'Flat', about: 'the lie fits' },
@@ -180,7 +190,7 @@ const choice = (id: CardFieldId) => {
 const number = (id: CardFieldId) => {
   const field = cardField(id);
   if (field.kind !== 'length' && field.kind !== 'number')
-    throw new RangeError(`${field.name} has no number.`);
+    throw new RangeError(`${field.name} is not a number field.`);
   const one = z.number().min(field.min).max(field.max);
   return (field.kind === 'number' ? one.int() : one).nullable();
 };
@@ -239,7 +249,8 @@ export function valueWords(
       const metres = Number(value);
       const shown = showLength(Math.abs(metres), 'across', units);
       if (!field.sides) return shown;
-      if (shown.startsWith('0 ')) return id === 'eyes' ? 'over the line' : 'level with it';
+      if (shown.startsWith('0 '))
+        return id === 'eyes' ? 'over the line' : 'level with the breastbone';
       return `${shown} ${field.sides[metres < 0 ? 0 : 1]}`;
     }
   }

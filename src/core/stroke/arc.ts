@@ -35,7 +35,9 @@ export function arcTurn(y: number, { radius, lieAngle }: Swing = COMMON_ARC): nu
 
 function across(y: number, radius: number): number {
   if (Math.abs(y) > radius) {
-    throw new RangeError(`A head does not swing ${y} m from the ball on a radius of ${radius} m.`);
+    throw new RangeError(
+      `The head cannot be ${y} m from the ball on an arc with a radius of ${radius} m.`,
+    );
   }
   return Math.sqrt(radius ** 2 - y ** 2);
 }

@@ -33,7 +33,7 @@ describe('a beat', () => {
     expect(back).toBeCloseTo(0.6 - 0.8 * (2 / 3), 9);
     expect(through).toBeCloseTo(0.25 - 0.8 / 3, 9);
     expect(() => againstBeat({ perMinute: 40, ratio: 2 }, { back: 1, through: 1 })).toThrow(
-      'A beat of 40 a minute: 60 to 100 is allowed.',
+      'A beat of 40 a minute is out of range: use 60 to 100.',
     );
   });
 
@@ -59,8 +59,8 @@ describe('a beat', () => {
   });
 
   it('refuses what is no beat, and says what is', () => {
-    expect(() => beatRound(40, 2)).toThrow('A beat of 40 a minute: 60 to 100 is allowed.');
-    expect(() => beatRound(80, 0.5)).toThrow('A ratio of 0.5: 1 to 3 is allowed.');
+    expect(() => beatRound(40, 2)).toThrow('A beat of 40 a minute is out of range: use 60 to 100.');
+    expect(() => beatRound(80, 0.5)).toThrow('A ratio of 0.5 is out of range: use 1 to 3.');
     expect(() => beatRound(NaN, 2)).toThrow(RangeError);
   });
 });

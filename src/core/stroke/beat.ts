@@ -28,9 +28,11 @@ const REST = 3;
 export function beatRound(perMinute: number, ratio: number): { tones: Beat[]; lasts: number } {
   const { min, max } = BEATS_A_MINUTE;
   if (!(perMinute >= min && perMinute <= max))
-    throw new RangeError(`A beat of ${perMinute} a minute: ${min} to ${max} is allowed.`);
+    throw new RangeError(`A beat of ${perMinute} a minute is out of range: use ${min} to ${max}.`);
   if (!(ratio >= BEAT_RATIO.min && ratio <= BEAT_RATIO.max))
-    throw new RangeError(`A ratio of ${ratio}: ${BEAT_RATIO.min} to ${BEAT_RATIO.max} is allowed.`);
+    throw new RangeError(
+      `A ratio of ${ratio} is out of range: use ${BEAT_RATIO.min} to ${BEAT_RATIO.max}.`,
+    );
   const stroke = 60 / perMinute;
   return {
     tones: [

@@ -16,10 +16,13 @@ export interface StrokeRoll {
  * @throws RangeError for fewer than two rolls or a length that is not above 0
  */
 export function strokeConstant(rolls: StrokeRoll[]): number {
-  if (rolls.length < 2) throw new RangeError(`${rolls.length} rolls given: at least 2 are needed.`);
+  if (rolls.length < 2)
+    throw new RangeError(`${rolls.length} rolls are not enough: give at least 2.`);
   const logs = rolls.map(({ back, rolled }) => {
     if (!(back > 0 && rolled > 0)) {
-      throw new RangeError(`A roll of ${rolled} m from ${back} m back: both must be above 0.`);
+      throw new RangeError(
+        `A roll of ${rolled} m from a backstroke of ${back} m is not possible: both must be above 0.`,
+      );
     }
     return Math.log(rolled) - 2 * Math.log(back);
   });

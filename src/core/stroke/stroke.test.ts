@@ -24,7 +24,7 @@ describe('the arc of a head', () => {
 
   it('is straight for an upright shaft, and nowhere beyond its radius', () => {
     expect(arcInside(0.3, { radius: 1.2, lieAngle: Math.PI / 2 })).toBeCloseTo(0, 12);
-    expect(() => arcInside(1.3)).toThrow('1.3 m from the ball on a radius of 1.2 m');
+    expect(() => arcInside(1.3)).toThrow('1.3 m from the ball on an arc with a radius of 1.2 m');
   });
 });
 

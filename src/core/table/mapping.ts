@@ -14,25 +14,25 @@ import { DATE_ORDERS, guessOrder, readWhen } from './when';
 
 /** What a column can say beside a measured quantity. */
 export const TEXT_TARGETS = {
-  ignore: { name: 'nothing: leave it out', columns: [] },
+  ignore: { name: 'ignore this column', columns: [] },
   student: {
-    name: 'the student’s name',
+    name: 'student’s name',
     columns: ['student', 'player', 'name', 'golfer', 'pupil', 'athlete', 'user'],
   },
   when: {
     name: 'date, or date and time',
     columns: ['date', 'when', 'at', 'timestamp', 'date time', 'datetime', 'day', 'started at'],
   },
-  time: { name: 'time of the day', columns: ['time', 'time of day', 'clock'] },
-  id: { name: 'its own number', columns: ['id', 'putt', 'putt id', 'shot', 'shot id', 'uuid'] },
-  result: { name: 'what happened', columns: ['result', 'outcome', 'made', 'holed'] },
-  note: { name: 'a note', columns: ['note', 'notes', 'comment', 'remark', 'remarks'] },
+  time: { name: 'time of day', columns: ['time', 'time of day', 'clock'] },
+  id: { name: 'putt number or ID', columns: ['id', 'putt', 'putt id', 'shot', 'shot id', 'uuid'] },
+  result: { name: 'result', columns: ['result', 'outcome', 'made', 'holed'] },
+  note: { name: 'note', columns: ['note', 'notes', 'comment', 'remark', 'remarks'] },
 } as const;
 export type TextTarget = keyof typeof TEXT_TARGETS;
 
 const target = z
   .string()
-  .refine((id) => id in TEXT_TARGETS || isQuantity(id), 'This is nothing that a column can say.');
+  .refine((id) => id in TEXT_TARGETS || isQuantity(id), 'A column cannot hold this.');
 
 /** What each column of a file is taken for. */
 export const mappingSchema = z.object({
@@ -46,7 +46,7 @@ export const mappingSchema = z.object({
       }),
     )
     .min(1, 'The file has no columns.')
-    .max(200, 'At most 200 columns.'),
+    .max(200, 'The file has too many columns: use at most 200.'),
   decimal: z.enum(['.', ',']),
   order: z.enum(DATE_ORDERS),
   /** Rows before the first putt: headings, and units where they have a row of their own. */
@@ -124,7 +124,7 @@ function unitBySize(id: string, values: readonly number[]): string {
 
 /** A unit as it is spoken of: a bare share has no name of its own. */
 const nameOfUnit = (id: string, unit: string): string =>
-  unit === '1' && quantityOf(id).dimension === 'share' ? 'shares of one' : unit;
+  unit === '1' && quantityOf(id).dimension === 'share' ? 'fractions of 1' : unit;
 
 /**
  * Guesses what the columns of a file are, from their headings and first rows.
@@ -206,7 +206,7 @@ export function guessMapping(rows: readonly (readonly string[])[]): Guess {
     };
     if (!own && plusOptions(best.id).length > 2) sided.push(column);
     if (!said && !inCells && UNITS[dimension][0].id !== UNITS[dimension][1].id) {
-      const words = `Nothing says the unit of “${(headings[column] ?? '').trim()}”: ${nameOfUnit(best.id, bySize)}?`;
+      const words = `No unit is given for “${(headings[column] ?? '').trim()}”. Is it ${nameOfUnit(best.id, bySize)}?`;
       doubted.push({ column, words });
     }
   }
@@ -216,7 +216,7 @@ export function guessMapping(rows: readonly (readonly string[])[]): Guess {
       .sort((a, b) => a - b)
       .map((column) => `“${(headings[column] ?? '').trim()}”`);
     doubts.push(
-      `Nothing says which side is plus in ${names.join(', ')}: look at the first rows below.`,
+      `It is not clear which side is positive in ${names.join(', ')}. Check the first rows below.`,
     );
   }
   const dates = columns.findIndex((one) => one.target === 'when');
@@ -224,7 +224,7 @@ export function guessMapping(rows: readonly (readonly string[])[]): Guess {
   if (dates >= 0 && !sure) {
     const [cell] = cellsOf(dates);
     const when = cell && readWhen(cell, order);
-    if (when) doubts.push(`“${cell}”: is that the ${when.day}. of month ${when.month}?`);
+    if (when) doubts.push(`Is “${cell}” day ${when.day} of month ${when.month}?`);
   }
   return {
     mapping: {

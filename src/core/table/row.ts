@@ -40,7 +40,9 @@ export function readRow(
   const row: ReadRow = { student: null, when: null, id: null, result: null, note: '', values: {} };
   let time: number | null = null;
   if (cells.length > mapping.columns.length) {
-    return no(`${cells.length} cells where ${mapping.columns.length} columns are.`);
+    return no(
+      `The row has ${cells.length} cells, but there are ${mapping.columns.length} columns.`,
+    );
   }
   const named = mapping.columns.findIndex((one) => one.target === 'student');
   const hand = handOf(cells[named]?.trim() || null);
@@ -50,9 +52,10 @@ export function readRow(
     if (isQuantity(target)) {
       const { name, dimension } = quantityOf(target);
       const read = readNumber(cell, mapping.decimal, dimension);
-      if (!read) return no(`${name}: “${cell.slice(0, 40)}” is no number with a unit of it.`);
+      if (!read)
+        return no(`${name}: “${cell.slice(0, 40)}” is not a number, or its unit does not fit.`);
       const si = (read.unit ?? unitNamed(dimension, unit ?? ''))?.si;
-      if (si === undefined) return no(`${name}: nothing says the unit.`);
+      if (si === undefined) return no(`${name}: no unit is given.`);
       row.values[target] = { value: signOf(target, plus, hand) * read.value * si, by };
       continue;
     }
@@ -62,11 +65,11 @@ export function readRow(
         break;
       case 'when':
         row.when = readWhen(cell, mapping.order);
-        if (!row.when) return no(`“${cell.slice(0, 40)}” is no date.`);
+        if (!row.when) return no(`“${cell.slice(0, 40)}” is not a date.`);
         break;
       case 'time':
         time = readTime(cell);
-        if (time === null) return no(`“${cell.slice(0, 40)}” is no time of the day.`);
+        if (time === null) return no(`“${cell.slice(0, 40)}” is not a time of day.`);
         break;
       case 'id':
         row.id = cell.slice(0, 80);
@@ -81,7 +84,7 @@ export function readRow(
   }
   if (row.when && time !== null) row.when = { ...row.when, seconds: time };
   if (Object.keys(row.values).length === 0 && row.result === null) {
-    return no('Nothing was measured in it, and nothing says what happened.');
+    return no('The row has no measurement and no result.');
   }
   const wrong = measuredProblem(row.values);
   return wrong ? no(wrong) : { ok: true, row };

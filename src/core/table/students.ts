@@ -53,11 +53,14 @@ export function studentsIn(rows: readonly (readonly string[])[]): ListedStudent[
     const assumed: string[] = [];
     const hand = handOf(cell('hand'));
     if (cell('hand') && !hand)
-      return { row, reason: `“${cell('hand').slice(0, 30)}” is no hand: right or left.` };
+      return { row, reason: `“${cell('hand').slice(0, 30)}” is not a hand: use right or left.` };
     if (!hand) assumed.push('right-handed');
     const level = LEVELS.find((one) => one === plain(cell('level')));
     if (cell('level') && !level) {
-      return { row, reason: `“${cell('level').slice(0, 30)}” is no level: ${LEVELS.join(', ')}.` };
+      return {
+        row,
+        reason: `“${cell('level').slice(0, 30)}” is not a level: use ${LEVELS.join(', ')}.`,
+      };
     }
     if (!level) assumed.push('steady');
     const read = studentValues.safeParse({

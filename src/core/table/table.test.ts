@@ -77,7 +77,7 @@ describe('a file’s columns', () => {
     expect(units(mapping)).toEqual(['m', '1']);
     expect(doubts).toHaveLength(3);
     expect(doubts[0]).toContain('“strike”');
-    expect(doubts[2]).toContain('which side is plus in “strike”');
+    expect(doubts[2]).toContain('which side is positive in “strike”');
   });
 
   it('of words are no quantity, whatever they are called', () => {
@@ -221,10 +221,12 @@ describe('a row', () => {
       const read = readRow(cells, mapping, 'file');
       return read.ok ? null : read.reason;
     };
-    expect(reason('Bo', '2025-10-03', '', '=2+2')).toContain('“=2+2” is no number');
-    expect(reason('Bo', '2025-10-03', '', '4 mm')).toContain('no number with a unit of it');
-    expect(reason('Bo', '2025-10-03', '', '4000')).toContain('cannot be');
-    expect(reason('Bo', 'soon', '', '1')).toContain('“soon” is no date');
+    expect(reason('Bo', '2025-10-03', '', '=2+2')).toContain('“=2+2” is not a number');
+    expect(reason('Bo', '2025-10-03', '', '4 mm')).toContain(
+      'is not a number, or its unit does not fit',
+    );
+    expect(reason('Bo', '2025-10-03', '', '4000')).toContain('is out of range');
+    expect(reason('Bo', 'soon', '', '1')).toContain('“soon” is not a date');
     expect(reason('Bo', '2025-10-03')).toContain('Nothing was measured');
     expect(reason('a', 'b', 'c', 'd', 'e', 'f', 'g')).toContain('7 cells where 6 columns are');
     // Mixed units in one column are read by what each cell says.

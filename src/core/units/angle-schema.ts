@@ -16,13 +16,11 @@ export function angleSchema({ what, min, max }: { what: string; min: number; max
       return z.NEVER;
     };
     const part = ANGLE.exec(typed.toLowerCase());
-    if (!part) return refuse(`“${typed.slice(0, 24)}” is not an angle. Type it like 70°.`);
+    if (!part) return refuse(`“${typed.slice(0, 24)}” is not an angle. Type an angle such as 70°.`);
     const angle = toRadians(Number(part[1]!.replace(',', '.')));
     if (angle < min - 1e-9 || angle > max + 1e-9) {
       const show = (radians: number) => `${Math.round(toDegrees(radians))}°`;
-      return refuse(
-        `${what} of ${typed} is not believed: ${show(min)} to ${show(max)} is allowed.`,
-      );
+      return refuse(`${what} of ${typed} is out of range: use ${show(min)} to ${show(max)}.`);
     }
     return angle;
   });

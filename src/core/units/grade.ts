@@ -18,13 +18,13 @@ export function gradeSchema(max: number) {
     if (typed === '' || typed === 'flat') return 0;
     const part = GRADE.exec(typed);
     const shown = text.trim().slice(0, 24);
-    if (!part) return refuse(`“${shown}” is not a slope. Type it like 2 % or 1.2°.`);
+    if (!part) return refuse(`“${shown}” is not a slope. Type a slope such as 2 % or 1.2°.`);
     const number = Number((part[1] ?? '').replace(',', '.'));
     const grade = /^(°|deg)/.test(part[2] ?? '')
       ? Math.tan(Math.min(number, 80) * DEGREE)
       : number / 100;
     if (grade > max + 1e-12) {
-      return refuse(`A slope of ${shown} is too great: 0 % to ${showGrade(max)} is allowed.`);
+      return refuse(`A slope of ${shown} is too steep: use 0 % to ${showGrade(max)}.`);
     }
     return grade;
   });

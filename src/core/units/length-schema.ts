@@ -32,7 +32,7 @@ export function lengthSchema({ what, min, max, bare, own }: LengthLimits) {
       const show = (metres: number) => formatLength(metres, unit);
       context.addIssue({
         code: 'custom',
-        message: `${what} of ${text.trim()} is ${parsed.metres < min ? 'too small' : 'too great'}: ${show(min)} to ${show(max)} is allowed.`,
+        message: `${what} of ${text.trim()} is ${parsed.metres < min ? 'too small' : 'too large'}: use ${show(min)} to ${show(max)}.`,
       });
       return z.NEVER;
     }

@@ -81,7 +81,7 @@ export type ParsedLength =
   { ok: true; metres: number; unit: LengthUnit } | { ok: false; message: string };
 
 /** How to type a length, for messages. */
-export const LENGTH_HINT = "Type it like 8 ft, 7'6, 2.4 m, 18 in or 60 mm.";
+export const LENGTH_HINT = "Use a form such as 8 ft, 7'6, 2.4 m, 18 in or 60 mm.";
 
 const NUMBER = String.raw`\d+\s+\d+\/\d+|\d+\/\d+|\d*\.\d+|\d+\.?`;
 const PART = new RegExp(String.raw`^(${NUMBER})\s*([a-z]+|'|")?\s*`);
@@ -104,11 +104,11 @@ export function parseLength(
   // Digits of full width, as some keyboards type them, are digits.
   const typed = text.replace(/[！-～　]/g, (one) => one.normalize('NFKC')).trim();
   const refuse = (why: string): ParsedLength => ({ ok: false, message: `${why} ${LENGTH_HINT}` });
-  if (typed === '') return refuse('A length is needed.');
+  if (typed === '') return refuse('Enter a length.');
   const shown = typed.length > 24 ? `${typed.slice(0, 24)}…` : typed;
   const plain = tidy(typed);
   if (/\d,\d{3}(?!\d)/.test(plain)) {
-    return refuse(`“${shown}” can be read in two ways because of its comma.`);
+    return refuse(`“${shown}” can be read in two ways because of the comma.`);
   }
 
   let rest = plain.replace(/,(?=\d)/g, '.');

@@ -21,7 +21,7 @@ export function sideSchema(
     const message = parsed.success
       ? part || parsed.data === 0
         ? null
-        : `Say which side: ${typed} ${below}, or ${typed} ${above}.`
+        : `Add the side: ${typed} ${below} or ${typed} ${above}.`
       : parsed.error.issues[0]!.message;
     if (message) {
       context.addIssue({ code: 'custom', message });

@@ -66,7 +66,7 @@ describe('parseLength', () => {
     const parsed = parseLength(text, 'ft');
     expect(parsed).toMatchObject({ ok: false });
     if (!parsed.ok) {
-      expect(parsed.message).toContain('Type it like');
+      expect(parsed.message).toContain('Use a form such as');
       if (text) expect(parsed.message).toContain(text);
     }
   });
@@ -83,7 +83,7 @@ describe('parseLength', () => {
     }
     const schema = lengthSchema({ what: 'A putt', min: 1, max: 5, bare: 'm', own });
     expect(schema.safeParse('9 steps').error?.issues[0]?.message).toBe(
-      'A putt of 9 steps is too great: 1 m to 5 m is allowed.',
+      'A putt of 9 steps is too large: use 1 m to 5 m.',
     );
   });
 
@@ -173,9 +173,9 @@ describe('lengthSchema', () => {
 
   it('names the value and what is allowed, in the unit typed', () => {
     expect(gap.safeParse('30 mm').error?.issues[0]?.message).toBe(
-      'The gap of 30 mm is too small: 44 mm to 500 mm is allowed.',
+      'The gap of 30 mm is too small: use 44 mm to 500 mm.',
     );
-    expect(gap.safeParse('3 ft').error?.issues[0]?.message).toContain('too great');
+    expect(gap.safeParse('3 ft').error?.issues[0]?.message).toContain('too large');
     expect(gap.safeParse('wide').error?.issues[0]?.message).toContain('“wide” is not a length.');
   });
 });
@@ -196,7 +196,7 @@ describe('gradeSchema', () => {
   it('refuses what is no slope, and what is too great, by name', () => {
     expect(grade.safeParse('steep').error?.issues[0]?.message).toContain('“steep” is not a slope.');
     expect(grade.safeParse('9').error?.issues[0]?.message).toBe(
-      'A slope of 9 is too great: 0 % to 8 % is allowed.',
+      'A slope of 9 is too steep: use 0 % to 8 %.',
     );
     expect(grade.safeParse('90°').success).toBe(false);
   });

@@ -68,7 +68,7 @@ export async function addDemoCards(
       if (now) card = { ...card, ...now[1] };
       const run = await models.run.findOne({ where: { sessionId, position: 1 } });
       if (!run) continue;
-      await database.change(principal, 'set-up looked at', (transaction) =>
+      await database.change(principal, 'set-up checked', (transaction) =>
         models.runMark.create(
           {
             id: id(),

@@ -63,7 +63,7 @@ export async function addDemoHomework(of: PlansOf): Promise<{ homework: string; 
       timesAWeek: 3,
       from: dayIn(addDays(today, -30), DEFAULT_ZONE),
       until: dayIn(addDays(today, 12), DEFAULT_ZONE),
-      note: 'On the hall carpet. Hold it until the ball has stopped.',
+      note: 'On the hall carpet. Hold the finish until the ball has stopped.',
     },
     addDays(today, -30),
     id(),
@@ -124,7 +124,7 @@ export async function addDemoPlans(of: PlansOf): Promise<void> {
     why,
   });
   const hour: PlanValues = {
-    name: 'Oona, strike and pace',
+    name: 'Oona: strike and pace',
     minutes: 45,
     place: 'green',
     kit: ['tee', 'coin', 'marker', 'tape'],
@@ -132,8 +132,8 @@ export async function addDemoPlans(of: PlansOf): Promise<void> {
     studentIds: [oona],
     blocks: [
       block('putter-gate-level', 'Strike first, while the head is fresh.', 2),
-      block('close', 'The gate of the last weeks.', 3),
-      block('limit-line', 'Pace, with points.', 1),
+      block('close', 'The gate from recent weeks.', 3),
+      block('limit-line', 'Pace, scored with points.', 1),
     ],
   };
   const plan = await addPlan(database, principal, hour, addDays(today, -1), id());

@@ -58,7 +58,7 @@ export async function seedDemo(database: Database, today: Date, seed = 20): Prom
   if ((await database.models.student.count()) > 0) {
     throw new Problem(
       'invalid',
-      `${database.path} already has students: the demo only fills an empty database.`,
+      `${database.path} already has students. The demo can only fill an empty database.`,
     );
   }
   const random = chance(seed);
@@ -185,7 +185,7 @@ async function addDemoGreen(
         spotId: spot?.id ?? null,
         ...(rolls ? readRolls(rolls) : { greenSpeed, slope: null }),
         rolls: rolls ?? null,
-        note: day > 45 && visit % 2 === 0 ? 'Wet; the mower was out late.' : '',
+        note: day > 45 && visit % 2 === 0 ? 'Wet. The mower was out late.' : '',
       },
       id(),
     );

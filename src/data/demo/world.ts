@@ -18,13 +18,13 @@ export const OTHER_COACHES: {
     name: 'Rufus Ankerholm',
     role: 'coach',
     shares: ['Oona Brandt'],
-    consent: 'Oona asked for it herself, at the lesson.',
+    consent: 'Oona asked for it herself at the lesson.',
   },
   {
     name: 'Mina Oakum',
     role: 'assistant',
     shares: ['Greta Solvang', 'Bram Quistle', 'Pim Okolind'],
-    consent: 'All three agreed on the green; Pim’s mother by letter.',
+    consent: 'All three agreed on the green. Pim’s mother agreed by letter.',
   },
 ];
 
@@ -58,7 +58,7 @@ export const GREENS: DemoGreen[] = [
   },
   {
     name: 'Lock green',
-    notes: 'The fourth. Slower than the practice green all winter.',
+    notes: 'The fourth green. Slower than the practice green all winter.',
     spots: [{ name: 'Above the lock gate', percent: 2.4, falls: -45 }],
     speed: [
       [20, 8.7 * FOOT],
@@ -82,7 +82,7 @@ interface DemoDrill {
 export const DRILLS: DemoDrill[] = [
   {
     key: 'roomy',
-    name: 'Roomy gate',
+    name: 'Wide gate',
     like: 'straight-gate',
     distance: 6 * FOOT,
     gate: 12 * INCH,
@@ -98,7 +98,7 @@ export const DRILLS: DemoDrill[] = [
   },
   {
     key: 'close',
-    name: 'Close gate',
+    name: 'Tight gate',
     like: 'straight-gate',
     distance: 8 * FOOT,
     gate: 18 * INCH,
@@ -106,7 +106,7 @@ export const DRILLS: DemoDrill[] = [
   },
   {
     key: 'halfway',
-    name: 'Half-way gate',
+    name: 'Halfway gate',
     like: 'half-way-gate',
     distance: 7 * FOOT,
     gate: 3.5 * FOOT,
@@ -229,7 +229,7 @@ export const STUDENTS: DemoStudent[] = [
       'right',
       'advanced',
       [98, 88],
-      'Mallet. Plays off two; wants numbers.',
+      'Mallet. Plays off two and wants numbers.',
       { lie: 72, school: 'straight', groups: 'Wharf team', kit: ['rod', 'mirror', 'string'] },
     ),
     stroke: { path: [0.3, 0.9], strike: [0.6, 2.2], pace: [1, 6], height: [0.2, 1.6] },
@@ -247,7 +247,7 @@ export const STUDENTS: DemoStudent[] = [
       'right',
       'improving',
       [90, 22],
-      'Junior, eleven. Her aunt brings her; short sets.',
+      'Junior, aged eleven. Her aunt brings her. Keep the sets short.',
     ),
     stroke: { path: [2.2, 2.6], strike: [-5.5, 6], pace: [6, 16], height: [-2, 3.6] },
     truth: [
@@ -265,7 +265,7 @@ export const STUDENTS: DemoStudent[] = [
       'right',
       'steady',
       [104, 70],
-      'Putts seated. Rest after every ten.',
+      'Putts seated. Rests after every ten putts.',
       { seated: true, lie: 64 },
     ),
     stroke: { path: [-0.8, 1.4], strike: [3.8, 4.2], pace: [-9, 11], height: [-1, 2.4] },
@@ -278,7 +278,7 @@ export const STUDENTS: DemoStudent[] = [
     putts: 30,
   },
   {
-    values: person('Desmond Arkwhistle', 'right', 'beginner', [115, 30], 'Began in September.'),
+    values: person('Desmond Arkwhistle', 'right', 'beginner', [115, 30], 'Started in September.'),
     stroke: { path: [3.4, 3], strike: [-4, 7.5], pace: [-12, 20], height: [-2.5, 4] },
     truth: [
       [0, 0.9, 2.9],
@@ -294,7 +294,7 @@ export const STUDENTS: DemoStudent[] = [
       'right',
       'improving',
       [110, 60],
-      'Pulls under pressure, she says.',
+      'Says she pulls putts under pressure.',
     ),
     stroke: { path: [-2.6, 1.8], strike: [-2.4, 4.4], pace: [3, 10], height: [0, 2.4] },
     truth: [

@@ -24,7 +24,7 @@ const LINK_HOURS = 48;
 
 const HEAD = { least: 'head' } as const;
 
-const adding = z.object({ name: nameSchema('Say the coach’s name.'), role: z.enum(ROLES) });
+const adding = z.object({ name: nameSchema('Enter the coach’s name.'), role: z.enum(ROLES) });
 
 /** Adds a coach to the academy. */
 export const addToAcademy = coachAction(
@@ -73,8 +73,8 @@ const giving = z.object({
   consent: z
     .string()
     .trim()
-    .min(3, 'Note who agreed, and how: “Oona, at the lesson”.')
-    .max(300, 'A note may have at most 300 letters.'),
+    .min(3, 'Say who agreed and how, for example “Oona, at the lesson”.')
+    .max(300, 'The note is too long: use at most 300 characters.'),
 });
 
 /** Shares a student with another coach. */

@@ -19,10 +19,10 @@ const COLUMNS: Record<string, string> = {
   minutes: 'minutes',
   kind: 'kind',
   state: 'state',
-  details: 'what it is made of',
+  details: 'contents',
   layout: 'layout as measured',
   finishedAt: 'finished',
-  coachId: 'whose student it is',
+  coachId: 'coach',
   greenSpeed: 'green speed',
   role: 'role',
   settings: 'settings',
@@ -50,4 +50,4 @@ export function partsOf({ rows }: ChangeTold): string {
 
 /** When and by whom, in a line. */
 export const byWords = ({ at, by, device }: ChangeTold): string =>
-  [format(at, 'd MMMM, HH:mm'), by || 'the one coach', device].filter(Boolean).join(' · ');
+  [format(at, 'd MMMM, HH:mm'), by || 'unnamed coach', device].filter(Boolean).join(' · ');

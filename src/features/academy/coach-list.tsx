@@ -29,8 +29,9 @@ interface CoachShown {
 }
 
 const countWords = (own: number, shared: number): string => {
-  const students = own === 0 ? 'no own students' : own === 1 ? '1 student' : `${own} students`;
-  return shared === 0 ? students : `${students}, ${shared} shared`;
+  const students =
+    own === 0 ? 'no students of their own' : own === 1 ? '1 student' : `${own} students`;
+  return shared === 0 ? students : `${students}, ${shared} shared with them`;
 };
 
 /** Who teaches here: their role, a link that signs them in, and when they leave. */
@@ -52,7 +53,7 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
               </p>
               <p className="text-[0.9375rem] text-ink2">
                 {left
-                  ? 'has left; what they logged stays'
+                  ? 'This coach has left. Everything they logged is kept.'
                   : `${countWords(students, shared)} · ${ROLE_WORDS[role].may}`}
               </p>
             </div>
@@ -76,7 +77,7 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
               {!left && (
                 <Button
                   disabled={busy}
-                  aria-label={`A link that signs ${name || 'this coach'} in`}
+                  aria-label={`Create sign-in link for ${name || 'this coach'}`}
                   onClick={() =>
                     begin(async () => {
                       const result = await linkForCoach(id);
@@ -84,22 +85,26 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
                     })
                   }
                 >
-                  Sign-in link
+                  Create sign-in link
                 </Button>
               )}
               {id !== here && (
                 <Button
                   kind="quiet"
                   disabled={busy}
-                  aria-label={left ? `Have ${name} back` : `${name} leaves`}
+                  aria-label={left ? `Reinstate ${name}` : `Mark as left: ${name}`}
                   onClick={() =>
                     begin(async () => {
                       if (!showErrors(await setLeft({ id, left: !left }))) return;
-                      toast(left ? `${name} is back.` : `${name} has left, and is signed out.`);
+                      toast(
+                        left
+                          ? `${name} is back in the academy.`
+                          : `${name} has left the academy and is signed out.`,
+                      );
                     })
                   }
                 >
-                  {left ? 'Has come back' : 'Has left'}
+                  {left ? 'Reinstate' : 'Mark as left'}
                 </Button>
               )}
             </div>
@@ -107,24 +112,22 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
         ))}
       </ul>
       <SheetDialog
-        title={`A link for ${link?.name ?? ''}`}
-        sub="signs one device in, once, within two days"
+        title={`Sign-in link for ${link?.name ?? ''}`}
+        sub="The link signs in one device, once, within two days."
         open={link !== null}
         onOpen={(open) => !open && setLink(null)}
       >
         {link && (
           <div className="mt-4 grid justify-items-start gap-3">
-            <QrCode text={link.address} label="Code of the sign-in link" />
+            <QrCode text={link.address} label="QR code of the sign-in link" />
             <p className="text-sm num break-all">{link.address}</p>
             <Button
               kind="primary"
               onClick={() =>
-                void navigator.clipboard
-                  .writeText(link.address)
-                  .then(() => toast('The link is copied.'))
+                void navigator.clipboard.writeText(link.address).then(() => toast('Link copied.'))
               }
             >
-              Copy the link
+              Copy link
             </Button>
           </div>
         )}
@@ -151,7 +154,7 @@ export function AddCoach() {
           if (!result.ok && Object.keys(result.fields).length > 0) return;
           if (!showErrors(result)) return;
           setName('');
-          toast.success(`${name} is in the academy. Make a sign-in link for them.`);
+          toast.success(`${name} is now in the academy. Create a sign-in link for them.`);
         });
       }}
     >
@@ -170,7 +173,7 @@ export function AddCoach() {
       />
       <div>
         <Button type="submit" disabled={busy}>
-          Add to the academy
+          Add coach
         </Button>
       </div>
     </form>

@@ -20,8 +20,8 @@ export async function History({
   return (
     <details className="border-t border-rule px-4 py-4 md:px-7">
       <summary className="min-h-11 cursor-pointer py-2 text-[1rem] font-[620]">
-        Who changed what
-        <span className="font-[450] text-ink2"> · last {byWords(changes[0]!)}</span>
+        Change history
+        <span className="font-[450] text-ink2"> · last change {byWords(changes[0]!)}</span>
       </summary>
       <ol>
         {changes.map((change) => {
@@ -36,7 +36,7 @@ export async function History({
                 {parts && <span> ({parts})</span>}
                 <span className="block text-[0.90625rem] text-ink2">
                   {byWords(change)}
-                  {change.undone && ' · taken back since'}
+                  {change.undone && ' · undone since then'}
                 </span>
               </p>
               {change.undoable && principal.as !== 'assistant' && (

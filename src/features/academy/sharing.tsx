@@ -49,10 +49,16 @@ export function Sharing({
     });
   return (
     <SheetDialog
-      title={`${given} and other coaches`}
+      title={`Share or hand over ${given}`}
       open={open}
       onOpen={setOpen}
-      trigger={<Button>{shares.length > 0 ? `Shared with ${shares.length}` : 'Share'}</Button>}
+      trigger={
+        <Button>
+          {shares.length > 0
+            ? `Shared with ${shares.length} ${shares.length === 1 ? 'coach' : 'coaches'}`
+            : 'Share'}
+        </Button>
+      }
     >
       <div className="mt-3 grid gap-5">
         {shares.length > 0 && (
@@ -68,14 +74,15 @@ export function Sharing({
                 </p>
                 <Button
                   disabled={busy}
-                  aria-label={`End sharing with ${name}`}
+                  aria-label={`Stop sharing with ${name}`}
                   onClick={() =>
                     begin(async () => {
-                      if (showErrors(await unshare(id))) toast(`${name} sees ${given} no more.`);
+                      if (showErrors(await unshare(id)))
+                        toast(`${name} can no longer see ${given}.`);
                     })
                   }
                 >
-                  End
+                  Stop sharing
                 </Button>
               </li>
             ))}
@@ -90,31 +97,31 @@ export function Sharing({
           error={fields.coachId}
         />
         <TextField
-          label="Who agreed to it"
+          label="Consent given by"
           value={consent}
           onChange={(event) => setConsent(event.target.value)}
-          hint={`“${given}, at the lesson”; for a child, a parent`}
+          hint={`For example “${given}, at the lesson”. For a child, name a parent.`}
           error={fields.consent}
         />
         <div className="flex flex-wrap gap-2.5">
           <Button
             kind="primary"
             disabled={busy}
-            onClick={() => give(share, (name) => `${name} sees and logs ${given} too.`)}
+            onClick={() => give(share, (name) => `${name} can now see ${given} and log putts too.`)}
           >
             Share {given}
           </Button>
           <Button
             disabled={busy}
-            onClick={() => give(hand, (name) => `${given} is ${name}’s student now.`)}
+            onClick={() => give(hand, (name) => `${given} is now ${name}’s student.`)}
           >
             Hand {given} over
           </Button>
         </div>
         <p className="max-w-prose text-[0.9375rem] text-ink2">
-          Shared, both see everything of {given} and log; an assistant sees no notes. Handed over,{' '}
-          {given} goes to the other coach with all that was putted and the dates to come, and leaves
-          you.
+          If you share {given}, both coaches see everything of {given} and can log, but an assistant
+          does not see notes. If you hand {given} over, all putts and all future appointments go to
+          the other coach, and {given} is no longer your student.
         </p>
       </div>
     </SheetDialog>

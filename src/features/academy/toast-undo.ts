@@ -11,7 +11,7 @@ export function toastUndo(words: string, changeId: string): void {
       label: 'Undo',
       onClick: () =>
         void undo(changeId).then((result) => {
-          if (showErrors(result)) toast('It is as it was before.');
+          if (showErrors(result)) toast('Change undone.');
         }),
     },
   });

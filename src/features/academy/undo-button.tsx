@@ -13,14 +13,14 @@ export function UndoButton({ id, what }: { id: string; what: string }) {
     <Button
       kind="quiet"
       disabled={busy}
-      aria-label={`Take back: ${what}`}
+      aria-label={`Undo: ${what}`}
       onClick={() =>
         begin(async () => {
-          if (showErrors(await undo(id))) toast('It is as it was before.');
+          if (showErrors(await undo(id))) toast('Change undone.');
         })
       }
     >
-      Take back
+      Undo
     </Button>
   );
 }

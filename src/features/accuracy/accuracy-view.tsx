@@ -13,18 +13,19 @@ const ENOUGH = 20;
 
 /** What a share of held forecasts means: within three standard errors of eight in ten it is as it should be. */
 function verdict({ held, count }: Accuracy): string {
-  if (count < ENOUGH) return `Too few to judge yet: ${ENOUGH} are needed.`;
+  if (count < ENOUGH) return `Too few to judge yet: it takes ${ENOUGH}.`;
   const off = 3 * Math.sqrt((0.8 * 0.2) / count);
-  if (held < 0.8 - off) return 'They are too sure of themselves: expect more than they say.';
-  if (held > 0.8 + off) return 'They are more careful than they need to be.';
-  return 'That is within chance of 80 %.';
+  if (held < 0.8 - off)
+    return 'The forecasts are overconfident: expect more variation than they state.';
+  if (held > 0.8 + off) return 'The forecasts are more cautious than they need to be.';
+  return 'This is 80 %, within chance.';
 }
 
 /** Chances that are told of something else than a pass. */
 const OTHERS = [
   { what: 'holed', label: 'Putt is holed', of: 'putts' },
   { what: 'goal', label: 'Goal within reach is met', of: 'goals' },
-  { what: 'change', label: 'Change is real, told from 90 % on', of: 'changes' },
+  { what: 'change', label: 'Change stated at 90 % or more', of: 'changes' },
 ] as const;
 
 /** How the program's own forecasts have turned out: in a sentence each, then in pictures. */
@@ -37,7 +38,8 @@ export function AccuracyView({ read, corrected }: { read: AccuracyRead; correcte
   if (!from || !to || !passes) {
     return (
       <p className="px-4 py-6 text-[1.125rem] md:px-7">
-        No forecast can be checked yet: that takes a student’s second finished session.{' '}
+        No forecast can be checked yet. The first check comes with a student’s second finished
+        session.{' '}
         <Link href="/start" className="underline underline-offset-4">
           Start a session
         </Link>
@@ -48,22 +50,23 @@ export function AccuracyView({ read, corrected }: { read: AccuracyRead; correcte
     <div className="grid grid-cols-1 gap-y-6 px-4 py-6 md:px-7 lg:grid-cols-2 lg:gap-x-10">
       <section aria-label="In short" className="grid min-w-0 content-start gap-3">
         <p className="max-w-[60ch] text-[1.25rem]">
-          Of {passes.count} drills, the number of putts that passed lay{' '}
-          <strong className="num">{percent(passes.held)}</strong> of the time within its 80 %
+          Of {passes.count} drills, the number of putts that passed was{' '}
+          <strong className="num">{percent(passes.held)}</strong> of the time inside its 80 %
           interval. {verdict(passes)}
         </p>
         {finish && (
           <p className="max-w-[60ch] text-[1.125rem]">
-            Of {finish.count} drills that ran to their end, the number of putts they took lay{' '}
-            <strong className="num">{percent(finish.held)}</strong> of the time within its 80 %
+            Of {finish.count} completed drills, the number of putts needed was{' '}
+            <strong className="num">{percent(finish.held)}</strong> of the time inside its 80 %
             interval. {verdict(finish)}
           </p>
         )}
         {reliability && (
           <p className="max-w-[60ch] text-[1rem]">
             Brier score of the {reliability.putts} putts:{' '}
-            <span className="num">{reliability.brier.toFixed(3)}</span>; always saying their average
-            would score <span className="num">{reliability.always.toFixed(3)}</span>. 0 is perfect.
+            <span className="num">{reliability.brier.toFixed(3)}</span>; forecasting the average
+            every time would score <span className="num">{reliability.always.toFixed(3)}</span>. 0
+            is perfect.
           </p>
         )}
         <p className="max-w-[60ch] text-[1rem] text-ink2">
@@ -131,7 +134,7 @@ export function AccuracyView({ read, corrected }: { read: AccuracyRead; correcte
         {reliability && (
           <figure className="min-w-0">
             <figcaption className="pb-1 cap">
-              Forecast against what happened; on the line it is right
+              Forecast against result: on the line, the forecast was right
             </figcaption>
             <div className="relative h-[320px]">
               <ReliabilityChart rows={reliability.rows} />
@@ -140,7 +143,7 @@ export function AccuracyView({ read, corrected }: { read: AccuracyRead; correcte
         )}
         <figure className="min-w-0">
           <figcaption className="pb-1 cap">
-            Where the putts that passed fell in their forecast; level bars are right
+            Where each result fell in its forecast: level bars are right
           </figcaption>
           <div className="relative h-[200px]">
             <TenthsChart tenths={passes.tenths} />

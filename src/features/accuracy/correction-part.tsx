@@ -30,10 +30,10 @@ export function CorrectionPart({ found, on }: { found: Corrected | null; on: boo
 
 function words(found: Corrected | null, on: boolean): string {
   if (on) {
-    return 'Pass rates, the next gate and the time that drills take are corrected. The figures on this page are without the correction.';
+    return 'Pass rates, the next gate and drill times are corrected. The figures on this page are uncorrected.';
   }
-  if (!found) return 'Forecasts can be corrected once 60 drills were forecast.';
+  if (!found) return 'Forecasts can be corrected after 60 drills.';
   return found.helps
-    ? `On ${found.drills} drills, corrected forecasts were clearly better, each judged by a correction from the other drills.`
+    ? `On ${found.drills} drills, corrected forecasts were clearly better. Each was judged with a correction learnt from the other drills.`
     : `On ${found.drills} drills, corrected forecasts were not clearly better. Nothing needs to be corrected.`;
 }

@@ -67,12 +67,14 @@ export const copyDrill = coachAction(z.uuid(), async (database, principal, from)
 
 /** Takes in a drill from a file; what is wrong with the file is told with its place in it. */
 export const importDrill = coachAction(
-  z.string().max(MOST_LETTERS, 'A drill’s file has at most 200,000 letters.'),
+  z
+    .string()
+    .max(MOST_LETTERS, 'This file is too long: a drill file can have at most 200,000 characters.'),
   async (database, principal, file) => {
     const { units } = (await getCoach(database, principal)).settings;
     const read = readDrillFile(file);
     const refused = read.ok ? refusal(read.drill.layout, units) : read.message;
-    if (!read.ok || refused) throw new Problem('invalid', refused ?? 'It cannot be read.');
+    if (!read.ok || refused) throw new Problem('invalid', refused ?? 'This file cannot be read.');
     const own = await listDrills(database, principal);
     const values = { ...read.drill, name: freeName(read.drill.name, own) };
     return addDrill(database, principal, apart(values), new Date());

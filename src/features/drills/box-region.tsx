@@ -11,7 +11,7 @@ const PAD = { left: 44, right: 14, top: 16, bottom: 40 };
 /** The strokes that pass a box: where on the face across, the path up. */
 export function BoxRegion({ corners, hand }: { corners: StrokePoint[]; hand: Hand }) {
   if (corners.length === 0) {
-    return <p className="mt-2 font-[560] text-line">No stroke of this player passes it.</p>;
+    return <p className="mt-2 font-[560] text-line">No stroke by this player gets through.</p>;
   }
   const points = corners.map(({ strike, slope }) => ({
     across: strike * 1000,
@@ -33,7 +33,7 @@ export function BoxRegion({ corners, hand }: { corners: StrokePoint[]; hand: Han
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="mt-2 w-full max-w-[340px]"
       role="img"
-      aria-label="Strokes that pass, by strike across and path up"
+      aria-label="Strokes that get through: strike across, path up"
     >
       <polygon
         points={points.map((point) => `${x(point.across)},${y(point.up)}`).join(' ')}

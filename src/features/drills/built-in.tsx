@@ -25,7 +25,7 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
       >
         <Button asChild>
           <a href={`/drills/${drill.key}/file`} download>
-            Download
+            Download drill
           </a>
         </Button>
         <Button asChild>
@@ -44,18 +44,20 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
               <li key={step}>{step}</li>
             ))}
           </ol>
-          <Said name="Judge">{drill.judge}</Said>
-          <Said name="Done">
+          <Said name="How to judge">{drill.judge}</Said>
+          <Said name="Done when">
             {ruleWords(drill.rule)}; at most {drill.cap.putts} putts or {drill.cap.minutes} minutes.{' '}
             {drill.dose && `Dose: ${drill.dose}.`}
           </Said>
-          <Said name="When">{drill.when}</Said>
-          <Said name="When not">{drill.whenNot}</Said>
-          <Said name="Often seen">{drill.errors.join(' ')}</Said>
-          <Said name="Trains">{drill.skills.map(skillWords).join(', ')}</Said>
-          {drill.misses.length > 0 && <Said name="For">{drill.misses.join(', ')}</Said>}
-          {drill.avoid.length > 0 && <Said name="Harmful for">{drill.avoid.join(', ')}</Said>}
-          <Said name="Where">{drill.places.map((place) => PLACE_WORDS[place]).join(', ')}</Said>
+          <Said name="When to use it">{drill.when}</Said>
+          <Said name="When not to use it">{drill.whenNot}</Said>
+          <Said name="Common errors">{drill.errors.join(' ')}</Said>
+          <Said name="Skills trained">{drill.skills.map(skillWords).join(', ')}</Said>
+          {drill.misses.length > 0 && <Said name="Misses it helps">{drill.misses.join(', ')}</Said>}
+          {drill.avoid.length > 0 && (
+            <Said name="Misses it makes worse">{drill.avoid.join(', ')}</Said>
+          )}
+          <Said name="Places">{drill.places.map((place) => PLACE_WORDS[place]).join(', ')}</Said>
           {cautions.length > 0 && (
             <div className="border-l-4 border-warn pl-3 text-[0.9375rem]">
               {cautions.map((caution) => (
@@ -74,7 +76,7 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
           <section aria-label="Kit">
             <h2 className="mb-1 cap">Kit</h2>
             <p className="text-[1rem]">
-              {kit.map(({ name, count }) => `${count} ${name}`).join(', ') || 'nothing but a ball'}
+              {kit.map(({ name, count }) => `${count} ${name}`).join(', ') || 'just a ball'}
             </p>
           </section>
           <section aria-label="Ladder">
@@ -82,7 +84,7 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
               <Term name="ladder">Ladder</Term>
             </h2>
             <table className="w-full text-[0.9375rem]">
-              <caption className="sr-only">Rungs, and how strict they are</caption>
+              <caption className="sr-only">Rungs and how strict they are</caption>
               <tbody>
                 {drill.ladder.map((rung, index) => (
                   <tr key={index} className="border-b border-hair">

@@ -158,7 +158,7 @@ export function Designer({
   }, [asked]);
   const keep = () => {
     const problems = Object.values(wrong);
-    if (draft.name.trim() === '') setNameError('A name is needed.');
+    if (draft.name.trim() === '') setNameError('Enter a name.');
     if (problems.length > 0) toast.error(`Not saved yet: ${problems[0]}`);
     if (draft.name.trim() === '' || problems.length > 0) return;
     save(async () => {
@@ -210,12 +210,12 @@ export function Designer({
   return (
     <div className="grid grid-cols-1">
       <PlaceHead
-        title={id === null ? 'New drill' : draft.name || 'No name yet'}
+        title={id === null ? 'New drill' : draft.name || 'Untitled drill'}
         sub={[
           drillWords(draft.layout),
           groundWords(draft.layout, units),
           readWords(draft.layout),
-          version && `version ${version}${newest ? '' : ', not the newest'}`,
+          version && `version ${version}${newest ? '' : ', not the latest'}`,
           archived && 'archived',
         ]
           .filter(Boolean)
@@ -254,7 +254,7 @@ export function Designer({
         )}
         {access !== 'see' && (
           <Button kind={dirty ? 'primary' : 'plain'} onClick={keep} disabled={saving}>
-            {id === null ? 'Save drill' : access === 'copy' ? 'Save as my own' : 'Save'}
+            {id === null ? 'Save drill' : access === 'copy' ? 'Save my copy' : 'Save drill'}
           </Button>
         )}
         {id !== null && !dirty && !archived && (
@@ -277,7 +277,7 @@ export function Designer({
         <section
           key={history.turn}
           className="grid content-start gap-4 border-rule px-4 py-5 md:px-7 lg:order-2 lg:border-l lg:px-6"
-          aria-label="Numbers"
+          aria-label="Measurements"
         >
           <TextField
             label="Name"
@@ -297,15 +297,15 @@ export function Designer({
             onAdd={add}
             onRemove={remove}
           />
-          <h2 className="cap">The putt</h2>
+          <h2 className="cap">Putt</h2>
           <PuttPanel editing={editing} greens={greens} />
           <p className="text-sm text-ink2">
-            8 ft, 7&apos;6, 2.4 m, 18 in, 60 mm, 3 steps: type it as you say it.
+            Type a length the way you say it: 8 ft, 7&apos;6, 2.4 m, 18 in, 60 mm or 3 steps.
           </p>
         </section>
         <Tabs.Root defaultValue="layout" className="min-w-0 lg:order-1">
           <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 border-b border-rule px-4 pt-2 md:px-7">
-            <Tabs.List aria-label="What to look at" className="flex gap-5 overflow-x-auto">
+            <Tabs.List aria-label="Views" className="flex gap-5 overflow-x-auto">
               {VIEWS.map(({ value, name }) => (
                 <Tabs.Trigger
                   key={value}
@@ -320,8 +320,8 @@ export function Designer({
               <div className="w-[260px] pb-2">
                 <Pick
                   label="Show for"
-                  placeholder="A student"
-                  options={[{ value: NOBODY, label: 'no one' }, ...students]}
+                  placeholder="Choose a student"
+                  options={[{ value: NOBODY, label: 'no student' }, ...students]}
                   value={student?.value ?? NOBODY}
                   onChange={lookFor}
                 />
@@ -334,7 +334,7 @@ export function Designer({
               {missing.length > 0 && (
                 <span className="text-warn">
                   {' '}
-                  Not available: {missing.map(({ name }) => name).join(', ')}
+                  Not in the kit: {missing.map(({ name }) => name).join(', ')}
                   {insteadWords(missing[0]!.item)}.
                 </span>
               )}
@@ -354,7 +354,7 @@ export function Designer({
               }
             />
             <section className="border-rule px-4 py-4 md:border-l md:px-6" aria-label="Tape list">
-              <h2 className="mb-1 cap">Tape list, from the ball mark</h2>
+              <h2 className="mb-1 cap">Tape list, from the ball marker</h2>
               <TapeList layout={shown} units={units} />
             </section>
           </Tabs.Content>
@@ -382,7 +382,7 @@ const VIEWS = [
   { value: 'ladder', name: 'Ladder' },
   { value: 'map', name: 'Make map' },
   { value: 'if', name: 'What if' },
-  { value: 'words', name: 'Words and rule' },
+  { value: 'words', name: 'Description and rule' },
 ] as const;
 
 function fittingWords({ label, fitting }: StudentOption, units: UnitPreferences): string {
@@ -393,5 +393,5 @@ function fittingWords({ label, fitting }: StudentOption, units: UnitPreferences)
 function insteadWords(item: keyof typeof KIT): string {
   const { one } = KIT[item];
   const instead = 'instead' in KIT[item] ? KIT[item].instead : null;
-  return instead ? `; for a ${one}, ${instead} will do` : '';
+  return instead ? `; instead of the ${one}, ${instead} will do` : '';
 }

@@ -25,9 +25,9 @@ describe('a draft', () => {
   });
 
   it.each([
-    [{ distance: 3 }, 'stands beyond the hole: at most 8 ft is allowed on this putt.'],
+    [{ distance: 3 }, 'is beyond the hole: use 8 ft or less on this putt.'],
     [{ gap: 0.01 }, 'wider than the ball'],
-    [{ offset: 0.03 }, 'stands in the ball’s way'],
+    [{ offset: 0.03 }, 'is in the ball’s way'],
   ])('is refused with a reason: %p', (change, words) => {
     expect(refusal(withParams(layout, 'gate', change), DEFAULT_UNITS)).toContain(words);
   });
@@ -39,7 +39,7 @@ describe('a draft', () => {
       greenSpeed: 4.2,
       slope: { grade: 0.08, falls: 0 },
     };
-    expect(refusal({ ...layout, putt: slide }, DEFAULT_UNITS)).toContain('cannot hold the pace');
+    expect(refusal({ ...layout, putt: slide }, DEFAULT_UNITS)).toContain('too steep for the pace');
   });
 
   it('takes one more of every kind, or says why not', () => {

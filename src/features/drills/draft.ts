@@ -34,7 +34,7 @@ export function refusal(layout: Layout, units: UnitPreferences): string | null {
     refuseTooFirm(layout.putt);
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
-    return 'This slope cannot hold the pace: a ball does not stop there as asked.';
+    return 'This slope is too steep for the pace: the ball would not stop where asked.';
   }
   const wrong = checkLayout(layout).find(({ severity }) => severity === 'error');
   return wrong ? findingWords(wrong, units) : null;

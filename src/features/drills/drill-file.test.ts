@@ -17,15 +17,15 @@ describe('a drill’s file', () => {
     [
       'no JSON',
       file.replace('"name":', '"name"'),
-      /This is no JSON: colon expected at line 4, column/,
+      /This file is not valid JSON: colon expected at line 4, column/,
     ],
-    ['nothing', '', /no JSON/],
-    ['a comment', file.replace('{', '{ // moat'), /no JSON/],
+    ['nothing', '', /not valid JSON/],
+    ['a comment', file.replace('{', '{ // moat'), /not valid JSON/],
     ['another kind of file', '{"kind": "moat"}', /^kind: .* \(line 1, column 10\)\.$/],
     [
       'a gap of nothing',
       file.replace(/"gap": 0\.058/, '"gap": 0.01'),
-      /gap: The gap must be wider than the ball \(line \d+, column \d+\)/,
+      /gap: The gap must be wider than the ball\. \(line \d+, column \d+\)/,
     ],
     [
       'an element nobody knows',

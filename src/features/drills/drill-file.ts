@@ -11,7 +11,7 @@ const fileSchema = drillSchema.extend(head.shape);
 
 /** The published schema of a drill's file, made from the one that reads it. */
 export const drillFileSchema = (): object => ({
-  title: 'A drill of Dirigo',
+  title: 'Dirigo drill',
   ...z.toJSONSchema(fileSchema, { io: 'input' }),
 });
 
@@ -42,7 +42,7 @@ export function readDrillFile(
     const plain = why.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
     return {
       ok: false,
-      message: `This is no JSON: ${plain} at ${placeOf(text, broken?.offset ?? 0)}.`,
+      message: `This file is not valid JSON: ${plain} at ${placeOf(text, broken?.offset ?? 0)}.`,
     };
   }
   const json: unknown = JSON.parse(text);

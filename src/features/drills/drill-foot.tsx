@@ -19,11 +19,11 @@ export function DrillFoot({
     >
       <CopyButton id={id} />
       <a href={`/drills/${id}/file`} download className="underline underline-offset-4">
-        Download as a file
+        Download drill
       </a>
       {versions.length > 1 && (
         <>
-          <span className="cap">Versions; runs keep the one they were played on</span>
+          <span className="cap">Versions (each session keeps the one it was played on)</span>
           {versions.map(({ number, at }) => (
             <Link
               key={number}
@@ -32,7 +32,7 @@ export function DrillFoot({
               className={number === shown ? 'font-[700]' : 'underline underline-offset-4'}
             >
               {number}
-              {at && <span className="text-ink2"> of {format(at, 'd MMM yyyy')}</span>}
+              {at && <span className="text-ink2"> from {format(at, 'd MMM yyyy')}</span>}
             </Link>
           ))}
         </>

@@ -78,27 +78,29 @@ export function DrillList({
   const asked = Object.values({ ...filter, words: '' }).filter((one) => one).length;
   const fields = (
     <>
-      {ask('Trains', filter.skill, skills(), (skill) => change({ skill }), skillWords)}
-      {ask('For a miss', filter.miss, missNames(), (miss) => change({ miss }))}
+      {ask('Skill', filter.skill, skills(), (skill) => change({ skill }), skillWords)}
+      {ask('Miss', filter.miss, missNames(), (miss) => change({ miss }))}
       {ask(
-        'Where',
+        'Place',
         filter.place,
         PLACES,
         (place) => change({ place }),
         (one) => PLACE_WORDS[one],
       )}
       {ask(
-        'Takes at most',
+        'Maximum time',
         filter.minutes === null ? null : String(filter.minutes),
         MINUTES.map(String),
         (minutes) => change({ minutes: minutes === null ? null : Number(minutes) }),
         (one) => `${one} minutes`,
       )}
       {ask('Level', filter.level, LEVELS, (level) => change({ level }))}
-      {ask('School', filter.school, ['arc', 'straight'] as const, (school) => change({ school }))}
+      {ask('Stroke type', filter.school, ['arc', 'straight'] as const, (school) =>
+        change({ school }),
+      )}
       {students.length > 0 && (
         <Pick
-          label="Suits, with the kit of"
+          label="Student and kit"
           placeholder={ANY}
           options={[{ value: ANY, label: 'anyone' }, ...students]}
           value={who}
@@ -112,19 +114,19 @@ export function DrillList({
           checked={filter.seated}
           onChange={({ target }) => change({ seated: target.checked })}
         />
-        From a chair
+        Can be done from a chair
       </label>
-      {asks && <Button onClick={clear}>Show all</Button>}
+      {asks && <Button onClick={clear}>Clear filters</Button>}
     </>
   );
   return (
     <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_280px]">
       <aside
-        aria-label="Look for"
+        aria-label="Search and filters"
         className="grid content-start gap-3.5 border-rule px-4 py-4 max-lg:border-b md:px-7 lg:order-2 lg:border-l lg:px-6 lg:py-5"
       >
         <label className="grid gap-1.5">
-          <span className="cap">Find</span>
+          <span className="cap">Search</span>
           <span className="flex items-center gap-2 border-b-[length:var(--stroke)] border-ink">
             <Search size={17} aria-hidden />
             <input
@@ -139,14 +141,14 @@ export function DrillList({
         <div className="flex flex-wrap gap-2.5">
           <div className="lg:hidden">
             <SheetDialog
-              title="Narrow it down"
+              title="Filter drills"
               sub={`${found.length} of ${drills.length} drills`}
               open={narrowing}
               onOpen={setNarrowing}
               trigger={
                 <Button>
                   <SlidersHorizontal size={17} aria-hidden />
-                  Narrow it down{asked > 0 && ` (${asked})`}
+                  Filter{asked > 0 && ` (${asked})`}
                 </Button>
               }
             >
@@ -164,7 +166,7 @@ export function DrillList({
           </div>
           <Button aria-pressed={asRows} onClick={() => setAsRows(!asRows)}>
             {asRows ? <LayoutGrid size={17} aria-hidden /> : <Rows3 size={17} aria-hidden />}
-            {asRows ? 'As pictures' : 'As a list'}
+            {asRows ? 'Show pictures' : 'Show list'}
           </Button>
         </div>
         <div className="hidden gap-3.5 lg:grid">{fields}</div>
@@ -172,15 +174,15 @@ export function DrillList({
       <div className="min-w-0 px-4 py-5 md:px-7" aria-live="polite">
         {found.length === 0 && (
           <p className="text-[1.0625rem]">
-            No drill is all of that.{' '}
+            No drill matches all of these filters.{' '}
             <button type="button" className="min-h-11 underline underline-offset-4" onClick={clear}>
-              Show all
+              Clear filters
             </button>
           </p>
         )}
         <Section name={`Your drills, ${own.length}`} drills={own} units={units} asRows={asRows} />
         <Section
-          name={`The library, ${builtIn.length}`}
+          name={`Library, ${builtIn.length}`}
           drills={builtIn}
           units={units}
           asRows={asRows}

@@ -11,6 +11,6 @@ export function drillWords({ elements }: Layout): string {
   });
   const single = names.length === 1 ? 'one ' : '';
   const last = counted.pop();
-  if (!last) return 'nothing but the ball';
+  if (!last) return 'just the ball';
   return counted.length === 0 ? `${single}${last}` : `${counted.join(', ')} and ${last}`;
 }

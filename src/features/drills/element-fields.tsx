@@ -97,8 +97,8 @@ export function ElementFields({
                     schema={z
                       .string()
                       .trim()
-                      .min(1, 'Some words are needed.')
-                      .max(field.max, `At most ${field.max} letters.`)}
+                      .min(1, 'Enter some text.')
+                      .max(field.max, `Too long: use at most ${field.max} characters.`)}
                     onValue={(value) => set(field.name, value)}
                     onWrong={onWrong}
                   />
@@ -144,18 +144,18 @@ const numberSchema = ({
 }) =>
   z.string().transform((text, context) => {
     const number = Number(text.trim().replace(',', '.'));
-    const whole = step === 1 ? ', whole' : '';
+    const whole = step === 1 ? ', whole numbers only' : '';
     if (text.trim() === '' || !Number.isFinite(number) || (whole && !Number.isInteger(number))) {
       context.addIssue({
         code: 'custom',
-        message: `“${text.slice(0, 24)}” is not a number${whole && ' of them'}.`,
+        message: `“${text.slice(0, 24)}” is not a ${whole && 'whole '}number.`,
       });
       return z.NEVER;
     }
     if (number < min || number > max) {
       context.addIssue({
         code: 'custom',
-        message: `${what} of ${text.trim()} is not possible: ${min} to ${max}${whole} is allowed.`,
+        message: `${what} of ${text.trim()} is not possible: use ${min} to ${max}${whole}.`,
       });
       return z.NEVER;
     }

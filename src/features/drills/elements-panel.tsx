@@ -63,7 +63,7 @@ export function ElementsPanel({
               {!traitsOf(piece.kind).fixed && (
                 <Button
                   kind="quiet"
-                  aria-label={`Remove the ${elementOf(piece.kind).name.toLowerCase()}`}
+                  aria-label={`Remove ${elementOf(piece.kind).name.toLowerCase()}`}
                   className="min-w-11 px-2"
                   onClick={() => onRemove(piece.id)}
                 >
@@ -105,7 +105,7 @@ function AddMenu({ onAdd }: { onAdd: (kind: ElementKind) => void }) {
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
         <Button className="min-h-11 px-3">
-          <Plus size={16} aria-hidden /> Add
+          <Plus size={16} aria-hidden /> Add element
         </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

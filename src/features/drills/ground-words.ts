@@ -6,7 +6,7 @@ import { showGrade, showLength, type UnitPreferences } from '@/core/units';
 /** Where a putt stands: "Bollard green, Crane side, read 21 Nov"; null when it is on no green. */
 export function readWords({ read }: Layout): string | null {
   if (!read) return null;
-  const at = `read ${format(new Date(read.at), 'd MMM')}`;
+  const at = `measured ${format(new Date(read.at), 'd MMM')}`;
   return read.spotId === null ? `${read.green}, speed ${at}` : `${read.green}, ${read.spot}, ${at}`;
 }
 
@@ -18,11 +18,11 @@ export const greenWords = (layout: Layout, units: UnitPreferences): string =>
 export function groundWords({ putt, read }: Layout, units: UnitPreferences): string {
   const speed = showLength(putt.greenSpeed, 'speed', units);
   const { slope, tiers } = putt;
-  if (tiers.length > 0) return `${speed}, over ${tiers.length + 1} planes`;
+  if (tiers.length > 0) return `${speed}, ${tiers.length + 1} different slopes`;
   const fall =
     slope.grade === 0 ? 'flat' : `falls ${showGrade(slope.grade)} ${fallsWords(slope.falls)}`;
   // Without a spot only the speed was read there.
   return read?.spotId === null
-    ? `${speed}; slope as drawn, not read: ${fall}`
+    ? `${speed}; slope as designed, not measured: ${fall}`
     : `${speed}, ${fall}`;
 }

@@ -19,24 +19,24 @@ export function ImportButton() {
       const result = await importDrill(await file.text());
       if (!result.ok) {
         return setError(
-          `${file.name} was not taken in. ${Object.values(result.fields)[0] ?? result.message}`,
+          `${file.name} was not imported. ${Object.values(result.fields)[0] ?? result.message}`,
         );
       }
-      toast.success('Taken in.');
+      toast.success('Drill imported.');
       router.push(`/drills/${result.value}`);
     });
   };
   return (
     <>
       <Button onClick={() => input.current?.click()} disabled={busy}>
-        Import
+        Import drill
       </Button>
       <input
         ref={input}
         type="file"
         accept="application/json,.json"
         className="hidden"
-        aria-label="A drill’s file"
+        aria-label="Drill file"
         onChange={({ target }) => {
           take(target.files?.[0]);
           target.value = '';

@@ -32,7 +32,7 @@ import { Term } from '../shared/term';
 
 const WAYS: Record<LadderBy, string> = {
   gap: 'a smaller opening',
-  distance: 'farther away',
+  distance: 'more distance from the ball',
   putt: 'a longer putt',
 };
 
@@ -110,7 +110,7 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
     <section className="grid gap-5 px-4 py-5 md:px-7" aria-label="Ladder">
       <div className="flex flex-wrap items-end gap-4">
         <Choice
-          label="Harder by"
+          label="Make it harder with"
           value={way}
           onChange={setBy}
           options={ways.map((value) => ({ value, label: WAYS[value] }))}
@@ -123,16 +123,16 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
             )
           }
         >
-          {who?.score ? `Make it for ${who.name.split(' ')[0]}` : 'Make the ladder'}
+          {who?.score ? `Build ladder for ${who.name.split(' ')[0]}` : 'Build ladder'}
         </Button>
       </div>
       {rungs.length === 0 ? (
         <p className="max-w-prose text-[1rem] text-ink2">
-          No rungs yet. The program makes six, from roomy to strict
+          No rungs yet. Dirigo builds six, from easy to hard
           {who?.score
-            ? `, so that ${who.name.split(' ')[0]} clears the first nine times in ten`
+            ? `, with 9 in 10 of ${who.name.split(' ')[0]}’s putts through the first`
             : ''}
-          ; every one can be changed.
+          . You can change every one.
         </p>
       ) : (
         <table className="w-full max-w-3xl text-[1rem]">
@@ -147,7 +147,7 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
                 <Term name="strictness">lets through</Term>
               </ColumnHead>
               <ColumnHead className="text-right">
-                {who?.score ? `${who.name.split(' ')[0]} clears` : ''}
+                {who?.score ? `${who.name.split(' ')[0]} gets through` : ''}
               </ColumnHead>
               <td />
             </tr>
@@ -208,13 +208,13 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
           className="justify-self-start"
           onClick={() => change([...details.ladder, details.ladder.at(-1)!], 'rung added')}
         >
-          <Plus size={16} aria-hidden /> One more rung
+          <Plus size={16} aria-hidden /> Add rung
         </Button>
       )}
       {who?.score && known.length > 0 && (
         <p className="max-w-prose text-sm text-ink2">
-          Today’s rung is the one {who.name.split(' ')[0]} clears nearest to seven times in ten,
-          from the start line of {who.putts} putts.
+          Today’s rung is the one {who.name.split(' ')[0]} should pass closest to 7 times in 10,
+          based on the start line of {who.putts} putts.
         </p>
       )}
     </section>
@@ -234,7 +234,7 @@ function refusalOf(layout: Layout, rung: Rung, units: UnitPreferences): string |
   try {
     return refusal(onRung(layout, rung), units);
   } catch {
-    return 'This number is outside what the element allows.';
+    return 'This value is outside the range that the element allows.';
   }
 }
 

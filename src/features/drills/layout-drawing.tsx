@@ -52,7 +52,7 @@ export function LayoutDrawing({
           : [
               { name: 'green', value: groundWords(layout, units) },
               { name: 'pace', value: `${roughLength(putt.past, units)} past` },
-              { name: 'share of hole', value: `${Math.round(shareOfHole * 100)} %` },
+              { name: 'usable hole width', value: `${Math.round(shareOfHole * 100)} %` },
             ]
       }
     />

@@ -57,16 +57,18 @@ export function MakeMapView({
       <Picture layout={layout} found={found} skill={skill} window={window} />
       <div className="grid content-start gap-x-8 gap-y-4 md:grid-cols-2">
         <p className="text-[1rem]">
-          The <Term name="make map" />: <strong className="text-hole">blue goes in.</strong> Across:
-          where it starts. Up: how hard. The cross is the intended putt; the red band is what the
-          gate lets through.
+          The <Term name="make map" />: <strong className="text-hole">blue putts go in.</strong>{' '}
+          Start direction runs across and speed runs up. The cross is the intended putt, and the red
+          band is what the gate lets through.
         </p>
-        {waiting && <p className="text-ink2">Scoring…</p>}
+        {waiting && <p className="text-ink2">Calculating…</p>}
         {!who && !waiting && (
-          <p className="text-ink2">Choose a student above to lay their putts over it.</p>
+          <p className="text-ink2">Choose a student above to see their putts on the map.</p>
         )}
         {who && !who.score && (
-          <p className="text-ink2">{who.name} has no putts yet: there is nothing to lay over it.</p>
+          <p className="text-ink2">
+            {who.name} has no putts yet, so there is nothing to show on the map.
+          </p>
         )}
         {who?.score && (
           <p className="text-[1rem]" aria-live="polite">
@@ -74,15 +76,16 @@ export function MakeMapView({
               <>
                 {who.name} would hole{' '}
                 <strong className="text-[1.5rem] num">{Math.round(chances.one * 100)}</strong> of
-                100 ({Math.round(chances.low * 100)} to {Math.round(chances.high * 100)}) and need{' '}
-                <strong className="num">{chances.putts.toFixed(2)}</strong> putts.
+                100 ({Math.round(chances.low * 100)} to {Math.round(chances.high * 100)}) and need
+                an average of <strong className="num">{chances.putts.toFixed(2)}</strong> putts.
               </>
             ) : (
               'Calculating…'
             )}
             <span className="mt-1.5 block text-sm text-ink2">
-              Start line from {who.putts} putts. Pace and reading are not measured yet: taken as ±
-              {ASSUMED.speed * 100} % of speed and ±{toDegrees(ASSUMED.read).toFixed(1)}°.
+              Start line based on {who.putts} putts. Pace and reading are not measured yet, so they
+              are assumed to be ±{ASSUMED.speed * 100} % of speed and ±
+              {toDegrees(ASSUMED.read).toFixed(1)}°.
             </span>
           </p>
         )}
@@ -171,7 +174,7 @@ function Picture({
           height={HEIGHT}
           className="absolute inset-0"
           role="img"
-          aria-label="What goes in, by start direction and start speed"
+          aria-label="Which putts go in, by start direction and start speed"
         >
           <clipPath id={clip}>
             <rect x={LEFT} y={0} width={width} height={high} />
@@ -241,7 +244,7 @@ function Picture({
             textAnchor="middle"
             className="fill-ink2 text-[0.8125rem]"
           >
-            start direction, against the start line
+            start direction, relative to the aim
           </text>
         </svg>
       )}

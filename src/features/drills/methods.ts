@@ -10,7 +10,7 @@ const logged = (element: Standing): string => {
   const labels = [...new Set(element.outcomes().map(({ label }) => label))];
   const shown = labels.slice(0, 5).join(', ');
   const { on } = element.pointing ?? {};
-  const pointed = on === 'clock' ? ', and timed' : on ? ', or touched on the picture' : '';
+  const pointed = on === 'clock' ? ', and timed' : on ? ', or tapped on the picture' : '';
   return `${element.asks}: ${shown}${labels.length > 5 ? ' …' : ''}${pointed}`;
 };
 
@@ -38,9 +38,9 @@ function speaksOf(element: Standing): string[] {
   return [
     ...names(said),
     ...(element.traits.byEye && !element.traits.asksRead && !element.traits.spread
-      ? ['how often it is so, over the weeks']
+      ? ['how often it happens, over the weeks']
       : []),
-    ...(element.backstroke === null ? [] : ['the table of backstrokes']),
+    ...(element.backstroke === null ? [] : ['the backstroke table']),
   ];
 }
 
@@ -51,9 +51,9 @@ function row(drill: LibraryDrill): string {
     ...new Set([
       ...elements.flatMap(speaksOf),
       ...(guesses ? ['feel'] : []),
-      ...(compares ? ['the verdict of the trial'] : []),
-      ...(cold ? ['cold against warm'] : []),
-      ...(drill.manners.length > 0 ? ['other strokes, apart'] : []),
+      ...(compares ? ['the trial verdict'] : []),
+      ...(cold ? ['cold compared with warm'] : []),
+      ...(drill.manners.length > 0 ? ['other strokes, kept separate'] : []),
     ]),
   ];
   const kit = layoutKit(drill.layout)
@@ -79,21 +79,21 @@ export const methodsPage = (): string =>
   [
     '# Methods',
     '',
-    'Every built-in drill: how it is set, what is logged, when it is done, and what of the player it changes. Written from the',
-    'library by `npm run formats`. Each is started, set up, putted, finished and read again through the real screen by',
-    '`e2e/methods.spec.ts`; those with a test of their own are named below the table.',
+    'Every built-in drill: how it is set up, what is logged, when it is done, and what it changes about the player. Written from the',
+    'library by `npm run formats`. Each one is started, set up, putted, finished and reviewed on the real screens by',
+    '`e2e/methods.spec.ts`. Methods with a test of their own are listed below the table.',
     '',
-    '| drill | set with | logged | done when | changes |',
+    '| drill | set-up | logged | done when | changes |',
     '| --- | --- | --- | --- | --- |',
     ...LIBRARY.map(row),
     '',
-    '## Methods that are no drill',
+    '## Methods that are not drills',
     '',
     '| method | where | what it changes | browser test |',
     '| --- | --- | --- | --- |',
     ...BESIDE.map((cells) => `| ${cells.join(' | ')} |`),
     '',
-    '## What people complain about, and where it is answered',
+    '## Common complaints and where they are answered',
     '',
     '| complaint | answered by |',
     '| --- | --- |',
@@ -105,52 +105,57 @@ const BESIDE = [
   [
     'Set-up card: grip, pressure, stance, ball, eyes, weight, posture, head, sole',
     'under the tape list; the student’s Set-up page',
-    'the checklist, what fits, changes in the trends',
+    'the checklist, what fits, and changes in the trends',
     '`set-up.spec.ts`',
   ],
   [
     'Did the change work?',
     'the student’s Set-up page',
-    'before against since, skill by skill',
+    'before and since, skill by skill',
     '`set-up.spec.ts`',
   ],
   [
-    'Several putters, hints at length, lie and loft',
+    'Several putters, with hints on length, lie and loft',
     'the student’s Set-up page',
-    'whom layouts are fitted to',
+    'the fitting that layouts use',
     '`set-up.spec.ts`',
   ],
-  ['A trial in sets by lot', '`trial-putters`, `trial-grips`', 'its verdict', '`trial.spec.ts`'],
-  ['A beat for the stroke', 'More, while logging', 'nothing: it is heard', '`trial.spec.ts`'],
+  [
+    'A trial in randomly ordered sets',
+    '`trial-putters`, `trial-grips`',
+    'its verdict',
+    '`trial.spec.ts`',
+  ],
+  ['Stroke metronome', 'More menu, while logging', 'nothing (it is only heard)', '`trial.spec.ts`'],
   [
     'A photo as a tape measure',
-    'More, while logging; As it stands',
-    'gap as built, face, eyes on the card, where the ball stopped',
+    'More menu, while logging; As measured',
+    'gap as measured, face, eyes on the set-up card, where the ball stopped',
     '`photo.spec.ts`',
   ],
   [
-    'Aim told from the stroke',
+    'Aim told apart from the stroke',
     '`aim-string`, `aim-coin`, `overhead-rod`',
     'aim and what the stroke adds',
     '`aim.spec.ts`',
   ],
-  ['The read said first', '`read-first`, `read-only`', 'reading', '`reading.spec.ts`'],
+  ['The read, called before the putt', '`read-first`, `read-only`', 'reading', '`reading.spec.ts`'],
   [
     'The next spot',
     '`next-spot`, `routine-kept`',
-    'spots, missed ones sooner',
+    'spots, with missed ones sooner',
     '`reading.spec.ts`',
   ],
   [
     'The routine, kept or broken',
     '`routine-kept`',
-    'how often it is kept, and what that does',
+    'how often it is kept, and whether that helps',
     '`words.spec.ts`',
   ],
   [
-    'A word with homework, a picture, an answer',
+    'Homework messages, with a picture and an answer',
     'the student’s own page; Homework; Today',
-    'what waits for an answer',
+    'messages waiting for an answer',
     '`words.spec.ts`',
   ],
 ];
@@ -162,7 +167,7 @@ const ANSWERED = [
   ],
   [
     'My gate was too hard and I lost heart.',
-    'the rung that teaches; too hard is said while logging; the next gate for seven in ten',
+    'the rung at the right difficulty; a “too hard” message while logging; the next gate for 7 in 10',
   ],
   [
     'Any further apart and it proves nothing.',
@@ -170,30 +175,33 @@ const ANSWERED = [
   ],
   [
     'I don’t know how hard this gate is compared with last week’s.',
-    'degrees of every gate; all sessions on one ruler, whatever the gate was',
+    'every gate in degrees; all sessions on one ruler, whatever the gate was',
   ],
-  ['I lost count.', 'the rule counts, large, while logging'],
+  ['I lost count.', 'the rule counts in large figures while logging'],
   [
     'I practised for an hour and can’t say what got better.',
-    'the review: what is new; the trend with how sure it is',
+    'the review, with what is new; the trend, with how sure it is',
   ],
-  ['He says he practises.', 'homework: done days a week, what was said, what changed since'],
+  ['He says he practises.', 'homework: days done each week, messages, and what changed since'],
   [
     'The green is full, there is no free hole.',
     'drills for a busy green, without a hole; filters by place',
   ],
   [
     'Their greens are twice as fast as ours, I ran 3 m past.',
-    'greens and their readings; every layout follows the speed of the day',
+    'greens and their measured speeds; every layout follows the speed of the day',
   ],
-  ['I won’t buy a training aid.', 'what serves instead of each thing; drills by what is available'],
-  ['I only know one drill for this.', 'drills by what they train and by the miss'],
+  [
+    'I won’t buy a training aid.',
+    'a substitute for each piece of kit; drills by the kit available',
+  ],
+  ['I only know one drill for this.', 'drills by skill and by miss'],
   [
     'She is left-handed and every picture is the wrong way round.',
-    'layouts, keys and words in the player’s hand',
+    'layouts, keys and text that follow the player’s hand',
   ],
   [
     'I had it on the practice green and lost it on the course.',
-    'cold tests, cold against warm, rules with a cost, new spots',
+    'cold tests, cold compared with warm, rules with a cost, new spots',
   ],
 ];

@@ -73,9 +73,9 @@ export function PuttPanel({ editing, greens }: { editing: Editing; greens: Green
     <>
       {greens.length > 0 && (
         <Pick
-          label="On"
-          placeholder="Which green"
-          options={[{ value: BY_HAND, label: 'no green: as typed below' }, ...greens]}
+          label="Green"
+          placeholder="Choose a green"
+          options={[{ value: BY_HAND, label: 'no green (use the values below)' }, ...greens]}
           value={read ? greenValue(read.greenId, read.spotId) : BY_HAND}
           onChange={stand}
         />
@@ -117,7 +117,7 @@ export function PuttPanel({ editing, greens }: { editing: Editing; greens: Green
         />
         <ParsedInput
           name="falls"
-          label="Falls"
+          label="Fall direction"
           list={list}
           value={way}
           show={typedFalls}
@@ -153,14 +153,14 @@ export function PuttPanel({ editing, greens }: { editing: Editing; greens: Green
       <div className="grid grid-cols-2 items-end gap-x-6">
         <Pick
           label="Pace"
-          placeholder="How hard"
+          placeholder="Choose a pace"
           options={[
             ...PACES.map(({ id, name, past }) => ({
               value: id as string,
               label: name,
               detail: roughLength(past(putt.distance), units),
             })),
-            { value: OWN, label: 'as typed' },
+            { value: OWN, label: 'custom' },
           ]}
           value={pace}
           onChange={(next) => {
@@ -216,7 +216,7 @@ function Tiers({
           <legend className="sr-only">Tier {index + 1}</legend>
           <LengthInput
             name={`tier ${index} from`}
-            label="Tier from"
+            label="Tier start"
             what="A tier"
             kind="along"
             min={0.1}
@@ -237,7 +237,7 @@ function Tiers({
           />
           <ParsedInput
             name={`tier ${index} falls`}
-            label="Falls"
+            label="Fall direction"
             list={list}
             value={slope.falls}
             show={typedFalls}
@@ -268,7 +268,7 @@ function Tiers({
             ])
           }
         >
-          Add a tier or step
+          Add tier or step
         </button>
       )}
     </>
@@ -293,7 +293,7 @@ function BreakField({
     const wanted = parseBreak(text);
     if (!wanted) {
       return setError(
-        `“${text.slice(0, 24)}” is no break. Say it from the edge of the hole, as 1.5 cups outside, right to left.`,
+        `“${text.slice(0, 24)}” is not a break. Measure from the edge of the hole, for example: 1.5 cups outside, right to left.`,
       );
     }
     try {
@@ -305,7 +305,7 @@ function BreakField({
   };
   return (
     <TextField
-      label="Breaks"
+      label="Break"
       value={typed ?? said}
       onChange={({ target }) => read(target.value)}
       onBlur={() => {

@@ -49,7 +49,7 @@ export function RuleFields({
       <div className="max-w-sm">
         <Pick
           label="Done when"
-          placeholder="Rule"
+          placeholder="Choose a rule"
           options={Object.entries(RULES).map(([value, { name }]) => ({ value, label: name }))}
           value={rule.type}
           onChange={(type) => onRule(RULES[type as Rule['type']].first)}
@@ -90,7 +90,7 @@ export function RuleFields({
           ))}
         <ParsedInput
           name="cap putts"
-          label="At most, putts"
+          label="Maximum putts"
           value={cap.putts}
           show={String}
           schema={whole}
@@ -99,7 +99,7 @@ export function RuleFields({
         />
         <ParsedInput
           name="cap minutes"
-          label="Or minutes"
+          label="Maximum minutes"
           value={cap.minutes}
           show={String}
           schema={whole}

@@ -19,9 +19,9 @@ export function RungPick({
   return (
     <Pick
       label="Rung"
-      placeholder="How hard"
+      placeholder="Choose a rung"
       options={[
-        { value: DRAWN, label: 'as drawn' },
+        { value: DRAWN, label: 'as designed' },
         ...rungs.map((words, index) => ({
           value: String(index),
           label: String(index + 1),

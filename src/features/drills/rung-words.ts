@@ -3,9 +3,9 @@ import { roughLength, showDegrees, showLength, type UnitPreferences } from '@/co
 
 /** The one number a rung changes. */
 export function rungWords(rung: Rung, units: UnitPreferences): string {
-  if (rung.putt !== undefined) return `putt of ${showLength(rung.putt, 'putt', units)}`;
+  if (rung.putt !== undefined) return `${showLength(rung.putt, 'putt', units)} putt`;
   const [field, value] = Object.entries(Object.values(rung.set)[0] ?? {})[0] ?? [];
-  if (field === undefined || value === undefined) return 'as drawn';
+  if (field === undefined || value === undefined) return 'as designed';
   return `${field === 'air' ? 'clearance' : field} ${showLength(value, measuredAs(field), units)}`;
 }
 

@@ -18,7 +18,7 @@ export function TakeButtons({ id }: { id: string }) {
   return (
     <>
       <Button disabled={busy} onClick={() => take(true, (own) => `/drills/${own}`)}>
-        Change a copy
+        Edit a copy
       </Button>
       <Button
         kind="primary"
@@ -46,7 +46,7 @@ export function CopyButton({ id }: { id: string }) {
         })
       }
     >
-      Copy this drill
+      Copy drill
     </Button>
   );
 }

@@ -44,7 +44,7 @@ export async function takeBuiltIn(
 ): Promise<string> {
   const { units } = (await getCoach(database, principal)).settings;
   const found = libraryDrill(key, units);
-  if (!found) throw new Problem('not-found', 'There is no such built-in drill.');
+  if (!found) throw new Problem('not-found', 'This built-in drill does not exist.');
   const { key: origin, ...values } = found;
   const own = await listDrills(database, principal);
   const before = own.find(

@@ -50,12 +50,12 @@ export const TAPE_LIST = 'tape-list';
 export function TapeList({ layout, units }: { layout: Layout; units: UnitPreferences }) {
   return (
     <table id={TAPE_LIST} className="w-full text-[0.9375rem]">
-      <caption className="sr-only">Tape list, from the ball mark</caption>
+      <caption className="sr-only">Tape list, from the ball marker</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <ColumnHead>place</ColumnHead>
+          <ColumnHead>item</ColumnHead>
           <ColumnHead className="pl-3 text-right">along</ColumnHead>
-          <ColumnHead className="pl-3 text-right">across, to the tee’s middle</ColumnHead>
+          <ColumnHead className="pl-3 text-right">across, to the centre of the tee</ColumnHead>
         </tr>
       </thead>
       <tbody>

@@ -92,7 +92,7 @@ export function Verdict({
       ))}
       {stale && (
         <p className="mt-2 text-sm text-ink2" role="status">
-          Drawn from the last numbers that could be built.
+          The drawing shows the last values that could be built.
         </p>
       )}
     </section>
@@ -115,9 +115,9 @@ function sensitivityWords(
 ): string {
   if (!first) return '';
   const said = ({ error, kind, change }: Sensitivity) =>
-    `${showLength(error, kind === 'along' && error < 0.02 ? 'across' : kind, units)} off changes it by ${changeWords(change, tolerance, units)}`;
+    `an error of ${showLength(error, kind === 'along' && error < 0.02 ? 'across' : kind, units)} changes it by ${changeWords(change, tolerance, units)}`;
   const others = rest.map((one) => `${one.label.toLowerCase()}: ${said(one)}`);
-  return `Measure best: ${first.label.toLowerCase()}. ${said(first)}${others.length > 0 ? `; ${others.join('; ')}` : ''}.`;
+  return `Measure most carefully: ${first.label.toLowerCase()}, where ${said(first)}${others.length > 0 ? `; ${others.join('; ')}` : ''}.`;
 }
 
 function Told({
@@ -155,7 +155,7 @@ function Told({
               onClick={() => onWorth(result.worth!.field, worth)}
               disabled={Math.abs(worth - (now ?? 0)) < 1e-6}
             >
-              As strict as the hole: {showLength(worth, 'across', units)}
+              Match the hole: {showLength(worth, 'across', units)}
             </Button>
           )}
         </>
@@ -168,14 +168,14 @@ function Told({
         <>
           <p className="text-[1rem]">
             <strong className="text-[1.375rem] num">±{showLength(air, 'across', units)}</strong> of
-            strike. A ball met at the edge of it runs{' '}
+            strike. A ball struck at the edge of this range runs{' '}
             <strong className="num">{(edgeLoss(air) * 100).toFixed(1)} %</strong> shorter with a
-            common blade.
+            standard blade.
           </p>
           <p className="mt-2 text-[0.9375rem] text-ink2">
             This head is {showLength(player.headLength, 'across', units)} by{' '}
-            {showLength(player.headDepth, 'across', units)}. With its face turned 2° against its
-            path it has {airWords(air, 2, layout)} of clearance on each side, with 5°{' '}
+            {showLength(player.headDepth, 'across', units)}. With the face turned 2° to the path it
+            has {airWords(air, 2, layout)} of clearance on each side, with 5°{' '}
             {airWords(air, 5, layout)}.
           </p>
         </>
@@ -190,7 +190,7 @@ function Told({
                 ? `±${showDegrees(tolerance.right, 1)}`
                 : `−${showDegrees(tolerance.left, 1)} +${showDegrees(tolerance.right, 1)}`}
             </strong>{' '}
-            of path, when the ball is met in the middle.
+            of path, when the ball is struck in the centre of the face.
           </p>
           {region && <BoxRegion corners={region} hand={layout.player.hand} />}
         </>
@@ -199,9 +199,9 @@ function Told({
       return (
         <p className="text-[1rem]">
           <strong className="text-[1.375rem] num">±{showDegrees(tolerance.right, 1)}</strong> of
-          face at the held finish. The hole’s window on this putt is −
+          face angle at the held finish. On this putt, the make window is −
           {showDegrees(makeWindow(layout.putt).left)} +{showDegrees(makeWindow(layout.putt).right)}{' '}
-          of start line, most of which is the face.
+          of start line, and most of that comes from the face.
         </p>
       );
     case 'pace': {
@@ -210,11 +210,11 @@ function Told({
         `${Math.abs((speed / aim.startSpeed - 1) * 100).toFixed(0)} %`;
       return (
         <p className="text-[1rem]">
-          Holds putts that run from{' '}
+          This holds putts that run from{' '}
           <strong className="num">{roughLength(tolerance.left, units)} shorter</strong> to{' '}
           <strong className="num">{roughLength(tolerance.right, units)} longer</strong> than
-          intended. On line, the hole takes a start {percent(slowest)} slower to {percent(fastest)}{' '}
-          faster.
+          intended. On the start line, the hole accepts putts that start from {percent(slowest)}{' '}
+          slower to {percent(fastest)} faster.
         </p>
       );
     }

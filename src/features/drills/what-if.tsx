@@ -63,11 +63,11 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
   const there = other && windowOrNull(other);
   return (
     <div className="grid gap-6 px-4 py-5 md:px-7">
-      <section className="grid gap-4" aria-label="Side by side">
+      <section className="grid gap-4" aria-label="Comparison">
         <div className="grid items-end gap-x-6 gap-y-3 sm:grid-cols-[1fr_150px_auto]">
           <Pick
-            label="If the pace were"
-            placeholder="How hard"
+            label="Pace"
+            placeholder="Choose a pace"
             options={PACES.map(({ id, name, past: run }) => ({
               value: id,
               label: name,
@@ -77,14 +77,14 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
             onChange={(next) => setPace(next as PaceId)}
           />
           <TextField
-            label="On a green of"
+            label="Green speed"
             value={speed}
             onChange={({ target }) => setSpeed(target.value)}
             error={greenSpeed.error?.issues[0]?.message}
           />
           {sloped && (
             <Choice
-              label="From"
+              label="Putt from"
               value={turned ? 'other' : 'same'}
               onChange={(next) => setTurned(next === 'other')}
               options={[
@@ -126,17 +126,19 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
           </>
         ) : (
           <p className="text-ink2">
-            {other ? 'No ball stops there at that pace.' : 'Correct the green speed to compare.'}
+            {other
+              ? 'A ball at that pace would not stop there.'
+              : 'Enter a valid green speed to compare.'}
           </p>
         )}
       </section>
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <section aria-label="Pace and the hole">
-          <h2 className="mb-1 cap">What a pace leaves of the hole</h2>
+          <h2 className="mb-1 cap">Usable hole width by pace</h2>
           <ShareTable putt={putt} units={units} />
         </section>
-        <section aria-label="A wrong speed">
-          <h2 className="mb-1 cap">How much a wrong green speed matters</h2>
+        <section aria-label="Green speed errors">
+          <h2 className="mb-1 cap">Effect of a wrong green speed</h2>
           <WrongSpeed putt={putt} units={units} />
         </section>
       </div>
@@ -160,7 +162,7 @@ function difference(here: MakeWindow, there: MakeWindow): string {
   const faster = Math.round((there.aim.startSpeed / here.aim.startSpeed - 1) * 100);
   const start =
     faster === 0
-      ? 'It starts as fast'
+      ? 'It starts at the same speed'
       : `It starts ${Math.abs(faster)} % ${faster > 0 ? 'faster' : 'slower'}`;
   const [was, is] = [here, there].map(({ aim }) => Math.abs(aim.cups)) as [number, number];
   const breaks =
@@ -170,8 +172,8 @@ function difference(here: MakeWindow, there: MakeWindow): string {
   const window = (there.left + there.right) / (here.left + here.right);
   const ease =
     Math.abs(window - 1) < 0.02
-      ? 'the window for the start line stays'
-      : `the window for the start line is ${Math.round(Math.abs(window - 1) * 100)} % ${window > 1 ? 'wider' : 'narrower'}`;
+      ? 'the start-line window stays the same'
+      : `the start-line window is ${Math.round(Math.abs(window - 1) * 100)} % ${window > 1 ? 'wider' : 'narrower'}`;
   return `${start}, ${breaks}, and ${ease}.`;
 }
 
@@ -196,26 +198,26 @@ function Comparison({
     `${((speed / window.aim.startSpeed - 1) * 100).toFixed(1).replace('-', '−')} %`;
   const rows: [string, (one: (typeof both)[number]) => string][] = [
     ['pace past the hole', (one) => roughLength(one.putt.past, units)],
-    ['starts at', ({ window }) => `${window.aim.startSpeed.toFixed(2)} m/s`],
+    ['start speed', ({ window }) => `${window.aim.startSpeed.toFixed(2)} m/s`],
     ['aim', ({ window }) => besideWords(window.aim.beside, units)],
     ['breaks', ({ window }) => breakWords(window.aim.cups)],
     [
-      'highest point off the line',
+      'greatest distance from the line',
       ({ window }) => roughLength(Math.abs(window.aim.highest.across), units),
     ],
     [
-      'start line may be off by',
+      'start-line tolerance',
       ({ window }) => `${showDegrees(window.left)} left, ${showDegrees(window.right)} right`,
     ],
     [
-      'start speed may be off by',
+      'start-speed tolerance',
       ({ window }) => `${percent(window, window.slowest)} to +${percent(window, window.fastest)}`,
     ],
-    ['share of the hole left', ({ window }) => `${Math.round(window.shareOfHole * 100)} %`],
+    ['usable hole width', ({ window }) => `${Math.round(window.shareOfHole * 100)} %`],
   ];
   return (
     <table className="w-full text-[0.9375rem]">
-      <caption className="sr-only">As designed, and what if</caption>
+      <caption className="sr-only">As designed compared with what if</caption>
       <thead>
         <tr className="border-b text-left cap">
           <td className="py-1.5 font-[inherit]" />
@@ -246,12 +248,12 @@ function ShareTable({ putt, units }: { putt: Putt; units: UnitPreferences }) {
   const deceleration = rollingDeceleration(putt.greenSpeed);
   return (
     <table className="w-full text-[0.9375rem]">
-      <caption className="sr-only">What a pace leaves of the hole</caption>
+      <caption className="sr-only">Usable hole width by pace</caption>
       <thead>
         <tr className="border-b text-left cap">
           <ColumnHead>past the hole</ColumnHead>
           <ColumnHead className="pl-4">
-            <Term name="usable hole width">share of the hole</Term> that is left
+            <Term name="usable hole width">usable hole width</Term> that is left
           </ColumnHead>
         </tr>
       </thead>
@@ -269,7 +271,9 @@ function ShareTable({ putt, units }: { putt: Putt; units: UnitPreferences }) {
                     style={{ width: `${share}%` }}
                     aria-hidden
                   />
-                  <span className="num">{speed < DROP_SPEED ? `${share} %` : 'skips over'}</span>
+                  <span className="num">
+                    {speed < DROP_SPEED ? `${share} %` : 'skips over the hole'}
+                  </span>
                 </span>
               </td>
             </tr>

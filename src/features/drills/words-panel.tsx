@@ -18,7 +18,7 @@ import type { Editing } from './editing';
 import { RuleFields } from './rule-fields';
 
 const COUNT_WORDS: Record<Counts, string> = {
-  all: 'all that is logged',
+  all: 'everything logged',
   gate: 'the gates',
   hole: 'the hole',
   zone: 'the zone',
@@ -56,9 +56,13 @@ export function WordsPanel({ editing }: { editing: Editing }) {
     onChange: (values: string[]) => changeDetails({ [name]: values } as never, name),
   });
   return (
-    <section className="grid max-w-3xl gap-6 px-4 py-5 md:px-7" aria-label="Words">
-      <TextField label="What it is for" maxLength={300} {...text('purpose')} />
-      <Several label="Trains" options={words(skills(), skillWords)} {...several('skills')} />
+    <section className="grid max-w-3xl gap-6 px-4 py-5 md:px-7" aria-label="Description">
+      <TextField label="Purpose" maxLength={300} {...text('purpose')} />
+      <Several
+        label="Skills trained"
+        options={words(skills(), skillWords)}
+        {...several('skills')}
+      />
       <div className="grid gap-5 border-y border-rule py-5">
         <RuleFields
           rule={details.rule}
@@ -78,31 +82,31 @@ export function WordsPanel({ editing }: { editing: Editing }) {
           {details.cap.minutes} minutes.
         </p>
       </div>
-      <NotesField label="Steps, one a line" {...list('steps')} />
+      <NotesField label="Steps, one per line" {...list('steps')} />
       <TextField label="How to judge" maxLength={300} {...text('judge')} />
-      <TextField label="How much" maxLength={200} {...text('dose')} />
+      <TextField label="Dose" maxLength={200} {...text('dose')} />
       <div className="grid gap-5 sm:grid-cols-2">
-        <NotesField label="When" rows={3} maxLength={400} {...text('when')} />
-        <NotesField label="When not" rows={3} maxLength={400} {...text('whenNot')} />
+        <NotesField label="When to use it" rows={3} maxLength={400} {...text('when')} />
+        <NotesField label="When not to use it" rows={3} maxLength={400} {...text('whenNot')} />
       </div>
-      <NotesField label="Errors often seen, one a line" rows={3} {...list('errors')} />
+      <NotesField label="Common errors, one per line" rows={3} {...list('errors')} />
       <NotesField
-        label="Cautions of its own, one a line"
-        hint="those of its elements are added by themselves"
+        label="Extra cautions, one per line"
+        hint="The elements’ own cautions are added automatically."
         rows={2}
         {...list('cautions')}
       />
-      <Several label="For misses" options={words(missNames())} {...several('misses')} />
-      <Several label="Harmful for" options={words(missNames())} {...several('avoid')} />
+      <Several label="Misses it helps" options={words(missNames())} {...several('misses')} />
+      <Several label="Misses it makes worse" options={words(missNames())} {...several('avoid')} />
       <Several
-        label="Where"
+        label="Places"
         options={words(PLACES, (one) => PLACE_WORDS[one])}
         {...several('places')}
       />
       <Several label="Levels" options={words(LEVELS)} {...several('levels')} />
       <div className="flex flex-wrap gap-6">
         <Choice
-          label="School"
+          label="Stroke type"
           value={details.school}
           onChange={(school) => changeDetails({ school }, 'school')}
           options={[
@@ -116,7 +120,7 @@ export function WordsPanel({ editing }: { editing: Editing }) {
           value={details.seated}
           onChange={(seated) => changeDetails({ seated }, 'seated')}
           options={[
-            { value: 'yes', label: 'as it is' },
+            { value: 'yes', label: 'as designed' },
             { value: 'adapted', label: 'adapted' },
             { value: 'no', label: 'no' },
           ]}

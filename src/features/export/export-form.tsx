@@ -33,29 +33,31 @@ export function ExportForm({
   return (
     <div className="grid gap-4">
       <p className="text-[1rem]">
-        One zip file of tables, for a spreadsheet or another program: students, their putters and
-        set-up cards, sessions, drills as they stood, every putt, every score, and a description of
-        each column.
-        {whole && !narrowed && ' With it the whole book, for an empty Dirigo elsewhere.'}
+        The export is one ZIP file of tables for a spreadsheet or another program. It contains
+        students, their putters and set-up cards, sessions, drills as they were set up, every putt,
+        every score and a description of each column.
+        {whole &&
+          !narrowed &&
+          ' It also contains a full export of everything, for an empty Dirigo elsewhere.'}
       </p>
       <Pick
-        label="Of whom"
+        label="Students"
         placeholder="Choose"
         options={[{ value: ALL, label: 'all students' }, ...students]}
         value={student}
         onChange={setStudent}
       />
       <div className="grid grid-cols-2 gap-3">
-        <DayField label="From" value={from} onChange={setFrom} />
+        <DayField label="Start date" value={from} onChange={setFrom} />
         <DayField
-          label="Until"
+          label="End date"
           value={until}
-          error={backwards ? 'This is before it begins.' : undefined}
+          error={backwards ? 'The end date is before the start date.' : undefined}
           onChange={setUntil}
         />
       </div>
       <Choice
-        label="Written as"
+        label="Format"
         options={[
           { value: 'csv', label: 'tables (CSV)' },
           { value: 'jsonl', label: 'JSON lines' },
@@ -64,15 +66,15 @@ export function ExportForm({
         onChange={setWriting}
       />
       <p className="text-[0.9375rem] text-ink2">
-        One session, or what a group putted together, is taken out from its own page.
+        To export one session or one group session, open its own page.
       </p>
       <div>
         <Button asChild={!backwards} kind="primary" disabled={backwards}>
           {backwards ? (
-            'Make the file'
+            'Download export'
           ) : (
             <a href={`/records/export/file${asked && `?${asked}`}`} download>
-              <Download size={17} aria-hidden /> Make the file
+              <Download size={17} aria-hidden /> Download export
             </a>
           )}
         </Button>

@@ -45,7 +45,7 @@ const table = (head: string[], rows: string[][]): string =>
 
 const columnsOf = (columns: Column[]): string =>
   table(
-    ['column', 'type', 'unit', 'what it is'],
+    ['column', 'type', 'unit', 'description'],
     columns.map(({ name, type, unit, description }) => [
       `\`${name}\``,
       type,
@@ -58,7 +58,7 @@ const columnsOf = (columns: Column[]): string =>
 export function formatsPage(): string {
   const { runs, putts } = puttTables(DEFAULT_UNITS);
   const known = table(
-    ['quantity', 'name', 'units', 'what it is', 'headings that are known'],
+    ['quantity', 'name', 'units', 'description', 'recognised headings'],
     quantities().map(({ id, name, dimension, about, columns }) => [
       `\`${id}\``,
       name,
@@ -71,17 +71,6 @@ export function formatsPage(): string {
     ({ name, description, key, columns }) =>
       `### ${name}.csv\n\n${description} Key: ${key.map((one) => `\`${one}\``).join(', ')}.\n\n${columnsOf(columns)}`,
   );
-  return `${HEAD}${known}
-
-## Tables that go out
-
-A zip file with \`datapackage.json\` (a data package with table schemas, Frictionless version 1), which names every column, its type and
-unit, and these tables in UTF-8, with commas, times in UTC. Distances stand in feet beside metres for a coach who reads feet. A text that a
-spreadsheet would reckon with has an apostrophe before it. Asked for as JSON lines, each table is a file of objects, one a row,
-under the same names (\`putts.jsonl\`); what is empty is left out, and nothing is made harmless. Who takes all of it out as a head coach finds the whole book beside
-them, \`book.jsonl\`: a line a row of every table but devices, links and secrets; it comes in where everything
-comes in (or by \`npm run book -- file.zip\`), into an empty Dirigo of the same version or a later one.
-
-${out.join('\n\n')}
+  return `${HEAD}${known} ## Tables to export An export is a ZIP file with \`datapackage.json\` (a data package with table schemas, Frictionless version 1), which names every column, its type and its unit, and the tables below. The tables are in UTF-8, separated by commas, with times in UTC. For a coach who uses feet, distances are given in feet as well as metres. A text that a spreadsheet would calculate with has an apostrophe before it. In the JSON lines format, each table is a file with one object per row, under the same names (\`putts.jsonl\`). Empty values are left out, and no apostrophes are added. When a head coach exports everything, the file also contains the full export, \`book.jsonl\`: one line for every row of every table except devices, links and secret keys. It can be imported on the import page (or with \`npm run book -- file.zip\`) into an empty Dirigo of the same or a later version. ${out.join('\n\n')}
 `;
 }

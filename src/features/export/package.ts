@@ -31,7 +31,7 @@ const DESCRIBED = {
 export const packageOf = (tables: readonly AnyTable[], made: Date, writing: Writing = 'csv') => ({
   profile: 'tabular-data-package',
   name: 'dirigo-putts',
-  title: 'Putts, and what they say',
+  title: 'Putts and scores',
   version: FORMAT,
   created: made.toISOString(),
   resources: tables.map(({ name, description, key, columns }) => ({

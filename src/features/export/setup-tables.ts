@@ -14,22 +14,27 @@ import {
 
 export const putters: Table<{ studentId: string; putters: readonly Putter[] }> = {
   name: 'putters',
-  description: 'The putters of who putts; empty is what nobody has measured.',
+  description: 'The students’ putters. A cell is empty where nobody has measured it.',
   key: ['putter'],
   columns: [
     string('putter', 'Id.'),
-    string('student', 'Id of the student.'),
-    bool('in_use', 'The one that layouts are fitted to.'),
+    string('student', 'ID of the student.'),
+    bool('in_use', 'The putter that layouts are fitted to.'),
     string('name', 'Name.'),
-    metres('head_length_m', 'Head, heel to toe.'),
-    metres('head_depth_m', 'Head, face to back.'),
+    metres('head_length_m', 'Head length, heel to toe.'),
+    metres('head_depth_m', 'Head depth, face to back.'),
     column('lie_rad', 'number', 'Lie angle.', 'rad'),
-    metres('length_m', 'Length, sole to end of grip.'),
+    metres('length_m', 'Length from sole to end of grip.'),
     column('loft_rad', 'number', 'Loft.', 'rad'),
     string('shape', 'blade, mid mallet, mallet or other.'),
-    column('mass_kg', 'number', 'Mass of the head.', 'kg'),
-    column('inertia_kg_m2', 'number', 'Inertia of the head about its upright axis.', 'kg m2'),
-    string('grip', 'Its grip, in the coach’s words.'),
+    column('mass_kg', 'number', 'Head mass.', 'kg'),
+    column(
+      'inertia_kg_m2',
+      'number',
+      'Moment of inertia of the head about its upright axis.',
+      'kg m2',
+    ),
+    string('grip', 'Grip, in the coach’s words.'),
   ],
   rows: ({ studentId, putters: all }) =>
     all.map(({ id, inUse, name, headLength, headDepth, lieAngle, ...more }) => {
@@ -59,8 +64,7 @@ function columnOf(id: CardFieldId): Column {
         ? column(`${named(id)}_percent`, 'integer', description, '%')
         : integer(named(id), description);
     case 'length': {
-      const above =
-        field.sides && ` More than nothing is ${field.sides[1]}, less ${field.sides[0]}.`;
+      const above = field.sides && ` Positive is ${field.sides[1]}, negative is ${field.sides[0]}.`;
       return metres(`${named(id)}_m`, `${description}${above ?? ''}`);
     }
   }
@@ -68,17 +72,17 @@ function columnOf(id: CardFieldId): Column {
 
 export const cards: Table<Session> = {
   name: 'cards',
-  description: 'Set-up cards as they were confirmed; empty is what nobody looked at.',
+  description: 'Set-up cards as confirmed. A cell is empty where nobody checked.',
   key: ['card'],
   columns: [
     string('card', 'Id.'),
-    string('run', 'Id of the run.'),
-    string('session', 'Id of the session.'),
-    string('student', 'Id of the student.'),
-    when('at', 'When it was confirmed.'),
+    string('run', 'ID of the run.'),
+    string('session', 'ID of the session.'),
+    string('student', 'ID of the student.'),
+    when('at', 'Time of confirmation.'),
     ...CARD_FIELD_IDS.map(columnOf),
-    string('putter', 'Id of the putter.'),
-    string('putter_name', 'Its name as it was then.'),
+    string('putter', 'ID of the putter.'),
+    string('putter_name', 'Name of the putter at that time.'),
   ],
   rows: ({ id: sessionId, studentId, runs }) =>
     runs.flatMap(({ id: runId, marks }) =>

@@ -22,19 +22,19 @@ export const FORMAT = '1.1.0';
 
 export const students: Table<Student> = {
   name: 'students',
-  description: 'Who putts.',
+  description: 'The students.',
   key: ['student'],
   columns: [
     string('student', 'Id.'),
     string('name', 'Name.'),
-    string('hand', 'right or left.'),
-    string('level', 'beginner, steady or advanced, as the coach has it.'),
+    string('hand', 'Hand: right or left.'),
+    string('level', 'Level set by the coach: beginner, steady or advanced.'),
     bool('seated', 'Putts from a chair.'),
     string('school', 'The preferred stroke: arc or straight.'),
-    metres('head_length_m', 'Putter head, heel to toe.'),
-    metres('head_depth_m', 'Putter head, face to back.'),
+    metres('head_length_m', 'Putter head length, heel to toe.'),
+    metres('head_depth_m', 'Putter head depth, face to back.'),
     column('lie_rad', 'number', 'Lie angle of the putter.', 'rad'),
-    bool('archived', 'Put away.'),
+    bool('archived', 'Archived.'),
   ],
   rows: ({ id, name, hand, level, seated, school, putter, archivedAt }) => [
     [
@@ -46,17 +46,17 @@ export const students: Table<Student> = {
 
 export const sessions: Table<Session> = {
   name: 'sessions',
-  description: 'Lessons and practices, one a row.',
+  description: 'Lessons and practice sessions, one per row.',
   key: ['session'],
   columns: [
     string('session', 'Id.'),
-    string('student', 'Id of the student.'),
-    when('started_at', 'When it was begun.'),
-    when('finished_at', 'When it was finished; empty while it is open.'),
-    string('group', 'Shared by the sessions of a group; empty for one player alone.'),
-    bool('at_home', 'Homework, logged by the student.'),
-    integer('putts', 'Putts that count.'),
-    string('note', 'The coach’s note.'),
+    string('student', 'ID of the student.'),
+    when('started_at', 'Start time.'),
+    when('finished_at', 'Finish time. Empty while the session is open.'),
+    string('group', 'Shared by the sessions of a group. Empty for a student alone.'),
+    bool('at_home', 'Homework logged by the student.'),
+    integer('putts', 'Number of putts that count.'),
+    string('note', 'The coach’s note on the session.'),
   ],
   rows: ({ id, studentId, startedAt, finishedAt, groupId, homeworkId, note, runs }) => [
     [
@@ -91,21 +91,28 @@ export function puttTables(units: UnitPreferences): {
   const feet = units.long === 'imperial';
   const long = (name: string, description: string): Column[] => [
     metres(`${name}_m`, description),
-    ...(feet ? [column(`${name}_ft`, 'number', `${description} The same in feet.`, 'ft')] : []),
+    ...(feet ? [column(`${name}_ft`, 'number', `${description} In feet.`, 'ft')] : []),
   ];
   const inLong = (value: number | null): Cell[] =>
     feet ? [value, value === null ? null : value / FOOT] : [value];
   const measured = quantities().flatMap(({ id, name, about, dimension }): Column[] => {
     const [si, shown] = [siUnit(dimension), shownUnit(dimension)];
     return [
-      column(`${id}_${ending(si.id)}`, 'number', `${name}, as it was read. ${about}`, si.id),
+      column(`${id}_${ending(si.id)}`, 'number', `${name} as it was read. ${about}`, si.id),
       ...(shown.id === si.id
         ? []
-        : [column(`${id}_${ending(shown.id)}`, 'number', `The same in ${shown.id}.`, shown.id)]),
+        : [
+            column(
+              `${id}_${ending(shown.id)}`,
+              'number',
+              `The same value in ${shown.id}.`,
+              shown.id,
+            ),
+          ]),
       column(
         `${id}_error_${ending(si.id)}`,
         'number',
-        'Error of that reading, one standard deviation.',
+        'Error of this reading, one standard deviation.',
         si.id,
       ),
     ];
@@ -113,35 +120,34 @@ export function puttTables(units: UnitPreferences): {
   return {
     runs: {
       name: 'runs',
-      description:
-        'A drill as it was putted, on one layout; the rungs of a ladder are runs of one block.',
+      description: 'A drill as played, on one layout. The rungs of a ladder are runs of one block.',
       key: ['run'],
       columns: [
         string('run', 'Id.'),
-        string('session', 'Id of the session.'),
-        string('drill', 'Name of the drill then.'),
-        integer('block', 'Runs of one going at a drill share it; from 1.'),
-        integer('rung', 'Rung of the ladder, from 1; empty for none.'),
-        bool('cold', 'Before any warm-up.'),
-        ...long('distance', 'Ball to hole.'),
-        ...long('green_speed', 'The usual reading of the green’s speed.'),
+        string('session', 'ID of the session.'),
+        string('drill', 'Name of the drill at that time.'),
+        integer('block', 'Number shared by all runs of one attempt at a drill, from 1.'),
+        integer('rung', 'Rung of the ladder, from 1. Empty if there is no ladder.'),
+        bool('cold', 'Played before any warm-up.'),
+        ...long('distance', 'Distance from ball to hole.'),
+        ...long('green_speed', 'Green speed, as usually read.'),
         column('grade', 'number', 'Slope of the green, rise over run.', '1'),
         column(
           'falls_rad',
           'number',
-          'Which way it falls, from the line to the hole, right positive.',
+          'Direction of fall, measured from the line to the hole, right positive.',
           'rad',
         ),
-        metres('past_m', 'How far past the hole the pace was meant to run.'),
+        metres('past_m', 'Intended pace: how far past the hole the ball should run.'),
         metres('gate_gap_m', 'Ball gate: inner gap as planned.'),
-        metres('gate_distance_m', 'Ball gate: from the ball, as planned.'),
+        metres('gate_distance_m', 'Ball gate: distance from the ball as planned.'),
         metres(
           'gate_gap_built_m',
-          'Inner gap as it was measured once it stood; empty when nobody did.',
+          'Inner gap as measured after set-up. Empty if nobody measured it.',
         ),
-        metres('gate_distance_built_m', 'Its distance as it was measured.'),
-        json('layout', 'All that stood, as it is kept.'),
-        json('rule', 'When it was done.'),
+        metres('gate_distance_built_m', 'Distance from the ball as measured.'),
+        json('layout', 'The whole layout as stored.'),
+        json('rule', 'Rule for when the drill is done.'),
       ],
       rows: ({ id: sessionId, runs }) =>
         runs.map((run) => {
@@ -160,37 +166,40 @@ export function puttTables(units: UnitPreferences): {
     },
     putts: {
       name: 'putts',
-      description: 'One putt a row, in the order in which they reached the server.',
+      description: 'One putt per row, in the order in which the putts reached the server.',
       key: ['putt'],
       columns: [
         string('putt', 'Id.'),
-        string('run', 'Id of the run.'),
-        string('session', 'Id of the session.'),
-        string('student', 'Id of the student.'),
-        integer('number', 'Within its run, from 1.'),
+        string('run', 'ID of the run.'),
+        string('session', 'ID of the session.'),
+        string('student', 'ID of the student.'),
+        integer('number', 'Number within the run, from 1.'),
         when('at', 'When.'),
-        integer('station', 'Where it was made: station, from 1.'),
-        integer('again', 'How often that ball had been missed before.'),
-        ...long('spot_distance', 'From the hole, where it was not made at the ball mark.'),
-        column('spot_bearing_rad', 'number', 'The way round the hole from there.', 'rad'),
-        string('manner', 'How it was struck; usual, or what was different.'),
-        bool('counts', 'Neither taken back nor left out.'),
-        bool('taken_back', 'Taken back.'),
-        bool('left_out', 'It took place, but does not count.'),
-        string('result', 'What happened at the first thing of its layout: the id of the outcome.'),
+        integer('station', 'Station it was played from, from 1.'),
+        integer('again', 'How many times that ball had been missed before.'),
+        ...long('spot_distance', 'Distance from the hole, if not played from the ball marker.'),
+        column('spot_bearing_rad', 'number', 'Bearing of that spot around the hole.', 'rad'),
+        string('manner', 'How it was struck: usual, or what was different.'),
+        bool('counts', 'Counts: neither undone nor left out.'),
+        bool('taken_back', 'Undone.'),
+        bool('left_out', 'Played, but does not count.'),
+        string(
+          'result',
+          'What happened at the first element of the layout: the ID of the outcome.',
+        ),
         bool(
           'passed',
           'It did what counts on this layout; empty where nothing that counts was seen.',
         ),
         json('outcomes', 'What happened, by element.'),
-        json('points', 'What was pointed at, by element; m along and across.'),
+        json('points', 'Points marked, by element, in m along and across.'),
         json(
           'filled',
-          'Elements at which nobody looked: it was worked out from what was measured.',
+          'Elements that nobody watched. Their outcome was worked out from the measurements.',
         ),
-        json('guess', 'What was guessed before looking.'),
-        string('note', 'The coach’s note of it.'),
-        string('measured_by', 'The instruments or files that the readings are from.'),
+        json('guess', 'The guess made before looking.'),
+        string('note', 'The coach’s note on the putt.'),
+        string('measured_by', 'The instruments or files that the readings come from.'),
         ...measured,
       ],
       rows: ({ id: sessionId, studentId, runs }) =>
@@ -228,9 +237,9 @@ export function puttTables(units: UnitPreferences): {
 
 /** What each number of a score is. */
 const SAID = {
-  bias: 'Where the middle of the putts lies, against what was meant.',
-  spread: 'How far putts scatter around their own middle, one standard deviation.',
-  window: 'Half-width, centred on what was meant, that holds eight putts in ten.',
+  bias: 'How far the average putt is from the target.',
+  spread: 'How much the putts vary around their own average, one standard deviation.',
+  window: 'Half-width, centred on the target, that holds 8 of 10 putts.',
 } as const;
 
 const METHODS = ['alone', 'carried', 'smoothed'] as const;
@@ -238,25 +247,25 @@ const METHODS = ['alone', 'carried', 'smoothed'] as const;
 export const scores: Table<{ studentId: string; scores: readonly ScoreTold[] }> = {
   name: 'scores',
   description:
-    'What the putts say: one quantity of one session a row, by each of three ways. SI, right and long positive.',
+    'Scores from the putts: one quantity of one session per row, calculated in three ways. SI units, right and long positive.',
   key: ['session', 'quantity', 'method'],
   columns: [
-    string('student', 'Id of the student.'),
-    string('session', 'Id of the session.'),
-    when('at', 'When it was begun.'),
-    string('quantity', 'Which quantity.'),
-    string('unit', 'Of all numbers of the row.'),
+    string('student', 'ID of the student.'),
+    string('session', 'ID of the session.'),
+    when('at', 'Start time.'),
+    string('quantity', 'The quantity.'),
+    string('unit', 'Unit of all numbers in the row.'),
     string(
       'method',
       'alone: from its own putts only; carried: with all earlier sessions; smoothed: with later ones too.',
     ),
-    integer('putts', 'Putts of that session that say something of it.'),
+    integer('putts', 'Number of putts of that session that this quantity is based on.'),
     ...(['bias', 'spread', 'window'] as const).flatMap((what) => [
       column(`${what}_low`, 'number', `Lower end of the 80 % interval of the ${what}.`),
       column(what, 'number', SAID[what]),
       column(`${what}_high`, 'number', `Upper end of the 80 % interval of the ${what}.`),
     ]),
-    bool('side_unknown', 'Nothing told right from left.'),
+    bool('side_unknown', 'Right and left could not be told apart.'),
   ],
   rows: ({ studentId, scores: told }) =>
     told.flatMap(({ id, at, basis, ...score }) =>

@@ -12,13 +12,13 @@ export function DropButton({ greenId, id, name }: { greenId: string; id: string;
   return (
     <button
       type="button"
-      aria-label={`Remove the reading of ${name}`}
+      aria-label={`Delete the reading of ${name}`}
       disabled={busy}
       className="inline-flex size-11 items-center justify-center text-ink2"
       onClick={() =>
         begin(async () => {
           const result = await dropReading({ greenId, id });
-          if (showErrors(result)) toastUndo('The reading is removed.', result.value);
+          if (showErrors(result)) toastUndo('Reading deleted.', result.value);
         })
       }
     >

@@ -16,10 +16,10 @@ const name = (what: string) => nameSchema(`${what} needs a name.`);
 /** What a coach types of a green. */
 export const greenForm = z.object({
   name: name('A green'),
-  notes: z.string().max(4000, 'Notes may have at most 4000 letters.'),
+  notes: z.string().max(4000, 'The notes are too long: use at most 4000 characters.'),
   spots: z
     .array(z.object({ id: z.uuid().optional(), name: name('A spot') }))
-    .max(40, 'A green may have at most 40 spots.'),
+    .max(40, 'The green has too many spots: use at most 40.'),
 });
 
 export type GreenInput = z.input<typeof greenForm>;
@@ -30,11 +30,11 @@ const ROLL_RANGE = { min: 0.3, max: 25 };
 /** A day and a time of day, on the coach's clock. */
 const momentSchema = z
   .string()
-  .regex(/^\d{4}-\d\d-\d\dT\d\d:\d\d/, 'Type a date.')
+  .regex(/^\d{4}-\d\d-\d\dT\d\d:\d\d/, 'Enter a date.')
   .transform((typed, context) => {
     const at = instantOf(typed.slice(0, 10), typed.slice(11, 16), zoneNow());
     if (!Number.isNaN(at.getTime())) return at;
-    context.addIssue({ code: 'custom', message: 'Type a date.' });
+    context.addIssue({ code: 'custom', message: 'Enter a date.' });
     return z.NEVER;
   });
 
@@ -45,13 +45,13 @@ export function readingForm(units: UnitPreferences): z.ZodType<ReadingValues, Re
   const common = {
     at: momentSchema,
     spotId: z.union([z.uuid(), z.literal('')]),
-    note: z.string().trim().max(400, 'A note may have at most 400 letters.'),
+    note: z.string().trim().max(400, 'The note is too long: use at most 400 characters.'),
   };
   const rolled = z.object({
     ...common,
     how: z.literal('rolls'),
-    up: roll('A roll uphill'),
-    down: roll('A roll downhill'),
+    up: roll('An uphill roll'),
+    down: roll('A downhill roll'),
     way: fallsSchema,
   });
   const told = z.object({

@@ -41,7 +41,7 @@ export function GreenForm({ id, values }: { id: string | null; values: GreenInpu
         error={errors.name?.message}
       />
       <fieldset className="grid gap-3">
-        <legend className="cap">Spots you putt from, each towards its own hole</legend>
+        <legend className="cap">Spots you putt from, each with its own hole</legend>
         {fields.map(({ key }, index) => (
           <div key={key} className="grid grid-cols-[1fr_auto_auto] items-end gap-2">
             <TextField
@@ -58,7 +58,7 @@ export function GreenForm({ id, values }: { id: string | null; values: GreenInpu
               <ArrowUp size={18} aria-hidden />
             </Button>
             <Button
-              aria-label={`Remove spot ${index + 1}`}
+              aria-label={`Delete spot ${index + 1}`}
               onClick={() => remove(index)}
               className="px-3"
             >
@@ -67,18 +67,18 @@ export function GreenForm({ id, values }: { id: string | null; values: GreenInpu
           </div>
         ))}
         <div>
-          <Button onClick={() => append({ name: '' })}>Add a spot</Button>
+          <Button onClick={() => append({ name: '' })}>Add spot</Button>
         </div>
         <p className="max-w-prose text-sm text-ink2">
-          The slope is read for each spot, seen from the ball; the speed is read for the whole
+          The slope is read at each spot, seen from the ball. The speed is read once for the whole
           green.
-          {id !== null && ' A spot that is removed takes its readings with it.'}
+          {id !== null && ' Deleting a spot also deletes its readings.'}
         </p>
       </fieldset>
       <NotesField label="Notes" {...register('notes')} error={errors.notes?.message} />
       <div className="flex gap-3">
         <Button kind="primary" type="submit" disabled={isSubmitting}>
-          {id === null ? 'Add green' : 'Save'}
+          {id === null ? 'Add green' : 'Save green'}
         </Button>
         <Button onClick={() => router.back()}>Cancel</Button>
       </div>

@@ -55,16 +55,16 @@ export function ReadingForm({
   const save = handleSubmit(async () => {
     const result = await keepReading({ greenId, values: getValues() });
     if (!showErrors(result, setError)) return;
-    toast.success('Reading kept.');
+    toast.success('Reading saved.');
     reset(fresh());
   });
   return (
     <form onSubmit={save} noValidate className="grid gap-5">
-      <h2 className="text-[1.25rem] num">Take a reading</h2>
+      <h2 className="text-[1.25rem] num">New reading</h2>
       <ChoiceField
         control={control}
         name="how"
-        label="Measured by"
+        label="Method"
         options={[
           { value: 'rolls', label: 'two rolls' },
           { value: 'numbers', label: 'ramp and level' },
@@ -76,11 +76,11 @@ export function ReadingForm({
           name="spotId"
           render={({ field }) => (
             <Pick
-              label="At"
-              placeholder="Which spot"
+              label="Spot"
+              placeholder="Choose a spot"
               options={[
                 ...spots.map((spot) => ({ value: spot.id, label: spot.name })),
-                { value: WHOLE, label: 'elsewhere: the speed only' },
+                { value: WHOLE, label: 'elsewhere (speed only)' },
               ]}
               value={field.value || WHOLE}
               onChange={(next) => field.onChange(next === WHOLE ? '' : next)}
@@ -92,13 +92,13 @@ export function ReadingForm({
         <>
           <div className="grid grid-cols-2 gap-x-5">
             <TextField
-              label="Uphill it rolled"
+              label="Uphill roll"
               placeholder="9 ft 2"
               {...register('up')}
               error={errors.up?.message}
             />
             <TextField
-              label="Downhill it rolled"
+              label="Downhill roll"
               placeholder="11 ft"
               {...register('down')}
               error={errors.down?.message}
@@ -106,14 +106,14 @@ export function ReadingForm({
           </div>
           {typed.spotId && (
             <FallsField
-              label="The downhill roll went, seen from the ball"
+              label="Direction of the downhill roll, seen from the ball"
               {...register('way')}
               error={errors.way?.message}
             />
           )}
           <p className="max-w-prose text-sm text-ink2">
-            One release from the ramp each way along the same line: feet, metres or steps (
-            {showLength(units.own.step, 'along', units)} each).
+            Release one ball from the ramp in each direction along the same line. Type feet, metres
+            or steps ({showLength(units.own.step, 'along', units)} each).
           </p>
         </>
       ) : (
@@ -127,12 +127,12 @@ export function ReadingForm({
           {typed.spotId && (
             <>
               <TextField
-                label="Slope, % or °"
+                label="Slope (% or °)"
                 {...register('grade')}
                 error={errors.grade?.message}
               />
               <FallsField
-                label="Falls, seen from the ball"
+                label="Direction of fall, seen from the ball"
                 {...register('falls')}
                 error={errors.falls?.message}
               />
@@ -145,7 +145,9 @@ export function ReadingForm({
           <ReadingWords reading={found.data} units={units} />
         ) : (
           <span className="text-ink2">
-            {rolled ? 'Type both rolls to see the green.' : 'Type the speed to see the green.'}
+            {rolled
+              ? 'Enter both rolls to see the reading.'
+              : 'Enter the speed to see the reading.'}
           </span>
         )}
       </p>
@@ -164,7 +166,7 @@ export function ReadingForm({
         disabled={isSubmitting}
         className="min-h-14 text-[1.125rem]"
       >
-        Keep reading
+        Save reading
       </Button>
     </form>
   );

@@ -12,7 +12,7 @@ function endWords({ outcome, past }: OtherGreen, units: UnitPreferences): string
   const side =
     outcome.side === 'middle'
       ? ''
-      : `, passing ${roughLength(outcome.offset, units)} ${outcome.side}`;
+      : `, ${roughLength(outcome.offset, units)} ${outcome.side} of the hole`;
   return past < 0
     ? `${roughLength(-past, units)} short`
     : `${roughLength(past, units)} past${side}`;
@@ -28,9 +28,9 @@ export function WrongSpeed({ putt, units }: { putt: Putt; units: UnitPreferences
       <caption className="sr-only">The same putt on another green speed</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <ColumnHead className="pr-4">if the green were</ColumnHead>
-          <ColumnHead className="pr-4">this putt</ColumnHead>
-          <ColumnHead className="text-right">should aim</ColumnHead>
+          <ColumnHead className="pr-4">green speed</ColumnHead>
+          <ColumnHead className="pr-4">result</ColumnHead>
+          <ColumnHead className="text-right">correct aim</ColumnHead>
         </tr>
       </thead>
       <tbody>
@@ -47,7 +47,7 @@ export function WrongSpeed({ putt, units }: { putt: Putt; units: UnitPreferences
               </td>
               <td className="py-1.5 pr-4">{endWords(row, units)}</td>
               <td className="py-1.5 text-right num whitespace-nowrap">
-                {row.needed ? besideWords(row.needed.beside, units) : 'no such pace'}
+                {row.needed ? besideWords(row.needed.beside, units) : 'no aim at this pace'}
               </td>
             </tr>
           );

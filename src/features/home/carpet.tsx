@@ -36,15 +36,21 @@ export function CarpetForm({
     return null;
   };
   const fields = [
-    ['height', 'The book’s upper edge, from the floor', 'A book', BOOK_LIMITS.height],
-    ['there', 'From the foot of the book to the ball', 'A roll', BOOK_LIMITS.roll],
-    ['back', 'The same, rolled back the other way', 'A roll', BOOK_LIMITS.roll],
+    [
+      'height',
+      'Height of the book’s top edge above the floor',
+      'A book height',
+      BOOK_LIMITS.height,
+    ],
+    ['there', 'Roll from the foot of the book to the ball', 'A roll', BOOK_LIMITS.roll],
+    ['back', 'The same roll in the opposite direction', 'A roll', BOOK_LIMITS.roll],
   ] as const;
   return (
     <div className="grid gap-3">
       <p className="text-[1rem]">
-        Lean a book against something so that it slopes to the floor. Let a ball go at its upper
-        edge, and measure how far it rolls from the foot. Then once more the other way.
+        Lean a book against something so that it slopes to the floor. Release a ball at its top
+        edge, and measure how far it rolls from the foot of the book. Then do the same in the
+        opposite direction.
       </p>
       {fields.map(([name, label, what, limits]) => (
         <LengthInput
@@ -67,7 +73,7 @@ export function CarpetForm({
           </span>
         ) : (
           <>
-            A speed of <strong>{showLength(speed, 'speed', units)}</strong>.
+            Carpet speed: <strong>{showLength(speed, 'speed', units)}</strong>.
           </>
         )}
       </p>
@@ -78,16 +84,16 @@ export function CarpetForm({
           run(async () => {
             const result = await keepCarpetAtHome(token, rolls).catch(() => null);
             if (!result) {
-              toast.error('The server does not answer. Nothing is lost here: keep it again later.');
+              toast.error('The server is not answering. Nothing is lost: save again later.');
               return;
             }
             if (!showErrors(result)) return;
-            toast.success('Kept. What you putt on it is scored for its speed.');
+            toast.success('Saved. Putts on this carpet are scored at its speed.');
             router.refresh();
           })
         }
       >
-        Keep it
+        Save carpet speed
       </Button>
     </div>
   );

@@ -31,7 +31,7 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
         setWrongPicture(undefined);
       } catch (error) {
         setWrongPicture(
-          error instanceof RangeError ? error.message : 'The picture cannot be read.',
+          error instanceof RangeError ? error.message : 'This picture cannot be read.',
         );
       }
     });
@@ -46,7 +46,7 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
       // With no signal everything stays in its field.
       const result = await leaveWordAtHome(token, { homework, left: left.data }).catch(() => null);
       if (!result) {
-        setWrong('The server does not answer. Nothing is lost here: send it again later.');
+        setWrong('The server is not answering. Nothing is lost: send it again later.');
         return;
       }
       if (!showErrors(result)) return;
@@ -54,7 +54,7 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
       setText('');
       setPhoto(null);
       setWrong(undefined);
-      toast.success('Your coach has it.');
+      toast.success('Sent to your coach.');
       router.refresh();
     });
   return (
@@ -79,13 +79,13 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
         </div>
       </div>
       <NotesField
-        label="A line to your coach"
+        label="Message to your coach"
         rows={2}
         value={text}
         onChange={(event) => setText(event.target.value)}
         error={wrong}
       />
-      {photo && <SentPicture src={photo} alt="The picture that will be sent" />}
+      {photo && <SentPicture src={photo} alt="Picture to be sent" />}
       {wrongPicture && (
         <p role="alert" className="text-sm font-[560] text-line">
           <span aria-hidden>▲ </span>
@@ -94,16 +94,16 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
       )}
       <div className="flex flex-wrap gap-2.5">
         <label className="inline-flex min-h-12 cursor-pointer items-center rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-4 text-[0.9375rem] font-[620] focus-within:outline-2">
-          {photo ? 'Another picture' : 'Add a picture of the set-up'}
+          {photo ? 'Change picture' : 'Add a picture of the set-up'}
           <input type="file" accept="image/*" className="sr-only" onChange={choose} />
         </label>
         {photo && (
           <Button className="min-h-12" onClick={() => setPhoto(null)}>
-            Without it
+            Remove picture
           </Button>
         )}
         <Button kind="primary" className="min-h-12" disabled={busy} onClick={send}>
-          Send
+          Send message
         </Button>
       </div>
     </div>

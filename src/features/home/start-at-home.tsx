@@ -28,7 +28,7 @@ export function StartAtHome({
     <Button
       kind="primary"
       className="min-h-14 w-full text-[1.125rem]"
-      aria-label={`${open ? 'Go on with' : 'Begin'} ${name}`}
+      aria-label={`${open ? 'Resume' : 'Start'} ${name}`}
       disabled={busy}
       onClick={() =>
         begin(async () => {
@@ -37,7 +37,7 @@ export function StartAtHome({
         })
       }
     >
-      {open ? 'Go on' : 'Begin'}
+      {open ? 'Resume' : 'Start'}
     </Button>
   );
 }

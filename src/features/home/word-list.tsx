@@ -16,7 +16,7 @@ export function WordList({
 }) {
   if (words.length === 0) return null;
   return (
-    <ul aria-label="What was said" className="grid gap-2.5">
+    <ul aria-label="Messages" className="grid gap-2.5">
       {words.map(({ id, coachId, feel, text, photo, at }) => (
         <li
           key={id}
@@ -33,9 +33,7 @@ export function WordList({
             )}
           </p>
           {text && <p className="text-[1rem] whitespace-pre-wrap">{text}</p>}
-          {photo && (
-            <SentPicture src={photo} alt={`Picture that came with it, ${format(at, 'd MMMM')}`} />
-          )}
+          {photo && <SentPicture src={photo} alt={`Attached picture, ${format(at, 'd MMMM')}`} />}
         </li>
       ))}
     </ul>

@@ -227,7 +227,7 @@ export const howFar = coachAction(
   z.uuid(),
   async (_database, principal, job): Promise<JobTold> => {
     const told = jobTold(job, principal);
-    if (!told) throw new Problem('not-found', 'This work is no longer known here.');
+    if (!told) throw new Problem('not-found', 'This import can no longer be found.');
     return told;
   },
   { least: 'coach', reads: true },
@@ -238,7 +238,7 @@ export const stopImport = coachAction(
   z.uuid(),
   async (_database, principal, job) => {
     if (!stopJob(job, principal)) {
-      throw new Problem('not-found', 'This work is no longer known here.');
+      throw new Problem('not-found', 'This import can no longer be found.');
     }
     return null;
   },

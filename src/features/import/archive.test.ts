@@ -106,7 +106,7 @@ it('lines are the same whatever letters they hold and wherever the pieces of the
 
 it('what is no whole book is told with what to do', async () => {
   const tables = zipSync({ 'datapackage.json': strToU8('{}'), 'putts.csv': strToU8('putt\n') });
-  expect(await refusedOf(tables)).toContain('Take putts.csv out of it');
+  expect(await refusedOf(tables)).toContain('Extract putts.csv from the archive');
   const workbook = zipSync({ '[Content_Types].xml': strToU8('<x/>') });
   expect(await refusedOf(workbook)).toContain('Save the sheet as CSV');
   expect(await isArchive(await written(strToU8('Player;Date\n')))).toBe(false);
@@ -127,14 +127,14 @@ it('one that is cut off, damaged, or far larger than it looks is refused', async
   expect(refused).toBeGreaterThan(30);
   const bomb = zipSync({ 'book.jsonl': new Uint8Array(3 * 1024 * 1024) });
   expect(bomb.length).toBeLessThan(10_000);
-  expect(await refusedOf(bomb, 1024 * 1024)).toContain('more than 1 MB');
+  expect(await refusedOf(bomb, 1024 * 1024)).toContain('larger than 1 MB');
 });
 
 it.each([
   [
     'a table that is none of a book',
     (row: object) => ({ table: 'sqlite_master', row }),
-    'no table',
+    'does not name a table',
   ],
   ['a column that is none', (row: object) => ({ table: 'student', row: { ...row, x: 1 } }), 'fit'],
   ['a row twice', (row: object) => ({ table: 'student', row }), 'does not fit'],
@@ -143,7 +143,7 @@ it.each([
     (row: object) => ({ table: 'student', row: { ...row, id: 'n', coachId: 'nobody' } }),
     'does not fit',
   ],
-  ['cells that are no cells', () => ({ table: 'student', row: { id: {} } }), 'no JSON of a row'],
+  ['cells that are no cells', () => ({ table: 'student', row: { id: {} } }), 'not a row in JSON'],
 ])('%s comes in not at all, and nothing else of it', async (_name, bad, words) => {
   const lines = (await all(bookLines(book.database))).flatMap((piece) => piece.trim().split('\n'));
   const student = lines.find((line) => line.includes('"table":"student"'))!;

@@ -72,7 +72,7 @@ export async function* bookIn(path: string, most = MOST): AsyncGenerator<string>
       if (octets > most) {
         throw new Problem(
           'invalid',
-          `Unpacked, the book has more than ${Math.floor(most / 1024 / 1024)} MB. It was not taken for one.`,
+          `Unpacked, the full export is larger than ${Math.floor(most / 1024 / 1024)} MB. It was not imported.`,
         );
       }
       const lines = (rest + text.decode(piece, { stream: true })).split('\n');
@@ -96,10 +96,10 @@ export async function* bookIn(path: string, most = MOST): AsyncGenerator<string>
   );
 }
 
-const CUT = 'The archive is broken or cut off. Take the book out again where it is from.';
+const CUT = 'The archive is damaged or incomplete. Export everything again from the other Dirigo.';
 
 /** What an archive without a whole book is, and what to do with it. */
 const without = (names: readonly string[]): string =>
   names.includes(PACKAGE)
-    ? 'This archive holds tables, but no whole book: it was made for one student or some time, or by no head coach. Take putts.csv out of it, and choose that.'
-    : 'This is a zip archive or a workbook. Save the sheet as CSV, or take the table out of the archive first.';
+    ? 'This archive contains tables but not a full export. It was made for one student or for part of the time, or not by a head coach. Extract putts.csv from the archive and choose that file.'
+    : 'This is a ZIP archive or a workbook. Save the sheet as CSV, or extract the table from the archive first.';

@@ -52,7 +52,7 @@ export function ColumnFields({
             </div>
             <Pick
               quiet
-              label={`${heading} says`}
+              label={`Meaning of ${heading}`}
               placeholder="Choose"
               options={TARGETS}
               value={target}
@@ -81,8 +81,8 @@ export function ColumnFields({
                 />
                 <Pick
                   quiet
-                  label={`Plus in ${heading}`}
-                  placeholder="Plus is"
+                  label={`Positive side of ${heading}`}
+                  placeholder="Positive side"
                   options={plusOptions(target)}
                   value={plus}
                   onChange={(next) => set(index, { target, unit, plus: next })}

@@ -79,14 +79,14 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
         { ok: true; id: string } | { ok: false; message: string } | null;
       if (!sent?.ok) {
         setWrong(
-          `${chosen.name} did not come in. ${sent?.message ?? 'The server does not answer.'}`,
+          `${chosen.name} could not be imported. ${sent?.message ?? 'The server is not responding.'}`,
         );
         return;
       }
       const own = { id: sent.id, name: chosen.name.slice(-80) };
       const seen = await lookAtFile(own);
       if (!seen.ok) {
-        setWrong(`${chosen.name} cannot be read. ${seen.message}`);
+        setWrong(`${chosen.name} could not be read. ${seen.message}`);
         return;
       }
       setFile(own);
@@ -138,18 +138,18 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
         >
           <p className="max-w-prose text-[1.0625rem]">
             Drop a file here: a table of putts (CSV, TSV or JSON, any columns), a list of students,
-            a calendar (ICS), or a whole book that was taken out of another Dirigo (ZIP). You see
-            what would come in before anything does.
+            a calendar (ICS), or a full export from another Dirigo (ZIP). You see a preview before
+            anything is imported.
           </p>
           <Button kind="primary" disabled={busy} onClick={() => input.current?.click()}>
-            {busy ? 'Reading…' : 'Choose a file'}
+            {busy ? 'Reading…' : 'Choose file'}
           </Button>
           <input
             ref={input}
             type="file"
             accept=".csv,.tsv,.txt,.json,.jsonl,.ndjson,.ics,.zip"
             className="hidden"
-            aria-label="A table of putts"
+            aria-label="File to import"
             onChange={({ target }) => {
               choose(target.files?.[0]);
               target.value = '';
@@ -173,7 +173,9 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
             work(async () => {
               const done = await takeList(file);
               if (!showErrors(done)) return;
-              setTaken(`${count(done.value, NAMED[list.kind])} came in. History takes them back.`);
+              setTaken(
+                `${count(done.value, NAMED[list.kind])} imported. You can undo this in the change history.`,
+              );
             })
           }
         />
@@ -199,7 +201,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
           <FileHead name={file.name} onFresh={fresh} />
           {looked.remembered && (
             <p className="text-[1rem] text-ink2">
-              The columns are taken as they were for the last file like this.
+              The columns are set as they were for the last file like this one.
             </p>
           )}
           {looked.doubts.length > 0 && (
@@ -210,7 +212,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
             </ul>
           )}
           <section aria-label="Columns" className="grid gap-2">
-            <h3 className="cap">What each column says</h3>
+            <h3 className="cap">What each column means</h3>
             <ColumnFields
               headings={looked.headings}
               samples={looked.rows.slice(looked.mapping.skip)}
@@ -218,10 +220,10 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
               onChange={(columns) => set({ columns })}
             />
           </section>
-          <section aria-label="For all rows" className="grid gap-4 sm:grid-cols-2">
+          <section aria-label="Settings for all rows" className="grid gap-4 sm:grid-cols-2">
             {!has('student') && (
               <Pick
-                label="Whose putts"
+                label="Student"
                 placeholder="Choose a student"
                 options={students}
                 value={looked.mapping.studentId ?? ''}
@@ -230,36 +232,36 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
             )}
             {!has('when') && (
               <DayField
-                label="On which day"
+                label="Date"
                 value={looked.mapping.day ?? ''}
                 onChange={(day) => set({ day: day || null })}
               />
             )}
             <Pick
-              label="Putted on which drill"
+              label="Drill"
               placeholder="Choose"
-              options={[{ value: NONE, label: 'not known: the readings alone' }, ...drills]}
+              options={[{ value: NONE, label: 'not known (readings only)' }, ...drills]}
               value={looked.mapping.drillId ?? NONE}
               onChange={(value) => set({ drillId: value === NONE ? null : value })}
             />
             <Pick
-              label="Decimals"
+              label="Decimal mark"
               placeholder="Choose"
               options={[
-                { value: '.', label: '0.4, with a point' },
-                { value: ',', label: '0,4, with a comma' },
+                { value: '.', label: 'point, as in 0.4' },
+                { value: ',', label: 'comma, as in 0,4' },
               ]}
               value={looked.mapping.decimal}
               onChange={(value) => set({ decimal: value === ',' ? ',' : '.' })}
             />
             {has('when') && (
               <Pick
-                label="Dates"
+                label="Date order"
                 placeholder="Choose"
                 options={[
-                  { value: 'dmy', label: 'day first: 31/10/2025' },
-                  { value: 'mdy', label: 'month first: 10/31/2025' },
-                  { value: 'ymd', label: 'year first: 2025-10-31' },
+                  { value: 'dmy', label: 'day first, as in 31/10/2025' },
+                  { value: 'mdy', label: 'month first, as in 10/31/2025' },
+                  { value: 'ymd', label: 'year first, as in 2025-10-31' },
                 ]}
                 value={looked.mapping.order}
                 onChange={(value) => set({ order: value as Mapping['order'] })}
@@ -267,14 +269,14 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
             )}
             {has('student') && (
               <Toggle
-                label="Add names that are no students here yet"
+                label="Add new names as students"
                 on={looked.mapping.addStudents}
                 onChange={(addStudents) => set({ addStudents })}
               />
             )}
           </section>
-          <section aria-label="The first rows as putts" className="grid gap-1">
-            <h3 className="cap">The first rows, as putts of a right-hander</h3>
+          <section aria-label="First rows as putts" className="grid gap-1">
+            <h3 className="cap">First rows, as putts of a right-hander</h3>
             <ol className="grid gap-1 text-[1rem]">
               {looked.rows
                 .slice(looked.mapping.skip)
@@ -303,7 +305,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
                   })
                 }
               >
-                {busy ? 'Looking through it…' : 'Look through all of it'}
+                {busy ? 'Checking…' : 'Check the whole file'}
               </Button>
             ) : (
               <Button
@@ -318,7 +320,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
                   })
                 }
               >
-                Take in {count(checked.fresh, 'putt')}
+                Import {count(checked.fresh, 'putt')}
               </Button>
             )}
           </div>
@@ -329,11 +331,11 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
           <JobWords told={job.told} of={book?.putts ?? checked?.fresh ?? 0} />
           {job.told.state === 'going' ? (
             <div>
-              <Button onClick={() => void stopImport(job.id)}>Stop</Button>
+              <Button onClick={() => void stopImport(job.id)}>Stop import</Button>
             </div>
           ) : (
             <div>
-              <Button onClick={fresh}>Another file</Button>
+              <Button onClick={fresh}>Choose another file</Button>
             </div>
           )}
         </div>

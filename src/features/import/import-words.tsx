@@ -16,7 +16,7 @@ export const NAMED = { students: 'student', dates: 'date' } as const;
 export const FileHead = ({ name, onFresh }: { name: string; onFresh: () => void }) => (
   <div className="flex flex-wrap items-baseline justify-between gap-3">
     <h2 className="text-[1.25rem] num">{name}</h2>
-    <Button onClick={onFresh}>Another file</Button>
+    <Button onClick={onFresh}>Choose another file</Button>
   </div>
 );
 
@@ -38,7 +38,7 @@ export function ListWords({
 }) {
   const one = NAMED[kind];
   return (
-    <section aria-label="What would come in" className="grid gap-3">
+    <section aria-label="Import preview" className="grid gap-3">
       <FileHead name={name} onFresh={onFresh} />
       {taken ? (
         <p role="status" className="text-[1.1875rem] font-[640]">
@@ -54,11 +54,15 @@ export function ListWords({
               </li>
             ))}
           </ul>
-          {doubled > 0 && <p>{count(doubled, one)} of it are here already.</p>}
+          {doubled > 0 && (
+            <p>
+              {count(doubled, one)} {doubled === 1 ? 'is' : 'are'} already here.
+            </p>
+          )}
           <Refused refused={refused.length} reasons={refused.slice(0, 40)} />
           <div>
             <Button kind="primary" disabled={busy || fresh.length === 0} onClick={onTake}>
-              Take in {count(fresh.length, one)}
+              Import {count(fresh.length, one)}
             </Button>
           </div>
         </>
@@ -82,35 +86,36 @@ export function BookWords({
   onFresh: () => void;
 }) {
   return (
-    <section aria-label="What would come in" className="grid gap-3">
+    <section aria-label="Import preview" className="grid gap-3">
       <FileHead name={name} onFresh={onFresh} />
       <div className="grid gap-2 border-2 border-ink bg-sheet px-4 py-3">
         <p className="text-[1.1875rem] font-[640]">
-          A whole book: {count(students, 'student')}, {count(sessions, 'session')},{' '}
+          Full export: {count(students, 'student')}, {count(sessions, 'session')},{' '}
           {count(putts, 'putt')}
         </p>
-        {newest && <p>The last session is of {format(newest, 'd MMMM yyyy')}.</p>}
+        {newest && <p>The last session was on {format(newest, 'd MMMM yyyy')}.</p>}
         {earlier && (
           <p>
-            It is of an earlier version of Dirigo, and is brought up to this one as it comes in.
+            The export is from an earlier version of Dirigo and will be updated during the import.
           </p>
         )}
         <p>
-          Coaches, students, drills, greens, plans and all that was putted come in as they are.
-          Devices, links and instruments do not: who else coaches here gets a new link from you.
+          Coaches, students, drills, greens, plans and all putts are imported as they are. Devices,
+          links and instruments are not imported. Create a new sign-in link for each of the other
+          coaches.
         </p>
       </div>
       {room ? (
         <div>
           <Button kind="primary" disabled={busy} onClick={onTake}>
-            Take in the whole book
+            Import full export
           </Button>
         </div>
       ) : (
         <p role="alert" className="max-w-prose font-[560] text-line">
-          ▲ There are students, drills or greens here already, and a whole book goes into an empty
-          one only. Its putts can come in by themselves: take putts.csv out of the archive. To go
-          back to a copy of this book, use{' '}
+          ▲ There are already students, drills or greens here, and a full export can only be
+          imported into an empty Dirigo. You can import just the putts: extract putts.csv from the
+          archive and choose that file. To restore a backup of these records, use{' '}
           <Link href="/records" className="underline">
             Settings
           </Link>
@@ -127,7 +132,7 @@ function Refused({ refused, reasons }: { refused: number; reasons: Checked['reas
   return (
     <details>
       <summary className="min-h-11 cursor-pointer font-[560] text-line">
-        ▲ {count(refused, 'row')} cannot come in, and would be left out
+        ▲ {count(refused, 'row')} cannot be imported and will be left out
       </summary>
       <ul className="mt-1 grid gap-1 text-[0.9375rem]">
         {reasons.map(({ row, reason }) => (
@@ -146,17 +151,25 @@ export function CheckedWords({ checked }: { checked: Checked }) {
   const { rows, fresh, doubled, refused, reasons, added, students, days } = checked;
   return (
     <section
-      aria-label="What would come in"
+      aria-label="Import preview"
       className="grid gap-2 border-2 border-ink bg-sheet px-4 py-3"
     >
       <p className="text-[1.1875rem] font-[640]">
         {count(fresh, 'new putt')} of {count(rows, 'row')}
-        {fresh > 0 && `, of ${count(students, 'student')} in ${count(days, 'session')}`}
+        {fresh > 0 && `, by ${count(students, 'student')} in ${count(days, 'session')}`}
       </p>
-      {doubled > 0 && <p>{count(doubled, 'row')} of it are here already, and stay as they are.</p>}
+      {doubled > 0 && (
+        <p>
+          {count(doubled, 'row')}{' '}
+          {doubled === 1
+            ? 'is already here and stays as it is'
+            : 'are already here and stay as they are'}
+          .
+        </p>
+      )}
       {added.length > 0 && (
         <p>
-          Added as right-handers until you say otherwise: {added.slice(0, 12).join(', ')}
+          Added as right-handers until you change this: {added.slice(0, 12).join(', ')}
           {added.length > 12 && ` and ${added.length - 12} more`}.
         </p>
       )}
@@ -174,26 +187,26 @@ export function JobWords({ told, of }: { told: JobTold; of: number }) {
             {told.putts.toLocaleString('en')} of {count(of, 'putt')}
           </p>
           <progress
-            aria-label="Putts that are in"
+            aria-label="Putts imported"
             className="h-3 w-full appearance-none border border-ink bg-sheet [&::-moz-progress-bar]:bg-ink [&::-webkit-progress-bar]:bg-sheet [&::-webkit-progress-value]:bg-ink"
             max={Math.max(1, of)}
             value={told.putts}
           />
-          <p className="text-ink2">Nothing of it is shown until all of it is there.</p>
+          <p className="text-ink2">The putts appear once all of them have been imported.</p>
         </>
       );
     case 'done':
       return (
         <p className="text-[1.1875rem] font-[640]">
-          {count(told.putts, 'putt')} in {count(told.sessions, 'session')} came in.
+          Imported {count(told.putts, 'putt')} in {count(told.sessions, 'session')}.
         </p>
       );
     case 'stopped':
-      return <p className="text-[1.1875rem] font-[640]">Stopped. Nothing came in.</p>;
+      return <p className="text-[1.1875rem] font-[640]">Import stopped. Nothing was imported.</p>;
     case 'failed':
       return (
         <p role="alert" className="text-[1.1875rem] font-[640] text-line">
-          ▲ Nothing came in. {told.message}
+          ▲ Nothing was imported. {told.message}
         </p>
       );
   }

@@ -40,8 +40,8 @@ test('a list of students is told from a table of putts, and says what it takes f
   expect(listed.fresh.map(({ words }) => words)).toEqual(['Ama Lock: left-handed, advanced']);
   expect(listed.doubled).toBe(2);
   expect(listed.refused).toEqual([
-    { row: 5, reason: '“both” is no hand: right or left.' },
-    { row: 6, reason: 'A name is needed.' },
+    { row: 5, reason: '“both” is not a hand: use right or left.' },
+    { row: 6, reason: 'Enter a name.' },
   ]);
   expect(studentsIn([['Player'], ['Dee']])[0]).toMatchObject({
     assumed: ['right-handed', 'steady'],
@@ -78,8 +78,8 @@ test('the dates of a calendar are told by the student they name, on the coach’
   const first = await listedDates(book.database, book.principal, found, NOW);
   expect(first.fresh).toHaveLength(4);
   expect(first.refused.map(({ reason }) => reason)).toEqual([
-    '2026-05-08: “Ama and Bo” names several students.',
-    '2026-05-09: “Dentist” names no student here.',
+    '2026-05-08: “Ama and Bo” matches several students.',
+    '2026-05-09: “Dentist” matches no student here.',
   ]);
   const { time } = first.fresh[0]!.values;
   const kept = { ...values, time, kind: 'lesson', planId: null } as const;

@@ -47,7 +47,10 @@ export async function listedStudents(
   for await (const batch of rowsOf(file)) {
     rows.push(...batch);
     if (rows.length > MOST)
-      throw new Problem('invalid', `More than ${MOST} rows are no list of students.`);
+      throw new Problem(
+        'invalid',
+        `The list is too long: use at most ${MOST} rows for a list of students.`,
+      );
   }
   const here = new Set((await listStudents(database, principal)).map(({ name }) => normal(name)));
   const listed: Awaited<ReturnType<typeof listedStudents>> = { fresh: [], doubled: 0, refused: [] };
@@ -63,7 +66,7 @@ export async function listedStudents(
     }
     here.add(normal(values.name));
     const said = [`${values.hand}-handed`, values.level, values.seated && 'seated'].filter(Boolean);
-    const taken = assumed.length > 0 ? ` (${assumed.join(' and ')}: not said)` : '';
+    const taken = assumed.length > 0 ? ` (assumed: ${assumed.join(' and ')})` : '';
     listed.fresh.push({ values, words: `${values.name}: ${said.join(', ')}${taken}` });
   }
   return listed;
@@ -108,7 +111,7 @@ export async function listedDates(
     const row = index + 1;
     const [student, ...others] = meant(summary);
     if (!student || others.length > 0) {
-      const who = student ? 'names several students' : 'names no student here';
+      const who = student ? 'matches several students' : 'matches no student here';
       listed.refused.push({ row, reason: `${day}: “${summary.slice(0, 60)}” ${who}.` });
       continue;
     }

@@ -25,7 +25,7 @@ export function PastImports({ imports }: { imports: ImportTold[] }) {
               {format(at, 'd MMM yyyy, HH:mm')} · {putts.toLocaleString('en')}{' '}
               {putts === 1 ? 'putt' : 'putts'} in {sessions}{' '}
               {sessions === 1 ? 'session' : 'sessions'}
-              {undoneAt && ' · taken back'}
+              {undoneAt && ' · undone'}
             </p>
           </div>
           {!undoneAt && (
@@ -38,12 +38,12 @@ export function PastImports({ imports }: { imports: ImportTold[] }) {
                 }
                 work(async () => {
                   if (showErrors(await takeBack(id)))
-                    toast(`All that came in from ${name} is out again.`);
+                    toast(`Everything imported from ${name} has been removed.`);
                   setSure(null);
                 });
               }}
             >
-              {sure === id ? `Yes, take back ${putts.toLocaleString('en')}` : 'Take back'}
+              {sure === id ? `Yes, remove ${putts.toLocaleString('en')} putts` : 'Undo import'}
             </Button>
           )}
         </li>

@@ -49,7 +49,7 @@ export async function tableFile(path: string): Promise<TableFile> {
   if (size > MOST.octets) {
     throw new Problem(
       'invalid',
-      `The file has ${Math.ceil(size / 1024 / 1024)} MB; at most ${MOST.octets / 1024 / 1024} MB.`,
+      `The file is ${Math.ceil(size / 1024 / 1024)} MB, which is too large: use at most ${MOST.octets / 1024 / 1024} MB.`,
     );
   }
   const handle = await open(path);
@@ -59,20 +59,23 @@ export async function tableFile(path: string): Promise<TableFile> {
   if (starts(buffer, 0x50, 0x4b)) {
     throw new Problem(
       'invalid',
-      'This is a zip archive or a workbook. Save the sheet as CSV, or take the table out of the archive first.',
+      'This is a ZIP archive or a workbook. Save the sheet as CSV, or extract the table from the archive first.',
     );
   }
   if (starts(buffer, 0x1f, 0x8b)) {
-    throw new Problem('invalid', 'This is packed with gzip. Unpack it first.');
+    throw new Problem('invalid', 'This file is compressed with gzip. Unpack it first.');
   }
   const whole = buffer.length === size;
   const encoding = encodingOf(buffer, whole);
   const text = buffer.toString(encoding).replace(/^\ufeff/, '');
   if (encoding !== 'utf16le' && buffer.includes(0)) {
-    throw new Problem('invalid', 'This is no text: a table is CSV, TSV, JSON, or lines of JSON.');
+    throw new Problem(
+      'invalid',
+      'This is not a text file: a table must be CSV, TSV, JSON or JSON lines.',
+    );
   }
   const notes =
-    encoding === 'latin1' ? ['Its letters are not UTF-8; they were read as Western European.'] : [];
+    encoding === 'latin1' ? ['The text is not UTF-8 and was read as Western European.'] : [];
   const base = { path, encoding, delimiter: ',', keys: [] as string[], notes };
   const first = text.trimStart()[0];
   if (first === '[')
@@ -85,12 +88,15 @@ export async function tableFile(path: string): Promise<TableFile> {
   });
   const width = Math.max(0, ...data.map((row) => row.length));
   if (width > MOST.columns) {
-    throw new Problem('invalid', `The file has ${width} columns; at most ${MOST.columns}.`);
+    throw new Problem(
+      'invalid',
+      `The file has ${width} columns, which is too many: use at most ${MOST.columns}.`,
+    );
   }
   if (width < 2) {
     throw new Problem(
       'invalid',
-      'No columns can be told apart in it: they are parted by commas, semicolons, tabs or bars.',
+      'The columns could not be separated. Separate them with commas, semicolons, tabs or bars.',
     );
   }
   return { ...base, format: 'table', delimiter: meta.delimiter };
@@ -116,10 +122,10 @@ function keysOf(rows: readonly unknown[]): string[] {
   if (keys.length > MOST.columns) {
     throw new Problem(
       'invalid',
-      `Its objects have ${keys.length} values; at most ${MOST.columns}.`,
+      `The objects have ${keys.length} values, which is too many: use at most ${MOST.columns}.`,
     );
   }
-  if (keys.length === 0) throw new Problem('invalid', 'There is no putt in it.');
+  if (keys.length === 0) throw new Problem('invalid', 'The file contains no putts.');
   return keys;
 }
 
@@ -139,7 +145,7 @@ async function jsonRows(path: string, encoding: TableFile['encoding']): Promise<
   if (size > MOST.json) {
     throw new Problem(
       'invalid',
-      `As one JSON list it may have ${MOST.json / 1024 / 1024} MB; write a line a putt for more.`,
+      `A single JSON list can be at most ${MOST.json / 1024 / 1024} MB. For more, write one putt per line.`,
     );
   }
   try {
@@ -150,7 +156,7 @@ async function jsonRows(path: string, encoding: TableFile['encoding']): Promise<
   }
   throw new Problem(
     'invalid',
-    'It begins like a JSON list, and is none: it may have been cut off.',
+    'The file starts like a JSON list but is not one. It may be incomplete.',
   );
 }
 

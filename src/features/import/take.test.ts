@@ -75,9 +75,9 @@ test('a spreadsheet of an old year: looked through, taken in, taken in again, an
     days: 2,
   });
   expect(checked.reasons).toEqual([
-    { row: 5, reason: '“Nobody Here” is no student here.' },
-    { row: 6, reason: 'Face: “open” is no number with a unit of it.' },
-    { row: 7, reason: '2035-10-13 is still to come.' },
+    { row: 5, reason: '“Nobody Here” is not a student here.' },
+    { row: 6, reason: 'Face: “open” is not a number, or its unit does not fit.' },
+    { row: 7, reason: '2035-10-13 is in the future.' },
   ]);
   const taken = await take(file, own);
   expect(taken).toMatchObject({ putts: 3, sessions: 2 });
@@ -97,7 +97,7 @@ test('a spreadsheet of an old year: looked through, taken in, taken in again, an
   expect(second!.at.getTime() - first!.at.getTime()).toBe(1000);
 
   expect(await check(file, own)).toMatchObject({ fresh: 0, doubled: 3 });
-  await expect(take(file, own)).rejects.toThrow('not here already');
+  await expect(take(file, own)).rejects.toThrow('already here');
   expect(await listImports(book.database, book.principal)).toHaveLength(1);
 
   await expect(undoImport(book.database, stranger(), taken.id, new Date())).rejects.toThrow(
@@ -172,10 +172,10 @@ test('what is no table is refused in a sentence', async () => {
       (error: Error) => error.message,
     );
   expect(await refused('')).toContain('empty');
-  expect(await refused(Buffer.from([0x50, 0x4b, 3, 4, 0, 0]))).toContain('zip archive');
+  expect(await refused(Buffer.from([0x50, 0x4b, 3, 4, 0, 0]))).toContain('ZIP archive');
   expect(await refused(Buffer.from([0x1f, 0x8b, 8, 0, 0, 0]))).toContain('gzip');
-  expect(await refused(Buffer.from([1, 0, 2, 0, 0, 3]))).toContain('no text');
-  expect(await refused('one\ntwo\nthree\n')).toContain('No columns');
+  expect(await refused(Buffer.from([1, 0, 2, 0, 0, 3]))).toContain('not a text file');
+  expect(await refused('one\ntwo\nthree\n')).toContain('columns could not be separated');
   expect(await refused(`${'a,'.repeat(1000)}a\n`)).toContain('1001 columns; at most 200');
   expect(await refused('[{"face": 1}, {"fa')).toContain('cut off');
   expect(await refused('[]')).toContain('no putt');

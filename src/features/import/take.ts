@@ -75,7 +75,7 @@ function resolver(
       let studentId: string;
       if (student === null) {
         if (!mapping.studentId || !hands.has(mapping.studentId)) {
-          return { reason: 'Nothing says whose putt it is.' };
+          return { reason: 'The row does not say whose putt it is.' };
         }
         studentId = mapping.studentId;
       } else {
@@ -83,7 +83,7 @@ function resolver(
         if (found === null) return { reason: `Several students are called “${student}”.` };
         if (found === undefined) {
           if (!mapping.addStudents)
-            return { reason: `“${student.slice(0, 60)}” is no student here.` };
+            return { reason: `“${student.slice(0, 60)}” is not a student here.` };
           const name = nameSchema().safeParse(student);
           if (!name.success) return { reason: name.error.issues[0]!.message };
           added.add(student);
@@ -92,15 +92,15 @@ function resolver(
       }
       const { when } = row;
       if (when && when.year < FIRST_YEAR) {
-        return { reason: `The year ${when.year} is too early: ${FIRST_YEAR} is the first.` };
+        return { reason: `The year ${when.year} is too early: use ${FIRST_YEAR} or later.` };
       }
       const key = `${studentId} ${when ? `${when.year} ${when.month} ${when.day}` : mapping.day}`;
       const index = onDay.get(key) ?? 0;
       const found = momentOf(when, { day: mapping.day, seconds: NOON + index }, zone);
-      if (!found) return { reason: 'Nothing says on which day it was.' };
+      if (!found) return { reason: 'The row does not say which day it was.' };
       onDay.set(key, index + 1);
       const { day, at, written } = found;
-      if (at.getTime() > Date.now() + 86_400_000) return { reason: `${day} is still to come.` };
+      if (at.getTime() > Date.now() + 86_400_000) return { reason: `${day} is in the future.` };
       const said = row.id
         ? `id ${row.id} ${written}`
         : `${written} ${when?.seconds === null || !when ? index : ''} ${createHash('sha1').update(JSON.stringify(cells)).digest('base64')}`;
@@ -186,7 +186,7 @@ export async function checkFile(
       ) {
         refuse({
           row: one.row,
-          reason: `“${result.slice(0, 40)}” cannot happen on ${drill.name}.`,
+          reason: `“${result.slice(0, 40)}” is not a possible result on ${drill.name}.`,
         });
         continue;
       }

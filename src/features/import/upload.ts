@@ -36,7 +36,7 @@ async function upload(request: IncomingMessage, response: ServerResponse): Promi
   if (!principal || principal.as === 'assistant') {
     return tellJson(response, 401, {
       ok: false,
-      message: 'You are signed out here. Sign in again.',
+      message: 'You are signed out on this device. Sign in again.',
     });
   }
   await mkdir(folder(), { recursive: true, mode: 0o700 });
@@ -58,7 +58,7 @@ async function upload(request: IncomingMessage, response: ServerResponse): Promi
     if (octets <= MOST.octets) throw error;
     tellJson(response, 413, {
       ok: false,
-      message: `The file is too large; at most ${MOST.octets / 1024 / 1024} MB.`,
+      message: `The file is too large: use at most ${MOST.octets / 1024 / 1024} MB.`,
     });
   }
 }

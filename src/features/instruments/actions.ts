@@ -44,7 +44,7 @@ export const endNow = coachAction(
 
 async function senderOf(database: Database, principal: CoachPrincipal, id: string) {
   const own = (await listInstruments(database, principal)).find((one) => one.id === id);
-  if (!own) throw new Problem('not-found', 'There is no such instrument.');
+  if (!own) throw new Problem('not-found', 'This instrument does not exist.');
   return { instrumentId: id, name: own.name, sessionId: own.sessionId, principal };
 }
 
@@ -125,7 +125,10 @@ export const tryStandIn = coachAction(
   z.object({ sessionId: z.uuid(), kind: kindSchema }),
   async (database, principal, { sessionId, kind }) => {
     if (process.env.DIRIGO_OPEN !== '1') {
-      throw new Problem('refused', 'Instruments are simulated in the demo only.');
+      throw new Problem(
+        'refused',
+        'Simulated instruments work only in the demo. The students here are real.',
+      );
     }
     const { name } = STAND_INS[kind];
     const there = (await listInstruments(database, principal)).find((one) => one.name === name);

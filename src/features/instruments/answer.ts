@@ -47,20 +47,24 @@ async function lines(request: IncomingMessage, response: ServerResponse): Promis
   if (!sender) {
     const wait = secret ? await countTry('links', address) : 0;
     if (wait > 0) {
-      const message = `Too many secrets that open nothing. Wait ${wait} s.`;
+      const message = `Too many attempts with an unknown secret key. Wait ${wait} s.`;
       return tell(response, 429, refused(message), { 'retry-after': String(wait) });
     }
     return tell(
       response,
       401,
       refused(
-        'No instrument has this secret. Send it as “Authorization: Bearer …”; it is shown once, under Devices.',
+        'No instrument has this secret key. Send the key as “Authorization: Bearer …”. It is shown only once, under Devices.',
       ),
     );
   }
   const texts = body.split(/\r?\n/).filter((text) => text.trim() !== '');
   if (texts.length > MOST_LINES) {
-    return tell(response, 413, refused(`${texts.length} lines at once; at most ${MOST_LINES}.`));
+    return tell(
+      response,
+      413,
+      refused(`${texts.length} lines are too many at once: send at most ${MOST_LINES}.`),
+    );
   }
   const taken = await takeLines(database, sender, texts, new Date());
   for (const runId of new Set(taken.flatMap((one) => (one.state === 'taken' ? [one.runId] : [])))) {
@@ -77,7 +81,8 @@ const shown = (told: LineTold): object => {
 
 async function live(request: IncomingMessage, response: ServerResponse): Promise<void> {
   const principal = await coachAsking(request);
-  if (!principal) return tell(response, 401, refused('You are signed out here. Sign in again.'));
+  if (!principal)
+    return tell(response, 401, refused('You are signed out on this device. Sign in again.'));
   response.writeHead(200, {
     ...guarding(),
     'content-type': 'text/event-stream',
@@ -119,7 +124,7 @@ export function answerInstruments(request: IncomingMessage, response: ServerResp
   const hears = method === 'GET' && path === LIVE;
   if (!sends && !hears) return false;
   if (sends && headers.origin !== undefined) {
-    tell(response, 403, refused('This came from another site and was refused.'));
+    tell(response, 403, refused('This request came from another site and was refused.'));
     return true;
   }
   void (sends ? lines(request, response) : live(request, response)).catch((error: unknown) => {

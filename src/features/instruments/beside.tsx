@@ -24,7 +24,11 @@ export function Beside() {
       const here = where !== sessionId;
       const done = await standHere({ id, sessionId: here ? sessionId : null });
       if (!showErrors(done)) return;
-      toast(here ? `${name} stands beside this ball.` : `${name} stands beside no session.`);
+      toast(
+        here
+          ? `${name} now sends its putts to this session.`
+          : `${name} is no longer assigned to a session.`,
+      );
       await refresh();
     });
   const attempt = (kind: StandIn) =>
@@ -35,13 +39,13 @@ export function Beside() {
       toast(
         on
           ? `${STAND_INS[kind].name}: no more simulated putts.`
-          : `${STAND_INS[kind].name}: 20 simulated putts, one every 3 seconds.`,
+          : `${STAND_INS[kind].name}: a simulated player hits 20 putts, one every 3 seconds.`,
       );
       await refresh();
     });
   return (
     <section className="grid gap-2 border-t border-rule pt-3">
-      <h3 className="text-[1rem] font-[640]">Instruments beside this ball</h3>
+      <h3 className="text-[1rem] font-[640]">Instruments for this session</h3>
       {instruments.map((one) => (
         <Button
           key={one.id}
@@ -52,7 +56,7 @@ export function Beside() {
         >
           {one.name}
           <small className="text-[0.875rem] font-[560]">
-            {one.sessionId === sessionId ? 'stands here ✓' : 'put it here'}
+            {one.sessionId === sessionId ? 'in use here ✓' : 'use here'}
           </small>
         </Button>
       ))}

@@ -44,8 +44,9 @@ export function Instruments({
     <div className="grid gap-4">
       {instruments.length === 0 ? (
         <p className="max-w-prose text-[1rem]">
-          None yet. A putting sensor, a wrist sensor or a balance plate can send each putt to the
-          session that is open; the program that reads it needs the secret that is made here.
+          There are no instruments yet. A putting sensor, a wrist sensor or a balance plate can send
+          each putt to the open session. The program that reads the instrument needs the secret key
+          created here.
         </p>
       ) : (
         <ul>
@@ -57,21 +58,21 @@ export function Instruments({
       {secret && (
         <div role="status" className="grid gap-2 border-2 border-ink bg-sheet px-4 py-3">
           <p className="text-[1.0625rem]">
-            The secret of <strong>{secret.name}</strong>, shown this once:
+            Secret key of <strong>{secret.name}</strong>, shown only once:
           </p>
           <code className="border border-rule px-2 py-1.5 text-[1rem] break-all select-all">
             {secret.secret}
           </code>
           <p className="text-[0.9375rem] text-ink2">
             Send lines of JSON to <code className="break-all">{address}</code> with the header{' '}
-            <code>Authorization: Bearer …</code>, one line a putt. The{' '}
+            <code>Authorization: Bearer …</code>, one line per putt. The{' '}
             <a href="/instrument.schema.json" className="underline underline-offset-4">
-              schema of a line
+              line schema
             </a>{' '}
-            says what may stand in it.
+            describes what a line can contain.
           </p>
           <div>
-            <Button onClick={() => setSecret(null)}>I have it</Button>
+            <Button onClick={() => setSecret(null)}>I have copied it</Button>
           </div>
         </div>
       )}
@@ -117,8 +118,9 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
   const [lines, setLines] = useState<LeftLine[] | null>(null);
   const router = useRouter();
   const troubles = [
-    waiting > 0 && `${waiting} ${waiting === 1 ? 'line waits' : 'lines wait'} for a session`,
-    refused > 0 && `${refused} ${refused === 1 ? 'line' : 'lines'} could not be read`,
+    waiting > 0 &&
+      `${waiting} ${waiting === 1 ? 'reading is' : 'readings are'} waiting for a session`,
+    refused > 0 && `${refused} ${refused === 1 ? 'reading' : 'readings'} could not be understood`,
   ].filter(Boolean);
   return (
     <li className="grid gap-2 border-b border-rule py-3 last:border-0">
@@ -126,22 +128,22 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
         <div>
           <p className="text-[1.0625rem] font-[620]">{name}</p>
           <p className="text-[0.9375rem] text-ink2">
-            {seenAt ? `sent last ${format(seenAt, 'd MMMM, HH:mm:ss')}` : 'has sent nothing yet'}
+            {seenAt ? `last sent ${format(seenAt, 'd MMMM, HH:mm:ss')}` : 'nothing sent yet'}
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-2.5">
           <div className="w-[264px]">
             <Pick
-              label="Stands beside"
+              label="Session"
               placeholder="Choose a session"
               value={sessionId ?? ANY}
-              options={[{ value: ANY, label: 'the session that is open' }, ...open]}
+              options={[{ value: ANY, label: 'the open session' }, ...open]}
               onChange={(value) =>
                 work(async () => {
                   const done = await standHere({ id, sessionId: value === ANY ? null : value });
                   if (showErrors(done) && done.value > 0) {
                     toast(
-                      `${done.value} ${done.value === 1 ? 'line' : 'lines'} that had waited came in.`,
+                      `${done.value} waiting ${done.value === 1 ? 'reading was' : 'readings were'} added.`,
                     );
                   }
                 })
@@ -150,15 +152,15 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
           </div>
           <Button
             disabled={busy}
-            aria-label={`End ${name}`}
+            aria-label={`Disconnect ${name}`}
             onClick={() =>
               work(async () => {
                 if (showErrors(await endNow(id)))
-                  toast(`${name} can send no more. Its putts stay.`);
+                  toast(`${name} can no longer send putts. The putts it sent are kept.`);
               })
             }
           >
-            End
+            Disconnect
           </Button>
         </div>
       </div>
@@ -175,7 +177,7 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
               })
             }
           >
-            Look at them
+            View readings
           </button>
           {refused > 0 && (
             <button
@@ -190,7 +192,7 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
                 })
               }
             >
-              Forget those that could not be read
+              Discard readings that could not be understood
             </button>
           )}
         </p>

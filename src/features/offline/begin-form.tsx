@@ -50,13 +50,13 @@ export function Begin({ home, kept, online, go, again, student }: ShellPart & { 
       setWrong(
         error instanceof RangeError
           ? error.message
-          : 'This device would not keep the session: there may be no room on it.',
+          : 'This device could not save the session. It may be full.',
       );
     }
   };
   return (
     <main className="min-h-dvh bg-paper pb-12">
-      <ShellHead title="Begin a session" online={online} onBack={() => go('?')} />
+      <ShellHead title="New session" online={online} onBack={() => go('?')} />
       <div className="mx-auto grid max-w-xl gap-5 px-4 pt-5 md:px-7">
         <PlayersFields
           players={players}
@@ -78,11 +78,7 @@ export function Begin({ home, kept, online, go, again, student }: ShellPart & { 
             setPlayers(next.map((one, at) => (goes(one, at) ? onRung(one, firsts) : one)));
           }}
         />
-        <Toggle
-          label="Cold first: ten putts, each once, before any warm-up"
-          on={cold}
-          onChange={setCold}
-        />
+        <Toggle label="Cold test first: 10 putts, no warm-up" on={cold} onChange={setCold} />
         {wrong && (
           <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[1rem]">
             {wrong}

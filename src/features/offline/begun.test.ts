@@ -64,7 +64,7 @@ test('a group shares its number and has its places; nobody is named twice', () =
   expect(a!.groupId).toBe(a!.id);
   expect(b!.groupId).toBe(a!.id);
   expect([a!.place, b!.place]).toEqual([1, 2]);
-  expect(() => beginHere(kept, [players[0]!, players[0]!], alone)).toThrow('named twice');
+  expect(() => beginHere(kept, [players[0]!, players[0]!], alone)).toThrow('listed twice');
 });
 
 test('climbing stays in one going at the drill; another drill is a new one', () => {
@@ -122,5 +122,5 @@ test('a cold test is ten putts, whatever the drill; what is not kept here is nam
   expect(player.rule).toEqual({ type: 'assessment', putts: 10 });
   expect(player.manners).toEqual([]);
   const gone = { studentId: BO, ref: 'lib:moat', rung: null };
-  expect(() => beginHere(kept, [gone], alone)).toThrow('The drill is not kept on this device.');
+  expect(() => beginHere(kept, [gone], alone)).toThrow('The drill is not saved on this device.');
 });

@@ -55,7 +55,7 @@ export interface Stamps {
 }
 
 const found = <T>(thing: T | undefined, what: string): T => {
-  if (thing === undefined) throw new RangeError(`${what} is not kept on this device.`);
+  if (thing === undefined) throw new RangeError(`${what} is not saved on this device.`);
   return thing;
 };
 export const studentOf = ({ students }: Kept, id: string): KeptStudent =>
@@ -124,7 +124,7 @@ export function beginHere(
   { cold, home, newId, now }: { cold: boolean; home: string } & Stamps,
 ): BegunHere[] {
   if (new Set(players.map(({ studentId }) => studentId)).size < players.length) {
-    throw new RangeError('A student is named twice: each putts once in a rotation.');
+    throw new RangeError('A student is listed twice. Each student putts once in a rotation.');
   }
   const runs = players.map((player) => runOf(kept, player, 1, cold, newId));
   const ids = players.map(() => newId());

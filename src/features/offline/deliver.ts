@@ -22,7 +22,7 @@ export async function deliver(session: BegunHere, ports: DeliverPorts): Promise<
   const begun = await deliverBegun(session, ports);
   if (begun.refused !== null) return begun;
   for (const { id } of begun.runs) {
-    if (!(await ports.drained(id))) throw new Waiting('Some putts are still here.');
+    if (!(await ports.drained(id))) throw new Waiting('Some putts have not been sent yet.');
   }
   if (begun.finishedAt === null || begun.theirs !== null) return begun;
   const told = await ports.send(toSend(begun), true);

@@ -33,13 +33,13 @@ export function Done({
     const there = home === '' ? `/sessions/${id}/review` : `/home/${home}/sessions/${id}/done`;
     return (
       <main className="min-h-dvh bg-paper">
-        <ShellHead title="All of it is on the server" online={online} onBack={back} />
+        <ShellHead title="Session sent to the server" online={online} onBack={back} />
         <div className="grid justify-items-start gap-4 px-4 pt-5 md:px-7">
-          <p className="text-[1.0625rem]">What it comes to is reckoned there.</p>
+          <p className="text-[1.0625rem]">The results are calculated there.</p>
           <Button kind="primary" onClick={() => go(there)}>
-            Look at it
+            View session
           </Button>
-          <Button onClick={back}>Start the next</Button>
+          <Button onClick={back}>Start next session</Button>
         </div>
       </main>
     );
@@ -53,11 +53,11 @@ export function Done({
     <main className="min-h-dvh bg-paper pb-12">
       <ShellHead title={session.name} online={online} onBack={back}>
         <p className="text-[1rem] text-ink2">
-          since {timeOf(session.startedAt)} · kept on this device; scores come when the server
-          answers
+          started {timeOf(session.startedAt)} · saved on this device. Scores follow when you are
+          online again.
         </p>
       </ShellHead>
-      <section aria-label="What was done" className="max-w-2xl px-4 pt-5 md:px-7">
+      <section aria-label="Session summary" className="max-w-2xl px-4 pt-5 md:px-7">
         {session.runs.map((run) => (
           <RunLine key={run.id} run={run} />
         ))}
@@ -65,9 +65,9 @@ export function Done({
       {home === '' && <Note key={session.id} session={session} again={again} />}
       <div className="flex flex-wrap gap-2.5 px-4 pt-6 md:px-7">
         <Button kind="primary" onClick={back}>
-          Start the next
+          Start next session
         </Button>
-        <Button onClick={() => void reopen()}>Go on with this one</Button>
+        <Button onClick={() => void reopen()}>Resume session</Button>
       </div>
     </main>
   );
@@ -85,7 +85,7 @@ function RunLine({ run }: { run: BegunHere['runs'][number] }) {
       <p className="text-[1.0625rem]">
         <strong className="font-[640]">{run.drillName}</strong>
         {run.rung !== null && <span className="text-ink2"> · rung {run.rung + 1}</span>}
-        {run.cold && <span className="text-ink2"> · cold</span>}
+        {run.cold && <span className="text-ink2"> · cold test</span>}
       </p>
       <p className="text-[1.25rem] num whitespace-nowrap">
         {clear} of {putts.length} {passWord(run.layout)}
@@ -99,14 +99,14 @@ function Note({ session, again }: { session: BegunHere; again(): Promise<void> }
   const keep = async (note: string) => {
     try {
       await changeBegun(session.id, (one) => ({ ...one, note }));
-      setSaid('The note is kept on this device.');
+      setSaid('Note saved on this device.');
       await again();
     } catch {
-      setSaid('This device would not keep the note. Copy it elsewhere.');
+      setSaid('This device could not save the note. Copy it elsewhere.');
     }
   };
   return (
-    <section aria-label="The coach’s note" className="px-4 pt-5 md:px-7">
+    <section aria-label="Coach’s note" className="px-4 pt-5 md:px-7">
       <NoteForm note={session.note} busy={false} onKeep={(text) => void keep(text)} />
       <p role="status" className="min-h-6 text-[0.9375rem] text-ink2">
         {said}

@@ -24,7 +24,7 @@ async function trying(work: () => Promise<void>): Promise<ActionResult<null>> {
     const message =
       error instanceof RangeError
         ? error.message
-        : 'This device would not keep it: there may be no room on it.';
+        : 'This device could not save it. It may be full.';
     return { ok: false, message, fields: {} };
   }
 }

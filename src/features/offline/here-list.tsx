@@ -33,20 +33,22 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
         go(`?session=${sessions[0]!.id}`);
       });
     } catch (error) {
-      toast.error(error instanceof RangeError ? error.message : 'This cannot be begun.');
+      toast.error(error instanceof RangeError ? error.message : 'This session cannot be started.');
     }
   };
   return (
     <main className="min-h-dvh bg-paper pb-12">
-      <ShellHead title={online ? 'On this device' : 'No signal'} online={online}>
+      <ShellHead title={online ? 'On this device' : 'Offline'} online={online}>
         <p className="text-[1rem] text-ink2">
-          {home === '' ? 'Sessions are begun and logged here' : 'Homework is begun and logged here'}
-          , and reach the server when it answers. Kept since {timeOf(kept.at)}.
+          {home === ''
+            ? 'You can start and log sessions here'
+            : 'You can start and log homework here'}
+          , and everything is sent when you are online again. Last updated {timeOf(kept.at)}.
         </p>
         {online && (
           <div className="pt-1">
             <Button kind="primary" onClick={() => go(to)}>
-              Go on with the server
+              Continue online
             </Button>
           </div>
         )}
@@ -58,15 +60,15 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
         <Unsettled key={session.id} session={session} again={again} />
       ))}
       {going.length > 0 && (
-        <Part title="Going on">
+        <Part title="In progress">
           {going.map((session) => (
             <Row
               key={session.id}
               name={session.name}
-              words={`${session.runs.at(-1)!.drillName}, since ${timeOf(session.startedAt)}`}
+              words={`${session.runs.at(-1)!.drillName}, started ${timeOf(session.startedAt)}`}
             >
               <Button kind="primary" onClick={() => go(`?session=${session.id}`)}>
-                Go on
+                Resume
               </Button>
             </Row>
           ))}
@@ -87,11 +89,18 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
               ))}
             </Part>
           )}
-          <Part title="Begin a session">
-            {kept.students.length === 0 && <p className="py-2 text-[1rem]">No student yet.</p>}
+          <Part title="New session">
+            {kept.students.length === 0 && (
+              <p className="py-2 text-[1rem]">
+                No students yet. Students that you add online will be listed here.
+              </p>
+            )}
             {kept.students.map(({ id, name, fitting }) => (
               <Row key={id} name={name} words={`${fitting.hand}-handed`}>
-                <Button onClick={() => go(`?student=${id}`)} aria-label={`Start ${name}`}>
+                <Button
+                  onClick={() => go(`?student=${id}`)}
+                  aria-label={`Start session for ${name}`}
+                >
                   Start
                 </Button>
               </Row>
@@ -99,13 +108,15 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
           </Part>
         </>
       ) : (
-        <Part title="To do at home">
-          {kept.drills.length === 0 && <p className="py-2 text-[1rem]">Nothing just now.</p>}
+        <Part title="Homework">
+          {kept.drills.length === 0 && (
+            <p className="py-2 text-[1rem]">There is no homework at the moment.</p>
+          )}
           {kept.drills.map(({ ref, name, homework }) => (
             <Row key={homework?.id ?? ref} name={name} words={homework?.note ?? ''}>
               <Button
                 kind="primary"
-                aria-label={`Begin ${name}`}
+                aria-label={`Start ${name}`}
                 onClick={() =>
                   start({
                     studentId: studentOf(kept, kept.owner).id,
@@ -114,21 +125,21 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
                   })
                 }
               >
-                Begin
+                Start
               </Button>
             </Row>
           ))}
         </Part>
       )}
       {done.length > 0 && (
-        <Part title="Done here, not on the server yet">
+        <Part title="Finished here, not sent yet">
           {done.map((session) => (
             <Row
               key={session.id}
               name={session.name}
               words={`${session.runs.map(({ drillName }) => drillName).join(', ')}, ${timeOf(session.startedAt)}`}
             >
-              <Button onClick={() => go(`?review=${session.id}`)}>Look</Button>
+              <Button onClick={() => go(`?review=${session.id}`)}>View</Button>
             </Row>
           ))}
         </Part>
@@ -152,7 +163,7 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
           onClick={() => go('?view=phone')}
           className="min-h-11 text-[1rem] underline underline-offset-4"
         >
-          What is kept on this device
+          Data on this device
         </button>
       </p>
     </main>
@@ -216,7 +227,7 @@ function Refused({ session, again }: OfSession) {
               .then(again)
           }
         >
-          Save it as a file, and forget it here
+          Save as a file and delete it here
         </Button>
         <Button
           onClick={() =>
@@ -244,7 +255,8 @@ function Unsettled({ session, again }: OfSession) {
         <strong>
           {name}, {timeOf(startedAt)}:
         </strong>{' '}
-        a note was written here and another elsewhere meanwhile. Which stays?
+        this session has two notes, one written here and one written elsewhere. Which one do you
+        want to keep?
       </p>
       <p className="text-[1rem]">
         <span className="cap">here</span> {note || '(empty)'}
@@ -254,10 +266,10 @@ function Unsettled({ session, again }: OfSession) {
       </p>
       <div className="flex flex-wrap gap-2.5">
         <Button kind="primary" onClick={() => keep('both')}>
-          Both
+          Keep both
         </Button>
-        <Button onClick={() => keep('mine')}>The one from here</Button>
-        <Button onClick={() => keep('theirs')}>The other</Button>
+        <Button onClick={() => keep('mine')}>Keep the note from here</Button>
+        <Button onClick={() => keep('theirs')}>Keep the other note</Button>
       </div>
     </section>
   );

@@ -52,7 +52,7 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
     ['Putts not sent yet', queue === null ? '…' : String(puttsWaiting(runs))],
     [
       'Storage used',
-      bytes === null ? 'this browser does not say' : `${(bytes / 1e6).toFixed(1)} MB`,
+      bytes === null ? 'not reported by this browser' : `${(bytes / 1e6).toFixed(1)} MB`,
     ],
   ];
   const save = async () => {
@@ -84,14 +84,14 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
           ))}
         </dl>
         <p className="text-[1rem]">
-          Only what you may see yourself is kept here. It is emptied when this device is signed out,
-          and brought up to date whenever Dirigo is opened with a signal.
+          The data contains only what you may see yourself. It is deleted when you sign out on this
+          device, and updated whenever you open Dirigo online.
         </p>
         {sure && (
           <div role="alert" className="grid gap-2.5 border-2 border-warn bg-sheet px-3 py-2.5">
             <p className="text-[1rem]">
-              Without it no session can be started here until there is a signal again.
-              {!!photos && ' The photos are nowhere else.'}
+              Without this data you cannot start a session here until you are online again.
+              {!!photos && ' The photos exist nowhere else.'}
             </p>
             {waits && (
               <>
@@ -99,8 +99,8 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
                   <strong>
                     {runs.length > 0 ? amountWaiting(runs) : `${sessions} sessions`} not sent yet.
                   </strong>{' '}
-                  They stay on this device until they are sent. Save them as a file as well, to be
-                  safe.
+                  They stay on this device until they are sent. To be safe, save them as a file as
+                  well.
                 </p>
                 <div>
                   <Button onClick={() => void save()}>Save them as a file</Button>
@@ -116,12 +116,12 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
           {sure ? (
             <>
               <Button kind="primary" onClick={() => void empty()}>
-                Yes, empty it
+                Yes, delete the data
               </Button>
               <Button onClick={() => setSure(false)}>Cancel</Button>
             </>
           ) : (
-            <Button onClick={() => setSure(true)}>Empty this device…</Button>
+            <Button onClick={() => setSure(true)}>Delete data on this device…</Button>
           )}
         </div>
       </div>

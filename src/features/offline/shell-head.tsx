@@ -29,7 +29,7 @@ export function ShellHead({
         )}
         <p role="status" className="inline-flex items-center gap-1.5 text-[0.9375rem] font-[620]">
           {online ? <Wifi size={17} aria-hidden /> : <WifiOff size={17} aria-hidden />}
-          {online === null ? 'asking the server…' : online ? 'the server answers' : 'no signal'}
+          {online === null ? 'connecting…' : online ? 'online' : 'offline'}
         </p>
       </div>
       <h1>{title}</h1>

@@ -136,8 +136,8 @@ function Nothing({ start, online }: { start: string; online: boolean | null }) {
     <main className="grid min-h-dvh content-start gap-4 bg-paper px-5 pt-10">
       <h1>Not ready to work offline</h1>
       <p className="max-w-prose text-[1.0625rem]">
-        Open Dirigo once with a signal and wait a few seconds. From then on you can start sessions
-        on this device without one.
+        Open Dirigo once online and wait a few seconds. After that you can start sessions on this
+        device offline.
       </p>
       <RefusedEntries />
       <p>

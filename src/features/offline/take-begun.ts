@@ -26,7 +26,7 @@ async function toRun(
   const key = keyOfRef(ref);
   if (!key) return { ...run, drillId: ref, ...(versionId && { versionId }) };
   if (principal.as === 'student') {
-    throw new Problem('not-found', 'There is no such drill on this page.');
+    throw new Problem('not-found', 'This drill is not on this page.');
   }
   return { ...run, drillId: await takeBuiltIn(database, principal, key) };
 }
@@ -43,7 +43,7 @@ export async function takeBegun(
 ): Promise<Response> {
   const sent = begunSent.safeParse(await request.json().catch(() => null));
   if (!sent.success) {
-    const message = 'What was sent is no session that was begun on a device.';
+    const message = 'The data sent is not a session that was started on a device.';
     return answer({ ok: false, code: 'invalid', message }, 422);
   }
   try {
@@ -51,7 +51,7 @@ export async function takeBegun(
     const { session, finish, owner } = sent.data;
     if (owner !== null && owner !== ownerOf(principal)) {
       const message =
-        'This session waits for whoever started it: it is sent when they sign in on this device.';
+        'This session is waiting for the coach who started it. It will be sent when that coach signs in on this device.';
       return answer({ ok: false, code: 'other', message }, 403);
     }
     const now = new Date();

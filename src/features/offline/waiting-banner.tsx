@@ -40,7 +40,7 @@ export function WaitingBanner({ asking }: { asking: string | null }) {
       data-shown={shown || undefined}
       className="waiting-banner border-b-[length:var(--stroke)] border-ink bg-line px-4 text-[0.9375rem] font-[620] text-sheet md:px-7 print:hidden"
     >
-      {waits ? waitingWords(queue!.runs, asking) : waited ? 'Everything was sent.' : ''}
+      {waits ? waitingWords(queue!.runs, asking) : waited ? 'Everything has been sent.' : ''}
       {refused > 0 && (
         <>
           {' '}

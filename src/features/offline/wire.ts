@@ -33,7 +33,7 @@ export const begunSession = z.object({
   homeworkId: z.uuid().nullable(),
   startedAt: z.iso.datetime(),
   finishedAt: z.iso.datetime().nullable(),
-  note: z.string().trim().max(2000, 'A note may have at most 2,000 letters.'),
+  note: z.string().trim().max(2000, 'The note is too long: use at most 2,000 characters.'),
   /** The server's note when the device last knew it. */
   noteWas: z.string().max(2000),
   runs: z.array(begunRun).min(1).max(60),

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { found, type PaletteEntry } from './found';
 
-const DO = ['Start a session', 'Add a student', 'Make a drill', 'Change settings'];
+const DO = ['Start a session', 'Add a student', 'Create drill', 'Change settings'];
 const entries: PaletteEntry[] = [
-  ...DO.map((name) => ({ group: 'Do' as const, name, href: `/do/${name}` })),
+  ...DO.map((name) => ({ group: 'Actions' as const, name, href: `/do/${name}` })),
   ...['Otto Lockgate', 'Ida Lotton', 'Élodie Quay', 'Ot Ware', 'Otto Warehouse'].map((name) => ({
     group: 'Students' as const,
     name,
@@ -36,7 +36,9 @@ test('nothing typed finds everything, as it stood', () => {
 test('each entry is found by its whole name, first, whatever else there is', () => {
   const word = fc.constantFrom('otto', 'gate', 'start', 'a', 'lock', 'quay', 'do', 'of', 'öt');
   const entry = fc.record({
-    group: fc.constantFrom(...(['Do', 'Students', 'Drills', 'Built-in drills', 'Greens'] as const)),
+    group: fc.constantFrom(
+      ...(['Actions', 'Students', 'Drills', 'Built-in drills', 'Greens'] as const),
+    ),
     name: fc.array(word, { minLength: 1, maxLength: 3 }).map((words) => words.join(' ')),
     href: fc.uuid(),
   });

@@ -12,12 +12,12 @@ import { askToLeave, unsavedNow } from '../shared/unsaved';
 import { found, type PaletteEntry } from './found';
 
 const KEYS: [keys: string, what: string][] = [
-  ['Ctrl K', 'find a student, a drill or a green'],
-  ['?', 'show these keys'],
+  ['Ctrl K', 'search for a student, a drill or a green'],
+  ['?', 'show the keyboard shortcuts'],
   ...PLACES.map(({ key, name }): [string, string] => [key, `go to ${name}`]),
   ['S', 'start a session'],
-  ['Space', 'while logging: clear'],
-  ['← →', 'while logging: left tee, right tee'],
+  ['Space', 'while logging: through'],
+  ['← →', 'while logging: hit the left tee, hit the right tee'],
   ['U', 'while logging: undo'],
 ];
 
@@ -56,7 +56,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
         <Dialog.Portal>
           <Dialog.Overlay className={veil} />
           <Dialog.Content className={panel} aria-describedby={undefined}>
-            <Dialog.Title className="sr-only">Find</Dialog.Title>
+            <Dialog.Title className="sr-only">Search</Dialog.Title>
             <Find entries={entries} go={go} />
           </Dialog.Content>
         </Dialog.Portal>
@@ -65,7 +65,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
         <Dialog.Portal>
           <Dialog.Overlay className={veil} />
           <Dialog.Content className={`${panel} p-6`} aria-describedby={undefined}>
-            <Dialog.Title className="text-[1.25rem] num">Keys</Dialog.Title>
+            <Dialog.Title className="text-[1.25rem] num">Keyboard shortcuts</Dialog.Title>
             <dl className="mt-3 grid grid-cols-[110px_1fr] gap-y-1.5">
               {KEYS.map(([keys, what]) => (
                 <div key={keys} className="contents">
@@ -76,8 +76,8 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
             </dl>
             <div className="mt-5 border-t border-rule pt-4">
               <Toggle
-                label="Single keys go somewhere"
-                hint="off for who speaks to the screen, or touches keys by accident"
+                label="Single-key shortcuts"
+                hint="Turn off if you use voice control or press keys by accident"
                 on={single}
                 onChange={setSingle}
               />
@@ -97,7 +97,7 @@ function Find({ entries, go }: { entries: PaletteEntry[]; go: (href: string) => 
   const pointed = shown.some(({ href }) => href === pointedAt) ? pointedAt : shown[0]?.href;
   return (
     <Command
-      label="Find"
+      label="Search"
       loop
       shouldFilter={false}
       value={pointed ?? ''}
@@ -109,11 +109,11 @@ function Find({ entries, go }: { entries: PaletteEntry[]; go: (href: string) => 
           setTyped(next);
           setPointedAt('');
         }}
-        placeholder="A student, a drill, a green…"
+        placeholder="Student, drill or green…"
         className="w-full border-b-2 border-ink bg-transparent px-4 py-3.5 text-[1.125rem] outline-none"
       />
       <Command.List className="max-h-[50vh] overflow-auto p-2">
-        <Command.Empty className="px-3 py-4 text-ink2">Nothing here has that name.</Command.Empty>
+        <Command.Empty className="px-3 py-4 text-ink2">Nothing matches that name.</Command.Empty>
         {[...new Set(shown.map(({ group }) => group))].map((group) => (
           <Command.Group
             key={group}

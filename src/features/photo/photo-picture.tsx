@@ -106,7 +106,9 @@ export function PhotoPicture({
         role="application"
         tabIndex={0}
         aria-label={
-          asks ? `Photo. Set: ${asks}. Arrows move the cross, Enter sets it.` : 'Photo. All is set.'
+          asks
+            ? `Photo. Mark ${asks}. Move the cross with the arrow keys and press Enter to mark the point.`
+            : 'Photo. All points are marked.'
         }
         className="absolute inset-0 cursor-crosshair"
         style={{ backgroundImage: `url(${url})`, backgroundSize: '100% 100%' }}
@@ -147,7 +149,7 @@ export function PhotoPicture({
       {cross && lensAt && (
         <button
           type="button"
-          aria-label={`Set ${asks ?? ''} here`}
+          aria-label={`Mark ${asks ?? ''} here`}
           className="absolute cursor-crosshair border-[3px] border-ink bg-sheet"
           style={{
             ...lensAt,

@@ -56,11 +56,11 @@ export type PhotoUse = (
 
 /** What stands on the green, by its letter or name, and where; without what is itself to be measured. */
 function placesOf(layout: Layout, but?: string): { label: string; at: { x: number; y: number } }[] {
-  const ball = { label: 'ball mark', at: { x: 0, y: 0 } };
+  const ball = { label: 'the ball marker', at: { x: 0, y: 0 } };
   const known = standing(layout).filter(({ id }) => id !== but);
   const others = known.flatMap((element) =>
     element.places().map(({ at, label, name }) => ({
-      label: label ? `tee ${label}, at the ground` : name,
+      label: label ? `tee ${label}, at ground level` : name,
       at: { x: at.across, y: at.along },
     })),
   );
@@ -110,13 +110,13 @@ export function PhotoTape({
       setProblem(null);
     } catch {
       URL.revokeObjectURL(url);
-      setProblem(`“${file.name}” cannot be read as a picture. Take a JPEG or PNG.`);
+      setProblem(`“${file.name}” cannot be opened as a picture. Use a JPEG or PNG.`);
     }
   };
   return (
     <SheetDialog
       title="Measure from a photo"
-      sub="Lay a sheet of paper flat beside it, stand over it, and take the picture from above. It stays on this device."
+      sub="Lay a sheet of paper flat beside what you measure, stand over it and take the photo from above. The photo stays on this device."
       open={open}
       onOpen={setOpen}
       trigger={
@@ -129,7 +129,7 @@ export function PhotoTape({
       <div className="mt-4 grid gap-4">
         <label className="relative inline-flex min-h-12 w-fit cursor-pointer items-center gap-2 rounded-[3px] border-[length:var(--stroke)] border-ink px-4 text-[0.9375rem] font-[620] focus-within:outline-2 focus-within:outline-offset-2">
           <Camera size={18} aria-hidden />
-          {photo ? 'Another photo' : 'Take or choose a photo'}
+          {photo ? 'Choose another photo' : 'Take or choose a photo'}
           <input
             type="file"
             accept="image/*"
@@ -266,7 +266,9 @@ function Measuring({
       });
       setKept(words);
     } catch {
-      toast.error('This device has no room for the photo, or the browser keeps nothing.');
+      toast.error(
+        'The photo could not be saved. This device may be full, or the browser may not save anything.',
+      );
     }
   };
   const again = () => {
@@ -283,12 +285,12 @@ function Measuring({
     <>
       <div className="grid gap-3 sm:grid-cols-2">
         <Pick
-          label="What is known in it"
+          label="Known size in the photo"
           placeholder="Choose"
           options={[
             ...Object.entries(SHEETS).map(([value, { label }]) => ({ value, label })),
             ...(places.length >= 4
-              ? [{ value: 'stands', label: 'What stands, from the tape list' }]
+              ? [{ value: 'stands', label: 'Set-up from the tape list' }]
               : []),
           ]}
           value={reference}
@@ -298,7 +300,7 @@ function Measuring({
           }}
         />
         <Pick
-          label="What you want to know"
+          label="Measurement"
           placeholder="Choose"
           options={names.map((value) => ({ value, label: MEASURES[value].label }))}
           value={name}
@@ -325,7 +327,8 @@ function Measuring({
             <>
               Touch <strong>{next}</strong>{' '}
               <span className="text-ink2">
-                ({set + 1} of {asks.length - twice.length + wanted}), then again in the loupe.
+                ({set + 1} of {asks.length - twice.length + wanted}), then touch it again in the
+                magnifier.
               </span>
             </>
           ) : told?.ok ? (
@@ -355,27 +358,27 @@ function Measuring({
           )}
           {told?.ok && (
             <Button className="min-h-12" disabled={kept === words} onClick={() => void keep()}>
-              {kept === words ? 'Kept on this device' : 'Keep the photo with this run'}
+              {kept === words ? 'Saved on this device' : 'Save photo with this run'}
             </Button>
           )}
           {stands && next && !allKnown && (
             <Button className="min-h-12" onClick={() => setKnownAt([...knownAt, null])}>
-              Not in the picture
+              Not in the photo
             </Button>
           )}
           {set > 0 && (
             <>
               <Button className="min-h-12" onClick={back}>
-                Back one
+                Undo last point
               </Button>
               <Button className="min-h-12" onClick={again}>
-                All again
+                Start over
               </Button>
             </>
           )}
           {askedAt.length > 0 && (
             <Button className="min-h-12" onClick={() => setAskedAt([])}>
-              Measure another
+              Take another measurement
             </Button>
           )}
         </div>

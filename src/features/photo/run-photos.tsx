@@ -24,7 +24,9 @@ export function RunPhotos({ runIds }: { runIds: readonly string[] }) {
   return (
     <section aria-label="Photos" className="border-b border-rule px-4 py-5 md:px-7">
       <h2 className="mb-1 text-[1.25rem] num">Photos</h2>
-      <p className="mb-3 text-[0.9375rem] text-ink2">On this device only. They are never sent.</p>
+      <p className="mb-3 text-[0.9375rem] text-ink2">
+        Photos stay on this device and are never sent.
+      </p>
       <ul className="flex flex-wrap gap-5">
         {photos.map(({ id, at, words, picture, touched }) => (
           <li key={id} className="grid w-[min(100%,300px)] content-start gap-1.5">
@@ -55,7 +57,7 @@ export function RunPhotos({ runIds }: { runIds: readonly string[] }) {
                   void dropPhoto(id).then(() => setPhotos(photos.filter((one) => one.id !== id)));
                 }}
               >
-                Remove<span className="sr-only"> the photo: {words}</span>
+                Delete<span className="sr-only"> the photo: {words}</span>
               </Button>
             </span>
           </li>

@@ -26,7 +26,7 @@ test.each([
     -0.004,
     -0.006,
     -0.002,
-    'Ball against the middle of a gate: 4.0 mm left of the middle',
+    'Ball position in the gate: 4.0 mm left of the middle',
     '80 % interval 2.0 mm to 6.0 mm left',
   ],
 ] as const)('%s of %d is said with its side and how sure', (name, value, from, to, said, sure) => {

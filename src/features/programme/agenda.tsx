@@ -15,7 +15,7 @@ export function Agenda({
 }) {
   const days = [...new Set(dates.map(({ day }) => day))];
   if (days.length === 0) {
-    return <p className="px-4 py-6 text-ink2 md:px-7">Nothing is in the diary for these days.</p>;
+    return <p className="px-4 py-6 text-ink2 md:px-7">The diary is empty for these days.</p>;
   }
   return (
     <ol aria-label="Agenda">

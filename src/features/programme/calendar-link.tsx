@@ -10,7 +10,7 @@ export function CalendarLink({ known, origin }: { known: LinkKnown | null; origi
     <div className="grid justify-items-start gap-2">
       <Button asChild>
         <a href="/programme/calendar" download>
-          Take the calendar as a file
+          Download calendar
         </a>
       </Button>
       <SecretLink
@@ -21,8 +21,8 @@ export function CalendarLink({ known, origin }: { known: LinkKnown | null; origi
         end={() => endCalendarLink(null)}
       />
       <p className="text-sm text-ink2">
-        Whoever has the link sees names, days and what is worked on; nothing else. It works where
-        this address does: {origin}.
+        Anyone with the link can see names, days and what is being worked on, and nothing else. The
+        link works wherever this address does: {origin}.
       </p>
     </div>
   );

@@ -19,12 +19,12 @@ export function CloseProgramme({ id }: { id: string }) {
     <Button
       disabled={busy}
       onClick={() =>
-        toast('Its days to come leave the diary; what was done stays.', {
-          action: { label: 'End it', onClick: end },
+        toast('Days still to come are removed from the diary. What was done stays.', {
+          action: { label: 'End programme', onClick: end },
         })
       }
     >
-      End
+      End programme
     </Button>
   );
 }

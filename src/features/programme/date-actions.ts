@@ -36,7 +36,7 @@ export const dropDate = coachAction(z.uuid(), (database, principal, date) =>
 );
 
 const whose = programmeSchema.extend({
-  studentId: z.uuid('Say who it is for.'),
+  studentId: z.uuid('Choose a student.'),
   id: z.uuid().nullable(),
 });
 

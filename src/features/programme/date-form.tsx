@@ -42,7 +42,7 @@ export function DateForm({
   const { errors, isSubmitting } = formState;
   const save = handleSubmit(async (typed) => {
     if (!showErrors(await keepDate({ ...typed, id }), setError)) return;
-    toast.success('It is in the diary.');
+    toast.success('Saved to the diary.');
     router.push(`/programme?day=${typed.day}`);
   });
   return (
@@ -51,7 +51,7 @@ export function DateForm({
         <PickField
           control={control}
           name="studentId"
-          label="Who"
+          label="Student"
           placeholder="Choose a student"
           options={students}
         />
@@ -59,7 +59,7 @@ export function DateForm({
       <ChoiceField
         control={control}
         name="kind"
-        label="What"
+        label="Type"
         options={Object.entries(KINDS).map(([value, { name }]) => ({
           value: value as AppointmentValues['kind'],
           label: name,
@@ -72,7 +72,7 @@ export function DateForm({
           name="time"
           none={null}
           label="Time"
-          hint="none: some time that day"
+          hint="Leave empty for any time that day"
         />
         <TextField
           label="Minutes"
@@ -88,7 +88,7 @@ export function DateForm({
           name="planId"
           render={({ field }) => (
             <Pick
-              label="The plan for it"
+              label="Plan"
               placeholder="none"
               options={[{ value: NONE, label: 'none yet' }, ...plans]}
               value={field.value ?? NONE}
@@ -101,12 +101,12 @@ export function DateForm({
         label="Note"
         rows={2}
         {...register('note')}
-        hint="it stands in the calendar that is shared by its link"
+        hint="Appears in the calendar that is shared by link"
         error={errors.note?.message}
       />
       <div className="flex flex-wrap gap-2.5">
         <Button kind="primary" type="submit" disabled={isSubmitting}>
-          Keep
+          Save appointment
         </Button>
         {id && (
           <Button
@@ -114,7 +114,7 @@ export function DateForm({
             onClick={async () => {
               const result = await dropDate(id);
               if (!showErrors(result)) return;
-              toastUndo('It is out of the diary.', result.value);
+              toastUndo('Removed from the diary.', result.value);
               router.push('/programme');
             }}
           >

@@ -57,14 +57,14 @@ export function DaysOffField<Values extends FieldValues, Context, Output>({
             {day('from', 'First day')}
             {day('until', 'Last day')}
             <TextField
-              label="What for, if you like"
+              label="Reason (optional)"
               value={row.why}
               onChange={({ target }) => put(at, 'why', target.value)}
               error={wrong?.[at]?.why?.message}
             />
             <Button
               className="justify-self-end px-3"
-              aria-label={`Without time off ${at + 1}`}
+              aria-label={`Remove time off ${at + 1}`}
               onClick={() => field.onChange(rows.filter((_, other) => other !== at))}
             >
               <X size={18} aria-hidden />

@@ -32,7 +32,7 @@ export function FrameFields({
   return (
     <div className="grid gap-5">
       <Several
-        label="For"
+        label="Students"
         options={students}
         values={frame.studentIds}
         onChange={(studentIds) => onChange({ studentIds })}
@@ -49,7 +49,7 @@ export function FrameFields({
         options={LENGTHS.map((minutes) => ({ value: String(minutes), label: String(minutes) }))}
       />
       <TextField
-        label="or other"
+        label="Other length in minutes"
         type="number"
         inputMode="numeric"
         min={10}
@@ -60,14 +60,14 @@ export function FrameFields({
         className="max-w-28"
       />
       <Pick
-        label="Where"
-        placeholder="Where"
+        label="Place"
+        placeholder="Choose a place"
         options={PLACES.map((place) => ({ value: place, label: PLACE_WORDS[place] }))}
         value={frame.place}
         onChange={(place) => onChange({ place: place as PlanFrame['place'] })}
       />
       <Several
-        label="Working on; none for what is needed most"
+        label="Focus (leave empty and Dirigo chooses)"
         options={skills().map((skill) => ({ value: skill, label: skillWords(skill) }))}
         values={frame.goals}
         onChange={(goals) => onChange({ goals })}
@@ -86,7 +86,7 @@ export function FrameFields({
         </div>
       </details>
       <TextField
-        label="Name of the plan"
+        label="Plan name"
         value={frame.name}
         onChange={({ target }) => onChange({ name: target.value })}
         error={errors.name}

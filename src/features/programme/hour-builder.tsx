@@ -186,9 +186,11 @@ export function HourBuilder({
   return (
     <>
       <PlaceHead
-        title={id ? frame.name || 'A plan' : 'Plan an hour'}
+        title={id ? frame.name || 'Plan' : 'New plan'}
         sub={
-          blocks.length > 0 ? totalsWords(totals) : 'who, how long, and where: the rest is proposed'
+          blocks.length > 0
+            ? totalsWords(totals)
+            : 'Choose who, how long and where, and Dirigo suggests the rest'
         }
       >
         {id && (
@@ -197,7 +199,7 @@ export function HourBuilder({
         {id && (
           <Button asChild>
             <Link href={`/programme/hours/${id}/sheet`}>
-              <Printer size={17} aria-hidden /> On a page
+              <Printer size={17} aria-hidden /> Open printable plan
             </Link>
           </Button>
         )}
@@ -207,17 +209,17 @@ export function HourBuilder({
               disabled={busy || stale}
               onClick={() => keep((kept) => router.push(`/programme/hours/${kept}`))}
             >
-              Keep
+              Save plan
             </Button>
             <Button kind="primary" disabled={busy || stale} onClick={run}>
-              <Play size={17} aria-hidden /> Start it now
+              <Play size={17} aria-hidden /> Start session
             </Button>
           </>
         )}
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_380px] lg:divide-x lg:divide-y-0">
         <section
-          aria-label="What the plan is for"
+          aria-label="Plan details"
           className="grid content-start gap-5 bg-sheet px-4 py-6 md:px-7 lg:order-2 lg:border-l"
         >
           <FrameFields frame={frame} students={students} errors={errors} onChange={change} />
@@ -232,33 +234,32 @@ export function HourBuilder({
               ? 'Calculating…'
               : blocks.length === 0
                 ? 'Suggest a plan'
-                : 'Suggest again around what is kept'}
+                : 'Suggest again around the locked drills'}
           </Button>
         </section>
-        <section ref={planned} aria-label="The plan" className="lg:order-1">
+        <section ref={planned} aria-label="Plan" className="lg:order-1">
           {blocks.length === 0 ? (
             <p className="max-w-prose px-4 py-6 text-[1.0625rem] text-ink2 md:px-7">
-              An hour runs from the parts to the whole: technique in blocks, reading, pace, all at
-              once, and pressure last. What is proposed suits the student, the place and the kit,
-              and makes none of their misses worse. You move, swap and keep what you like.
+              We’ll build the session from technique to pressure, matched to the student, the place
+              and the kit. No drill in it makes their misses worse. Change anything you like.
             </p>
           ) : (
             <>
               <div className="sticky top-0 z-10 border-b-[length:var(--stroke)] border-ink bg-sheet px-3 pt-3 md:px-5">
                 <HourLine blocks={blocks} totals={totals} minutes={frame.minutes} />
               </div>
-              <div role="status" aria-label="About the whole plan">
+              <div role="status" aria-label="Notes on the whole plan">
                 {[
                   ...(stale
                     ? [
-                        'This was worked out for other students, another place or other kit: suggest it again.',
+                        'This plan was made for other students, another place or other kit. Suggest it again.',
                       ]
                     : []),
                   ...warnings,
                   ...(ordered
                     ? []
                     : [
-                        'Not in the usual order: parts first, all at once after them, pressure last.',
+                        'The order is unusual. The usual order is parts first, then all at once, then pressure.',
                       ]),
                 ].map((words) => (
                   <p
@@ -280,7 +281,7 @@ export function HourBuilder({
                   items={items.map((one) => one.id)}
                   strategy={verticalListSortingStrategy}
                 >
-                  <ol aria-label="Drills of the plan, in order">
+                  <ol aria-label="Drills in the plan, in order">
                     {blocks.map(({ item, offer }, index) => (
                       <PlanBlockRow
                         key={item.id}
@@ -305,7 +306,7 @@ export function HourBuilder({
               </DndContext>
               <div className="grid justify-items-start gap-3 px-4 py-4 md:px-6">
                 <Button onClick={() => setChoosing('more')}>
-                  <Plus size={17} aria-hidden /> Another drill
+                  <Plus size={17} aria-hidden /> Add drill
                 </Button>
                 <p className="text-sm text-ink2">{reckoned}</p>
               </div>
@@ -314,8 +315,8 @@ export function HourBuilder({
         </section>
       </div>
       <SheetDialog
-        title={chosen ? `In place of ${chosen.offer.name}` : 'Another drill'}
-        sub="what suits, with the time it takes"
+        title={chosen ? `Replace ${chosen.offer.name}` : 'Add drill'}
+        sub="Suitable drills, with the time each takes"
         open={choosing !== null}
         onOpen={(open) => !open && setChoosing(null)}
       >
@@ -343,12 +344,14 @@ function spokenOrder(
   };
   return {
     onDragStart: ({ active }) =>
-      `${nameOf(active.id)} taken, ${placeOf(active.id)}. Arrow keys move it, space puts it down, escape leaves it.`,
+      `${nameOf(active.id)} picked up, ${placeOf(active.id)}. Use the arrow keys to move it, Space to drop it, Escape to cancel.`,
     onDragOver: ({ active, over }) =>
       over ? `${nameOf(active.id)}, now ${placeOf(over.id)}.` : undefined,
     onDragEnd: ({ active, over }) =>
-      over ? `${nameOf(active.id)} put down, ${placeOf(over.id)}.` : `${nameOf(active.id)} stays.`,
-    onDragCancel: ({ active }) => `${nameOf(active.id)} stays where it was.`,
+      over
+        ? `${nameOf(active.id)} dropped, ${placeOf(over.id)}.`
+        : `${nameOf(active.id)} did not move.`,
+    onDragCancel: ({ active }) => `Cancelled. ${nameOf(active.id)} is back where it was.`,
   };
 }
 

@@ -56,14 +56,7 @@ export function HourDrawn({
   return (
     <svg
       role="img"
-      aria-label={`The plan along its time: ${blocks
-        .map(
-          ({ offer }, i) =>
-            `${letterOf(i)} ${offer.name}, ${Math.round(offer.span.median)} minutes`,
-        )
-        .join(
-          '; ',
-        )}. In all ${Math.round(totals.median)} minutes; nine in ten are done within ${Math.round(totals.late)}, ${minutes} were asked for.`}
+      aria-label={`Plan timeline: ${blocks.map(({ offer }, i) => `${letterOf(i)} ${offer.name}, ${Math.round(offer.span.median)} minutes`).join('; ')}. In total ${Math.round(totals.median)} minutes, with a 90 % chance of finishing within ${Math.round(totals.late)}. You asked for ${minutes}.`}
       width={width}
       height={HEIGHT}
       className="block text-ink"
@@ -154,7 +147,7 @@ export function HourDrawn({
         fontWeight="650"
         fill="var(--hole)"
       >
-        {minutes} asked
+        {minutes} min requested
       </text>
       {blocks.length > 0 && (
         <text

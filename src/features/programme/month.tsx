@@ -27,7 +27,7 @@ function Day({ day, modifiers, ...button }: DayButtonProps) {
   return (
     <button
       {...button}
-      aria-label={`${deviceDay(day.date, 'EEEE d MMMM')}${said ? `: ${said}` : ', nothing'}`}
+      aria-label={`${deviceDay(day.date, 'EEEE d MMMM')}${said ? `: ${said}` : ', no appointments'}`}
       className="grid h-full min-h-[58px] w-full content-start gap-0.5 p-1.5 text-left md:min-h-[88px]"
     >
       <span className={modifiers.today ? 'num text-line' : modifiers.outside ? 'text-ink2' : 'num'}>

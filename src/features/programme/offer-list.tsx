@@ -35,7 +35,7 @@ export function OfferList({
                       <span className="block text-[1.0625rem] font-[620]">{offer.name}</span>
                       <span className="text-sm text-ink2">
                         {offer.trains}
-                        {offer.meets.length > 0 && ` · for the ${offer.meets[0]}`}
+                        {offer.meets.length > 0 && ` · helps with the ${offer.meets[0]}`}
                       </span>
                     </span>
                     <span className="text-right whitespace-nowrap">

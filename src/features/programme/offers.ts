@@ -66,9 +66,9 @@ function runOffer(
 const reckonedWords = (students: readonly PlannedStudent[], setUpSeen: boolean): string => {
   const paces = students.map(
     ({ player: { name, seconds }, paceSeen }) =>
-      `${name} ${Math.round(seconds)} s a putt${paceSeen ? '' : ' (assumed)'}`,
+      `${name} at ${Math.round(seconds)} s per putt${paceSeen ? '' : ' (assumed)'}`,
   );
-  return `Timed with ${paces.join(', ')}, and ${setUpSeen ? 'your own' : 'the usual'} time to set up.`;
+  return `Times are based on ${paces.join(', ')}, and ${setUpSeen ? 'your own' : 'the usual'} set-up time.`;
 };
 
 /**

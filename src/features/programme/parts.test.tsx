@@ -50,9 +50,9 @@ describe('the hour as a line', () => {
 
   it('says in words what it shows', () => {
     expect(drawn(45)).toContain(
-      'aria-label="The plan along its time: A Cold test, 6 minutes; B Straight gate, 20 minutes; C Four round, 10 minutes. In all 38 minutes; nine in ten are done within 52, 45 were asked for."',
+      'aria-label="Plan timeline: A Cold test, 6 minutes; B Straight gate, 20 minutes; C Four round, 10 minutes. In total 38 minutes, with a 90 % chance of finishing within 52. You asked for 45."',
     );
-    expect(text(drawn(45))).toContain('45 asked');
+    expect(text(drawn(45))).toContain('45 min requested');
     expect(text(drawn(45))).toContain('90 % chance of finishing within 52 min');
   });
 
@@ -135,7 +135,7 @@ describe('the diary', () => {
   it('says when nothing is in it', () =>
     expect(
       text(renderToStaticMarkup(<Agenda dates={[]} nameOf={nameOf} today="2026-03-24" />)),
-    ).toBe('Nothing is in the diary for these days.'));
+    ).toBe('The diary is empty for these days.'));
 
   it('has a week of seven days from Monday, each date on its own', () => {
     const html = renderToStaticMarkup(
@@ -171,18 +171,18 @@ describe('the aim of a programme', () => {
   };
 
   it('is said with its unit and its day', () =>
-    expect(aimSaid(aim(0.8 * DEGREE))).toBe('Eight in ten start within ±0.80° by Sun 26 Apr'));
+    expect(aimSaid(aim(0.8 * DEGREE))).toBe('8 in 10 putts start within ±0.80° by Sun 26 Apr'));
 
   it('is as likely met as the share of what the player may be that meets it', () => {
     expect(aimWords(aim(0.801 * DEGREE), points, 60)).toBe(
-      'It is at ±1.00° now; the chance that it is met already is 25 %.',
+      'The window is ±1.00° now. The chance that the goal is already met is 25 %.',
     );
     expect(aimWords(aim(1.35 * DEGREE), points, 60)).toMatch(/very likely met \(9\d %\)/);
     expect(aimWords(aim(0.2 * DEGREE), points, 60)).toContain('under 1 %');
   });
 
   it('is not judged before a putt told of it', () =>
-    expect(aimWords(aim(0.8 * DEGREE), points, 0)).toBe('No putts yet for this.'));
+    expect(aimWords(aim(0.8 * DEGREE), points, 0)).toBe('No putts for this skill yet.'));
 });
 
 describe('a week of homework', () => {

@@ -83,7 +83,9 @@ export function PlanBlockRow({
                 .map(({ studentId, passes }) => `${names[studentId]} ${tenths(passes)}`)
                 .join(', ')}`
             : `passes ${tenths(first!.passes)}`}
-          {first!.assumed && <span className="text-ink2">, assumed: only an eye can tell</span>}
+          {first!.assumed && (
+            <span className="text-ink2"> (assumed: this drill is judged by eye)</span>
+          )}
         </p>
       </div>
       <p className="text-right">
@@ -101,9 +103,9 @@ export function PlanBlockRow({
             <Pick
               quiet
               label={`Rung of ${offer.name}`}
-              placeholder="each on a rung of their own"
+              placeholder="each on their own rung"
               options={[
-                { value: DRAWN, label: 'as drawn' },
+                { value: DRAWN, label: 'as designed' },
                 ...offer.rungs.map((words, rung) => ({
                   value: String(rung),
                   label: `rung ${rung + 1}, ${words}`,
@@ -117,21 +119,17 @@ export function PlanBlockRow({
         <span className="ml-auto flex gap-2">
           <Button
             aria-pressed={item.locked}
-            aria-label={item.locked ? `Let ${offer.name} go` : `Keep ${offer.name}`}
-            title="Stays when the rest is suggested again"
+            aria-label={item.locked ? `Unlock ${offer.name}` : `Lock ${offer.name}`}
+            title="Locked drills stay when the rest is suggested again"
             className={clsx('px-3', item.locked && 'bg-ink text-sheet')}
             onClick={onLock}
           >
             {item.locked ? <Lock size={17} aria-hidden /> : <LockOpen size={17} aria-hidden />}
           </Button>
-          <Button
-            className="px-3"
-            aria-label={`Another in place of ${offer.name}`}
-            onClick={onSwap}
-          >
+          <Button className="px-3" aria-label={`Replace ${offer.name}`} onClick={onSwap}>
             <Repeat2 size={18} aria-hidden />
           </Button>
-          <Button className="px-3" aria-label={`Without ${offer.name}`} onClick={onRemove}>
+          <Button className="px-3" aria-label={`Remove ${offer.name}`} onClick={onRemove}>
             <X size={18} aria-hidden />
           </Button>
         </span>

@@ -23,7 +23,7 @@ export async function PlanOnPage(loaded: Awaited<ReturnType<typeof loadPlan>>) {
           href={`/programme/hours/${plan.id}`}
           className="inline-flex min-h-11 items-center gap-1.5 underline underline-offset-4"
         >
-          <ArrowLeft size={15} aria-hidden /> The plan
+          <ArrowLeft size={15} aria-hidden /> Back to the plan
         </Link>
         <div className="flex flex-wrap gap-2.5">
           <PdfLinks at={`/programme/hours/${plan.id}/sheet/pdf`} />
@@ -62,7 +62,7 @@ export async function PlanOnPage(loaded: Awaited<ReturnType<typeof loadPlan>>) {
       </p>
       {cautions && (
         <p className="mt-1 text-sm">
-          <strong>Mind</strong> {cautions}
+          <strong>Take care</strong> {cautions}
         </p>
       )}
     </main>

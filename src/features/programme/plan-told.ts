@@ -65,7 +65,7 @@ export async function planTold(
     totals,
     rows,
     title: plan.name,
-    under: `${students.map(({ name }) => name).join(', ')} · ${PLACE_WORDS[frame.place]} · ${frame.minutes} minutes asked`,
+    under: `${students.map(({ name }) => name).join(', ')} · ${PLACE_WORDS[frame.place]} · planned for ${frame.minutes} minutes`,
     time: `${totalsWords(totals)}. ${reckoned}`,
     bring: [...kit].map(([item, count]) => kitWords(item, count)).join(', '),
     cautions: [...new Set(rows.flatMap(({ layout }) => layoutCautions(layout)))].join(' '),

@@ -19,7 +19,7 @@ const MOST = 60;
 
 /** What a coach types of a programme, and what it means. */
 export const programmeForm = programmeSchema.omit({ aim: true, slots: true }).extend({
-  studentId: z.uuid('Say who it is for.'),
+  studentId: z.uuid('Choose a student.'),
   slots: z
     .array(
       slotSchema.extend({
@@ -30,13 +30,13 @@ export const programmeForm = programmeSchema.omit({ aim: true, slots: true }).ex
           .pipe(slotSchema.shape.time),
       }),
     )
-    .min(1, 'At least one day of the week is needed.')
-    .max(14, 'At most fourteen days.'),
+    .min(1, 'Add at least one day of the week.')
+    .max(14, 'Add at most fourteen days.'),
   skill: trainedSchema,
   window: z
-    .number({ error: 'A window is needed, as 0.8.' })
-    .positive('A window is more than nought.')
-    .max(MOST, `A window is at most ${MOST}.`),
+    .number({ error: 'Enter a window, such as 0.8.' })
+    .positive('The window must be more than 0.')
+    .max(MOST, `The window can be at most ${MOST}.`),
   by: programmeSchema.shape.aim.shape.by,
 });
 

@@ -57,7 +57,7 @@ export function ProgrammeForm({
       id,
     });
     if (!showErrors(result, setError)) return;
-    toast.success('The days are in the diary.');
+    toast.success('Saved. The days are in the diary.');
     router.push(`/programme/${result.value}`);
   });
   return (
@@ -66,17 +66,17 @@ export function ProgrammeForm({
         <PickField
           control={control}
           name="studentId"
-          label="For"
+          label="Student"
           placeholder="Choose a student"
           options={students}
         />
       )}
       <fieldset className="grid gap-4">
-        <legend className="mb-2 text-[1.25rem] num">The aim</legend>
+        <legend className="mb-2 text-[1.25rem] num">Goal</legend>
         <ChoiceField
           control={control}
           name="skill"
-          label="Eight putts in ten within"
+          label="Skill (8 putts in 10 within the window)"
           options={trainedIds().map((value) => ({ value, label: nameOf(value) }))}
           onChosen={(next) => setValue('window', aimUnit(next).usual)}
         />
@@ -89,7 +89,7 @@ export function ProgrammeForm({
             {...register('window', { valueAsNumber: true })}
             error={errors.window?.message}
           />
-          <FormDay control={control} name="by" label="By" />
+          <FormDay control={control} name="by" label="Target date" />
         </div>
         <ReachLine
           studentId={studentId}
@@ -100,7 +100,7 @@ export function ProgrammeForm({
         />
       </fieldset>
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
-        <FormDay control={control} name="from" label="From" />
+        <FormDay control={control} name="from" label="Start date" />
         <TextField
           label="Weeks"
           type="number"
@@ -109,7 +109,7 @@ export function ProgrammeForm({
           error={errors.weeks?.message}
         />
         <TextField
-          label="Cold test every … weeks"
+          label="Weeks between cold tests"
           type="number"
           inputMode="numeric"
           {...register('testEvery', { valueAsNumber: true })}
@@ -117,7 +117,7 @@ export function ProgrammeForm({
         />
       </div>
       <fieldset className="grid gap-3">
-        <legend className="mb-2 text-[1.25rem] num">Every week</legend>
+        <legend className="mb-2 text-[1.25rem] num">Weekly schedule</legend>
         {slots.fields.map((slot, index) => (
           <div
             key={slot.id}
@@ -127,13 +127,13 @@ export function ProgrammeForm({
               control={control}
               name={`slots.${index}.weekday`}
               label={`Day ${index + 1}`}
-              placeholder="Which day"
+              placeholder="Choose a day"
               options={WEEKDAYS}
             />
             <FormTime
               control={control}
               name={`slots.${index}.time`}
-              label="Time, or none"
+              label="Time (optional)"
               none=""
             />
             <TextField
@@ -146,7 +146,7 @@ export function ProgrammeForm({
             <ChoiceField
               control={control}
               name={`slots.${index}.kind`}
-              label="What"
+              label="Type"
               options={[
                 { value: 'lesson', label: 'lesson' },
                 { value: 'practice', label: 'practice' },
@@ -154,7 +154,7 @@ export function ProgrammeForm({
             />
             <Button
               className="px-3"
-              aria-label={`Without day ${index + 1}`}
+              aria-label={`Remove day ${index + 1}`}
               onClick={() => slots.remove(index)}
             >
               <X size={18} aria-hidden />
@@ -170,20 +170,20 @@ export function ProgrammeForm({
           <Button
             onClick={() => slots.append({ weekday: 4, time: '', minutes: 30, kind: 'practice' })}
           >
-            <Plus size={17} aria-hidden /> Another day
+            <Plus size={17} aria-hidden /> Add day
           </Button>
         </div>
       </fieldset>
       <DaysOffField
         control={control}
         name="off"
-        title="Days off"
-        hint="When this student is away. No day of the programme falls then, nor on your own days off, which stand in your settings."
+        title="Time off"
+        hint="Dates when this student is away. The programme skips them, and also skips your own time off, which is in your settings."
         today={from}
       />
       <div>
         <Button kind="primary" type="submit" className="min-h-12" disabled={isSubmitting}>
-          {id ? 'Keep' : 'Make the programme'}
+          {id ? 'Save programme' : 'Create programme'}
         </Button>
       </div>
     </form>

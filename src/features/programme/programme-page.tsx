@@ -18,10 +18,10 @@ export function aimWords(
   const middle = sorted[sorted.length >> 1]!;
   const met = windows.filter((window) => window <= aim.window).length / windows.length;
   const now = `±${showAmount(aim.skill, middle)}`;
-  if (putts === 0) return 'No putts yet for this.';
+  if (putts === 0) return 'No putts for this skill yet.';
   if (met > 0.8)
-    return `It is at ${now} now: very likely met (${showChance(met)}). Set the next aim.`;
-  return `It is at ${now} now; the chance that it is met already is ${showChance(met)}.`;
+    return `The window is ${now} now. The goal is very likely met (${showChance(met)}). Set the next goal.`;
+  return `The window is ${now} now. The chance that the goal is already met is ${showChance(met)}.`;
 }
 
 /** A programme: its aim, what has changed and why, and all of its days by the week. */
@@ -61,7 +61,7 @@ export function ProgrammeDays({ programme, today }: { programme: Programme; toda
 /** What a programme changed, and why. */
 export function ProgrammeChanges({ programme, zone }: { programme: Programme; zone: string }) {
   if (programme.changes.length === 0) {
-    return <p className="text-ink2">Nothing had to change yet.</p>;
+    return <p className="text-ink2">No changes yet.</p>;
   }
   return (
     <ul className="grid gap-2">
@@ -77,7 +77,7 @@ export function ProgrammeChanges({ programme, zone }: { programme: Programme; zo
 
 /** The aim in words: "Eight in ten start within ±0.8° by Tue 3 Apr". */
 export const aimSaid = ({ aim }: Pick<Programme, 'aim'>): string =>
-  `Eight in ten ${saysOf(aim.skill)} ±${showAmount(aim.skill, aim.window)} by ${dayWords(aim.by)}`;
+  `8 in 10 putts ${saysOf(aim.skill)} ±${showAmount(aim.skill, aim.window)} by ${dayWords(aim.by)}`;
 
 /** A programme in a line, for lists. */
 export function ProgrammeLine({
@@ -106,7 +106,7 @@ export function ProgrammeLine({
         {showAmount(programme.aim.skill, programme.aim.window)} by {dayWords(programme.aim.by)}
       </p>
       <p className="text-[0.9375rem] text-ink2">
-        {past.length === 0 ? 'begins now' : `${done} of ${past.length} days done`}
+        {past.length === 0 ? 'starts now' : `${done} of ${past.length} days done`}
         {next && ` · next ${dayWords(next.day)}`}
       </p>
     </div>

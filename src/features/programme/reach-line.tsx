@@ -40,21 +40,21 @@ export function ReachLine({
   return (
     <div role="status" className="grid gap-2.5 border-l-4 border-hole pl-3 text-[1rem]">
       <p>
-        Now {amount(reach.now.middle)}, 80 % sure between {amount(reach.now.low)} and{' '}
-        {amount(reach.now.high)}; with the bias gone that is {amount(reach.centred.middle)}.
+        Now {amount(reach.now.middle)} (80 % interval {amount(reach.now.low)} to{' '}
+        {amount(reach.now.high)}). Without the bias it would be {amount(reach.centred.middle)}.
         {chance !== null &&
-          ` Centred by ${dayWords(by)}, ${aboutTenths(chance)} such players hold this aim.`}
+          ` With the bias gone by ${dayWords(by)}, ${aboutTenths(chance)} players like this would meet this goal.`}
       </p>
       {reach.offered === null ? (
-        <p>What is good enough is held, or all but: the aim is to keep it.</p>
+        <p>This is good enough, or very nearly. The goal is to keep it.</p>
       ) : (
         inTyped !== window && (
           <p className="flex flex-wrap items-center gap-3">
             <span>
-              Within reach by then: {amount(reach.offered)}, held by{' '}
+              Realistic by then: {amount(reach.offered)}, met by{' '}
               {aboutTenths(chanceWithin(reach, reach.offered))}.
             </span>
-            <Button onClick={() => onTake(inTyped!)}>Take {amount(reach.offered)}</Button>
+            <Button onClick={() => onTake(inTyped!)}>Use {amount(reach.offered)}</Button>
           </p>
         )
       )}

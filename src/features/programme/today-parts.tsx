@@ -48,13 +48,13 @@ export function Coming({
                   <RunPlanButton
                     id={planId}
                     name={`the plan for ${name}`}
-                    words="Start what is planned"
+                    words="Start planned session"
                   />
                 ) : (
                   <Button asChild>
                     <Link
                       href={`/start?student=${studentId}${kind === 'test' ? '&cold=1' : ''}`}
-                      aria-label={`Start with ${name}`}
+                      aria-label={`Start a session with ${name}`}
                     >
                       Start
                     </Link>
@@ -81,7 +81,7 @@ export function ToDoList({ all }: { all: ToDo[] }) {
           >
             {who}
           </Link>
-          <ul aria-label={`To do with ${who}`}>
+          <ul aria-label={`To do for ${who}`}>
             {things.map(({ id, words, href }) => (
               <li key={id}>
                 <Link

@@ -77,14 +77,14 @@ export async function todayOf(
       reminder(
         date.id,
         date.studentId,
-        `${dayWords(date.day)} was missed: ${KINDS[date.kind].name}${forWhat(date) ? `, ${forWhat(date)}` : ''}`,
+        `Missed: ${forWhat(date) ? `${forWhat(date)} ` : ''}${KINDS[date.kind].name}, ${dayWords(date.day)}`,
         date.programmeId ? `/programme/${date.programmeId}` : `/programme/dates/${date.id}`,
       ),
     );
   const changed = programmes.flatMap(({ id, studentId, changes }) => {
     const lately = changes.filter((change) => differenceInDays(at, change.at) < LATELY);
     if (lately.length === 0) return [];
-    const words = `the programme changed ${lately.length === 1 ? 'once' : `${lately.length} times, last`}: ${lately[0]!.words}`;
+    const words = `Programme updated: ${lately[0]!.words}`;
     return reminder(`changed ${id}`, studentId, words, `/programme/${id}`);
   });
   const tests = active.flatMap(({ id }) => {
@@ -92,8 +92,8 @@ export async function todayOf(
     // Who never came is not asked yet.
     if (!seen.has(id) || !coldTestDue(last, at)) return [];
     const words = last
-      ? `cold test due, the last was ${dayWords(dayIn(last, zone))}`
-      : 'no cold test yet';
+      ? `Cold test due (the last was ${dayWords(dayIn(last, zone))})`
+      : 'No cold test yet';
     return reminder(`cold ${id}`, id, words, `/start?student=${id}&cold=1`);
   });
   const atHome: Reminder[] = [];
@@ -107,7 +107,7 @@ export async function todayOf(
       ...reminder(
         work.id,
         work.studentId,
-        `homework ${name}: ${week.done} of ${week.asked} this week`,
+        `Homework, ${name}: ${week.done} of ${week.asked} done this week`,
         `/students/${work.studentId}/homework`,
       ),
     );

@@ -15,13 +15,14 @@ export function aboutTenths(share: number): string {
 }
 
 /** By when nine times in ten a block is done. */
-export const lateWords = (minutes: number): string => `90 % sure by ${Math.round(minutes)} min`;
+export const lateWords = (minutes: number): string =>
+  `90 % chance of finishing within ${Math.round(minutes)} min`;
 
 /** What a plan amounts to, in a line. */
 export const totalsWords = ({ median, late, putts, rests }: Totals): string =>
   [
-    `${Math.round(median)} minutes, 90 % sure within ${Math.round(late)}`,
-    many(Math.round(putts), 'bent-over putt'),
+    `${Math.round(median)} minutes, 90 % chance of finishing within ${Math.round(late)}`,
+    `${many(Math.round(putts), 'putt')} bent over`,
     rests > 0 && `${many(rests, 'break')} of ${many(REST.lasts, 'minute')} to stand up`,
   ]
     .filter(Boolean)
@@ -32,11 +33,11 @@ export function totalsWarnings({ median, late, tooMany }: Totals, minutes: numbe
   const over = Math.round(late - minutes);
   return [
     median > minutes &&
-      `It takes ${Math.round(median)} minutes by its median, ${Math.round(median - minutes)} more than were asked for.`,
+      `It will take about ${Math.round(median)} minutes, ${Math.round(median - minutes)} more than you asked for.`,
     median <= minutes &&
       over > 0 &&
-      `One time in ten it runs over by ${many(over, 'minute')} or more: agree which drill goes first.`,
+      `There is a 1 in 10 chance that it runs over by ${many(over, 'minute')} or more. Agree which drill to drop first.`,
     tooMany &&
-      `More than ${MOST_PUTTS_AN_HOUR} putts an hour bend a back for too long: take one out, or sit down between.`,
+      `More than ${MOST_PUTTS_AN_HOUR} putts an hour is too long to spend bent over. Take a drill out, or sit down between drills.`,
   ].filter((words): words is string => typeof words === 'string');
 }

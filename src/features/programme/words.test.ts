@@ -18,20 +18,20 @@ const totals = (more: Partial<Totals> = {}): Totals => ({
 describe('what a plan amounts to', () => {
   it('is a line', () => {
     expect(totalsWords(totals())).toBe(
-      '54 minutes, 90 % sure within 68 · 96 bent-over putts · 3 breaks of 1 minute to stand up',
+      '54 minutes, 90 % chance of finishing within 68 · 96 putts bent over · 3 breaks of 1 minute to stand up',
     );
     expect(totalsWords(totals({ putts: 1, rests: 0 }))).toBe(
-      '54 minutes, 90 % sure within 68 · 1 bent-over putt',
+      '54 minutes, 90 % chance of finishing within 68 · 1 putt bent over',
     );
   });
 
   it('warns of what runs over, one time in ten or as a rule, and of a back', () => {
     expect(totalsWarnings(totals(), 70)).toEqual([]);
     expect(totalsWarnings(totals(), 60)).toEqual([
-      'One time in ten it runs over by 8 minutes or more: agree which drill goes first.',
+      'There is a 1 in 10 chance that it runs over by 8 minutes or more. Agree which drill to drop first.',
     ]);
     expect(totalsWarnings(totals(), 45)).toEqual([
-      'It takes 54 minutes by its median, 9 more than were asked for.',
+      'It will take about 54 minutes, 9 more than you asked for.',
     ]);
     expect(totalsWarnings(totals({ tooMany: true }), 70)[0]).toMatch(/150 putts an hour/);
   });
@@ -100,15 +100,15 @@ describe('a programme as it is typed', () => {
   });
 
   it.each<[string, object, string]>([
-    ['no window', { window: NaN }, 'A window is needed, as 0.8.'],
-    ['a window of nothing', { window: 0 }, 'A window is more than nought.'],
-    ['nobody', { studentId: '' }, 'Say who it is for.'],
-    ['a day that is none', { by: '2026-02-31' }, 'A day is needed, as 9 Apr 2026.'],
-    ['no days', { slots: [] }, 'At least one day of the week is needed.'],
+    ['no window', { window: NaN }, 'Enter a window, such as 0.8.'],
+    ['a window of nothing', { window: 0 }, 'The window must be more than 0.'],
+    ['nobody', { studentId: '' }, 'Choose a student.'],
+    ['a day that is none', { by: '2026-02-31' }, 'Enter a date, such as 9 Apr 2026.'],
+    ['no days', { slots: [] }, 'Add at least one day of the week.'],
     [
       'a time that is none',
       { slots: [{ ...typed.slots[0], time: '25:00' }] },
-      'A time is needed, as 17:30.',
+      'Enter a time, such as 17:30.',
     ],
   ])('with %s is refused with what is allowed', (_what, wrong, words) => {
     const issues = programmeForm.safeParse({ ...typed, ...wrong }).error?.issues ?? [];

@@ -111,7 +111,7 @@ test('one that has ended does nothing any more, whatever waited', async () => {
   await crew.end();
   expect(await Promise.all(answers)).toEqual([
     'Error: ended',
-    'Error: Nothing is reckoned any more.',
+    'Error: No more calculations can be run.',
   ]);
   expect(Fake.called).toHaveLength(1);
 });

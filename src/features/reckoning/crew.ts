@@ -46,7 +46,7 @@ export class Crew<Of extends Member> {
   does<Answer>(order: object, signal: AbortSignal): Promise<Answer> {
     return this.limit(async () => {
       signal.throwIfAborted();
-      if (this.closed) throw new Error('Nothing is reckoned any more.');
+      if (this.closed) throw new Error('No more calculations can be run.');
       const one = this.next();
       const giveUp = () => void one.end();
       signal.addEventListener('abort', giveUp, { once: true });

@@ -23,7 +23,7 @@ const kept = globalThis as typeof globalThis & {
 async function crew(): Promise<Crew<Reckoner>> {
   const { path } = await connection();
   const script = process.env.DIRIGO_RECKONER;
-  if (!script) throw new RangeError('The server says where the part that reckons lies.');
+  if (!script) throw new RangeError('The server did not say where the calculation worker is.');
   kept.dirigoCrew ??= new Crew(
     Math.max(1, availableParallelism() - 1),
     () => new Reckoner(script, path),

@@ -56,7 +56,7 @@ test('does one thing after another, in a process of its own', async () => {
 });
 
 test('whoever waits is told when it ends by itself, and how', async () => {
-  await expect(one.does({ say: 'die' })).rejects.toThrow('has ended: exit code 3');
+  await expect(one.does({ say: 'die' })).rejects.toThrow('has stopped: exit code 3');
   expect(one.alive).toBe(false);
 });
 
@@ -66,7 +66,7 @@ test('is ended in the middle of what it does', async () => {
   answer.catch(() => null);
   await until(() => stateOf(pid) === 'R');
   await one.end();
-  await expect(answer).rejects.toThrow('has ended: SIGKILL');
+  await expect(answer).rejects.toThrow('has stopped: SIGKILL');
   expect(runs(pid)).toBe(false);
 });
 

@@ -50,7 +50,7 @@ export class Reckoner {
     this.gone = new Promise((resolve) => {
       const ended = (why: string) => {
         this.alive = false;
-        this.doing?.reject(new Error(`The process that reckons has ended: ${why}.`));
+        this.doing?.reject(new Error(`The calculation worker has stopped: ${why}.`));
         resolve();
       };
       child.once('error', (error) => ended(error.message));

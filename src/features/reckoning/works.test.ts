@@ -135,7 +135,7 @@ test('a reader sees what is written after it was opened, and writes nothing itse
   await models.run.increment('revision', { where: { id: run!.id } });
   expect(await reader.models.putt.count()).toBe(putts + 1);
   expect(Object.keys(before).length).toBeGreaterThan(0);
-  expect(() => reader.change(head, 'nothing', async () => null)).toThrow('only reads');
+  expect(() => reader.change(head, 'nothing', async () => null)).toThrow('read-only');
   await expect(reader.models.putt.destroy({ where: {} })).rejects.toThrow(/READONLY/);
 });
 
@@ -145,7 +145,7 @@ test('an assistant is told nothing of students who are not shared with them', as
   const as: CoachPrincipal = { as: 'assistant', coachId: assistant!.id, deviceId: null };
   await models.share.update({ endedAt: new Date() }, { where: {}, hooks: false });
   expect(await work('lines', reader, as)).toEqual({});
-  await expect(work('student', reader, as)).rejects.toThrow('no such student');
+  await expect(work('student', reader, as)).rejects.toThrow('student does not exist');
 });
 
 const bytesOf = async (stream: ReadableStream<Uint8Array>) =>
@@ -220,7 +220,7 @@ describe('all that is taken out', () => {
     const text = await textOf(bookLines(reader));
     const half = text.slice(0, Math.floor(text.length / 2));
     const taking = takeBook(empty, linesOf(one(half)));
-    await expect(taking).rejects.toThrow('no JSON');
+    await expect(taking).rejects.toThrow('not a row in JSON');
     expect(await listStudents(empty, await headCoach(empty))).toEqual([]);
     const strange = one('{"book":1,"migration":"000-none"}\n');
     await expect(takeBook(empty, linesOf(strange))).rejects.toThrow('no book of this version');

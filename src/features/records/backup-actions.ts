@@ -10,12 +10,18 @@ import { passphraseSchema } from '../shared/passphrase-schema';
 
 const HEAD = { least: 'head' } as const;
 
-const pathSchema = z.string().trim().max(1000, 'A path may have at most 1000 characters.');
+const pathSchema = z
+  .string()
+  .trim()
+  .max(1000, 'The path is too long: use at most 1000 characters.');
 
 const backupSchema = z.object({
-  file: pathSchema.min(1, 'Name a file.'),
+  file: pathSchema.min(1, 'Enter the path of a file.'),
   /** Of an encrypted backup. */
-  passphrase: z.string().max(200, 'A passphrase has at most 200 characters.').nullable(),
+  passphrase: z
+    .string()
+    .max(200, 'The passphrase is too long: use at most 200 characters.')
+    .nullable(),
 });
 
 /** Makes a backup now. */

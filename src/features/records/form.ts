@@ -19,9 +19,9 @@ export const settingsForm = (units: UnitPreferences) => {
     name: z.union([z.literal(''), nameSchema()]),
     units: unitPreferences.omit({ own: true }).extend({
       own: z.object({
-        step: own('A step', 'step'),
-        putter: own('A putter', 'putter'),
-        club: own('A club', 'club'),
+        step: own('A step length', 'step'),
+        putter: own('A putter length', 'putter'),
+        club: own('A club length', 'club'),
       }),
     }),
     greenSpeed: lengthSchema({

@@ -51,13 +51,13 @@ export function SettingsForm({
   });
   return (
     <form onSubmit={save} noValidate className="grid max-w-2xl gap-7 px-4 py-6 md:px-7">
-      <h2 className="text-[1.25rem] num">How you measure</h2>
+      <h2 className="text-[1.25rem] num">Your settings</h2>
       <TextField label="Your name" {...register('name')} error={errors.name?.message} />
       <div className="flex flex-wrap gap-x-10 gap-y-6">
         <ChoiceField
           control={control}
           name="units.long"
-          label="Putts and distances in"
+          label="Units for putts and distances"
           options={[
             { value: 'imperial', label: 'feet and inches' },
             { value: 'metric', label: 'metres' },
@@ -66,7 +66,7 @@ export function SettingsForm({
         <ChoiceField
           control={control}
           name="units.short"
-          label="Gaps and putters in"
+          label="Units for gaps and putters"
           options={[
             { value: 'metric', label: 'millimetres' },
             { value: 'imperial', label: 'inches' },
@@ -74,21 +74,21 @@ export function SettingsForm({
         />
       </div>
       <TextField
-        label="Green speed that new drills start with"
+        label="Green speed for new drills"
         {...register('greenSpeed')}
-        hint="how far the ball rolls out from the ramp on your usual green"
+        hint="how far the ball rolls from the ramp on your usual green"
         error={errors.greenSpeed?.message}
       />
       <ChoiceField
         control={control}
         name="pace"
-        label="Pace that new drills start with"
+        label="Pace for new drills"
         options={PACES.map(({ id, name }) => ({ value: id, label: name }))}
       />
       <ChoiceField
         control={control}
         name="faceShare"
-        label="How much of the start line is the face’s; the rest is the path’s"
+        label="Share of the start line that comes from the face (the rest comes from the path)"
         options={FACE_SHARES.map((value) => ({
           value,
           label: `${Math.round(Number(value) * 100)} %`,
@@ -98,7 +98,7 @@ export function SettingsForm({
         label="Time zone"
         {...register('zone')}
         list="zones"
-        hint="lessons are dated by it: “Europe/Amsterdam”"
+        hint="used to date your lessons, for example “Europe/Amsterdam”"
         error={errors.zone?.message}
       />
       <datalist id="zones">
@@ -107,18 +107,18 @@ export function SettingsForm({
       </datalist>
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
         <TextField
-          label="Your step"
+          label="Your step length"
           {...register('units.own.step')}
-          hint="walk ten and divide: “3 steps” then means this"
+          hint="Walk ten steps and divide the distance by ten. “3 steps” will use this length."
           error={errors.units?.own?.step?.message}
         />
         <TextField
-          label="Your putter"
+          label="Your putter length"
           {...register('units.own.putter')}
           error={errors.units?.own?.putter?.message}
         />
         <TextField
-          label="Your longest club"
+          label="Length of your longest club"
           {...register('units.own.club')}
           error={errors.units?.own?.club?.message}
         />
@@ -126,22 +126,22 @@ export function SettingsForm({
       <DaysOffField
         control={control}
         name="daysOff"
-        title="Your days off"
-        hint="Holidays. No day of any programme of yours falls then; days that do already are taken out, with the reason, and what they were for is done on another day."
+        title="Your time off"
+        hint="Holidays. No day of any of your programmes will fall in this time. Planned days that already do are removed, with the reason, and their work moves to another day."
         today={today}
       />
       <div>
         <Button kind="primary" type="submit" disabled={isSubmitting}>
-          Save
+          Save settings
         </Button>
       </div>
       {inBrowser && (
         <Choice
-          label="This screen"
+          label="Screen theme"
           value={theme as 'light' | 'dark' | 'glare'}
           onChange={setTheme}
           options={[
-            { value: 'light', label: 'Paper' },
+            { value: 'light', label: 'Light' },
             { value: 'dark', label: 'Dark, indoors' },
             { value: 'glare', label: 'Glare, in the sun' },
           ]}

@@ -50,7 +50,7 @@ export async function answerDeadLink(
   }
   const wait = await countTry('links', header(request, 'x-dirigo-address') ?? 'here');
   if (wait === 0) return false;
-  const message = `Too many links that open nothing. Wait ${wait} seconds.`;
+  const message = `Too many unknown links. Wait ${wait} seconds.`;
   tell(request, response, 429, { code: 'slow', message }, { 'retry-after': String(wait) });
   return true;
 }

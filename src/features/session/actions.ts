@@ -37,7 +37,7 @@ const starting = z.object({
       }),
     )
     .min(1)
-    .max(8, 'At most 8 putt in one rotation.'),
+    .max(8, 'Too many students: up to 8 can putt in one rotation.'),
   /** A green, or one of its spots, as it stands in the list. */
   green: z.string().max(80).nullable(),
   /** Ten putts, each once, before any warm-up. */
@@ -92,7 +92,7 @@ export const rotate = coachAction(
 
 const noting = z.object({
   sessionId: z.uuid(),
-  note: z.string().trim().max(2000, 'A note may have at most 2,000 letters.'),
+  note: z.string().trim().max(2000, 'The note is too long: use at most 2,000 characters.'),
 });
 
 /** Keeps what the coach notes of a session. */

@@ -47,12 +47,12 @@ export function AsBuilt({
   const measured = standing(layout).filter((element) => element.measures().length > 0);
   if (measured.length === 0 || !built) return null;
   return (
-    <section aria-label="As built" className="mt-5 grid gap-4 border-t border-rule pt-4">
+    <section aria-label="As measured" className="mt-5 grid gap-4 border-t border-rule pt-4">
       <div>
-        <h3 className="text-[1.125rem] num">As it stands</h3>
+        <h3 className="text-[1.125rem] num">As measured</h3>
         <p className="text-[0.9375rem] text-ink2">
-          Measure again and type what the tape says: <Term name="as built" />. The putts are scored
-          on it, those already logged too.
+          Measure again and enter what the tape says. The putts, including those already logged, are
+          scored <Term name="as measured" />.
         </p>
       </div>
       {measured.map((element) => (
@@ -114,7 +114,11 @@ function Measured({
       if (!built) return;
       const result = await built({ runId, element: element.id, measured: values, off });
       if (!showErrors(result)) return;
-      toast.success(Object.keys(values).length > 0 ? 'Scored as it stands.' : 'Scored as planned.');
+      toast.success(
+        Object.keys(values).length > 0
+          ? 'Putts are scored as measured.'
+          : 'Putts are scored as planned.',
+      );
       router.refresh();
     });
   return (
@@ -128,7 +132,7 @@ function Measured({
             {' '}
             planned {toleranceWords(was, units)}
             {toleranceWords(now, units) !== toleranceWords(was, units) && (
-              <strong className="text-ink">, stands at {toleranceWords(now, units)}</strong>
+              <strong className="text-ink">, measured {toleranceWords(now, units)}</strong>
             )}
           </span>
         )}
@@ -156,7 +160,7 @@ function Measured({
       {off.gap !== undefined && typed.gap !== undefined && (
         <p className="text-[0.9375rem] text-ink2">
           Gap from a photo: {(typed.gap * 1000).toFixed(1)} mm, give or take{' '}
-          {(off.gap * 1000).toFixed(1)} mm. Scored as no surer than that.
+          {(off.gap * 1000).toFixed(1)} mm. The score is no surer than that.
         </p>
       )}
       <div className="flex flex-wrap gap-2.5">
@@ -170,7 +174,7 @@ function Measured({
             use={(name, { value, error }) =>
               name === 'gap'
                 ? {
-                    label: `Take ${(value * 1000).toFixed(1)} mm as the gap`,
+                    label: `Use ${(value * 1000).toFixed(1)} mm as the gap`,
                     use: () => {
                       const refused = tryOn('gap', value, error);
                       if (refused) toast.error(refused);
@@ -184,7 +188,7 @@ function Measured({
           disabled={busy || Object.keys(wrong).length > 0 || Object.keys(typed).length === 0}
           onClick={() => keep(typed)}
         >
-          Score on this
+          Score as measured
         </Button>
         {Object.keys(before).length > 0 && (
           <Button
@@ -196,7 +200,7 @@ function Measured({
               keep({});
             }}
           >
-            As planned after all
+            Score as planned
           </Button>
         )}
       </div>

@@ -33,14 +33,14 @@ export function AsideNote({ aside, onForget }: { aside: SetAside[]; onForget: ()
         <Button onClick={save}>Save {it} as a file</Button>
         {asked ? (
           <>
-            <Button onClick={onForget}>Forget {it} for good</Button>
+            <Button onClick={onForget}>Discard {it} for good</Button>
             <Button kind="quiet" onClick={() => setAsked(false)}>
               Keep {it}
             </Button>
           </>
         ) : (
           <Button kind="quiet" onClick={() => setAsked(true)}>
-            Forget {it}
+            Discard {it}
           </Button>
         )}
       </div>

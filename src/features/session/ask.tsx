@@ -16,7 +16,7 @@ export interface Asked {
 export function Ask({ asked, busy }: { asked: Asked; busy: boolean }) {
   const { words, small, other, primary } = asked;
   return (
-    <div className="grid gap-2.5" role="status" aria-label="the rule">
+    <div className="grid gap-2.5" role="status" aria-label="Next step">
       <p className={small ? 'text-[0.96875rem] font-[600]' : 'text-[1.1875rem] font-[680]'}>
         {words}
       </p>

@@ -37,8 +37,8 @@ export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | 
   const { counts, course, nextRung, fit } = play;
   if (course.pausedSince) {
     return {
-      words: 'Paused. The clock stands still.',
-      primary: { label: 'Go on', act: asking.resume },
+      words: 'Paused. The clock is stopped.',
+      primary: { label: 'Resume', act: asking.resume },
     };
   }
   if (!asking.asks) {
@@ -51,7 +51,7 @@ export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | 
       other: { label: 'Not now', act: asking.refuse },
       ...(to !== null && {
         primary: {
-          label: `Rung ${to + 1}, ${ladder[to]}: it stands`,
+          label: `Ready on rung ${to + 1}, ${ladder[to]}`,
           act: () => asking.climb(to),
         },
       }),
@@ -59,9 +59,9 @@ export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | 
   }
   if (nextRung !== null) {
     return {
-      words: `${nextRung > (rung ?? 0) ? 'Up' : 'Down'} to rung ${nextRung + 1}: ${ladder[nextRung]}.`,
-      other: { label: 'Stay on this one', act: asking.goOn },
-      primary: { label: 'It stands', act: () => asking.climb(nextRung) },
+      words: `Move ${nextRung > (rung ?? 0) ? 'up' : 'down'} to rung ${nextRung + 1}: ${ladder[nextRung]}.`,
+      other: { label: 'Stay on this rung', act: asking.goOn },
+      primary: { label: 'Ready on new rung', act: () => asking.climb(nextRung) },
     };
   }
   const onward = player.plan?.next
@@ -79,16 +79,16 @@ export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | 
         }
       : {
           words: `Cold test done. The last part: ${told}.`,
-          other: { label: 'Go on all the same', act: asking.goOn },
+          other: { label: 'Keep going', act: asking.goOn },
           primary: { label: 'Finish', act: asking.finish },
         };
   }
   if (cold) {
     const done = `Cold test done: ${counts.clear} of ${counts.putts} ${passWord(layout)}.`;
     return {
-      words: `${done} Now the drill itself.`,
+      words: `${done} Now start the drill.`,
       other: { label: 'Finish', act: asking.finish },
-      primary: { label: 'On to the drill', act: () => asking.goTo({ drillId, rung }) },
+      primary: { label: 'Start drill', act: () => asking.goTo({ drillId, rung }) },
     };
   }
   return {

@@ -13,7 +13,7 @@ const SAID: Record<BeatTone, string> = { begin: 'back', turn: 'through', strike:
 /** What is heard, seen: one field a tone. */
 function Tones({ lit }: { lit: BeatTone | null }) {
   return (
-    <ul aria-label="Beat" className="grid flex-1 grid-cols-3 gap-2">
+    <ul aria-label="Metronome" className="grid flex-1 grid-cols-3 gap-2">
       {TONES.map((tone) => (
         <li
           key={tone}
@@ -35,7 +35,7 @@ export function BeatSign() {
     <div className="flex items-center gap-2.5">
       <Tones lit={lit} />
       <Button className="min-h-11 px-3" onClick={() => setBeat({ runs: false })}>
-        Stop beat
+        Stop metronome
       </Button>
     </div>
   );
@@ -49,7 +49,7 @@ export function StrokeBeat() {
     <div className="grid gap-3">
       <div className="flex flex-wrap items-start gap-x-5 gap-y-3">
         <div className="grid gap-1.5">
-          <span className="cap">Strokes a minute</span>
+          <span className="cap">Strokes per minute</span>
           <div className="flex items-center gap-2">
             <Button
               className="min-h-12 px-4"
@@ -73,14 +73,14 @@ export function StrokeBeat() {
           </div>
         </div>
         <Choice
-          label="Back to through"
+          label="Tempo, back to through"
           value={String(ratio)}
           onChange={(value) => setBeat({ ratio: Number(value) })}
           options={RATIOS.map((value) => ({ value, label: `${value} : 1` }))}
         />
       </div>
       <Button className="min-h-12" aria-pressed={runs} onClick={() => setBeat({ runs: !runs })}>
-        {runs ? 'Stop the beat' : 'Start the beat'}
+        {runs ? 'Stop metronome' : 'Start metronome'}
       </Button>
     </div>
   );

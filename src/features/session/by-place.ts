@@ -74,10 +74,10 @@ export function byPlace(
     stationOrSpot,
     (_key, { place }) =>
       place.again > 0
-        ? `${ordinal(place.again + 1)} putt, from where the one before stopped`
+        ? `${ordinal(place.again + 1)} putt, from where the last one stopped`
         : layoutAt(layout, place) === null
-          ? 'from where nobody noted'
-          : (placeWords(layout, place, units) ?? 'from the ball mark'),
+          ? 'spot not recorded'
+          : (placeWords(layout, place, units) ?? 'from the ball marker'),
     passing(layout),
   );
   return rows.length > 1 ? rows : [];

@@ -38,7 +38,7 @@ export function CountIn({
                 <strong className="num">{back}</strong> of {count} {count === 1 ? one : many}
               </span>
               <span className="flex gap-2">
-                <Button aria-label={`One ${one} less`} className="px-3" onClick={() => change(-1)}>
+                <Button aria-label={`One ${one} fewer`} className="px-3" onClick={() => change(-1)}>
                   <Minus size={18} aria-hidden />
                 </Button>
                 <Button aria-label={`One ${one} more`} className="px-3" onClick={() => change(1)}>
@@ -61,7 +61,7 @@ export function CountIn({
           )
         }
       >
-        {missing === 0 ? 'All collected, finish' : `Finish with ${missing} missing`}
+        {missing === 0 ? 'Finish, all collected' : `Finish with ${missing} missing`}
       </Button>
     </SheetDialog>
   );

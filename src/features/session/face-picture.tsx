@@ -63,8 +63,8 @@ export function FacePicture({
       role="img"
       aria-label={
         onPoint
-          ? 'The putter’s face, from its front: touch where the mark is'
-          : `Marks on the putter’s face: ${marks.length}`
+          ? 'Putter face, seen from the front. Tap where the mark is.'
+          : `Marks on the putter face: ${marks.length}`
       }
       viewBox={[-width / 2, top, width, height].map(mm).join(' ')}
       className={`w-full touch-manipulation ${className} ${onPoint ? 'cursor-crosshair' : ''}`}
@@ -133,7 +133,7 @@ export function FacePicture({
     </svg>
   );
   return onPoint ? (
-    <Cross label="Where the mark is" onPoint={point} className="grid h-full">
+    <Cross label="Mark position" onPoint={point} className="grid h-full">
       {drawn}
     </Cross>
   ) : (

@@ -129,8 +129,8 @@ function Finish({
       height={size.height}
       aria-label={
         onPoint
-          ? `The green round the hole, the ball coming from ${up ? 'below' : 'the left'}: touch where it stopped`
-          : `Where ${rests.length} putts came to rest round the hole`
+          ? `Green around the hole, with the ball coming from ${up ? 'below' : 'the left'}. Tap where it stopped.`
+          : `Where ${rests.length} putts stopped around the hole`
       }
       className={`touch-manipulation bg-sheet ${onPoint ? 'cursor-crosshair' : ''}`}
       onClick={({ clientX, clientY, timeStamp }) => point(clientX, clientY, timeStamp)}

@@ -29,7 +29,7 @@ export function FinishedHere({
       <h1>Session finished</h1>
       <p role="status" className="max-w-prose text-[1.125rem]">
         {offline
-          ? 'No signal. Everything is saved on this device, and will be sent when there is a signal, from any page of Dirigo.'
+          ? 'You are offline. Everything is saved on this device and will be sent from any page of Dirigo once you are online.'
           : 'Sending the last putts…'}
       </p>
       {offline && (

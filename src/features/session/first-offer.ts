@@ -13,7 +13,7 @@ export const firstGates = (): GateOffered[] =>
     const kit = layoutKit(layout).map(({ item, count }) => kitWords(item, count));
     return {
       ...{ key, name, purpose },
-      kit: kit.join(', ') || 'nothing but a ball',
+      kit: kit.join(', ') || 'just a ball',
       marks: smallMarks(drawLayout(layout)),
     };
   });

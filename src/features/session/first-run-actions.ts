@@ -8,10 +8,10 @@ import { coachAction } from '../shared/action';
 import { FIRST_GATES } from './first-gates';
 
 const first = z.object({
-  name: z.string().trim().max(80, 'A name may have at most 80 letters.'),
+  name: z.string().trim().max(80, 'The name is too long: use at most 80 characters.'),
   units: z.enum(['imperial', 'metric']),
   /** Who putts; empty for the coach, to try it. */
-  student: z.string().trim().max(80, 'A name may have at most 80 letters.'),
+  student: z.string().trim().max(80, 'The name is too long: use at most 80 characters.'),
   hand: z.enum(['right', 'left']),
   drill: z.enum(FIRST_GATES),
 });

@@ -45,7 +45,7 @@ export function FirstRun({
   const id = useId();
   const begin = () => {
     if (who === 'student' && student.trim() === '') {
-      setErrors({ student: 'A name is needed.' });
+      setErrors({ student: 'Enter the student’s name.' });
       return;
     }
     run(async () => {
@@ -61,8 +61,8 @@ export function FirstRun({
   return (
     <div className="grid max-w-4xl gap-7 px-4 py-6 md:px-7">
       <p className="max-w-prose text-[1.1875rem]">
-        Three answers and a gate, and you log your first putt. Twenty putts tell how straight they
-        start; everything here can be changed later.
+        Answer three questions, set up a gate and log your first putt. Twenty putts show how
+        straight they start. You can change everything here later.
       </p>
       <div className="grid gap-x-8 gap-y-5 sm:grid-cols-2">
         <TextField
@@ -73,7 +73,7 @@ export function FirstRun({
           error={errors.name}
         />
         <Choice
-          label="Putts are measured in"
+          label="Units for putts"
           value={long}
           onChange={(value) => setLong(value)}
           options={[
@@ -82,16 +82,16 @@ export function FirstRun({
           ]}
         />
         <Choice
-          label="Who putts"
+          label="Who will putt"
           value={who}
           onChange={(value) => setWho(value)}
           options={[
-            { value: 'myself', label: 'I try it myself' },
+            { value: 'myself', label: 'me, to try it' },
             { value: 'student', label: 'a student' },
           ]}
         />
         <Choice
-          label="Plays"
+          label="Hand"
           value={hand}
           onChange={(value) => setHand(value)}
           options={[
@@ -101,7 +101,7 @@ export function FirstRun({
         />
         {who === 'student' && (
           <TextField
-            label="The student’s name"
+            label="Student’s name"
             value={student}
             onChange={({ target }) => {
               setStudent(target.value);
@@ -113,7 +113,7 @@ export function FirstRun({
       </div>
       <div role="radiogroup" aria-labelledby={id} className="grid gap-3">
         <span id={id} className="cap">
-          What to set up
+          First drill
         </span>
         <div className="grid gap-3 sm:grid-cols-3">
           {gates.map((gate) => (
@@ -150,14 +150,14 @@ export function FirstRun({
         disabled={busy}
         onClick={begin}
       >
-        Set it up and putt
+        Set up and start
       </Button>
       <p className="text-[1rem] text-ink2">
-        You kept your putts elsewhere?{' '}
+        Are your putts recorded elsewhere?{' '}
         <Link href="/records/files" className="inline-flex min-h-11 items-center underline">
-          Bring a file in
+          Import a file
         </Link>
-        : a whole book of Dirigo, or a table of putts.
+        : a full Dirigo export or a table of putts.
       </p>
     </div>
   );

@@ -46,7 +46,7 @@ export function KeyPanel() {
         {setting
           ? `Press the key for “${KEY_ACTIONS[setting]}”.`
           : pressed === null
-            ? 'Press a key or your clicker, to see what it does.'
+            ? 'Press a key or your clicker to see what it does.'
             : `${keyWords(pressed)}: ${does ? KEY_ACTIONS[does] : 'does nothing yet'}`}
       </p>
       <ul>
@@ -66,14 +66,14 @@ export function KeyPanel() {
               aria-pressed={setting === action}
               onClick={() => setSetting(setting === action ? null : action)}
             >
-              {setting === action ? 'Leave it' : 'Set'}
+              {setting === action ? 'Cancel' : 'Set key'}
             </Button>
           </li>
         ))}
       </ul>
       {Object.keys(map).length > 0 && (
         <Button kind="quiet" className="justify-self-start" onClick={() => setMap({})}>
-          Back to the usual keys
+          Reset to default keys
         </Button>
       )}
     </div>

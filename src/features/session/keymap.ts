@@ -1,6 +1,6 @@
 /** What a key does while logging, in the order in which they are set. */
 export const KEY_ACTIONS = {
-  clear: 'As it should be',
+  clear: 'All good',
   left: 'Left',
   right: 'Right',
   next: 'Next',

@@ -31,7 +31,7 @@ export function LastMeasured({
   const happened = puttWords(layout, putt, units);
   return (
     <section
-      aria-label="The last putt, as it was measured"
+      aria-label="Last putt, as measured"
       aria-live="polite"
       className="grid gap-1 border-b border-rule pb-1.5"
     >
@@ -49,9 +49,7 @@ export function LastMeasured({
           ) : (
             'Measured'
           )}
-          {putt.filled.length > 0 && (
-            <span className="font-[500] text-ink2"> by what was measured</span>
-          )}
+          {putt.filled.length > 0 && <span className="font-[500] text-ink2"> (measured)</span>}
         </span>
         <span className="shrink-0 text-sm text-ink2">
           {readBy(putt.measured)}
@@ -68,12 +66,12 @@ export function LastMeasured({
       </dl>
       {beat.runs && timeBack && timeThrough && (
         <p className="text-[1rem]">
-          Against the beat:{' '}
+          Against the metronome:{' '}
           {beatWords(againstBeat(beat, { back: timeBack.value, through: timeThrough.value }))}.
         </p>
       )}
       <p className="flex flex-wrap justify-between gap-x-4 text-sm text-ink2">
-        {putt.filled.length > 0 && <span>Touch a key within 15 s if it was otherwise.</span>}
+        {putt.filled.length > 0 && <span>Not right? Tap a key within 15 s.</span>}
         {told.length > shown.length && (
           <button type="button" onClick={onLook} className="min-h-6 underline underline-offset-4">
             {told.length - shown.length} more values

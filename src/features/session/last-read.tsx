@@ -9,7 +9,7 @@ export const asksRead = (layout: Layout): boolean =>
   layout.elements.some(({ kind }) => traitsOf(kind).asksRead);
 
 /**
- * What was read of a putt, and what it was: "Read: 1 cup out right. It was 1.6 cups outside the edge, right to left".
+ * What was read of a putt, and what it was: "Read: 1 cup out right. True break: 1.6 cups outside the right edge, right to left".
  *
  * @returns null where no read was asked or said, or nobody can tell where the putt was made
  */
@@ -24,7 +24,7 @@ export function readAndTrue(
   if (!said) return null;
   const spot = element && points[element.id];
   const read = spot ? breakWords(readShown(there, spot)) : said.label.toLowerCase();
-  return `Read: ${read}. It ${said.passes ? 'is' : 'was'} ${breakWords(trueReadOf(there))}.`;
+  return `Read: ${read}. True break: ${breakWords(trueReadOf(there))}.`;
 }
 
 /**
@@ -42,7 +42,7 @@ export function leftWords(
   if (!there || !rest) return null;
   const past = rest.along - there.putt.distance;
   const left = Math.hypot(past, rest.across);
-  return `${roughLength(left, units)} left, ${past < 0 ? 'short of' : 'past'} the hole`;
+  return `Stopped ${roughLength(left, units)} from the hole, ${past < 0 ? 'short of' : 'past'} it`;
 }
 
 /** After the putt: what the read was, and how far from the hole it came to rest. */

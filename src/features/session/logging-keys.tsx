@@ -28,7 +28,7 @@ export function LoggingKeys({
   return (
     <>
       {(guesses || guessed) && (
-        <p className="text-[1.0625rem] font-[640]" role="status" aria-label="the guess">
+        <p className="text-[1.0625rem] font-[640]" role="status" aria-label="Guess">
           {guesses
             ? 'Guess first: where did it go?'
             : `Guessed ${guessed!.label.toLowerCase()}. Now look.`}
@@ -37,7 +37,7 @@ export function LoggingKeys({
       {putt.waitsForRest && (
         <div className="flex flex-wrap items-center justify-between gap-3">
           <p className="text-[1.0625rem] font-[640]" role="status" aria-label="where it stopped">
-            Where did it stop? Touch it on the picture: the next putt is made from there.
+            Where did it stop? Tap the spot on the picture. The next putt is from there.
           </p>
           <Button className="min-h-12" onClick={putt.onward}>
             Not seen
@@ -85,12 +85,12 @@ function Several({
     <>
       <p
         role="status"
-        aria-label="seen so far"
+        aria-label="Seen so far"
         className="min-h-6 text-[1rem] text-ink2 [@media(max-height:500px)]:hidden"
       >
         {some
           ? `Seen: ${puttWords(layout, { ...puttOf(seen), guess: null }, units)}`
-          : 'Touch what you saw, or say that all was as it should be.'}
+          : 'Tap what you saw, or “All good”.'}
       </p>
       <MoreTouch
         elements={[...parts.keys, ...parts.rest]}
@@ -118,7 +118,7 @@ function Several({
             rest(event.timeStamp);
           }}
         >
-          {some ? 'The rest as it should be' : 'All as it should be'}
+          {some ? 'The rest is good' : 'All good'}
         </Button>
       </div>
     </>

@@ -52,11 +52,11 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
     {
       others: (count) =>
         toast(
-          `${count === 1 ? 'A putt' : `${count} putts`} came from another screen. All are kept, in order of arrival.`,
+          `${count === 1 ? 'One putt' : `${count} putts`} arrived from another screen. All are kept, in order of arrival.`,
         ),
       late: (count) =>
         toast(
-          `This session had been finished on another screen. ${count === 1 ? 'The putt' : `The ${count} putts`} logged here ${count === 1 ? 'is' : 'are'} added to it.`,
+          `This session was finished on another screen. ${count === 1 ? 'The putt' : `The ${count} putts`} logged here ${count === 1 ? 'is' : 'are'} added to it.`,
           { duration: 12_000 },
         ),
     },
@@ -124,7 +124,7 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
   /** The page that says what was done: of the player in front, where they have putted. */
   const leave = (done: readonly string[]) => {
     const own = done.find((id) => id === player.sessionId) ?? done[0];
-    if (own === undefined) toast('Nothing was logged, so the session was not kept.');
+    if (own === undefined) toast('No putts were logged, so the session was not saved.');
     onward.go(own === undefined ? ways.start : ways.review(own));
   };
   const end = () =>

@@ -41,7 +41,7 @@ const ON_BEAT = 0.03;
 
 const beside = (seconds: number, what: string): string =>
   Math.abs(seconds) < ON_BEAT
-    ? `${what} on it`
+    ? `${what} on time`
     : `${what} ${Math.abs(seconds).toFixed(2)} s ${seconds > 0 ? 'slow' : 'quick'}`;
 
 /** A stroke against the beat: "back 0.07 s slow, through on it". */

@@ -65,7 +65,7 @@ export function MoreMenu({
   return (
     <SheetDialog
       returnsFocus={false}
-      title="In the middle of a session"
+      title="Session menu"
       open={open}
       onOpen={setOpen}
       trigger={
@@ -82,15 +82,13 @@ export function MoreMenu({
         {more}
         {grouped && rotate && (
           <Button className="min-h-12" disabled={busy} onClick={close(onRotate)}>
-            All on by one station
+            Move everyone on one station
           </Button>
         )}
         {ladder.length > 0 && (
           <Part
             title={
-              rung === null
-                ? 'On no rung: as the drill is drawn'
-                : `On rung ${rung + 1}, ${ladder[rung]}`
+              rung === null ? 'No rung: drill as designed' : `Rung ${rung + 1}, ${ladder[rung]}`
             }
           >
             <div className="grid grid-cols-[repeat(auto-fill,minmax(118px,1fr))] gap-2">
@@ -109,7 +107,7 @@ export function MoreMenu({
           </Part>
         )}
         {swap && (
-          <Part title="Another drill">
+          <Part title="Change drill">
             <Pick
               label="Drill"
               placeholder="Choose a drill"
@@ -122,21 +120,21 @@ export function MoreMenu({
               disabled={busy || !nextDrill}
               onClick={close(() => onSwap({ drillId: next, rung: null }))}
             >
-              {next === drillId ? 'Restart this drill' : `Go on with ${nextDrill?.label ?? ''}`}
+              {next === drillId ? 'Restart drill' : `Switch to ${nextDrill?.label ?? ''}`}
             </Button>
           </Part>
         )}
-        <Part title="A beat for the stroke">
+        <Part title="Stroke metronome">
           <StrokeBeat />
         </Part>
-        <Part title="Keys, and a clicker in the pocket">
+        <Part title="Keys and pocket clicker">
           <KeyPanel />
         </Part>
-        <Part title="Each putt is told by">
+        <Part title="Confirm each putt with">
           <Toggle label="a tone" on={cues.sound} onChange={cues.setSound} />
           <Toggle label="vibration" on={cues.buzz} onChange={cues.setBuzz} />
           <Toggle
-            label="a voice, which says where the next putt is made"
+            label="a voice, which also says where the next putt is from"
             on={cues.voice}
             onChange={cues.setVoice}
           />

@@ -168,13 +168,13 @@ function ShowRead({
   return (
     <SheetDialog
       title="Where does the ball start?"
-      sub="Touch the spot it has to roll over: beside the hole, or on the way to it."
+      sub="Tap the spot it has to roll over, beside the hole or on the way to it."
       open={open}
       onOpen={setOpen}
       returnsFocus={false}
       trigger={
         <Button className="min-h-11" onClick={releaseFocus}>
-          {chosen ? 'Shown on the picture' : 'Show it on a picture'}
+          {chosen ? 'Marked on the picture' : 'Mark it on a picture'}
         </Button>
       }
     >

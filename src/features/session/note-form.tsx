@@ -25,8 +25,8 @@ export function NoteForm({
       }}
     >
       <NotesField
-        label="Your note, in your words"
-        hint="Private: it goes on no sheet and to nobody."
+        label="Private note"
+        hint="Only coaches see it."
         rows={3}
         maxLength={2000}
         value={text}
@@ -34,7 +34,7 @@ export function NoteForm({
       />
       {text.trim() !== note && (
         <Button kind="primary" type="submit" className="w-fit" disabled={busy}>
-          Keep the note
+          Save note
         </Button>
       )}
     </form>

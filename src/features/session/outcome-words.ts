@@ -52,8 +52,8 @@ export function outcomeWords(layout: Layout, putts: Outcomes[]): string[] {
       const [, left, right, ...rest] = element.outcomes() as [Outcome, Outcome, Outcome];
       const tees =
         gates.length > 1
-          ? `${count(left)} at ${left.detail}, ${count(right)} at ${right.detail}`
-          : `${count(left)} at the left tee, ${count(right)} at the right`;
+          ? `${count(left)} hit ${left.detail}, ${count(right)} hit ${right.detail}`
+          : `${count(left)} hit the left tee, ${count(right)} hit the right`;
       const more = rest.filter((one: Outcome) => count(one) > 0);
       return [tees, ...more.map((one: Outcome) => `${count(one)} ${one.label.toLowerCase()}`)].join(
         ', ',
@@ -82,12 +82,12 @@ export function otherOutcomes(layout: Layout, putts: Outcomes[], passed: number)
 }
 
 /** The word for a putt that did what counts. */
-export const passWord = (layout: Layout): 'clear' | 'holed' | 'passed' =>
+export const passWord = (layout: Layout): 'through' | 'holed' | 'passed' =>
   layout.counts === 'hole'
     ? 'holed'
     : loggedElements(layout).others.length === 0 &&
         loggedElements(layout).primary?.outcomes()[0]?.id === 'clear'
-      ? 'clear'
+      ? 'through'
       : 'passed';
 
 /** What happened on one putt: "Clear; Short, 45 cm short; guessed In the zone". */
@@ -111,7 +111,7 @@ export function puttWords(
       const off = Math.abs(read.value) * 1000;
       return off < 0.5
         ? outcome.label
-        : `${outcome.label}, ${off.toFixed(0)} mm to the ${(layout.player.hand === 'right') === read.value < 0 ? 'toe' : 'heel'}`;
+        : `${outcome.label}, ${off.toFixed(0)} mm towards the ${(layout.player.hand === 'right') === read.value < 0 ? 'toe' : 'heel'}`;
     }
     if (spot && element.pointing?.on === 'clock')
       return `${outcome.label}, ${spot.along.toFixed(1)} s`;

@@ -41,7 +41,7 @@ describe('what a number from a photo is good for', () => {
     'eyes of a %s-handed player, %d m to the right of the line, are %d m inside',
     (hand, at, inside) => {
       const { label, eyes } = used(layoutOf('straight-gate', hand), 'eyes', at);
-      expect(label).toBe('Keep on the set-up card');
+      expect(label).toBe('Save to set-up card');
       expect(eyes).toEqual([expect.closeTo(inside, 9)]);
     },
   );
@@ -58,7 +58,7 @@ describe('what a number from a photo is good for', () => {
 
   it('takes where the ball lies for where it stopped, where that is asked for', () => {
     const { label, seen } = used(layoutOf('just-past'), 'past', 0.3);
-    expect(label).toBe('Log where it stopped');
+    expect(label).toBe('Log stopping point');
     expect(seen).toHaveLength(1);
     expect(used(layoutOf('straight-gate'), 'past', 0.3).label).toBeNull();
     expect(used(layoutOf('just-past'), 'gap', 0.06).label).toBeNull();

@@ -38,12 +38,12 @@ export const photoUse =
       const inside = sideOfEnd('heel', layout.player.hand) === 'right' ? value : -value;
       const { min, max } = CARD_FIELDS.eyes;
       if (inside < min || inside > max) return null;
-      return { label: 'Keep on the set-up card', use: () => keepEyes(inside) };
+      return { label: 'Save to set-up card', use: () => keepEyes(inside) };
     }
     if (name !== 'past' && name !== 'aside') return null;
     const [rest] = touchParts(layout).rest;
     const [past, aside] = [other('past'), other('aside')];
     if (!rest || !past || !aside) return null;
     const spot = { along: layout.putt.distance + past.value, across: aside.value };
-    return { label: 'Log where it stopped', use: () => take(pointAt(layout, seen, rest, spot)) };
+    return { label: 'Log stopping point', use: () => take(pointAt(layout, seen, rest, spot)) };
   };

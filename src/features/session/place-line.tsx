@@ -51,14 +51,14 @@ export function PlaceLine({
   return (
     <SheetDialog
       returnsFocus={false}
-      title="The next putt"
-      sub="Where it is made, and how"
+      title="Next putt"
+      sub="Where it is from, and which stroke"
       open={open}
       onOpen={setOpen}
       trigger={
         <button
           type="button"
-          aria-label={`The next putt: ${words}. Change it`}
+          aria-label={`Next putt: ${words}. Change it`}
           className="min-h-11 min-w-0 py-1.5 text-left text-[1.125rem] leading-[1.35] font-[680] underline decoration-rule decoration-2 underline-offset-[5px]"
         >
           {words}
@@ -124,7 +124,7 @@ export function PlaceFields({
       )}
       <LengthInput
         name="distance"
-        label="From the hole"
+        label="Distance from the hole"
         what="A putt"
         value={spot.distance}
         kind="putt"
@@ -138,12 +138,12 @@ export function PlaceFields({
         hint={
           place.spot
             ? undefined
-            : `Nobody noted where it lies. ${showLength(putt.distance, 'putt', units)} unless you say.`
+            : `No distance recorded. ${showLength(putt.distance, 'putt', units)} is used unless you change it.`
         }
       />
       {!isLevel(putt) && (
         <Pick
-          label="From there the green falls"
+          label="Fall direction from there"
           placeholder="Choose"
           options={BEARINGS}
           value={named ? String(named.degrees) : ''}
@@ -155,7 +155,7 @@ export function PlaceFields({
         />
       )}
       <Pick
-        label="Struck"
+        label="Stroke"
         placeholder="Choose"
         options={Object.entries(MANNERS)
           .filter(([id]) => id !== 'simulated')

@@ -24,7 +24,7 @@ describe('where a putt is made, in words', () => {
       '3 ft, 1st of 4 spots, downhill',
     );
     expect(placeWords(four, stationPlace(four, 1), DEFAULT_UNITS)).toMatch(
-      /^3 ft, 2nd of 4 spots, (the edge|0\.\d cups (inside|outside) the edge), (left to right|right to left)$/,
+      /^3 ft, 2nd of 4 spots, (the (left|right) edge|(just|0\.\d cups) (inside|outside) the (left|right) edge), (left to right|right to left)$/,
     );
     expect(placeWords(four, stationPlace(four, 2), METRIC)).toBe('0.91 m, 3rd of 4 spots, uphill');
   });
@@ -39,7 +39,7 @@ describe('where a putt is made, in words', () => {
     const seen = placeAfter(ownPlace(lag), { along: lag.putt.distance + 0.624, across: 0 }, 0.9);
     expect(placeWords(lag, seen, DEFAULT_UNITS)).toBe('5 ft, 2nd putt');
     const unseen = placeAfter(ownPlace(lag), null, 0.9);
-    expect(placeWords(lag, unseen, DEFAULT_UNITS)).toBe('where from?, 2nd putt');
+    expect(placeWords(lag, unseen, DEFAULT_UNITS)).toBe('spot not set, 2nd putt');
     expect(layoutAt(lag, unseen)).toBeNull();
   });
 });

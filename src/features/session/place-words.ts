@@ -46,7 +46,7 @@ export function placeWords(
   const again = place.again > 0 ? `${ordinal(place.again + 1)} putt` : null;
   const far =
     there === null
-      ? 'where from?'
+      ? 'spot not set'
       : place.again > 0
         ? roughLength(there.putt.distance, units)
         : showLength(there.putt.distance, 'putt', units);

@@ -116,12 +116,12 @@ describe('what the screen asks', () => {
     const found = asked(player(), 'CCC', { asks: true, ended: 'Done.' }, [
       mark({ type: 'pause' }, 9),
     ]);
-    expect(found).toMatchObject({ words: 'Paused. The clock stands still.' });
+    expect(found).toMatchObject({ words: 'Paused. The clock is stopped.' });
   });
 
   it('is a roomier rung where a gate is much too hard, but not in the middle of a test or a ladder', () => {
     const hard = asked(player(), 'LLLLLLLL')!;
-    expect(hard.words).toContain('0 of the last 8 passed');
+    expect(hard.words).toContain('Passed 0 of the last 8');
     hard.primary!.act();
     expect(done.at(-1)).toBe(`climb ${player().nearest! - 1}`);
     expect(asked(player(), 'LLLLLLLL', { proposed: false })).toBeNull();
@@ -139,10 +139,10 @@ describe('what the screen asks', () => {
 
   it('is the next rung of a ladder, the drill after a cold test, or the end', () => {
     const ladder = player({ rule: { type: 'ladder', up: 2, down: 2 } });
-    expect(asked(ladder, 'CC', { asks: true })!.words).toContain('Up to rung 4');
+    expect(asked(ladder, 'CC', { asks: true })!.words).toContain('Move up to rung 4');
     const cold = player({ cold: true, rule: { type: 'assessment', putts: 3 } });
     const after = asked(cold, 'CLC', { asks: true, ended: 'Completed in 3 putts.' })!;
-    expect(after.words).toBe('Cold test done: 2 of 3 clear. Now the drill itself.');
+    expect(after.words).toBe('Cold test done: 2 of 3 through. Now start the drill.');
     after.primary!.act();
     expect(done.at(-1)).toBe('go to drill 2');
     const end = asked(player(), 'CCC', { asks: true, ended: 'Completed in 3 putts.' })!;
@@ -163,11 +163,11 @@ describe('what the screen asks', () => {
       expect(done.at(-1)).toBe('next');
     }
     expect(asked(cold, 'CLC', { asks: true, ended: 'Done.' })!.words).toBe(
-      'Part 1 of 3 done: 2 of 3 clear.',
+      'Part 1 of 3 done: 2 of 3 through.',
     );
     const over = { ...cold, plan: { ...plan, index: 2, next: null } };
     expect(asked(over, 'CLC', { asks: true, ended: 'Done.' })).toMatchObject({
-      words: 'Cold test done. The last part: 2 of 3 clear.',
+      words: 'Cold test done. The last part: 2 of 3 through.',
       primary: { label: 'Finish' },
     });
     const last = player({ plan: { ...plan, index: 2, next: null } });

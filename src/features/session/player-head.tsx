@@ -70,7 +70,7 @@ export function PlayerHead({
         </p>
         <p className={clsx('text-[0.9375rem] text-ink2', row ? 'hidden' : 'mt-1.5')}>
           {open ? `${counts.streak} in a row · best ${counts.best}` : progress.words.line}
-          {pace !== null && ` · ${Math.round(pace)} s a putt`}
+          {pace !== null && ` · ${Math.round(pace)} s per putt`}
         </p>
       </div>
       <div className={clsx('flex shrink-0 gap-2', row ? 'flex-row-reverse' : 'flex-col items-end')}>

@@ -188,7 +188,7 @@ export function PlayerScreen({
   const onServer = (make: () => Promise<ActionResult<unknown>>) =>
     work(async () => {
       if (!(await store.flush()) && !ways.apart) {
-        toast.error('Some putts have not reached the server yet. They are kept here; try again.');
+        toast.error('Some putts have not reached the server yet. They are kept here. Try again.');
         return;
       }
       if (showErrors(await make())) onward.again();
@@ -360,7 +360,7 @@ export function PlayerScreen({
           <div className="flex min-h-7 items-center justify-between gap-3">
             <button
               type="button"
-              aria-label="Look at the putts and correct one"
+              aria-label="View or correct putts"
               disabled={view.putts.length === 0}
               onClick={() => setListed(true)}
               className="flex min-h-11 min-w-0 justify-end overflow-hidden"
@@ -419,8 +419,8 @@ export function PlayerScreen({
             <p className="min-w-0 text-sm text-ink2 [@media(max-height:500px)]:hidden">
               {wide
                 ? several
-                  ? 'space all as it should be · N next · U undo'
-                  : 'space passed · ← → the side · U undo'
+                  ? 'Space all good · N next · U undo'
+                  : 'Space passed · ← → left / right · U undo'
                 : ''}
             </p>
             <div className="flex shrink-0 gap-2.5">

@@ -52,7 +52,7 @@ export function PlayersFields({
             key={index}
             className={index > 0 ? 'grid gap-3 border-t border-rule pt-4' : 'grid gap-5'}
           >
-            <legend className="sr-only">{index === 0 ? 'Player' : `Player ${index + 1}`}</legend>
+            <legend className="sr-only">{index === 0 ? 'Student' : `Student ${index + 1}`}</legend>
             <div
               className={index > 0 ? 'grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2' : 'grid'}
             >
@@ -66,7 +66,7 @@ export function PlayersFields({
               />
               {index > 0 && (
                 <Button
-                  aria-label={`Without student ${index + 1}`}
+                  aria-label={`Remove student ${index + 1}`}
                   className="min-h-12 px-3"
                   onClick={() => onPlayers(players.filter((_, at) => at !== index))}
                 >
@@ -75,8 +75,8 @@ export function PlayersFields({
               )}
             </div>
             <Pick
-              label={index === 0 ? 'Drill' : `Drill of student ${index + 1}`}
-              placeholder={index === 0 ? 'Choose a drill' : 'the same drill'}
+              label={index === 0 ? 'Drill' : `Drill for student ${index + 1}`}
+              placeholder={index === 0 ? 'Choose a drill' : 'same drill'}
               options={drills}
               value={player.drillId}
               onChange={(drillId) => change(index, { drillId, rung: null })}
@@ -94,7 +94,7 @@ export function PlayersFields({
       })}
       {players.length < Math.min(MOST, students.length) && (
         <Button kind="quiet" onClick={() => onPlayers([...players, nobody])}>
-          <Plus size={17} aria-hidden /> Another student, in rotation
+          <Plus size={17} aria-hidden /> Add student to the rotation
         </Button>
       )}
     </>

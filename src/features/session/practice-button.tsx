@@ -41,7 +41,7 @@ export function PracticeButton({
     });
   return (
     <Button className="w-fit" onClick={mark} disabled={busy || putts.length === 0}>
-      {practice ? 'Count as struck as usual' : 'Mark all as practice strokes'}
+      {practice ? 'Count all as usual strokes' : 'Mark all as practice strokes'}
     </Button>
   );
 }

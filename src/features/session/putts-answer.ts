@@ -20,7 +20,7 @@ function parsed(text: string | null): unknown {
 /** A coach, by the device that asks. */
 async function coach(request: IncomingMessage): Promise<Principal> {
   const found = await coachAsking(request);
-  if (!found) throw new Problem('refused', 'You are signed out here. Sign in again.');
+  if (!found) throw new Problem('refused', 'You are signed out on this device. Sign in again.');
   return found;
 }
 

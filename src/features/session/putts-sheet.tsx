@@ -38,7 +38,7 @@ export function PuttsSheet({
     <SheetDialog
       returnsFocus={false}
       title={putts.length === 1 ? 'One putt' : `${putts.length} putts`}
-      sub="Touch one to correct it"
+      sub="Tap one to correct it"
       open={open}
       onOpen={onOpen}
     >
@@ -91,10 +91,10 @@ export function PuttList({
                     : '○'}
               </span>
               <span className={clsx('min-w-0 flex-1', putt.leftOut && 'line-through')}>
-                {words || (read ? '' : 'Nothing was looked at')}
+                {words || (read ? '' : 'Nothing recorded')}
                 {read && (
                   <span className="block text-sm text-ink2">
-                    {putt.filled.length > 0 && 'by what was measured · '}
+                    {putt.filled.length > 0 && 'measured · '}
                     {read}
                   </span>
                 )}
@@ -173,7 +173,7 @@ function Correcting({
       />
       <details>
         <summary className="min-h-11 cursor-pointer text-[0.9375rem] underline underline-offset-4">
-          {placeWords(layout, place, units) ?? 'From the ball mark'} · {MANNERS[manner].label}
+          {placeWords(layout, place, units) ?? 'From the ball marker'} · {MANNERS[manner].label}
         </summary>
         <PlaceFields
           layout={layout}
@@ -193,14 +193,14 @@ function Correcting({
       />
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => onCorrect({ leftOut: !putt.leftOut })}>
-          {putt.leftOut ? 'Count it again' : 'Do not count it'}
+          {putt.leftOut ? 'Count this putt' : 'Do not count this putt'}
         </Button>
         <Button
           kind="primary"
           onClick={() => onCorrect({ ...puttOf(seen), place, manner, note })}
           disabled={Object.keys(seen).length === 0}
         >
-          Keep the correction
+          Save correction
         </Button>
       </div>
     </div>

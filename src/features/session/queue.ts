@@ -68,7 +68,7 @@ async function inTime<T>(work: (device: Device) => Promise<T>): Promise<T> {
   const late = new Promise<never>((_, reject) => {
     timer = setTimeout(() => {
       over = true;
-      reject(new Error('The device does not answer.'));
+      reject(new Error('Storage on this device does not respond.'));
     }, PATIENCE);
   });
   late.catch(() => undefined);

@@ -57,11 +57,11 @@ function Read({
     onPoint({ along: distance + past - y / scale, across: (x - size.width / 2) / scale }, at);
   };
   return (
-    <Cross label="Where the ball has to start over" onPoint={point}>
+    <Cross label="Where the ball has to roll over" onPoint={point}>
       <svg
         ref={svg}
         role="img"
-        aria-label="The hole from behind the ball: touch where the ball has to start over"
+        aria-label="The hole from behind the ball. Tap where the ball has to roll over."
         width={size.width}
         height={height}
         className="cursor-crosshair touch-manipulation bg-sheet"
@@ -88,7 +88,7 @@ function Read({
         )}
         <circle cx={hole.x} cy={hole.y} r={Math.max(9, scale * HOLE_RADIUS)} className="fill-ink" />
         <text x={12} y={22} fontSize={15} className="fill-ink2 font-[600]">
-          Touch where the ball starts. One cup from mark to mark.
+          Tap where the ball starts. Marks are one cup apart.
         </text>
         {start && (
           <>

@@ -19,7 +19,7 @@ export function ReopenButton({ id }: { id: string }) {
         })
       }
     >
-      Open again
+      Reopen
     </Button>
   );
 }

@@ -39,7 +39,7 @@ export function ReviewPutts({
   return (
     <details>
       <summary className="cursor-pointer text-[1rem] underline decoration-1 underline-offset-4">
-        Putt by putt{correctable && ', to look at or correct'}
+        Putt by putt{correctable && ' (view or correct)'}
       </summary>
       <PuttList
         layout={layout}

@@ -41,7 +41,7 @@ export function Story({
   const gate = blocks.map(({ last: run }) => ballGateOf(run.layout)).findLast((one) => one);
   return (
     <section
-      aria-label="In short"
+      aria-label="Summary"
       className="flex flex-wrap items-center justify-between gap-x-8 gap-y-3 border-b-[length:var(--stroke)] border-ink bg-sheet px-4 py-4 md:px-7"
     >
       <div className="grid min-w-0 flex-1 basis-80 gap-1">
@@ -60,7 +60,7 @@ export function Story({
           </p>
         ))}
         {skills.length === 0 && (
-          <p className="text-[1.125rem]">This session trained nothing that is scored.</p>
+          <p className="text-[1.125rem]">Nothing in this session is scored.</p>
         )}
         {blocks.length > 1 && (
           <p className="text-[1rem]">
@@ -73,7 +73,7 @@ export function Story({
             .
           </p>
         )}
-        <p className="text-[1.0625rem]">Next: {next.why}</p>
+        <p className="text-[1.0625rem]">What next? {next.why}</p>
       </div>
       <Button asChild kind="primary" className="min-h-14 px-6 text-[1.0625rem] max-sm:w-full">
         <Link
@@ -84,9 +84,9 @@ export function Story({
           }
         >
           {next.type === 'other'
-            ? 'Look for another drill'
+            ? 'Find another drill'
             : next.rung === null
-              ? 'The same again'
+              ? 'Repeat this session'
               : `Rung ${next.rung + 1}, ${rungWords(last.last.ladder[next.rung]!, units)}`}
         </Link>
       </Button>
@@ -117,7 +117,7 @@ function SkillLine({
   const told = score?.basis[skill] ?? 0;
   const [alone, carried] = [score?.alone[skill], score?.carried[skill]];
   if (told === 0 || !alone || !carried) {
-    return <span className="text-ink2">no putt of this session says anything of it.</span>;
+    return <span className="text-ink2">no data from this session.</span>;
   }
   const { words, interval } = biasOf(skill, alone, hand);
   return (
@@ -130,7 +130,7 @@ function SkillLine({
         {showAmount(skill, carried.window.middle)}
         {changed
           ? `; since ${format(changed.since, 'd MMMM')} the window ${windowSince(changed.change)}.`
-          : '; the first session that tells of it.'}
+          : '; this is the first session with data.'}
       </span>
     </>
   );

@@ -96,11 +96,11 @@ export function Review({
         {fresh && <ReopenButton id={session.id} />}
         <Button asChild>
           <a href={`/records/export/file?session=${session.id}`} download>
-            Tables
+            Download tables
           </a>
         </Button>
         <Button asChild>
-          <Link href={`/start?student=${student.id}`}>Another session</Link>
+          <Link href={`/start?student=${student.id}`}>New session</Link>
         </Button>
         <Button asChild>
           <Link href={`/students/${student.id}`}>{first}’s page</Link>
@@ -108,7 +108,7 @@ export function Review({
       </PlaceHead>
       {others.length > 0 && (
         <nav
-          aria-label="The others of the group"
+          aria-label="Others in the group"
           className="flex flex-wrap gap-x-4 gap-y-1 border-b border-rule px-4 py-2.5 text-[1rem] md:px-7"
         >
           Putted with
@@ -123,19 +123,19 @@ export function Review({
               download
               className="ml-auto underline underline-offset-4"
             >
-              Tables of all of them
+              Download group tables
             </a>
           )}
         </nav>
       )}
       {plan?.next && (
         <section
-          aria-label="What is left of the plan"
+          aria-label="Remaining in the plan"
           className="flex flex-wrap items-center justify-between gap-x-8 gap-y-3 border-b border-rule px-4 py-3 md:px-7"
         >
           <p className="text-[1.0625rem]">
-            {plan.index + 1} of {plan.count} parts putted; the others are not done.
-            {!fresh && ` They can be added within ${CORRECTABLE} hours of the session only.`}
+            {plan.index + 1} of {plan.count} parts done.
+            {!fresh && ` You can add the rest within ${CORRECTABLE} hours of the session.`}
           </p>
           {fresh && <GoOnButton id={session.id} next={plan.next} />}
         </section>
@@ -153,16 +153,16 @@ export function Review({
       <RunPhotos runIds={session.runs.map(({ id }) => id)} />
       {trials.length > 0 && (
         <section
-          aria-label="The trial"
+          aria-label="Trial"
           className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
         >
-          <h2 className="mb-2 text-[1.25rem] num">The trial, over all sessions</h2>
+          <h2 className="mb-2 text-[1.25rem] num">Trial, all sessions</h2>
           <Trials trials={trials} />
         </section>
       )}
       {mayNote && (
         <section
-          aria-label="The coach’s note"
+          aria-label="Coach’s note"
           className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
         >
           <SessionNote sessionId={session.id} note={session.note} />
@@ -206,8 +206,8 @@ export function Review({
                   skill={skill}
                   hand={student.hand}
                   rows={[
-                    { name: 'This session alone', putts, score: alone },
-                    { name: 'All sessions to that day', score: carried },
+                    { name: 'This session only', putts, score: alone },
+                    { name: 'All sessions to date', score: carried },
                     ...(before?.carried[skill]
                       ? [
                           {
@@ -259,8 +259,8 @@ function Going({
         <p className="text-[1.125rem]">
           <strong className="text-[1.875rem] num">{counts.clear}</strong> of {counts.seen}{' '}
           {passWord(last.layout)}
-          {runs.length === 1 && otherOutcomes(last.layout, outcomesOf(last), counts.clear)}; best
-          run {counts.best}.
+          {runs.length === 1 && otherOutcomes(last.layout, outcomesOf(last), counts.clear)}; longest
+          streak {counts.best}.
         </p>
         {!ruleTraits(last.rule).free && <RuleEnd progress={progress} last={last} />}
         {news.length > 0 && (
@@ -283,7 +283,7 @@ function Going({
           </p>
         )}
         <p className="text-sm text-ink2">
-          {pace === null ? '' : `${Math.round(pace)} s from putt to putt. `}
+          {pace === null ? '' : `${Math.round(pace)} s per putt. `}
           {course.pauses.length > 0 &&
             `Paused ${course.pauses.length === 1 ? 'once' : `${course.pauses.length} times`}. `}
         </p>
@@ -362,7 +362,7 @@ function RunPicture({
           );
         })}
         <Strip marks={stripMarks(layout, outcomes)} />
-        <CountedList title="By place" rows={byPlace(layout, counted(run.putts), units)} />
+        <CountedList title="By spot" rows={byPlace(layout, counted(run.putts), units)} />
         <CountedList title="By stroke" rows={byManner(layout, counted(run.putts))} />
         {unscored.map(({ reason, putts }) => (
           <p key={reason} role="note" className="border-l-[3px] border-warn pl-3 text-[0.9375rem]">
@@ -373,7 +373,7 @@ function RunPicture({
           {greenWords(layout, units)}
           {rung !== null && ` · rung ${rung + 1}, ${rungWords(run.ladder[rung]!, units)}`}
           {several && ` · ${outcomeWords(layout, outcomes).join('; ')}`}
-          {isBuilt(layout) && ' · scored as it was measured once it stood'}
+          {isBuilt(layout) && ' · scored as measured'}
         </p>
         <ReviewPutts
           runId={run.id}

@@ -27,7 +27,7 @@ export function Rotation({
 }) {
   const next = players[(front + 1) % players.length]!;
   return (
-    <nav aria-label="Players" className="grid gap-1.5">
+    <nav aria-label="Students" className="grid gap-1.5">
       <div className="flex items-stretch gap-2">
         <div className="flex min-w-0 flex-1 overflow-x-auto rounded-[3px] border-[length:var(--stroke)] border-ink">
           {players.map(({ id, name, points }, index) => (
@@ -59,7 +59,7 @@ export function Rotation({
           {words}
         </p>
         <label className="flex shrink-0 items-center gap-1.5">
-          next player
+          next student
           <select
             value={every}
             onChange={({ target }) =>

@@ -46,8 +46,8 @@ export function RoutineClock({
       {from !== null
         ? `Stop at impact: ${passed.toFixed(1)} s`
         : seconds === undefined
-          ? 'Time it: the player steps in'
-          : `Took ${seconds.toFixed(1)} s. Time it again`}
+          ? 'Start timing as the player steps in'
+          : `Took ${seconds.toFixed(1)} s. Time again`}
     </Button>
   );
 }

@@ -15,10 +15,10 @@ function savingWords({ saving, unsaved, entering, kept }: RunView): string {
       return `${unsaved} not saved`;
     case 'waiting':
       if (saving.since === 'now' || entering > 0) return 'saving…';
-      if (!kept) return `${unsaved} in this page only`;
+      if (!kept) return `${unsaved} on this page only`;
       return saving.since === 'server'
-        ? `${unsaved} kept here, the server cannot save`
-        : `${unsaved} kept here, no server`;
+        ? `${unsaved} kept here, server cannot save`
+        : `${unsaved} kept here, no connection`;
   }
 }
 
@@ -41,7 +41,7 @@ export function SavingSign({ view, others }: { view: RunView; others: string }) 
     >
       {savingWords(view)}
       {others !== '' && <span className="block font-[600] text-warn">{others}</span>}
-      {!kept && <span className="block bg-line px-1.5 text-sheet">not kept on this device</span>}
+      {!kept && <span className="block bg-line px-1.5 text-sheet">not stored on this device</span>}
     </p>
   );
 }
@@ -61,8 +61,9 @@ export function Refusal({
   if (saving.state === 'waiting' && saving.message) {
     return (
       <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[0.9375rem]">
-        {saving.message} What is logged is {kept ? 'kept here' : 'in this page only: leave it open'}
-        , and sent again by itself.
+        {saving.message} What you logged is{' '}
+        {kept ? 'kept here' : 'on this page only (leave it open)'}, and it will be sent again
+        automatically.
       </p>
     );
   }
@@ -76,7 +77,7 @@ export function Refusal({
         {unsaved > 0 && (
           <div className="flex flex-wrap gap-2">
             {saving.code === 'finished' && (
-              <Button onClick={onReopen}>Open again and save {unsaved}</Button>
+              <Button onClick={onReopen}>Reopen and save {unsaved}</Button>
             )}
             <Button kind="quiet" onClick={onSetAside}>
               Set {unsaved === 1 ? 'it' : `these ${unsaved}`} aside
@@ -91,9 +92,9 @@ export function Refusal({
     <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[0.9375rem]">
       This session was finished on another screen.{' '}
       <Link href={`/sessions/${sessionId}/review`} className="underline">
-        See what it says
+        View the review
       </Link>{' '}
-      or log on: you will be asked to open it again.
+      or keep logging. You will be asked to reopen it.
     </p>
   );
 }

@@ -152,7 +152,7 @@ describe('a routine that is timed', () => {
     const { outcomes, points } = puttOf(hurried);
     expect(pointsProblem(layout, outcomes, points)).toBeNull();
     expect(pointsProblem(layout, outcomes, { [element.id]: { along: 61, across: 0 } })).toMatch(
-      /^61 s at the .*outine: at most 60 s is allowed\.$/,
+      /^61 s is too long for the .*outine: use 60 s or less\.$/,
     );
     expect(element.pointing!.reads({ along: 14.2, across: 0 })).toEqual([
       { quantity: 'routineTime', value: 14.2, error: 0.3 },

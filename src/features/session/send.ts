@@ -24,7 +24,7 @@ export async function sendEvents(
 
 /** What is wrong with something that was sent once, from a page that keeps nothing; null when all of it was taken. */
 export function wrongWith(answer: RunAnswer | null): string | null {
-  if (!answer) return 'The server does not answer. Nothing was changed; try again.';
+  if (!answer) return 'The server does not respond. Nothing was changed. Try again.';
   if (!answer.ok) return answer.message;
   return answer.refused[0]?.message ?? null;
 }

@@ -14,7 +14,7 @@ export function SessionNote({ sessionId, note }: { sessionId: string; note: stri
     work(async () => {
       if (!showErrors(await keepNote({ sessionId, note: text }))) return;
       setKept(text);
-      toast('The note is kept.');
+      toast('Note saved.');
     });
   return <NoteForm note={kept} busy={busy} onKeep={keep} />;
 }

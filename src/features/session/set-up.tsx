@@ -63,7 +63,7 @@ export function SetUp({
   return (
     <SheetDialog
       returnsFocus={false}
-      title={stands ? 'Tape list, from the ball mark' : 'Set it up, from the ball mark'}
+      title={stands ? 'Tape list, from the ball marker' : 'Set up, from the ball marker'}
       sub={greenWords(layout, units)}
       open={open}
       onOpen={setOpen}
@@ -81,14 +81,14 @@ export function SetUp({
         <div className="sticky bottom-0 mt-4 grid gap-2 border-t-[length:var(--stroke)] border-ink bg-sheet py-3">
           {kit.length > 0 && (
             <p className="text-[1rem]">
-              Out on the green: <strong>{kitList(kit)}</strong>. Count them out; they are counted in
-              at the end.
+              Out on the green: <strong>{kitList(kit)}</strong>. Count them out now and count them
+              back in at the end.
             </p>
           )}
           {hidden !== null && built && (
             <p className="text-[1rem]">
-              Measure the gap first: set by eye it is about 1.5 mm off, which hides a change of the
-              start line under {Math.round(100 * hidden)} %.
+              Measure the gap first. A gap set by eye is about 1.5 mm off, which hides any change of
+              the start line under {Math.round(100 * hidden)} %.
             </p>
           )}
           <div className="grid gap-2 sm:grid-cols-2">
@@ -101,7 +101,7 @@ export function SetUp({
                 setOpen(false);
               }}
             >
-              Set up, start
+              Start putting
             </Button>
             {hidden !== null && built && (
               <Button

@@ -32,7 +32,7 @@ export function Spoken({
     const back = putts.length < before.all.length && seenOf(known) === seenOf(last);
     setBefore({
       all: putts,
-      words: back ? `Taken back; ${stands}` : `${happened}; ${stands}`,
+      words: back ? `Undone; ${stands}` : `${happened}; ${stands}`,
     });
   }
   return (

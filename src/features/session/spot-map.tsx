@@ -38,7 +38,7 @@ export function SpotMap({
     <div className="flex shrink-0 items-center gap-1 py-1">
       <svg
         role="img"
-        aria-label={`Map of the ${count} spots round the hole: number ${next + 1} is next`}
+        aria-label={`Map of the ${count} spots around the hole. Spot ${next + 1} is next.`}
         width={SIZE}
         height={SIZE}
       >
@@ -66,7 +66,7 @@ export function SpotMap({
         <circle {...at(spots[next]!)} r={6.5} className="fill-line stroke-ink" strokeWidth={1.6} />
       </svg>
       {!unread && !isLevel(layout.putt) && (
-        <FallArrow {...layout.putt.slope} label="the way the green falls" />
+        <FallArrow {...layout.putt.slope} label="direction the green falls" />
       )}
     </div>
   );

@@ -75,16 +75,16 @@ export function StartSession({
       />
       {greens.length > 0 && (
         <Pick
-          label="On"
-          placeholder="Which green"
-          options={[{ value: AS_DRAWN, label: 'as the drill is drawn' }, ...greens]}
+          label="Green"
+          placeholder="Choose a green"
+          options={[{ value: AS_DRAWN, label: 'as designed' }, ...greens]}
           value={green}
           onChange={setGreen}
           error={errors.green}
         />
       )}
       <Toggle
-        label="Cold first: ten putts, each once, before any warm-up"
+        label="Cold test first: 10 putts, once each, no warm-up"
         hint={lastCold}
         on={cold}
         onChange={setCold}
@@ -94,7 +94,7 @@ export function StartSession({
       </Button>
       {first.studentId !== '' && players.length === 1 && (
         <Button className="min-h-12" onClick={test} disabled={busy}>
-          Cold test: five parts, 20 minutes
+          Start five-part cold test (20 min)
         </Button>
       )}
     </div>

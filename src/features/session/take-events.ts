@@ -60,7 +60,7 @@ export async function takeEvents(
   const id = z.uuid().safeParse(runId);
   const body = runEvents.safeParse(sent);
   if (!id.success || !body.success) {
-    const message = 'What was sent is not a list of putts for a run.';
+    const message = 'The request is not a valid list of putts for this run.';
     return { status: 422, body: { ok: false, code: 'invalid', message } };
   }
   try {
@@ -68,7 +68,7 @@ export async function takeEvents(
     const { since, owner } = body.data;
     if (owner !== null && owner !== ownerOf(principal)) {
       const message =
-        'This waits for whoever logged it: it is sent when they sign in on this device.';
+        'This is waiting for the person who logged it. It will be sent when that person signs in on this device.';
       return { status: 403, body: { ok: false, code: 'other', message } };
     }
     const { events, finishedAt, refused } = sorted(body.data.events);

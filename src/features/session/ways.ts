@@ -54,7 +54,7 @@ export const WaysProvider = WaysContext.Provider;
 
 export function useWays(): Ways {
   const ways = useContext(WaysContext);
-  if (!ways) throw new RangeError('A logging screen stands within its ways.');
+  if (!ways) throw new RangeError('A logging screen must be rendered inside a WaysProvider.');
   return ways;
 }
 

@@ -9,7 +9,7 @@ const correctionSchema = z.object({
   points: pointsSchema.optional(),
   place: placeSchema.optional(),
   manner: mannerSchema.optional(),
-  note: z.string().trim().max(300, 'A note may have at most 300 letters.').optional(),
+  note: z.string().trim().max(300, 'The note is too long: use at most 300 characters.').optional(),
   leftOut: z.boolean().optional(),
 });
 export type Correction = z.infer<typeof correctionSchema>;

@@ -31,12 +31,12 @@ export function CardLine({
     <section aria-label="Set-up card" className="grid gap-2">
       <p className="text-[1rem]">
         <strong>Set-up</strong>{' '}
-        {looked ? cardSummary(card, units) : 'Nobody has looked at grip, eyes and ball yet.'}{' '}
+        {looked ? cardSummary(card, units) : 'Grip, eyes and ball have not been checked yet.'}{' '}
         {looked && (
           <span className="text-ink2">
             {today
-              ? 'Looked at today.'
-              : known.last && `As on ${format(new Date(known.last.at), 'd MMMM')}.`}
+              ? 'Checked today.'
+              : known.last && `Last checked on ${format(new Date(known.last.at), 'd MMMM')}.`}
           </span>
         )}
       </p>
@@ -52,7 +52,7 @@ export function CardLine({
       <div className="flex flex-wrap gap-2.5">
         {looked && !today && (
           <Button className="min-h-12" onClick={() => onCard(card)}>
-            As last time
+            Same as last time
           </Button>
         )}
         <CardSheet
@@ -60,9 +60,7 @@ export function CardLine({
           putters={known.putters}
           units={units}
           onKeep={onCard}
-          trigger={
-            <Button className="min-h-12">{looked ? 'Change the card' : 'Fill in the card'}</Button>
-          }
+          trigger={<Button className="min-h-12">{looked ? 'Change card' : 'Fill in card'}</Button>}
         />
       </div>
     </section>

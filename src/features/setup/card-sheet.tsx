@@ -11,7 +11,7 @@ import { SheetDialog } from '@/ui/sheet-dialog';
 import { cardForm, typedCard, type CardInput } from './form';
 
 /** Stands for nothing chosen, where a list needs a value for it. */
-const NOBODY = 'not looked at';
+const NOBODY = 'not checked';
 
 /** The whole card, filled from the last one. */
 export function CardSheet({
@@ -32,7 +32,7 @@ export function CardSheet({
     <SheetDialog
       returnsFocus={false}
       title="Set-up card"
-      sub="What you look at now; leave the rest empty."
+      sub="Fill in what you check now and leave the rest empty."
       open={open}
       onOpen={setOpen}
       trigger={trigger}
@@ -90,7 +90,7 @@ function CardFields({
             control={control}
             name="putter"
             label="Putter"
-            placeholder="Which putter"
+            placeholder="Choose a putter"
             options={[
               ...putters.map(({ id, name }) => ({ value: id, label: name })),
               { value: NOBODY, label: NOBODY },
@@ -128,7 +128,7 @@ function CardFields({
       </div>
       <div className="sticky bottom-0 border-t-[length:var(--stroke)] border-ink bg-sheet py-3">
         <Button kind="primary" type="submit" className="min-h-14 w-full text-[1.125rem]">
-          Keep the card
+          Save card
         </Button>
       </div>
     </form>
@@ -142,6 +142,6 @@ const isList = (id: string): boolean =>
 function hintOf(id: CardFieldId): string {
   const field = cardField(id);
   return field.kind === 'length' && field.sides
-    ? `${field.about} Type “30 mm ${field.sides[1]}” or “1 in ${field.sides[0]}”.`
+    ? `${field.about} For example, type “30 mm ${field.sides[1]}” or “1 in ${field.sides[0]}”.`
     : field.about;
 }

@@ -72,14 +72,17 @@ describe('a card as it is typed', () => {
   });
 
   it.each<[Partial<CardInput>, string]>([
-    [{ pressure: '0' }, '“0”: Grip pressure is a whole number from 1 to 10.'],
-    [{ pressure: 'firm' }, '“firm”: Grip pressure is a whole number from 1 to 10.'],
-    [{ pressure: '4.5' }, '“4.5”: Grip pressure is a whole number from 1 to 10.'],
-    [{ leadFoot: '120 %' }, '“120 %”: Weight on the lead foot is a whole number from 20 to 90.'],
-    [{ ball: '30 mm' }, 'Say which side: 30 mm behind, or 30 mm ahead.'],
-    [{ eyes: '2 m inside' }, 'Eyes from the ball line of 2 m is too great'],
+    [{ pressure: '0' }, '“0”: Grip pressure must be a whole number from 1 to 10.'],
+    [{ pressure: 'firm' }, '“firm”: Grip pressure must be a whole number from 1 to 10.'],
+    [{ pressure: '4.5' }, '“4.5”: Grip pressure must be a whole number from 1 to 10.'],
+    [
+      { leadFoot: '120 %' },
+      '“120 %”: Weight on the lead foot must be a whole number from 20 to 90.',
+    ],
+    [{ ball: '30 mm' }, 'Add the side: 30 mm behind or 30 mm ahead.'],
+    [{ eyes: '2 m inside' }, 'Eye position from the ball line of 2 m is too large'],
     [{ stance: 'wide' }, '“wide” is not a length.'],
-    [{ aids: 'x'.repeat(81) }, 'Chair and aids may have at most 80 letters.'],
+    [{ aids: 'x'.repeat(81) }, 'at most 80 characters'],
   ])('%j is refused beside its field, with what is allowed', (input, message) => {
     const [id] = Object.keys(input);
     expect((said(input) as Record<string, string>)[id!]).toContain(message);
@@ -106,7 +109,7 @@ describe('a card in a line', () => {
       gaze: 'follows',
     });
     expect(cardSummary(one, DEFAULT_UNITS)).toBe(
-      'Blade · claw · grip pressure 1 of 10 · ball 30 mm ahead · eyes over the line · 55 % on the lead foot · head: eyes follow the ball · sole flat',
+      'Blade · claw · grip pressure 1 out of 10 · ball 30 mm ahead · eyes over the line · 55 % on the lead foot · head: eyes follow the ball · sole flat',
     );
     expect(cardSummary(card({ ball: 0 }), inches)).toBe('ball at the breastbone');
     expect(cardSummary(emptyCard(), DEFAULT_UNITS)).toBe('');
@@ -160,12 +163,12 @@ describe('a putter as it is typed', () => {
 
   it('names what is not believed, and what is', () => {
     expect(wrong({ mass: '5000 g' })).toBe(
-      'A head of “5000 g” is not believed: 200 to 800 g is allowed.',
+      'A head mass of “5000 g” is out of range: use 200 to 800 g.',
     );
-    expect(wrong({ inertia: 'much' })).toMatch(/“much” is not believed: 1,000 to 20,000 g cm²/);
-    expect(wrong({ loft: '14°' })).toMatch(/0° to 10° is allowed/);
-    expect(wrong({ length: '3 m' })).toMatch(/too great/);
-    expect(wrong({ name: ' ' })).toBe('A name is needed.');
+    expect(wrong({ inertia: 'much' })).toMatch(/“much” is out of range: use 1,000 to 20,000 g cm²/);
+    expect(wrong({ loft: '14°' })).toMatch(/use 0° to 10°/);
+    expect(wrong({ length: '3 m' })).toMatch(/too large/);
+    expect(wrong({ name: ' ' })).toBe('Enter a name.');
   });
 
   it('is said in a line, what is known of it only', () => {

@@ -14,10 +14,13 @@ function fieldSchema(id: CardFieldId, units: UnitPreferences) {
       return orNothing(z.enum(Object.keys(field.options) as [string, ...string[]]));
     case 'text':
       return orNothing(
-        z.string().trim().max(field.most, `${field.name} may have at most ${field.most} letters.`),
+        z
+          .string()
+          .trim()
+          .max(field.most, `${field.name} is too long: use at most ${field.most} characters.`),
       );
     case 'number': {
-      const wrong = `${field.name} is a whole number from ${field.min} to ${field.max}.`;
+      const wrong = `${field.name} must be a whole number from ${field.min} to ${field.max}.`;
       return orNothing(
         z.string().transform((text, context) => {
           const value = Number(text.trim().replace(/\s*%$/, ''));

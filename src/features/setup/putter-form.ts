@@ -38,7 +38,7 @@ const inUnit = (
     const show = (one: number) => Math.round(one / unit).toLocaleString('en');
     context.addIssue({
       code: 'custom',
-      message: `${what} of “${text.trim()}” is not believed: ${show(min)} to ${show(max)} ${symbol} is allowed.`,
+      message: `${what} of “${text.trim()}” is out of range: use ${show(min)} to ${show(max)} ${symbol}.`,
     });
     return z.NEVER;
   });
@@ -51,11 +51,11 @@ export function putterForm(units: UnitPreferences) {
     headLength: lengthSchema({ what: 'A head length', bare, ...HEAD_LENGTH }),
     headDepth: lengthSchema({ what: 'A head depth', bare, ...HEAD_DEPTH }),
     lieAngle: angleSchema({ what: 'A lie angle', ...LIE_ANGLE }),
-    length: orNothing(lengthSchema({ what: 'A length', bare, ...PUTTER_LENGTH })),
+    length: orNothing(lengthSchema({ what: 'A putter length', bare, ...PUTTER_LENGTH })),
     loft: orNothing(angleSchema({ what: 'A loft', ...PUTTER_LOFT })),
     shape: z.enum([...SHAPES, '']).transform((shape) => (shape === '' ? null : shape)),
-    mass: orNothing(inUnit('A head', 'g', GRAM, HEAD_MASS)),
-    inertia: orNothing(inUnit('An inertia', 'g cm²', GRAM_CM2, HEAD_INERTIA)),
+    mass: orNothing(inUnit('A head mass', 'g', GRAM, HEAD_MASS)),
+    inertia: orNothing(inUnit('A head inertia', 'g cm²', GRAM_CM2, HEAD_INERTIA)),
     grip: putterValues.shape.grip,
   });
 }

@@ -37,11 +37,11 @@ export function Putters({
   const take = (putter: Putter) =>
     run(async () => {
       if (showErrors(await takeIntoUse(putter.id)))
-        toast.success(`${putter.name} is in use: new layouts are fitted to it.`);
+        toast.success(`${putter.name} is now in use. New layouts are fitted to it.`);
     });
   const remove = (putter: Putter) =>
     run(async () => {
-      if (showErrors(await removePutter(putter.id))) toast(`${putter.name} was taken out.`);
+      if (showErrors(await removePutter(putter.id))) toast(`${putter.name} has been removed.`);
     });
   return (
     <div className="grid gap-4">
@@ -68,7 +68,7 @@ export function Putters({
               <div className="flex flex-wrap gap-2.5 print:hidden">
                 {!putter.inUse && (
                   <Button disabled={busy} onClick={() => take(putter)}>
-                    Take into use
+                    Use this putter
                   </Button>
                 )}
                 <PutterSheet
@@ -76,16 +76,16 @@ export function Putters({
                   id={putter.id}
                   values={putter}
                   units={units}
-                  trigger={<Button aria-label={`Change ${putter.name}`}>Change</Button>}
+                  trigger={<Button aria-label={`Edit ${putter.name}`}>Edit</Button>}
                 />
                 {!putter.inUse && (
                   <Button
                     kind="quiet"
                     disabled={busy}
-                    aria-label={`Take out ${putter.name}`}
+                    aria-label={`Remove ${putter.name}`}
                     onClick={() => remove(putter)}
                   >
-                    Take out
+                    Remove
                   </Button>
                 )}
               </div>
@@ -109,7 +109,7 @@ export function Putters({
               grip: '',
             }}
             units={units}
-            trigger={<Button>Add a putter</Button>}
+            trigger={<Button>Add putter</Button>}
           />
         </div>
       )}
@@ -133,8 +133,8 @@ function PutterSheet({
   const [open, setOpen] = useState(false);
   return (
     <SheetDialog
-      title={id === null ? 'A new putter' : values.name}
-      sub="Leave empty what nobody has measured."
+      title={id === null ? 'New putter' : values.name}
+      sub="Leave a field empty if nobody has measured it."
       open={open}
       onOpen={setOpen}
       trigger={trigger}
@@ -195,20 +195,20 @@ function PutterFields({
   );
   return (
     <form onSubmit={save} noValidate className="mt-4 grid gap-5">
-      {field('name', 'Name', 'as you both call it')}
+      {field('name', 'Name', 'what you and the student call it')}
       <div className="grid gap-x-6 gap-y-5 sm:grid-cols-2">
         {field('length', 'Length', 'along the shaft, sole to the end of the grip')}
-        {field('lieAngle', 'Lie angle', 'of the shaft from the ground; 70° is common')}
+        {field('lieAngle', 'Lie angle', 'between the shaft and the ground; 70° is common')}
         {field('loft', 'Loft', 'of the face; about 4° is common')}
-        {field('headLength', 'Head, heel to toe', '112 mm, 4 3/8 in')}
+        {field('headLength', 'Head length, heel to toe', 'for example 112 mm or 4 3/8 in')}
         {field(
           'headDepth',
-          'Head, front to back',
-          'as far back as it has its full length: a blade about 25 mm, a deep mallet 90 mm',
+          'Head depth, front to back',
+          'as far back as it has its full length: about 25 mm for a blade, 90 mm for a deep mallet',
         )}
-        {field('mass', 'Mass of the head', 'in g, if known')}
-        {field('inertia', 'Inertia of the head', 'in g cm², if known')}
-        {field('grip', 'Grip', 'thick or thin, its shape')}
+        {field('mass', 'Head mass', 'in g, if known')}
+        {field('inertia', 'Head inertia', 'in g cm², if known')}
+        {field('grip', 'Grip', 'thickness and shape')}
       </div>
       <ChoiceField
         control={control}
@@ -216,11 +216,11 @@ function PutterFields({
         label="Shape"
         options={[
           ...SHAPES.map((value) => ({ value, label: value })),
-          { value: '', label: 'not said' },
+          { value: '', label: 'not known' },
         ]}
       />
       <Button kind="primary" type="submit" className="min-h-12" disabled={isSubmitting}>
-        {id === null ? 'Add the putter' : 'Save'}
+        {id === null ? 'Add putter' : 'Save putter'}
       </Button>
     </form>
   );

@@ -9,14 +9,14 @@ export function Trials({ trials }: { trials: readonly Trial[] }) {
         <li key={`${trial.a} ${trial.b}`} className="grid gap-1">
           <p className="text-[1.0625rem]">
             <strong>
-              {asSentence(trial.a)} against {trial.b}
+              {asSentence(trial.a)} compared with {trial.b}
             </strong>{' '}
             <span className="text-ink2">
               ({trial.putts.a} and {trial.putts.b} putts)
             </span>
           </p>
           {trial.skills.length === 0 ? (
-            <p className="text-ink2">Too few putts: fifteen of a skill with each.</p>
+            <p className="text-ink2">Not enough data yet: each needs 15 putts of the same skill.</p>
           ) : (
             <ul className="grid gap-0.5">
               {trial.skills.map((one) => (

@@ -14,7 +14,8 @@ import { messageFor } from './message';
 import { askingCoach, askingStudent } from './principal';
 import { fieldErrors, type ActionResult } from './result';
 
-const SIGNED_OUT = 'You are signed out here. Sign in again in another tab, and try once more.';
+const SIGNED_OUT =
+  'You are signed out on this device. Sign in again in another tab, then try again.';
 
 type SchemaFor<Who, Schema extends z.ZodType> =
   Schema | ((database: Database, principal: Who) => Promise<Schema>);
@@ -45,7 +46,7 @@ async function answer<Who, Schema extends z.ZodType, T>(
     if (!parsed.success) {
       return {
         ok: false,
-        message: 'Some of this cannot be right.',
+        message: 'Some fields need correcting.',
         fields: fieldErrors(parsed.error),
       };
     }
@@ -103,7 +104,7 @@ export function studentAction<Schema extends z.ZodType, T>(
     const who = async () => {
       const link = z.string().max(80).safeParse(token);
       const principal = link.success ? await askingStudent(link.data) : null;
-      if (!principal) throw new Problem('not-found', 'There is no such page.');
+      if (!principal) throw new Problem('not-found', 'Page not found.');
       return principal;
     };
     return answer(who, schema, input, work, false);

@@ -23,13 +23,13 @@ export function ArchiveButton({
   const change = (next: boolean) =>
     begin(async () => {
       if (!showErrors(await set({ id, archived: next }))) return;
-      toast(next ? `${name} is put away; nothing is lost.` : `${name} is back.`, {
+      toast(next ? `${name} archived. Nothing is deleted.` : `${name} restored.`, {
         action: { label: 'Undo', onClick: () => change(!next) },
       });
     });
   return (
     <Button disabled={busy} onClick={() => change(!archived)}>
-      {archived ? 'Take back' : 'Archive'}
+      {archived ? 'Restore' : 'Archive'}
     </Button>
   );
 }

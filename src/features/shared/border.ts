@@ -72,7 +72,7 @@ export function refusedAs(asked: Asked, names: Names): 'host' | 'origin' | 'site
 export const FOREIGN = {
   ok: false,
   code: 'foreign',
-  message: 'This came from another site and was refused.',
+  message: 'This request came from another site and was refused.',
 } as const;
 
 /** The headers that every answer carries. */

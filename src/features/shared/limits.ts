@@ -47,7 +47,7 @@ export async function countTry(limit: Limit, key: string): Promise<number> {
 export async function tooManyFiles(coachId: string): Promise<Response | null> {
   const wait = await countTry('files', coachId);
   if (wait === 0) return null;
-  return new Response(`Six files a minute are the limit. Wait ${wait} seconds.`, {
+  return new Response(`You can download six files a minute. Wait ${wait} seconds.`, {
     status: 429,
     headers: { 'retry-after': String(wait) },
   });

@@ -20,5 +20,5 @@ export function messageFor(error: unknown): string {
     const said = describeDatabaseError(error, 'the database');
     return asSentence(said);
   }
-  return 'This could not be done, and nothing was changed. Try again; if it stays so, restart Dirigo.';
+  return 'This could not be done, and nothing was changed. Try again. If it keeps failing, restart Dirigo.';
 }

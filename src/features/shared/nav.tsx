@@ -19,7 +19,7 @@ export function Nav({
   const here = (href: string) => (href === '/' ? path === '/' : path.startsWith(href));
   return (
     <nav
-      aria-label="Places"
+      aria-label="Main menu"
       className="fixed inset-x-0 bottom-0 z-20 flex border-t-[length:var(--stroke)] border-ink bg-paper md:sticky md:top-0 md:h-dvh md:w-[148px] md:flex-col md:gap-1 md:border-t-0 md:border-r-[length:var(--stroke)] md:pt-6 md:pb-5 md:pl-6"
     >
       <span className="mb-6 hidden text-[1.25rem] font-[800] tracking-tight [font-stretch:112%] md:block">
@@ -48,8 +48,8 @@ export function Nav({
       <div className="mt-auto hidden pr-4 md:grid md:gap-3">
         {children}
         <p className="text-[0.84375rem] leading-relaxed text-ink2">
-          Ctrl K find
-          <br />? keys
+          Ctrl K search
+          <br />? shortcuts
         </p>
       </div>
     </nav>

@@ -5,11 +5,14 @@ export const passphraseSchema = z
   .object({
     passphrase: z
       .string()
-      .min(12, 'Use at least 12 characters: four unrelated words are easy to remember.')
-      .max(200, 'A passphrase has at most 200 characters.'),
+      .min(
+        12,
+        'The passphrase is too short: use at least 12 characters. Four unrelated words are easy to remember.',
+      )
+      .max(200, 'The passphrase is too long: use at most 200 characters.'),
     again: z.string(),
   })
   .refine(({ passphrase, again }) => passphrase === again, {
     path: ['again'],
-    message: 'The two passphrases differ.',
+    message: 'The two passphrases do not match.',
   });

@@ -48,16 +48,17 @@ export function SecretLink({
     begin(async () => {
       if (!showErrors(await end())) return;
       setSecret(null);
-      toast(`The link to ${what} opens nothing any more.`);
+      toast(`The link to ${what} no longer works.`);
     });
   return (
     <div className="grid justify-items-start gap-2.5">
       {made && (
         <div className="grid gap-3 border-[length:var(--stroke)] border-ink bg-paper p-4">
           <p className="max-w-prose">
-            <strong>Take it now:</strong> the link is shown this once, and kept nowhere.
+            <strong>Copy it now.</strong> For security the link is shown only once and is not
+            stored.
           </p>
-          <QrCode text={made} label={`Code of the link to ${what}`} />
+          <QrCode text={made} label={`QR code for the link to ${what}`} />
           <p className="text-sm num break-all">{made}</p>
           <div className="flex flex-wrap gap-2.5">
             <Button
@@ -65,14 +66,14 @@ export function SecretLink({
               onClick={() =>
                 void navigator.clipboard
                   .writeText(made)
-                  .then(() => toast(`The link to ${what} is copied.`))
+                  .then(() => toast(`Link to ${what} copied.`))
               }
             >
-              Copy the link
+              Copy link
             </Button>
             <Button asChild>
               <a href={made} target="_blank" rel="noreferrer">
-                Open it
+                Open link
               </a>
             </Button>
           </div>
@@ -80,20 +81,20 @@ export function SecretLink({
       )}
       {known && !made && (
         <p className="max-w-prose text-[0.96875rem]">
-          A link stands since {dayOf(known.madeAt)},{' '}
+          Link created {dayOf(known.madeAt)},{' '}
           {known.openedAt ? `last opened ${dayOf(known.openedAt)}` : 'not opened yet'}
-          {known.until && `, and ends after ${dayOf(new Date(known.until.getTime() - 1))}`}. It
-          cannot be shown again: if it is lost, make another.
+          {known.until && `, expires after ${dayOf(new Date(known.until.getTime() - 1))}`}. For
+          security it is shown only once; if it is lost, create a new one.
         </p>
       )}
       {more}
       <div className="flex flex-wrap gap-2.5">
         <Button disabled={busy} onClick={makeOne}>
-          {known || made ? 'Make another, and end that one' : `Make a link to ${what}`}
+          {known || made ? 'Replace link' : `Create link to ${what}`}
         </Button>
         {(known || made) && (
           <Button kind="quiet" disabled={busy} onClick={endIt}>
-            End it
+            Revoke link
           </Button>
         )}
       </div>

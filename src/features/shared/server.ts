@@ -94,7 +94,7 @@ export const refused = (revoked = false): Response =>
     {
       ok: false,
       code: revoked ? 'revoked' : 'refused',
-      message: 'You are signed out here. Sign in again.',
+      message: 'You are signed out on this device. Sign in again.',
     },
     { status: 401 },
   );

@@ -25,11 +25,11 @@ export function ShareButton({
       onClick={() =>
         begin(async () => {
           if (!showErrors(await set({ id, shared: !shared }))) return;
-          toast(shared ? `${name} is yours alone again.` : `All coaches here have ${name} now.`);
+          toast(shared ? `Only you have ${name} now.` : `${name} is shared with all coaches here.`);
         })
       }
     >
-      {shared ? 'Keep to myself' : 'Share'}
+      {shared ? 'Stop sharing' : 'Share'}
     </Button>
   );
 }

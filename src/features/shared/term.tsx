@@ -10,7 +10,7 @@ export function Term({ name, children }: { name: GlossaryTerm; children?: ReactN
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger
-        aria-label={`${typeof children === 'string' ? children : name}: what is that?`}
+        aria-label={`${typeof children === 'string' ? children : name}: what does this mean?`}
         onPointerEnter={({ pointerType }) => pointerType === 'mouse' && setOpen(true)}
         onPointerLeave={({ pointerType }) => pointerType === 'mouse' && setOpen(false)}
         className="inline-block min-h-6 cursor-help px-0.5 leading-6 underline decoration-dotted decoration-2 underline-offset-4"

@@ -49,11 +49,11 @@ export function UnsavedGuard() {
             Leave without saving?
           </AlertDialog.Title>
           <AlertDialog.Description className="text-[1rem]">
-            What you changed of {unsavedNow() ?? 'this page'} is not saved yet.
+            Your changes to {unsavedNow() ?? 'this page'} are not saved yet.
           </AlertDialog.Description>
           <div className="flex flex-wrap gap-2.5">
             <AlertDialog.Cancel asChild>
-              <Button kind="primary">Stay here</Button>
+              <Button kind="primary">Stay on this page</Button>
             </AlertDialog.Cancel>
             <AlertDialog.Action asChild>
               <Button
@@ -65,7 +65,7 @@ export function UnsavedGuard() {
                   if (to && 'entry' in to) window.navigation.traverseTo(to.entry);
                 }}
               >
-                Leave, and lose it
+                Leave and lose changes
               </Button>
             </AlertDialog.Action>
           </div>

@@ -10,7 +10,7 @@ export function PdfLinks({ at }: { at: string }) {
   return Object.values(PAPERS).map(({ id, name }) => (
     <Button key={id} asChild>
       <a href={`${at}?paper=${id}`} download>
-        PDF, {name}
+        Download PDF, {name}
       </a>
     </Button>
   ));

@@ -47,9 +47,9 @@ export function SheetBar({
       {students.length > 0 && (
         <div className="w-[220px]">
           <Pick
-            label="For"
-            placeholder="A student"
-            options={[{ value: NOBODY, label: 'a common player' }, ...students]}
+            label="Student"
+            placeholder="Choose a student"
+            options={[{ value: NOBODY, label: 'standard player' }, ...students]}
             value={query.student ?? NOBODY}
             onChange={(value) => go({ student: value === NOBODY ? undefined : value })}
           />
@@ -72,12 +72,12 @@ export function SheetBar({
       />
       <Button asChild>
         <a href={`/drills/${id}/sheet/svg?${search({})}`} download>
-          SVG
+          Download SVG
         </a>
       </Button>
       <Button asChild>
         <a href={`/drills/${id}/sheet/pdf?${search({})}`} download>
-          PDF
+          Download PDF
         </a>
       </Button>
       <Button kind="primary" onClick={() => window.print()}>

@@ -67,8 +67,8 @@ describe('a set-up sheet', () => {
     ]) {
       expect(words).toContain(text);
     }
-    expect(words.join(' ')).toContain('until 8 have passed; at most 60 putts');
-    expect(words.join(' ')).toContain('ask the greenkeeper');
+    expect(words.join(' ')).toContain('until 8 putts have passed; at most 60 putts');
+    expect(words.join(' ')).toContain('Ask the greenkeeper');
   });
 
   it('is fitted to the student, with what will do for kit that is not at hand', () => {

@@ -77,7 +77,7 @@ export function sheetSvg(
       return { svg: inked(page.nodes, paper, input.name), scale };
     }
   }
-  throw new RangeError('There is no scale to set a sheet at.');
+  throw new RangeError('No scale fits this sheet.');
 }
 
 function inked(nodes: ReactNode[], { width, height }: Paper, name: string): string {
@@ -146,7 +146,7 @@ function head(pen: Pen, input: SheetInput, setting: Setting, inner: number): voi
     setting,
     student
       ? `For ${student.name}: ${fittingWords(student.fitting, units)}.`
-      : `Set for ${fittingWords(layout.player, units)}.`,
+      : `Set up for: ${fittingWords(layout.player, units)}.`,
     {
       x,
       width,
@@ -209,7 +209,7 @@ function drawing(pen: Pen, { layout, units }: SheetInput, inner: number): void {
       <rect width={inner} height={DRAWING} fill="none" stroke="var(--ink)" strokeWidth={1.2} />
       <Drawing marks={marks} units={units} geometry={geometry} size={size} clip="sheet-drawing" />
       <text x={10} y={DRAWING - 10} fontSize={12.5} fill="var(--ink2)" {...FONTS.narrow}>
-        {`pace ${roughLength(layout.putt.past, units)} past, ${Math.round(shareOfHole * 100)} % of the hole left · drawn ×${geometry.across} across`}
+        {`pace ${roughLength(layout.putt.past, units)} past, ${Math.round(shareOfHole * 100)} % of the hole usable · width drawn ×${geometry.across}`}
       </text>
     </g>,
   );
@@ -250,7 +250,7 @@ function tape(pen: Pen, { layout, units }: SheetInput, setting: Setting, inner: 
         strokeWidth={width}
       />,
     );
-  cell('Tape list, in the order of placing, from the ball mark', MARGIN, 'start', 'narrow', 'ink2');
+  cell('Tape list from the ball marker, in placing order', MARGIN, 'start', 'narrow', 'ink2');
   cell('along', columns.along, 'end', 'narrow', 'ink2');
   cell('left', columns.left, 'end', 'narrow', 'ink2');
   cell('right', columns.right, 'end', 'narrow', 'ink2');
@@ -275,7 +275,7 @@ function tape(pen: Pen, { layout, units }: SheetInput, setting: Setting, inner: 
     rule('hair', 0.8);
   }
   const [first] = layout.elements.flatMap(({ id }) => sensitivityOf(layout, id).slice(0, 1));
-  const note = `Across is to the middle of a tee; checks are inside to inside.${first ? ` Measure best: ${first.label.toLowerCase()}.` : ''}`;
+  const note = `Across is measured to the centre of the tee. Checks are measured inside to inside.${first ? ` Measure most carefully: ${first.label.toLowerCase()}.` : ''}`;
   pen.y += 3 * scale;
   write(pen, setting, note, {
     x: MARGIN,
@@ -290,7 +290,7 @@ function doing(pen: Pen, { details, layout }: SheetInput, setting: Setting, widt
   const { scale } = setting;
   const size = BODY * scale;
   const x = MARGIN;
-  label(pen, setting, 'How', x, width);
+  label(pen, setting, 'Steps', x, width);
   details.steps.forEach((step, index) => {
     const y = pen.y;
     write(pen, setting, step, { x: x + 22 * scale, width: width - 22 * scale, size });
@@ -336,7 +336,7 @@ function having(
   }
   if (details.errors.length > 0) {
     pen.y += 8 * scale;
-    label(pen, setting, 'Often seen', x, width);
+    label(pen, setting, 'Common errors', x, width);
     for (const error of details.errors) write(pen, setting, error, { x, width, size: 14 * scale });
   }
 }
@@ -362,4 +362,4 @@ function cautions(
 }
 
 const GENERAL =
-  'Practice only: in play, local rules and the rules of golf decide. Pain or dizziness: stop.';
+  'For practice only. In play, the local rules and the Rules of Golf decide. With pain or dizziness, stop.';

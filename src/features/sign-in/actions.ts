@@ -83,8 +83,8 @@ export const signInByLink = strangerAction(z.string().max(80), async (database, 
 });
 
 const telling = z.object({
-  name: z.string().trim().min(1, 'Type your name.').max(80),
-  passphrase: z.string().min(1, 'Type your passphrase.').max(200),
+  name: z.string().trim().min(1, 'Enter your name.').max(80),
+  passphrase: z.string().min(1, 'Enter your passphrase.').max(200),
 });
 
 /** What wrong tries are counted by: a browser that was signed in once by itself; any other by its address and by the account. */
@@ -220,7 +220,7 @@ export const keepPassphrase = coachAction(
   async (database, principal, { passphrase }) => {
     const { name } = await getCoach(database, principal);
     if (!nameSchema().safeParse(name).success) {
-      throw new Problem('invalid', 'Say your name in Settings first: you sign in with it.');
+      throw new Problem('invalid', 'Enter your name in Settings first. You sign in with it.');
     }
     await setPassphrase(database, principal, passphrase);
     return null;

@@ -7,7 +7,7 @@ export function nameOfBrowser(agent: string): string {
   const { browser, os, platform } = Bowser.parse(agent);
   const where = [platform.model, os.name].filter(Boolean);
   const on = [...new Set(where)].join(', ');
-  return `${browser.name || 'A browser'}${on ? ` on ${on}` : ''}`.slice(0, 80);
+  return `${browser.name || 'Unknown browser'}${on ? ` on ${on}` : ''}`.slice(0, 80);
 }
 
 /** The name of the browser that asks. */

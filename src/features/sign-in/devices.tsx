@@ -17,10 +17,10 @@ interface DeviceShown {
 }
 
 const WAYS: Record<string, string> = {
-  link: 'by a link',
-  phone: 'by a code',
-  passphrase: 'by passphrase',
-  passkey: 'by a passkey',
+  link: 'with a link',
+  phone: 'with a code',
+  passphrase: 'with a passphrase',
+  passkey: 'with a passkey',
 };
 
 /** The devices that are signed in as this coach, and a way to sign each out. */
@@ -33,12 +33,12 @@ export function Devices({ devices, here }: { devices: DeviceShown[]; here: strin
       if (id === here) {
         await emptyDevice().catch(() => undefined);
         router.replace('/sign-in');
-      } else toast(`${name} is signed out.`);
+      } else toast(`${name} has been signed out.`);
     });
   if (devices.length === 0) {
     return (
       <p className="text-[1rem]">
-        No device is signed in: the demo on this machine is open to whoever sits at it.
+        No device is signed in. Anyone at this machine can use the demo.
       </p>
     );
   }
@@ -52,7 +52,7 @@ export function Devices({ devices, here }: { devices: DeviceShown[]; here: strin
           <div>
             <p className="text-[1.0625rem] font-[620]">
               {device.name}
-              {device.id === here && <span className="text-ink2"> · this one</span>}
+              {device.id === here && <span className="text-ink2"> · this device</span>}
             </p>
             <p className="text-[0.9375rem] text-ink2">
               last seen {format(device.seenAt, 'd MMMM, HH:mm')} · signed in{' '}
@@ -61,7 +61,7 @@ export function Devices({ devices, here }: { devices: DeviceShown[]; here: strin
           </div>
           <Button
             disabled={busy}
-            aria-label={`Sign ${device.id === here ? 'this device' : device.name} out`}
+            aria-label={`Sign out ${device.id === here ? 'this device' : device.name}`}
             onClick={() => end(device)}
           >
             Sign out

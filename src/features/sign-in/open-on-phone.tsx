@@ -69,7 +69,7 @@ function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a m
       trigger={
         stands === 'in a head' ? (
           <Button kind="quiet" className="min-h-8 px-1 text-sm text-ink2 max-md:hidden">
-            <Smartphone size={15} aria-hidden /> on a phone
+            <Smartphone size={15} aria-hidden /> Open on a phone
           </Button>
         ) : stands === 'in the foot' ? (
           <button
@@ -89,47 +89,51 @@ function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a m
       {code === null && (
         <div className="mt-3 grid max-w-prose gap-2 text-[1rem]">
           <p>
-            No phone reaches this server: it listens on this machine only. Stop it, and start it
-            with
+            Phones cannot reach this server, because it accepts connections only from this machine.
+            Stop it and start it with
           </p>
           <p className="border border-rule bg-paper px-3 py-2 num">npm start -- --network</p>
           <p className="text-ink2">
-            It then says, step by step, what a phone asks the first time. The phone must be in the
-            same wireless network.
+            It then explains, step by step, what to do the first time on a phone. The phone must be
+            on the same wireless network.
           </p>
         </div>
       )}
       {code && (
         <div className="mt-4 grid gap-4 sm:grid-cols-[auto_1fr] sm:items-center">
           {left > 0 ? (
-            <QrCode text={code.address} label="Code that opens this page on a phone" size={232} />
+            <QrCode
+              text={code.address}
+              label="QR code that opens this page on a phone"
+              size={232}
+            />
           ) : (
             <p className="grid size-[232px] place-items-center border-[length:var(--stroke)] border-rule px-6 text-center text-ink2">
-              This code is too old.
+              This code has expired.
             </p>
           )}
           <div className="grid gap-2">
             <p className="text-[1.0625rem]">
-              Point the phone’s camera at the code, and touch the link.
+              Point the phone’s camera at the code and tap the link.
             </p>
             <p role="timer" className="num text-ink2">
               {left > 0
-                ? `good for ${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')} more, and once`
-                : 'codes are good for two minutes, and once'}
+                ? `The code works once, for another ${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}.`
+                : 'Each code works once and expires after two minutes.'}
             </p>
             <div className="flex flex-wrap gap-2.5">
               <Button disabled={busy} onClick={make}>
-                Another code
+                New code
               </Button>
               <Button
                 kind="quiet"
                 onClick={() =>
                   void navigator.clipboard
                     .writeText(code.address)
-                    .then(() => toast('The address of the code is copied.'))
+                    .then(() => toast('Address copied.'))
                 }
               >
-                Copy its address
+                Copy address
               </Button>
             </div>
           </div>

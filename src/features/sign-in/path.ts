@@ -4,7 +4,7 @@ import { z } from 'zod';
 export const pathSchema = z
   .string()
   .max(300)
-  .regex(/^\/(?![/\\])[\w\-./?=&%~:+]*$/, 'This is no page of Dirigo’s.');
+  .regex(/^\/(?![/\\])[\w\-./?=&%~:+]*$/, 'This is not a Dirigo page.');
 
 /** The page to go to, or the start when it is none of Dirigo's. */
 export const pathOr = (path: unknown, otherwise = '/'): string =>

@@ -70,7 +70,7 @@ export function SignInForm({ to }: { to: string }) {
           Sign in
         </Button>
         <Button disabled={busy} onClick={byPasskey}>
-          Use a passkey
+          Sign in with a passkey
         </Button>
       </div>
     </form>

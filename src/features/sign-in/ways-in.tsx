@@ -39,7 +39,7 @@ export function WaysIn({
       if (!result.ok && Object.keys(result.fields).length > 0) return;
       if (!showErrors(result)) return;
       setTyped({ passphrase: '', again: '' });
-      toast.success('The passphrase is kept, as its hash only.');
+      toast.success('Passphrase saved. Only its hash is stored.');
     });
   const make = () =>
     begin(async () => {
@@ -48,11 +48,11 @@ export function WaysIn({
       const options = asked.value;
       const response = await startRegistration({ optionsJSON: options }).catch(() => null);
       if (!response) {
-        toast.error('No passkey was made.');
+        toast.error('No passkey was created.');
         return;
       }
       if (showErrors(await keepPasskey({ ...response }))) {
-        toast.success('The passkey is kept.');
+        toast.success('Passkey saved.');
       }
     });
   return (
@@ -66,19 +66,19 @@ export function WaysIn({
         }}
       >
         <h3 className="text-[1.0625rem] font-[640]">
-          {passphrase ? 'Your passphrase' : 'A passphrase'}
+          {passphrase ? 'Your passphrase' : 'Passphrase'}
         </h3>
         <TextField
-          label={passphrase ? 'A new passphrase' : 'Passphrase'}
+          label={passphrase ? 'New passphrase' : 'Passphrase'}
           type="password"
           autoComplete="new-password"
           value={typed.passphrase}
           onChange={set('passphrase')}
-          hint="at least 12 letters"
+          hint="at least 12 characters"
           error={fields.passphrase}
         />
         <TextField
-          label="The same again"
+          label="Repeat passphrase"
           type="password"
           autoComplete="new-password"
           value={typed.again}
@@ -87,7 +87,7 @@ export function WaysIn({
         />
         <div className="flex flex-wrap gap-2.5">
           <Button type="submit" disabled={busy}>
-            {passphrase ? 'Change it' : 'Keep it'}
+            {passphrase ? 'Change passphrase' : 'Save passphrase'}
           </Button>
           {passphrase && (
             <Button
@@ -95,11 +95,11 @@ export function WaysIn({
               disabled={busy}
               onClick={() =>
                 begin(async () => {
-                  if (showErrors(await dropPassphrase(null))) toast('There is no passphrase now.');
+                  if (showErrors(await dropPassphrase(null))) toast('Passphrase removed.');
                 })
               }
             >
-              Do without one
+              Remove passphrase
             </Button>
           )}
         </div>
@@ -111,7 +111,7 @@ export function WaysIn({
             <span>
               {name}
               <span className="text-ink2">
-                , since {format(madeAt, 'd MMMM')}
+                , added {format(madeAt, 'd MMMM')}
                 {usedAt ? `, last used ${format(usedAt, 'd MMMM')}` : ''}
               </span>
             </span>
@@ -120,7 +120,7 @@ export function WaysIn({
               disabled={busy}
               onClick={() =>
                 begin(async () => {
-                  if (showErrors(await removePasskey(id))) toast('The passkey is removed.');
+                  if (showErrors(await removePasskey(id))) toast('Passkey removed.');
                 })
               }
             >
@@ -130,12 +130,13 @@ export function WaysIn({
         ))}
         {named ? (
           <Button disabled={busy} onClick={make}>
-            Make a passkey on this device
+            Create passkey on this device
           </Button>
         ) : (
           <p className="max-w-prose text-[0.9375rem] text-ink2">
-            A passkey belongs to a name: open Dirigo by its name, not by its number, to make one. On
-            this machine itself that is <span className="num">localhost</span>.
+            A passkey works only at an address with a name. To create one, open Dirigo by its name
+            and not by its number. On this machine the name is{' '}
+            <span className="num">localhost</span>.
           </p>
         )}
       </section>

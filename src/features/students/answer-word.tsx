@@ -30,14 +30,14 @@ export function AnswerWord({ homework, given }: { homework: string; given: strin
     >
       <div className="min-w-0 flex-1 basis-60">
         <TextField
-          label={`Answer ${given} in a line`}
+          label={`Reply to ${given}`}
           value={text}
           onChange={(event) => setText(event.target.value)}
           error={wrong}
         />
       </div>
       <Button type="submit" disabled={busy}>
-        Answer
+        Send reply
       </Button>
     </form>
   );

@@ -12,7 +12,7 @@ export function BriefPart({
 }) {
   return (
     <section
-      aria-label="In short"
+      aria-label="Summary"
       className="flex flex-wrap items-center justify-between gap-x-8 gap-y-3 border-b-[length:var(--stroke)] border-ink bg-sheet px-4 py-3.5 md:px-7"
     >
       <div className="min-w-0 flex-1 basis-72">
@@ -23,7 +23,7 @@ export function BriefPart({
       </div>
       {next && !archived && (
         <Button asChild kind="primary" className="min-h-14 px-7 text-[1.125rem] max-sm:w-full">
-          <Link href={next.href}>Start</Link>
+          <Link href={next.href}>Start session</Link>
         </Button>
       )}
     </section>

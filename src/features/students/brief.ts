@@ -114,7 +114,7 @@ export function briefOf(
   const given = student.name.split(' ')[0]!;
   const last = scores.at(-1);
   if (!last) {
-    return { says: `Nothing is known of ${given}’s putting yet.`, sure: null, next: null };
+    return { says: `No data on ${given}’s putting yet.`, sure: null, next: null };
   }
   const basis = basisOfAll(scores);
   const [found] = readMisses({
@@ -134,9 +134,7 @@ export function briefOf(
       : told
         ? `${given}: 8 in 10 ${saysOf(told)} ±${showAmount(told, last.carried[told].window.middle)}. No clear pattern in the misses yet.`
         : `There is no data on ${given}’s start line, face, path, strike or pace yet.`,
-    sure: found
-      ? `${asSentence(showChance(found.probability))} sure, from ${found.putts} putts`
-      : null,
+    sure: found ? `${asSentence(showChance(found.probability))} sure, ${found.putts} putts` : null,
     next: chosen && nextOf(student, chosen, last, faceShare, units),
   };
 }

@@ -42,7 +42,7 @@ describe('what was looked for', () => {
     const [so, not] = [rateOf(24, 30), rateOf(4, 12)];
     const html = shown([{ ...one, effect: { so, not, better: likelyLarger(so, not), bands: 1 } }]);
     expect(html).toContain(
-      'When so, 24 of 30 putts passed, else 4 of 12: it helps, over 99 % sure.',
+      'With it, 24 of 30 putts passed; without it, 4 of 12. It helps (over 99 % sure).',
     );
     expect(shown([one])).not.toContain('When so');
   });

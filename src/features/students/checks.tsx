@@ -10,12 +10,12 @@ export function Checks({ checks }: { checks: Check[] }) {
   if (checks.length === 0) return null;
   return (
     <section
-      aria-label="Looked for"
+      aria-label="Checks by eye"
       className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
     >
-      <h2 className="mb-1 text-[1.25rem] num">Looked for, over the weeks</h2>
+      <h2 className="mb-1 text-[1.25rem] num">Checks by eye, over the weeks</h2>
       <p className="mb-3 text-sm text-ink2">
-        One line a session: its 80 % interval from never, below, to always, above.
+        One line per session shows its 80 % interval, from never (bottom) to always (top).
       </p>
       <ul className="grid gap-x-10 gap-y-5 lg:grid-cols-2">
         {checks.map((check) => (

@@ -69,7 +69,7 @@ function withThemself(
       rows: [...of('Cold', ({ cold }) => cold), ...of('Warm', ({ cold }) => !cold)],
     },
     {
-      title: 'Free practice, and where a miss costs',
+      title: 'Practice and pressure',
       rows: [...of('Practice', (run) => !presses(run) && !run.cold), ...of('Pressure', presses)],
     },
     {

@@ -11,10 +11,10 @@ export function EndWork({ id, name }: { id: string; name: string }) {
   return (
     <Button
       disabled={busy}
-      aria-label={`End ${name}`}
+      aria-label={`End homework: ${name}`}
       onClick={() => begin(async () => void showErrors(await endWork(id)))}
     >
-      End
+      End homework
     </Button>
   );
 }

@@ -7,7 +7,7 @@ export function Findings({ findings, student }: { findings: Finding[]; student: 
   if (findings.length === 0) {
     return (
       <p className="text-[1rem] text-ink2">
-        Nothing is sure enough to be said of {student}’s misses: no pattern is likelier than 85 %.
+        There is no clear pattern in {student}’s misses yet: none is more than 85 % likely.
       </p>
     );
   }
@@ -18,13 +18,13 @@ export function Findings({ findings, student }: { findings: Finding[]; student: 
           <p className="text-[1.0625rem]">
             <strong>{seen}</strong>{' '}
             <span className="text-ink2">
-              {asSentence(showChance(probability))} sure, from {putts} putts.
+              {asSentence(showChance(probability))} sure, {putts} putts.
             </span>
           </p>
           <p className="mt-0.5 text-[1rem]">{cause}</p>
           {drills.length > 0 && (
             <p className="mt-1 text-[1rem]">
-              For it:{' '}
+              Drills for this:{' '}
               {drills.map((drill, index) => (
                 <span key={drill.key}>
                   {index > 0 && ', '}

@@ -3,12 +3,12 @@ import type { StudentInput } from './form';
 /** The parts of a student's form, by the path of their field, in the order in which they stand. */
 export const FORM_PARTS = {
   name: 'Name',
-  hand: 'Plays',
-  seated: 'Putts',
+  hand: 'Hand',
+  seated: 'Posture',
   level: 'Level',
   'putter.headLength': 'Putter head, heel to toe',
   'putter.headDepth': 'Putter head, front to back',
-  'putter.lieAngle': 'Lie angle of the shaft',
+  'putter.lieAngle': 'Lie angle',
   school: 'Preferred stroke',
   kit: 'Kit available',
   groups: 'Groups',

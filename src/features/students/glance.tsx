@@ -55,13 +55,13 @@ export function Glance({
       <div className="divide-y divide-hair">
         {RULED.flatMap(rulerOf)}
         <p className="bg-sheet px-4 py-2 text-sm text-ink2 md:px-7">
-          The bar is the <Term name="window" />: 8 of 10 putts lie inside it; its pale ends are the{' '}
+          The bar is the <Term name="window" />: 8 of 10 putts fall inside it. Its pale ends are the{' '}
           <Term name="80 % interval" />. The ring is the <Term name="bias" />.
         </p>
         {more.length > 0 && (
           <details>
             <summary className="cursor-pointer bg-sheet px-5 py-3 text-[1.0625rem] font-[620] md:px-7">
-              {more.length === 1 ? nameOf(more[0]!) : `${more.length} more that were measured`}
+              {more.length === 1 ? nameOf(more[0]!) : `${more.length} more measurements`}
             </summary>
             <div className="divide-y divide-hair border-t border-hair">{more.flatMap(rulerOf)}</div>
           </details>

@@ -34,18 +34,19 @@ export function HomeLink({
         end={() => endHomeLink(studentId)}
         more={
           <DayField
-            label="Last day of a new link"
+            label="Last day the new link works"
             value={lastDay}
             onChange={setLastDay}
-            hint="left empty, it has no end"
+            hint="Leave empty for no expiry"
             error={error}
           />
         }
       />
       <p className="text-sm text-ink2">
-        Whoever has the link sees {given}’s homework and dates, and can log for it; nothing else.
+        Anyone with the link can see {given}’s homework and dates, and can log for it, but nothing
+        else.
         {origin === null &&
-          ' It opens on this machine only, until Dirigo is started for the network.'}
+          ' It opens only on this machine until Dirigo is started for the network.'}
       </p>
     </div>
   );

@@ -35,7 +35,7 @@ export const answerHomework = coachAction(
 const linking = z.object({
   studentId: z.uuid(),
   /** The last day on which it opens; null for no end. */
-  lastDay: z.iso.date('Type a day.').nullable(),
+  lastDay: z.iso.date('Enter a date.').nullable(),
 });
 
 /** Makes the link to a student's own page, and ends the one before; it is told this once. */

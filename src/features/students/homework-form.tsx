@@ -42,7 +42,7 @@ export function HomeworkForm({
   const chosen = drills.find(({ value }) => value === drillId);
   const save = handleSubmit(async (typed) => {
     if (!showErrors(await give({ ...typed, studentId }), setError)) return;
-    toast.success('It is on the student’s page.');
+    toast.success('Homework assigned. It is on the student’s page.');
     reset(values);
   });
   return (
@@ -51,7 +51,7 @@ export function HomeworkForm({
         control={control}
         name="drillId"
         label="Drill"
-        placeholder="What suits at home"
+        placeholder="Choose a drill for home"
         options={drills}
         onChosen={(value) =>
           setValue('rung', drills.find((one) => one.value === value)?.teaches ?? null)
@@ -68,7 +68,7 @@ export function HomeworkForm({
       )}
       <div className="grid gap-x-5 gap-y-4 sm:grid-cols-2">
         <TextField
-          label="Times a week"
+          label="Times per week"
           type="number"
           inputMode="numeric"
           {...register('timesAWeek', { valueAsNumber: true })}
@@ -76,18 +76,18 @@ export function HomeworkForm({
           className="max-w-24"
         />
         <span className="max-sm:hidden" aria-hidden />
-        <FormDay control={control} name="from" label="From" />
-        <FormDay control={control} name="until" label="Until" />
+        <FormDay control={control} name="from" label="Start date" />
+        <FormDay control={control} name="until" label="End date" />
       </div>
       <NotesField
-        label="A word to the student"
+        label="Message to the student"
         rows={2}
         {...register('note')}
         error={errors.note?.message}
       />
       <div>
         <Button kind="primary" type="submit" disabled={isSubmitting}>
-          Give it
+          Assign
         </Button>
       </div>
     </form>

@@ -57,7 +57,8 @@ export async function HomeworkList({
               <div>
                 <p className="text-[1.125rem] font-[640]">{drill.name}</p>
                 <p className="text-[0.9375rem] text-ink2">
-                  {work.timesAWeek} a week, {dayWords(work.from)} to {dayWords(work.until)}
+                  {work.timesAWeek === 1 ? 'once' : `${work.timesAWeek} times`} a week,{' '}
+                  {dayWords(work.from)} to {dayWords(work.until)}
                   {work.rung !== null && ` · rung ${work.rung + 1}`}
                   {work.endedAt && ` · ended ${dayWords(dayIn(work.endedAt, zone))}`}
                 </p>
@@ -72,7 +73,7 @@ export async function HomeworkList({
               ))}
             </ul>
             <p className="mt-2 text-[1rem]">
-              {asked > 0 ? `${done} of ${asked} done in the weeks that are over. ` : ''}
+              {asked > 0 ? `${done} of ${asked} done in past weeks. ` : ''}
               {effects[work.id] && effectWords(effects[work.id]!)}
             </p>
             {words.some(({ homeworkId }) => homeworkId === work.id) && (
@@ -95,6 +96,6 @@ export async function HomeworkList({
 /** What has changed of a skill since a day; beside the homework, not because of it. */
 function effectWords({ skill, change }: Effect): string {
   const name = nameOf(skill);
-  if (!change) return `${name}: nothing to compare with yet.`;
+  if (!change) return `${name}: nothing to compare yet.`;
   return `${name} since then: ${changeWords(change)}.`;
 }

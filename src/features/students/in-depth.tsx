@@ -12,7 +12,7 @@ import { FinishPicture } from '../session/finish-picture';
 import { TrendChart } from '@/ui/trend-chart';
 import { datedCards } from '../setup/read-setup';
 import { basisOfAll } from './reading';
-import { nameOf, ruledOf, saysOf, type Ruled } from './skill-words';
+import { nameOf, ruledOf, type Ruled } from './skill-words';
 import { SkillTable } from './skill-table';
 
 /** One skill: its trend over the sessions, where putts were met or came to rest, and what every number rests on. */
@@ -48,7 +48,7 @@ export function InDepth({
   const hole = makeWindow(layout.putt).right;
   const distance = showLength(layout.putt.distance, 'putt', units);
   return (
-    <section aria-label="In depth" className="border-b-[length:var(--stroke)] border-ink py-5">
+    <section aria-label="Details" className="border-b-[length:var(--stroke)] border-ink py-5">
       <nav
         aria-label="Skill"
         className="flex flex-wrap gap-x-5 gap-y-1 px-4 text-[1.0625rem] md:px-7"
@@ -70,18 +70,18 @@ export function InDepth({
         ))}
       </nav>
       {shown.length === 0 ? (
-        <p className="px-4 py-4 text-ink2 md:px-7">No putts yet for this skill.</p>
+        <p className="px-4 py-4 text-ink2 md:px-7">No putts for this skill yet.</p>
       ) : (
         <>
           <div className="grid grid-cols-1 gap-4 px-4 pt-4 md:px-7 lg:grid-cols-[minmax(0,1fr)_420px]">
             <div className="flex flex-col">
               <h2 className="mb-1 flex flex-wrap justify-between gap-x-4 cap">
                 <span>
-                  {nameOf(skill)}: eight in ten {saysOf(skill)} it, by session, later ones taken
-                  into account; 80 % interval
+                  {nameOf(skill)}: the window by session with its 80 % interval, later sessions
+                  taken into account
                 </span>
                 {skill === 'start' && (
-                  <span className="text-hole">– – as wide as the hole at {distance}</span>
+                  <span className="text-hole">– – width of the hole at {distance}</span>
                 )}
               </h2>
               <div className="relative min-h-[290px] flex-1">
@@ -90,7 +90,7 @@ export function InDepth({
                     unit={unit}
                     numbers="in-numbers"
                     marks={changes}
-                    description={`Eight-in-ten window over ${shown.length} sessions`}
+                    description={`Window over ${shown.length} sessions`}
                     {...(skill === 'start' && {
                       level: { value: toDegrees(hole), label: `the hole at ${distance}` },
                     })}
@@ -116,9 +116,9 @@ export function InDepth({
                 rows={shown.toReversed().flatMap(({ id, at, putts, alone, carried }) => {
                   const name = format(at, 'd MMM yyyy, HH:mm');
                   return [
-                    { name: `${name}, carried`, href: null, score: carried },
+                    { name: `${name}, with earlier sessions`, href: null, score: carried },
                     {
-                      name: `${name}, alone`,
+                      name: `${name}, this session alone`,
                       href: `/sessions/${id}/review`,
                       putts,
                       score: alone,
@@ -174,7 +174,7 @@ function Pictures({
     if (marks.length === 0) return null;
     return skill === 'strike' ? (
       <div>
-        <h2 className="mb-1 cap">The last {marks.length} marks on the face, from its front</h2>
+        <h2 className="mb-1 cap">The last {marks.length} marks on the face, seen from the front</h2>
         <FacePicture
           player={{ ...latest.layout.player, hand: student.hand }}
           middle={null}
@@ -215,9 +215,9 @@ function ClearByGap({ sessions, units }: { sessions: Session[]; units: UnitPrefe
   if (rows.length === 0) return null;
   return (
     <div>
-      <h2 className="mb-1 cap">Clear through each gate, all sessions</h2>
+      <h2 className="mb-1 cap">Pass rate by gate</h2>
       <table className="w-full text-[1rem]">
-        <caption className="sr-only">Clear through each gate</caption>
+        <caption className="sr-only">Pass rate by gate</caption>
         <tbody>
           {rows.map(({ gap, distance, clear, of }) => (
             <tr key={`${gap} ${distance}`} className="border-b border-hair">

@@ -56,9 +56,12 @@ export function InWords({
   const { change, since } = changes.start ?? {};
   const startKnown = (basisOfAll(scores).start ?? 0) > 0;
   return (
-    <section className="grid content-start gap-4 px-4 py-5 md:px-6" aria-label="In words">
+    <section
+      className="grid content-start gap-4 px-4 py-5 md:px-6"
+      aria-label="What the putts show"
+    >
       <div>
-        <h2 className="mb-1 cap">In words</h2>
+        <h2 className="mb-1 cap">What the putts show</h2>
         {startKnown ? (
           <>
             <p className="text-[1.125rem] leading-snug">
@@ -82,15 +85,15 @@ export function InWords({
               href={`/students/compare?student=${student.id}`}
               className="underline underline-offset-4"
             >
-              Compared: then and now, cold and warm, drill by drill
+              Compare then and now, cold and warm, drill by drill
             </Link>
           </p>
         )}
         {cold && (
           <p className="mt-2">
             {cold.larger > 0.8
-              ? `Cold it is ${cold.ratio.toFixed(1)} times as wide as when warm: practise from new spots, with a cost for a miss.`
-              : 'Cold and warm: no clear difference.'}
+              ? `When cold, the window is ${cold.ratio.toFixed(1)} times as wide as when warm. Practise from new spots, with a cost for a miss.`
+              : 'No clear difference between cold and warm.'}
           </p>
         )}
       </div>
@@ -100,7 +103,7 @@ export function InWords({
       {known.reading && <Told title="Reading" given={given} told={readingWords(known.reading)} />}
       {known.relations.length > 0 && (
         <div>
-          <h2 className="mb-1 cap">What goes with the misses</h2>
+          <h2 className="mb-1 cap">Linked with the misses</h2>
           <ul className="grid gap-1.5">
             {known.relations.slice(0, MOST_RELATIONS).map((relation) => {
               const { sentence, basis } = relationWords(relation, student.hand);
@@ -108,7 +111,7 @@ export function InWords({
                 <li key={`${relation.done} ${relation.tracked}`}>
                   {sentence}{' '}
                   <span className="text-ink2">
-                    {basis}, {showChance(relation.sure)} sure that they go together.
+                    {basis}, {showChance(relation.sure)} sure that they are linked.
                   </span>
                 </li>
               );
@@ -121,13 +124,13 @@ export function InWords({
           <h2 className="mb-1 cap">Instruments</h2>
           {unchecked.map((name) => (
             <p key={name}>
-              No gate has checked {name}: how far left or right {given} starts is relative to this
-              sensor. Only the spread is certain.{' '}
+              No gate has checked {name}: how far left or right {given} starts is measured against
+              this sensor only. The spread is certain, the bias is not.{' '}
               <Link
                 href={`/start?student=${student.id}&drill=${libraryRef('straight-gate')}`}
                 className="underline underline-offset-4"
               >
-                Putt five through a gate to check it
+                Hit five putts through a gate to check it
               </Link>
             </p>
           ))}
@@ -181,17 +184,17 @@ function Told({
 /** What more would settle whether it has changed. */
 const settleWords = ({ putts, anew }: ToSettle): string =>
   anew
-    ? `About ${putts} more putts would settle it, half of them as a new start.`
+    ? `About ${putts} more putts would settle it. Treat the first half of them as a new start.`
     : `About ${putts} more ${putts === 1 ? 'putt' : 'putts'} would settle it.`;
 
 /** Guesses against what came true, in a sentence or two. */
 function feelWords({ guesses, right, distance }: Feel, units: UnitPreferences): string {
-  const counted = `${right} of ${guesses} guesses came true.`;
+  const counted = `${right} of ${guesses} guesses were right.`;
   if (!distance) return counted;
   const { bias, spread, correlation } = distance;
-  const side = bias > 0 ? 'farther than it lay' : 'shorter than it lay';
+  const side = bias > 0 ? 'past where it stopped' : 'short of where it stopped';
   const tied = correlation === null ? '' : `; agreement ${correlation.toFixed(2)} (1 is perfect)`;
-  return `${counted} Guessed ${roughLength(Math.abs(bias), units)} ${side}, give or take ${roughLength(spread, units)}${tied}.`;
+  return `${counted} On average the guess was ${roughLength(Math.abs(bias), units)} ${side}, give or take ${roughLength(spread, units)}${tied}.`;
 }
 
 function NextGateWords({
@@ -215,24 +218,24 @@ function NextGateWords({
   const apart = found.gap - gate.gap;
   return (
     <div>
-      <h2 className="mb-1 cap">The next gate</h2>
+      <h2 className="mb-1 cap">Next gate</h2>
       <p className="text-[1.0625rem]">
         <strong>
           {width} at {away}
         </strong>{' '}
         lets {Math.round(found.share * 100)} % of {given}’s putts through:{' '}
         {found.farther
-          ? 'it could not be closer, so it stands farther out.'
+          ? 'It cannot be narrower, so set it farther out.'
           : Math.abs(found.distance - gate.distance) > 0.01
             ? 'the gate of the next drill.'
             : Math.abs(apart) < 0.0015
-              ? `stay on last time’s ${now}.`
+              ? `Stay at last time’s ${now}.`
               : apart < 0
-                ? `closer than last time’s ${now}.`
-                : `wider than last time’s ${now}.`}
+                ? `Narrower than last time’s ${now}.`
+                : `Wider than last time’s ${now}.`}
       </p>
       <p className="mt-1 flex flex-wrap gap-x-3 text-[0.9375rem]">
-        <span className="text-ink2">for</span>
+        <span className="text-ink2">Pass rate</span>
         {RATES.map((one) => (
           <Link
             key={one}

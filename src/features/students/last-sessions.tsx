@@ -17,7 +17,7 @@ export function LastSessions({ sessions }: { sessions: Session[] }) {
           <span className="truncate text-ink2">
             {[...new Set(runs.map(({ drillName }) => drillName))].join(', ')},{' '}
             {runs.flatMap((run) => counted(run.putts)).length} putts
-            {finishedAt ? '' : ', still open'}
+            {finishedAt ? '' : ', unfinished'}
           </span>
         </li>
       ))}

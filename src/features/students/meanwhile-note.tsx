@@ -36,26 +36,26 @@ export function MeanwhileNote({ told, take }: { told: Told; take: (part: FormPar
   return (
     <section
       role="alert"
-      aria-label="Changed meanwhile"
+      aria-label="Changed by someone else"
       className="grid gap-3 border-[length:var(--stroke)] border-line bg-sheet px-4 py-4"
     >
       <p>
         <strong>
-          {by || 'Someone'} changed this student at {format(at, 'HH:mm')}, while you were writing.
+          {by || 'Someone'} changed this student at {format(at, 'HH:mm')} while you were editing.
         </strong>{' '}
-        Nothing of yours is lost, and nothing is saved yet.
+        Your changes are not lost, and nothing is saved yet.
       </p>
       {taken.length > 0 && (
         <p>
-          Taken over, as only they changed it:{' '}
+          Updated here, because only they changed it:{' '}
           {taken.map((part) => `${FORM_PARTS[part]} (${words(theirs, part)})`).join('; ')}.
         </p>
       )}
       {both.map((part) => (
         <div key={part} className="flex flex-wrap items-center justify-between gap-3">
           <p className="max-w-prose">
-            {FORM_PARTS[part]}: you both changed it. They have{' '}
-            <q className="whitespace-pre-wrap">{words(theirs, part)}</q>; yours stands below.
+            {FORM_PARTS[part]}: you both changed this. Theirs is{' '}
+            <q className="whitespace-pre-wrap">{words(theirs, part)}</q>. Yours is below.
           </p>
           <Button
             disabled={took.includes(part)}
@@ -64,11 +64,11 @@ export function MeanwhileNote({ told, take }: { told: Told; take: (part: FormPar
               setTook([...took, part]);
             }}
           >
-            {took.includes(part) ? 'Theirs taken' : 'Take theirs'}
+            {took.includes(part) ? 'Using theirs' : 'Use theirs'}
           </Button>
         </div>
       ))}
-      <p>Look it over, then save.</p>
+      <p>Check the form, then save.</p>
     </section>
   );
 }

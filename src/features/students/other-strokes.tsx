@@ -14,7 +14,8 @@ export function OtherStrokes({ student, told }: { student: Student; told: Stroke
     >
       <h2 className="text-[1.25rem] num">Other strokes</h2>
       <p className="mt-1 max-w-[68ch] text-[1rem] text-ink2">
-        Putts struck otherwise than usual. They are kept apart: none of them moves a score above.
+        Putts struck differently from usual. They are kept separate, and none of them changes a
+        score above.
       </p>
       <ul className="mt-3 grid gap-x-10 gap-y-4 lg:grid-cols-2">
         {told.map(({ manner, putts, skills }) => (
@@ -31,7 +32,7 @@ export function OtherStrokes({ student, told }: { student: Student; told: Stroke
                     (80 % interval {showInterval(skill, other.window)}),{' '}
                     {biasOf(skill, other, student.hand).words}
                     {usual &&
-                      `; as usual ±${showAmount(skill, usual.window.middle)}, ${biasOf(skill, usual, student.hand).words}`}
+                      `; usual stroke ±${showAmount(skill, usual.window.middle)}, ${biasOf(skill, usual, student.hand).words}`}
                   </span>
                 </li>
               ))}

@@ -17,15 +17,8 @@ import { ReportFile } from './report-file';
 /** The share that the next gate should let through. */
 const TEACHES = 0.7;
 
-const READ_ME = `This file holds everything that is kept of you.
-
-report.html     what your putts say, for any browser
-sessions.csv    a line a session
-putts.csv       a line a putt: what was logged, where the ball was pointed at (metres), where it was putted from
-everything.json all of it as it is kept, with what was changed, when and by whom
-
-Times are in UTC. Distances are in metres.
-`;
+const READ_ME =
+  'This file contains everything that is stored about you. report.html what your putts show, for any browser sessions.csv one row per session putts.csv one row per putt: what was logged, where the ball was marked (metres), where it was putted from everything.json everything as it is stored, with every change, when it was made and by whom Times are in UTC. Distances are in metres.\n';
 
 const STYLE = `body{font:16px/1.5 system-ui,sans-serif;max-width:46rem;margin:2rem auto;padding:0 1rem;color:#111}
 table{border-collapse:collapse}th,td{text-align:left;padding:.3rem 1rem .3rem 0;border-bottom:1px solid #ccc}`;

@@ -30,17 +30,17 @@ export function ReportFile({
         {coach && ` · ${coach}`}
       </p>
       {!known || !last || !basis ? (
-        <p>No putt says anything yet.</p>
+        <p>Not enough putts yet.</p>
       ) : (
         <>
           <table>
             <thead>
               <tr>
                 <th scope="col">skill</th>
-                <th scope="col">eight of ten putts</th>
+                <th scope="col">8 of 10 putts</th>
                 <th scope="col">80 % interval</th>
-                <th scope="col">where they centre</th>
-                <th scope="col">putts that say it</th>
+                <th scope="col">bias</th>
+                <th scope="col">based on (putts)</th>
               </tr>
             </thead>
             <tbody>
@@ -62,7 +62,7 @@ export function ReportFile({
             </tbody>
           </table>
           <h2>What to practise</h2>
-          {known.findings.length === 0 && <p>No fault stands out.</p>}
+          {known.findings.length === 0 && <p>No clear pattern in the misses yet.</p>}
           <ol>
             {known.findings.map(({ id, seen, cause, drills }) => (
               <li key={id}>
@@ -73,9 +73,9 @@ export function ReportFile({
           </ol>
           {known.next && (
             <p>
-              The next gate: {showLength(known.next.gap, 'across', units)} between the tees,{' '}
+              Next gate: {showLength(known.next.gap, 'across', units)} between the tees,{' '}
               {showLength(known.next.distance, 'along', units)} from the ball. About{' '}
-              {Math.round(known.next.share * 10)} of ten putts should go through.
+              {Math.round(known.next.share * 10)} in 10 putts should go through.
             </p>
           )}
         </>

@@ -41,7 +41,7 @@ export function reportPdf(
     [format(now, 'd MMMM yyyy'), coach, `from ${sessions}`].filter(Boolean).join(' · '),
   );
   page.paragraph(
-    'On each ruler the middle is what you meant. Eight of ten of your putts lie inside the dark bar; its pale ends are what is not yet certain. The ring is where they centre.',
+    'The middle of each ruler is what you intended. 8 of 10 of your putts fall inside the dark bar. Its pale ends show what is not certain yet. The ring is your average.',
     true,
   );
   for (const skill of ruledOf(basis)) {
@@ -65,7 +65,9 @@ export function reportPdf(
   }
   page.heading('What to practise');
   if (findings.length === 0) {
-    page.paragraph('No fault stands out. Keep to the gate below, and to a cold test now and then.');
+    page.paragraph(
+      'No clear pattern in the misses yet. Keep using the gate below, with a cold test now and then.',
+    );
   }
   for (const { seen, cause, drills } of findings.slice(0, 3)) {
     page.item(
@@ -75,14 +77,14 @@ export function reportPdf(
   }
   if (next) {
     page.paragraph(
-      `Your next gate: ${showLength(next.gap, 'across', units)} between the tees, ${showLength(next.distance, 'along', units)} from the ball. About ${Math.round(next.share * 10)} of ten should go through.`,
+      `Your next gate: ${showLength(next.gap, 'across', units)} between the tees, ${showLength(next.distance, 'along', units)} from the ball. About ${Math.round(next.share * 10)} in 10 should go through.`,
     );
   }
   if (worth) {
-    page.heading('What it is worth');
+    page.heading('Putts holed by distance');
     page.table(
       [
-        ['from', 'made now', '80 % interval', 'at first'],
+        ['from', 'holed now', '80 % interval', 'first session'],
         ...worth.now.map(({ distance, made }, index) => [
           showLength(distance, 'putt', units),
           showChance(made.middle),

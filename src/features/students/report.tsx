@@ -52,8 +52,8 @@ export function Report({
             {scores.length === 1 ? 'session' : `sessions since ${format(first.at, 'd MMMM')}`}
           </p>
           <p className="mt-3 max-w-[68ch] text-[1rem]">
-            On each ruler the middle is what you meant. Eight of ten of your putts lie inside the
-            dark bar; its pale ends are what is not yet certain. The ring is where they centre.
+            The middle of each ruler is what you intended. 8 of 10 of your putts fall inside the
+            dark bar. Its pale ends show what is not certain yet. The ring is your average.
           </p>
         </div>
         <div className="mt-3 border-y border-ink">
@@ -69,7 +69,8 @@ export function Report({
           <h2 className="mb-2 text-[1.25rem] num">What to practise</h2>
           {findings.length === 0 && (
             <p className="text-[1rem]">
-              No fault stands out. Keep to the gate below, and to a cold test now and then.
+              No clear pattern in the misses yet. Keep using the gate below, with a cold test now
+              and then.
             </p>
           )}
           <ol className="grid gap-3">
@@ -88,7 +89,7 @@ export function Report({
             <p className="mt-3 text-[1rem]">
               Your next gate: <strong>{showLength(next.gap, 'across', units)}</strong> between the
               tees, <strong>{showLength(next.distance, 'along', units)}</strong> from the ball.
-              About {Math.round(next.share * 10)} of ten should go through.
+              About {Math.round(next.share * 10)} in 10 should go through.
             </p>
           )}
         </section>

@@ -45,38 +45,38 @@ export function Rights({
       if (!showErrors(await erase(student))) return;
       await emptyDevice();
       router.replace('/students');
-      toast(`${given} is erased: ${much}. Settings keeps the receipt.`);
+      toast(`${given} erased: ${much}. The receipt is in Settings.`);
     });
   return (
     <SheetDialog
-      title={`What is kept of ${given}`}
+      title={`Data stored about ${given}`}
       sub={much}
       open={open}
       onOpen={(next) => {
         setOpen(next);
         setSure(null);
       }}
-      trigger={<Button>Their data</Button>}
+      trigger={<Button>Manage data</Button>}
     >
       <div className="mt-3 grid gap-6">
-        <section aria-label="A file of everything" className="grid gap-2">
-          <h3 className="text-[1.25rem] num">A file of everything</h3>
+        <section aria-label="Export everything" className="grid gap-2">
+          <h3 className="text-[1.25rem] num">Export everything</h3>
           <p className="text-[1rem]">
-            All that is kept of {given}, your notes too, in one zip file: tables for a spreadsheet,
-            everything as JSON, and the report.
+            Everything stored about {given}, including your notes, in one zip file: tables for a
+            spreadsheet, everything as JSON, and the report.
           </p>
           {sure === 'file' ? (
             <div className="flex flex-wrap gap-2.5">
               <Button asChild kind="primary">
                 <a href={`/students/${student}/everything`} download onClick={() => setSure(null)}>
-                  <Download size={17} aria-hidden /> Yes, make it, with the notes
+                  <Download size={17} aria-hidden /> Yes, export with notes
                 </a>
               </Button>
-              <Button onClick={() => setSure(null)}>Not now</Button>
+              <Button onClick={() => setSure(null)}>Cancel</Button>
             </div>
           ) : (
             <div>
-              <Button onClick={() => setSure('file')}>Make the file</Button>
+              <Button onClick={() => setSure('file')}>Create file</Button>
             </div>
           )}
         </section>
@@ -84,13 +84,13 @@ export function Rights({
           <h3 className="text-[1.25rem] num">Erase {given}</h3>
           <p className="text-[1rem]">
             Deletes {much}, appointments, programmes, homework, the page at home and their history,
-            for good. Backups made before still hold them for up to eight weeks; restoring one
-            erases them again.
+            permanently. Older backups still contain the data for up to eight weeks, and restoring
+            one erases it again.
           </p>
           {sure === 'erase' && mentions.length > 0 && (
             <div className="grid gap-1.5 border-2 border-warn bg-sheet px-3 py-2">
               <p className="text-[1rem]">
-                <strong>{given} is also named here.</strong> Dirigo cannot tell whether {given} is
+                <strong>{given} is also named here.</strong> Dirigo does not know whether {given} is
                 meant, so this text stays. Change it first:
               </p>
               <ul>
@@ -118,7 +118,7 @@ export function Rights({
           {sure === 'erase' ? (
             <div className="flex flex-wrap gap-2.5">
               <Button kind="primary" disabled={busy} onClick={eraseNow}>
-                {busy ? 'Erasing…' : `Yes, erase ${given} for good`}
+                {busy ? 'Erasing…' : `Yes, erase ${given} permanently`}
               </Button>
               <Button disabled={busy} onClick={() => setSure(null)}>
                 Cancel

@@ -41,8 +41,8 @@ export function Rolls({
     >
       <h2 className="mb-1 text-[1.25rem] num">Backstroke and roll</h2>
       <p className="mb-3 max-w-prose text-sm text-ink2">
-        {given}’s own, from {table.rolls.length} strokes that reached both stops; on a level green
-        of {speed}. Twice as far back is four times as far.
+        {given}’s own figures, from {table.rolls.length} strokes that reached both stops, on a level
+        green with a speed of {speed}. Twice the backstroke rolls the ball four times as far.
       </p>
       <div className="grid gap-6 sm:grid-cols-[minmax(0,420px)_300px]">
         <table className="w-full text-[1rem]">
@@ -50,10 +50,10 @@ export function Rolls({
           <thead>
             <tr className="border-b border-rule text-left cap">
               <th scope="col" className="py-1">
-                to roll
+                roll
               </th>
-              <th scope="col">back</th>
-              <th scope="col">eight in ten end between</th>
+              <th scope="col">backstroke</th>
+              <th scope="col">8 in 10 finish between</th>
             </tr>
           </thead>
           <tbody>
@@ -77,7 +77,7 @@ export function Rolls({
           aria-label={`Roll against backstroke, ${table.rolls.length} strokes and the curve through them; the numbers are in the table`}
         >
           <text x={ROOM.left} y={ROOM.top + 9} className="fill-ink2 text-[0.6875rem]">
-            roll, to {roughLength(most.rolled, units)}
+            roll, up to {roughLength(most.rolled, units)}
           </text>
           <text
             x={WIDTH - ROOM.right}
@@ -85,7 +85,7 @@ export function Rolls({
             textAnchor="end"
             className="fill-ink2 text-[0.6875rem]"
           >
-            back, to {roughLength(most.back, units)}
+            backstroke, up to {roughLength(most.back, units)}
           </text>
           <polyline points={curve} fill="none" className="stroke-ink" strokeWidth={2} />
           {table.rolls.map(({ back, rolled }, index) => (

@@ -22,7 +22,7 @@ export function RulersFile({ name, children }: { name: string; children: ReactNo
         onClick={save}
         className="m-2 flex min-h-11 items-center gap-2 px-3 text-[0.9375rem] underline underline-offset-4 md:mx-4 print:hidden"
       >
-        <Download size={16} aria-hidden /> Rulers as a drawing (SVG)
+        <Download size={16} aria-hidden /> Download rulers (SVG)
       </button>
     </div>
   );

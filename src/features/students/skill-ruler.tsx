@@ -57,10 +57,10 @@ export function SkillRuler({
       <section className="flex flex-wrap items-baseline gap-x-6 gap-y-1 bg-sheet px-5 py-4 md:px-7">
         <h2 className="w-[130px] text-[1.25rem] leading-tight num text-ink2">{name}</h2>
         <p className="text-[1rem] text-ink2">
-          No data yet: needs {words}.{' '}
+          No data yet. This needs {words}.{' '}
           {drill && (
             <Link href={`/drills/${drill}`} className="underline underline-offset-4">
-              Look at one
+              View drill
             </Link>
           )}
         </p>

@@ -53,14 +53,14 @@ export function SkillTable({
     >
       <table className="w-full max-w-4xl min-w-[600px] text-[0.9375rem]">
         <caption className="pb-1 text-left cap">
-          {nameOf(skill)}; after each number its 80 % interval
+          {nameOf(skill)}, each number followed by its 80 % interval
         </caption>
         <thead>
           <tr className="border-b text-left cap">
             <ColumnHead className="pr-4">from</ColumnHead>
             <ColumnHead className="pr-4 text-right">putts</ColumnHead>
             <ColumnHead className="pr-4">
-              eight-in-ten <Term name="window" />
+              8-in-10 <Term name="window" />
             </ColumnHead>
             <ColumnHead className="pr-4">
               <Term name="bias" />
@@ -97,7 +97,7 @@ export function SkillTable({
         </tbody>
       </table>
       <div className="py-2">
-        <CopyButton text={plain} label="Copy as a table" />
+        <CopyButton text={plain} label="Copy table" />
       </div>
     </div>
   );

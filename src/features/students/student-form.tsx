@@ -75,7 +75,7 @@ export function StudentForm({
         <ChoiceField
           control={control}
           name="hand"
-          label="Plays"
+          label="Hand"
           options={[
             { value: 'right', label: 'Right-handed' },
             { value: 'left', label: 'Left-handed' },
@@ -86,7 +86,7 @@ export function StudentForm({
           name="seated"
           render={({ field }) => (
             <Choice
-              label="Putts"
+              label="Posture"
               value={field.value ? 'seated' : 'standing'}
               onChange={(next) => field.onChange(next === 'seated')}
               options={[
@@ -119,13 +119,13 @@ export function StudentForm({
         <TextField
           label="Putter head, front to back"
           {...register('putter.headDepth')}
-          hint="a blade about 25 mm, a deep mallet 90 mm"
+          hint="A blade is about 25 mm, a deep mallet 90 mm"
           error={errors.putter?.headDepth?.message}
         />
         <TextField
           label="Lie angle of the shaft"
           {...register('putter.lieAngle')}
-          hint="from the ground; 70° is common"
+          hint="Measured from the ground; 70° is common"
           error={errors.putter?.lieAngle?.message}
         />
       </div>
@@ -153,17 +153,17 @@ export function StudentForm({
       <TextField
         label="Groups"
         {...register('groups')}
-        hint="classes or teams, between commas: Tuesday class, juniors"
+        hint="Classes or teams, separated by commas: Tuesday class, juniors"
         error={errors.groups?.message}
       />
       <NotesField
-        label="Notes, for coaches alone"
+        label="Private notes (only coaches see them)"
         {...register('notes')}
         error={errors.notes?.message}
       />
       <div className="flex gap-3">
         <Button kind="primary" type="submit" disabled={isSubmitting}>
-          {id === null ? 'Add student' : 'Save'}
+          {id === null ? 'Add student' : 'Save student'}
         </Button>
         <Button onClick={() => router.back()}>Cancel</Button>
       </div>

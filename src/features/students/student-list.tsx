@@ -26,9 +26,9 @@ export interface StudentRow extends Omit<StudentLine, 'at'> {
 }
 
 const BY = {
-  name: 'by name',
-  'longest away': 'longest away first',
-  'most to do': 'widest start line first',
+  name: 'name',
+  'longest away': 'longest away',
+  'most to do': 'widest start-line window',
 } as const;
 type By = keyof typeof BY;
 
@@ -63,21 +63,21 @@ export function StudentList({ rows, archived }: { rows: StudentRow[]; archived: 
     <div className="px-4 py-4 md:px-7">
       <div className="grid grid-cols-2 items-end gap-x-4 gap-y-3 pb-4 lg:grid-cols-[minmax(0,1fr)_220px_220px]">
         <label className="col-span-2 grid gap-1.5 lg:col-span-1">
-          <span className="cap">Find</span>
+          <span className="cap">Search</span>
           <span className="flex items-center gap-2 border-b-[length:var(--stroke)] border-ink">
             <Search size={17} aria-hidden />
             <input
               type="search"
               value={words}
               onChange={({ target }) => setWords(target.value)}
-              placeholder="name, level, group"
+              placeholder="name, level or group"
               className="min-h-11 w-full bg-transparent text-[1.0625rem] num placeholder:font-normal placeholder:text-ink2"
             />
           </span>
         </label>
         <Pick
-          label="In order"
-          placeholder="by name"
+          label="Sort by"
+          placeholder="name"
           options={Object.entries(BY).map(([value, label]) => ({ value, label }))}
           value={by}
           onChange={(value) => setBy(value as By)}
@@ -95,7 +95,9 @@ export function StudentList({ rows, archived }: { rows: StudentRow[]; archived: 
           />
         )}
       </div>
-      {found.length === 0 && <p className="py-4 text-[1.0625rem]">Nobody is called that.</p>}
+      {found.length === 0 && (
+        <p className="py-4 text-[1.0625rem]">No student matches your search.</p>
+      )}
       <ul aria-label="Students" className="border-t border-rule">
         {found.map((row) => (
           <Line key={row.id} row={row} archived={archived} />
@@ -118,16 +120,16 @@ function Line({ row, archived }: { row: StudentRow; archived: boolean }) {
             {name}
           </Link>
           <span className="text-sm text-ink2">
-            {[about, ...groups, last ?? 'never here yet'].join(' · ')}
+            {[about, ...groups, last ?? 'no sessions yet'].join(' · ')}
           </span>
         </p>
         <p className="text-[1rem]">
           {says} {sure && <span className="text-sm text-ink2">{sure}.</span>}
         </p>
-        {changed && <p className="text-sm text-ink2">Since last time: {changed}.</p>}
+        {changed && <p className="text-sm text-ink2">Since the last session: {changed}.</p>}
         {next && <p className="text-sm">Next: {next.words}.</p>}
       </div>
-      <ul aria-label={`${name} in short`} className="grid grid-cols-5 gap-2.5">
+      <ul aria-label={`${name} at a glance`} className="grid grid-cols-5 gap-2.5">
         {RULED.map((skill) => (
           <SmallRuler key={skill} skill={skill} score={rulers[skill]} hand={hand} />
         ))}
@@ -136,9 +138,9 @@ function Line({ row, archived }: { row: StudentRow; archived: boolean }) {
         <Button asChild className="min-h-11 justify-self-start lg:justify-self-end">
           <Link
             href={next?.href ?? `/start?student=${id}`}
-            aria-label={`Start the next with ${name.split(' ')[0]}`}
+            aria-label={`Start the next session with ${name.split(' ')[0]}`}
           >
-            Start
+            Start session
           </Link>
         </Button>
       )}
@@ -181,7 +183,7 @@ function SmallRuler({
       <span className="truncate text-ink2">{name}</span>
       <svg
         role="img"
-        aria-label={`${name}: eight in ten within ${value}, centred towards ${side}`}
+        aria-label={`${name}: 8 in 10 within ${value}, average towards ${side}`}
         viewBox={`0 0 ${WIDTH} 18`}
         className="w-full"
       >

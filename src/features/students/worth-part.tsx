@@ -5,14 +5,14 @@ import { WorthTable } from './worth-table';
 /** What the skills are worth in putts made, now and at first. */
 export function WorthPart({ worth, units }: { worth: WorthTold | null; units: UnitPreferences }) {
   return (
-    <section aria-label="What it is worth" className="px-4 py-5 md:px-7">
-      <h2 className="mb-2 text-[1.25rem] num">What it is worth</h2>
+    <section aria-label="Putts holed by distance" className="px-4 py-5 md:px-7">
+      <h2 className="mb-2 text-[1.25rem] num">Putts holed by distance</h2>
       {worth ? (
         <WorthTable {...worth} units={units} />
       ) : (
         <p className="text-ink2">
-          No data on the start line yet. Putt through a gate, and this table will show how often a
-          putt of each length goes in.
+          No data on the start line yet. After some putts through a gate, this table shows how often
+          a putt of each length goes in.
         </p>
       )}
     </section>

@@ -32,11 +32,11 @@ export function WorthTable({
   return (
     <div className="grid grid-cols-1 gap-x-10 gap-y-3 lg:grid-cols-[minmax(0,1fr)_360px]">
       <table className="w-full self-start text-[1rem]">
-        <caption className="sr-only">Putts made, by distance</caption>
+        <caption className="sr-only">Putts holed by distance</caption>
         <thead>
           <tr className="border-b text-left cap">
             <ColumnHead>from</ColumnHead>
-            <ColumnHead>made now, with its 80 % interval</ColumnHead>
+            <ColumnHead>holed now, with the 80 % interval</ColumnHead>
             {first && <ColumnHead className="pl-3 text-right">at first</ColumnHead>}
           </tr>
         </thead>
@@ -79,21 +79,22 @@ export function WorthTable({
       <div className="grid content-start gap-2">
         {best && best.gain >= 0.5 && (
           <p className="max-w-prose text-[1.0625rem]">
-            A fifth less spread of {SPREAD[best.skill]} pays most: it would make{' '}
-            {best.gain.toFixed(0)} more of a hundred from {showLength(reference, 'putt', units)}
+            Cutting the spread of {SPREAD[best.skill]} by a fifth helps most. It would hole{' '}
+            {best.gain.toFixed(0)} more putts in a hundred from{' '}
+            {showLength(reference, 'putt', units)}
             {gains!
               .slice(1)
               // Less than half a putt of a hundred is none.
               .filter(({ gain }) => gain >= 0.5)
-              .map(({ skill, gain }) => `; of ${SPREAD[skill]}, ${gain.toFixed(0)} more`)
+              .map(({ skill, gain }) => `; for ${SPREAD[skill]}, ${gain.toFixed(0)} more`)
               .join('')}
             .
           </p>
         )}
         <p className="max-w-prose text-sm text-ink2">
           {ownReads
-            ? `On this green at this pace, on a level putt, read as well as this player reads ${(100 * USUAL_SLOPE).toFixed(1)} % of side slope.`
-            : 'On this green at this pace, on a level putt. No reads have been asked for yet, so a read that is off by about 0.3° is assumed.'}
+            ? `For a level putt on this green at this pace, read as well as this student reads ${(100 * USUAL_SLOPE).toFixed(1)} % of side slope.`
+            : 'For a level putt on this green at this pace. No reads have been asked for yet, so a reading error of about 0.3° is assumed.'}
         </p>
       </div>
     </div>

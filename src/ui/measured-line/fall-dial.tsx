@@ -74,13 +74,13 @@ export function FallDial({
       {...bind()}
       role="slider"
       tabIndex={0}
-      aria-label="Slope: up and down arrows for how steep, left and right for where to"
+      aria-label="Slope: the up and down arrow keys set how steep it is, and the left and right arrow keys set the direction of fall"
       aria-valuemin={0}
       aria-valuemax={8}
       aria-valuenow={Number((slope.grade * 100).toFixed(1))}
       aria-valuetext={words}
       onKeyDown={keys}
-      title="Drag the way the green falls"
+      title="Drag in the direction of fall"
       className="absolute bottom-1 left-3 flex cursor-grab touch-none items-end rounded-full active:cursor-grabbing"
     >
       <svg ref={dial} width="116" height="116" viewBox="-58 -58 116 116" aria-hidden>

@@ -115,7 +115,7 @@ export function GripHandle({
       {...bind()}
       ref={area}
       type="button"
-      aria-label={`Move ${grip.name}: arrow keys, with shift for more`}
+      aria-label={`Move ${grip.name} with the arrow keys, and hold Shift for larger steps`}
       title={`Drag the ${grip.name}`}
       onKeyDown={keys}
       onFocus={grip.onHold}

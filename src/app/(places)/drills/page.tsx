@@ -24,7 +24,11 @@ export default async function DrillsPage({ searchParams }: PageProps<'/drills'>)
     <>
       <PlaceHead
         title={archived ? 'Archived drills' : 'Drills'}
-        sub={archived ? 'put away; nothing of them is lost' : 'your own, and the library'}
+        sub={
+          archived
+            ? 'Nothing is deleted, and you can restore any of them'
+            : 'Your own drills and the library'
+        }
       >
         {(hidden > 0 || archived) && (
           <Button asChild>
@@ -35,12 +39,12 @@ export default async function DrillsPage({ searchParams }: PageProps<'/drills'>)
         )}
         <ImportButton />
         <Button asChild kind="primary">
-          <Link href="/drills/new">Make a drill</Link>
+          <Link href="/drills/new">Create drill</Link>
         </Button>
       </PlaceHead>
       {drills.length === 0 ? (
-        <Empty title="No drill is put away">
-          <p>What you archive is kept here.</p>
+        <Empty title="No archived drills">
+          <p>Drills you archive appear here.</p>
         </Empty>
       ) : (
         <DrillList

@@ -23,7 +23,7 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
     <>
       <PlaceHead
         title={archived ? 'Archived greens' : 'Greens'}
-        sub="as they were last read; the speed is the whole green’s, the slope each spot’s own"
+        sub="Latest readings: one speed for the whole green, a slope for each spot"
       >
         {(hidden > 0 || archived) && (
           <Button asChild>
@@ -37,10 +37,10 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
         </Button>
       </PlaceHead>
       {shown.length === 0 && (
-        <Empty title={archived ? 'No green is put away' : 'Begin with your practice green'}>
+        <Empty title={archived ? 'No archived greens' : 'Start with your practice green'}>
           <p>
-            Name it and the spots you putt from. Then roll one ball up and one down: the two lengths
-            are its speed and its slope, and new drills start from them.
+            Name the green and the spots you putt from. Then roll one ball uphill and one downhill.
+            The two lengths give its speed and its slope, and new drills start from them.
           </p>
         </Empty>
       )}
@@ -67,11 +67,11 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
                     {showLength(current.greenSpeed, 'speed', units)}
                   </span>{' '}
                   <span className="text-ink2">
-                    read {formatDistance(current.speedAt, now, { addSuffix: true })}
+                    measured {formatDistance(current.speedAt, now, { addSuffix: true })}
                   </span>
                 </p>
               ) : (
-                <p className="mt-1 text-ink2">never read</p>
+                <p className="mt-1 text-ink2">not measured yet</p>
               )}
               {green.readings.length > 2 && <Course readings={green.readings} units={units} />}
             </div>
@@ -92,7 +92,7 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
                           ? slope.grade === 0
                             ? 'level'
                             : `falls ${showGrade(slope.grade)} ${fallsWords(slope.falls)}`
-                          : 'slope not read yet'}
+                          : 'slope not measured yet'}
                       </span>
                     </span>
                   </li>

@@ -88,10 +88,10 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
     return (
       <>
         <PlaceHead title="Programme" />
-        <Empty title="Begin with a student">
-          <p>A programme is somebody’s: weeks of lessons and practice towards an aim.</p>
+        <Empty title="Add your first student">
+          <p>A programme is one student’s weeks of lessons and practice towards a goal.</p>
           <Button asChild kind="primary">
-            <Link href="/students/new">Add a student</Link>
+            <Link href="/students/new">Add student</Link>
           </Button>
         </Empty>
       </>
@@ -99,7 +99,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
   }
   return (
     <>
-      <PlaceHead title="Programme" sub={`${title} · times of ${zone}`}>
+      <PlaceHead title="Programme" sub={`${title} · ${zone} time`}>
         <Button asChild>
           <Link href={`/programme/dates/new?day=${day}`}>New appointment</Link>
         </Button>
@@ -107,7 +107,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
           <Link href="/programme/new">New programme</Link>
         </Button>
         <Button asChild kind="primary">
-          <Link href="/programme/hours/new">Plan an hour</Link>
+          <Link href="/programme/hours/new">Plan session</Link>
         </Button>
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_360px] lg:divide-x lg:divide-y-0">
@@ -166,8 +166,8 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
             <h2 className="mb-1 text-[1.25rem] num">Programmes</h2>
             {programmes.length === 0 ? (
               <p className="text-ink2">
-                None yet. A programme mixes the skills over some weeks, tests cold at intervals, and
-                makes good what was missed.
+                No programmes yet. A programme mixes the skills over some weeks, includes a cold
+                test at intervals, and makes up for missed days.
               </p>
             ) : (
               programmes.map((programme) => (
@@ -183,7 +183,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
           <div>
             <h2 className="mb-1 text-[1.25rem] num">Saved plans</h2>
             {kept.length === 0 ? (
-              <p className="text-ink2">None yet.</p>
+              <p className="text-ink2">No saved plans yet. Plan a session and save it.</p>
             ) : (
               kept.map(({ id, name, blocks, minutes }) => (
                 <div

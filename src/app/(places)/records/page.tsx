@@ -31,7 +31,10 @@ export default async function RecordsPage() {
   const erasures = principal.as === 'head' ? await listErasures(database) : [];
   return (
     <>
-      <PlaceHead title="Settings" sub="Your units, clock and green; backups, files and erasing" />
+      <PlaceHead
+        title="Settings"
+        sub="Your units, time zone and green, plus backups, files and erasing"
+      />
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-y-0">
         <div>
           <SettingsForm
@@ -57,15 +60,15 @@ export default async function RecordsPage() {
           />
         </div>
         <div className="grid content-start gap-8 px-4 py-6 md:px-7">
-          <section className="grid gap-3" aria-label="Who is signed in">
-            <h2 className="text-[1.25rem] num">Who is signed in</h2>
+          <section className="grid gap-3" aria-label="Account">
+            <h2 className="text-[1.25rem] num">Account</h2>
             <p className="text-[1rem]">
               {coach.name || 'You'}, as {ROLE_WORDS[principal.as].name.toLowerCase()}:{' '}
               {ROLE_WORDS[principal.as].may}.
             </p>
             <div className="flex flex-wrap gap-2.5">
               <Button asChild>
-                <Link href="/records/sign-in">Devices and signing in</Link>
+                <Link href="/records/sign-in">Devices and sign-in</Link>
               </Button>
               <Button asChild>
                 <Link href="/records/accuracy">Accuracy</Link>
@@ -81,13 +84,13 @@ export default async function RecordsPage() {
                 </Button>
               )}
               <Button asChild>
-                <a href="/offline?view=phone">Kept on this device</a>
+                <a href="/offline?view=phone">Saved on this device</a>
               </Button>
             </div>
           </section>
           {principal.as === 'head' && (
-            <section className="grid gap-3" aria-label="Where your data is kept">
-              <h2 className="text-[1.25rem] num">Where your data is kept</h2>
+            <section className="grid gap-3" aria-label="Your data">
+              <h2 className="text-[1.25rem] num">Your data</h2>
               <p className="text-[1rem]">
                 {students.length} students and {putts} putts, in one file on this machine:
               </p>
@@ -109,7 +112,7 @@ export default async function RecordsPage() {
                 </p>
               )}
               <p className="text-[0.9375rem] text-ink2">
-                Dirigo sends nothing away from this machine by itself.
+                Dirigo sends nothing from this machine by itself.
               </p>
               <div className="flex flex-wrap gap-2.5">
                 <Button asChild>
@@ -123,7 +126,7 @@ export default async function RecordsPage() {
               </div>
               {erasures.length > 0 && (
                 <div>
-                  <h3 className="mt-2 cap">Erased, as they asked</h3>
+                  <h3 className="mt-2 cap">Erased at the student’s request</h3>
                   <ul>
                     {erasures.map(({ studentId, at, sessions, putts: erased }) => (
                       <li key={studentId} className="border-b border-hair py-1.5 text-[1rem]">

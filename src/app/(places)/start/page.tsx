@@ -7,7 +7,7 @@ import { StartSession } from '@/features/session/start-session';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'Start a session' };
+export const metadata: Metadata = { title: 'New session' };
 
 const query = z.object({
   student: z.uuid().optional().catch(undefined),
@@ -26,7 +26,7 @@ export default async function StartPage({ searchParams }: PageProps<'/start'>) {
   const drill = asked && (await ownRef(database, principal, asked));
   return (
     <>
-      <PlaceHead title="Start a session" sub="who putts, and through which gate" />
+      <PlaceHead title="New session" sub="Choose who putts, and through which gate" />
       <div className="max-w-xl px-4 py-6 md:px-7">
         <StartSession
           {...options}

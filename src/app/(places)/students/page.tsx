@@ -26,7 +26,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
         title={archived ? 'Archived students' : 'Students'}
         sub={
           archived
-            ? 'put away; nothing of theirs is lost'
+            ? 'Nothing is deleted, and you can restore any of them'
             : shown.length === 1
               ? '1 student'
               : `${shown.length} students`
@@ -41,7 +41,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
         )}
         {shown.length > 1 && !archived && (
           <Button asChild>
-            <Link href="/students/compare">Side by side</Link>
+            <Link href="/students/compare">Compare students</Link>
           </Button>
         )}
         {principal.as !== 'assistant' && (
@@ -51,8 +51,8 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
         )}
       </PlaceHead>
       {shown.length === 0 ? (
-        <Empty title={archived ? 'Nobody is put away' : 'Begin with a student'}>
-          <p>Name, hand and putter are enough to start with.</p>
+        <Empty title={archived ? 'No archived students' : 'Add your first student'}>
+          <p>A name, a hand and a putter are enough to start with.</p>
         </Empty>
       ) : (
         <StudentList

@@ -6,7 +6,7 @@ import { openedBy } from '@/features/shared/principal';
 export async function GET(_request: Request, { params }: RouteContext<'/calendar/[token]'>) {
   const opened = await openedBy((await params).token);
   if (!opened || opened.as === 'student') {
-    return new Response('There is no such calendar.', { status: 404 });
+    return new Response('Calendar not found.', { status: 404 });
   }
   return new Response(await coachCalendar(await connection(), ownView(opened), new Date()), {
     headers: CALENDAR_HEADERS,

@@ -23,7 +23,7 @@ import { WordList } from '@/features/home/word-list';
 import { WeekMarks } from '@/features/home/week-marks';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'At home', robots: { index: false, follow: false } };
+export const metadata: Metadata = { title: 'Homework', robots: { index: false, follow: false } };
 
 /** Days ahead that a student is told of. */
 const AHEAD = 14;
@@ -56,12 +56,12 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
     <main className="mx-auto min-h-dvh max-w-2xl bg-sheet pb-10">
       <KeepReady home={token} />
       <header className="border-b-[length:var(--stroke)] border-ink px-5 pt-6 pb-4">
-        <h1>{given}, at home</h1>
+        <h1>{given}’s homework</h1>
         {coach.name && <p className="text-ink2">from {coach.name}</p>}
       </header>
       {rows.length === 0 && (
         <p className="px-5 py-6 text-[1.0625rem]">
-          Nothing to do at home just now. Enjoy the walk.
+          No homework just now. It appears here when your coach assigns it.
         </p>
       )}
       {rows.map(({ work, name, details }) => {
@@ -88,11 +88,11 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
                 <>
                   <WeekMarks week={now} />
                   <span>
-                    {now.done} of {now.asked} this week
+                    {now.done} of {now.asked} done this week
                   </span>
                 </>
               ) : (
-                <span>from {dayWords(work.from)}</span>
+                <span>starts {dayWords(work.from)}</span>
               )}
               <span className="text-ink2">until {dayWords(work.until)}</span>
             </p>
@@ -134,7 +134,7 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
             <strong>Your carpet</strong>{' '}
             <span className="text-ink2">
               {carpet
-                ? `rolls as a green of ${showLength(carpet.greenSpeed, 'speed', units)}, measured ${dayWords(dayIn(carpet.at, zone))}`
+                ? `rolls like a green of ${showLength(carpet.greenSpeed, 'speed', units)}, measured ${dayWords(dayIn(carpet.at, zone))}`
                 : 'not measured yet'}
             </span>
           </summary>
@@ -144,8 +144,8 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
         </details>
       </section>
       {planned.length > 0 && (
-        <section aria-label="Coming" className="px-5 py-5">
-          <h2 className="mb-2 text-[1.25rem] num">Coming</h2>
+        <section aria-label="Coming up" className="px-5 py-5">
+          <h2 className="mb-2 text-[1.25rem] num">Coming up</h2>
           <ul>
             {planned.map((date) => (
               <li key={date.id} className="border-b border-hair py-2 last:border-0">
@@ -158,8 +158,8 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
         </section>
       )}
       <p className="px-5 pt-4 text-sm text-ink2">
-        Clear the swing; keep children and pets out of it. Stop at pain. Only you and your coach see
-        this page: keep its address to yourself.
+        Clear the space around your swing, and keep children and pets out of it. Stop if anything
+        hurts. Only you and your coach see this page, so keep its address to yourself.
       </p>
     </main>
   );

@@ -22,23 +22,23 @@ export default async function SignInByLinkPage({ params }: PageProps<'/sign-in/[
         <p className="text-[1.375rem] font-[800] tracking-tight [font-stretch:112%]">Dirigo</p>
         <h1 className="mt-6">
           {stands
-            ? `Sign in${stands.name ? ` as ${stands.name}` : ' here'}?`
-            : 'This link is used up'}
+            ? `Sign in${stands.name ? ` as ${stands.name}` : ' on this device'}?`
+            : 'This link no longer works'}
         </h1>
       </div>
       {stands ? (
         <>
           <p>
-            This device then opens everything that is yours. Sign it out at any time, from here or
-            from another device, in Settings.
+            This device will then open everything that is yours. You can sign it out at any time in
+            Settings, from here or from another device.
           </p>
           <SignInHere secret={secret} />
         </>
       ) : (
         <>
           <p>
-            A link or a code signs one device in, once, and not for long. Ask for a new one on a
-            device that is signed in, or on the machine that Dirigo runs on.
+            A link or a code signs in one device, once, and expires soon. Get a new one from a
+            device that is signed in, or from the machine that Dirigo runs on.
           </p>
           <div>
             <Button asChild kind="primary">

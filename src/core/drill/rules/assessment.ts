@@ -9,8 +9,8 @@ export const assessment = defineRule(
     name: 'cold test',
     first: { type: 'assessment', putts: 10 },
     fields: [{ field: 'putts', label: 'Putts' }],
-    words: ({ putts }) => `${putts} putts, cold, each once, no second try`,
+    words: ({ putts }) => `${putts} putts, no warm-up, one try each`,
     traits: { cold: true, counts: true },
-    machine: counted(' · cold, each once'),
+    machine: counted(' · no warm-up, one try each'),
   },
 );

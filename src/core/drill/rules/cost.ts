@@ -7,11 +7,11 @@ const FARTHEST = 3;
 
 /** Holes putted out: a miss is putted again from a putter length farther, and every putt counts. */
 export const cost = defineRule(z.object({ type: z.literal('cost'), holes: count(1, 36) }), {
-  name: 'a miss costs',
+  name: 'holes, with a penalty for each miss',
   first: { type: 'cost', holes: 9 },
   fields: [{ field: 'holes', label: 'Holes' }],
   words: ({ holes }) =>
-    `${holes} holes; a miss is putted again from a putter length farther, and every putt counts`,
+    `${holes} holes; after a miss, putt again from a putter length farther, and count every putt`,
   traits: { presses: true, fromRest: true },
   machine: machine<{ holes: number }, { holed: number; putts: number; again: number }>({
     start: () => ({ holed: 0, putts: 0, again: 0 }),

@@ -13,7 +13,7 @@ export const guess = defineRule(z.object({ type: z.literal('guess'), putts: coun
   name: 'guess, then look',
   first: { type: 'guess', putts: 12 },
   fields: [{ field: 'putts', label: 'Putts' }],
-  words: ({ putts }) => `${putts} putts; say where it ends before you look`,
+  words: ({ putts }) => `${putts} putts; say where each one ended before you look`,
   traits: { guesses: true },
   machine: machine<{ putts: number }, Guesses>({
     start: () => ({ putts: 0, guessed: 0, right: 0 }),

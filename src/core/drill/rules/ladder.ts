@@ -16,10 +16,11 @@ export const ladder = defineRule(
     name: 'up and down the ladder',
     first: { type: 'ladder', up: 3, down: 3 },
     fields: [
-      { field: 'up', label: 'Up after' },
-      { field: 'down', label: 'Down after' },
+      { field: 'up', label: 'Passes to go up' },
+      { field: 'down', label: 'Misses to go down' },
     ],
-    words: ({ up, down }) => `a rung up after ${up} passed in a row, one down after ${down} missed`,
+    words: ({ up, down }) =>
+      `up a rung after ${up} passes in a row, down a rung after ${down} misses`,
     traits: { climbs: true },
     machine: machine<{ up: number; down: number }, Climb>({
       start: (_rule, { rung }) => ({ rung, passes: 0, misses: 0, topped: false }),
@@ -41,8 +42,8 @@ export const ladder = defineRule(
         of: `of ${rungs} rungs`,
         line:
           misses > 0
-            ? `${misses} of ${down} missed: then one down`
-            : `${passes} of ${up}: then one up`,
+            ? `${misses} of ${down} missed, then down a rung`
+            : `${passes} of ${up} passed, then up a rung`,
       }),
       rung: ({ rung }) => rung,
     }),

@@ -26,11 +26,11 @@ function chosen({ putts, spots }: Chosen): number {
 
 /** One ball, a new spot each time: every spot once, then those that were missed sooner than others. */
 export const newSpot = defineRule(z.object({ type: z.literal('newSpot'), putts: count(2, 100) }), {
-  name: 'a new spot each time, chosen for you',
+  name: 'new spot each time, chosen for you',
   first: { type: 'newSpot', putts: 18 },
   fields: [{ field: 'putts', label: 'Putts' }],
   words: (rule) =>
-    `${times(rule.putts, 'putt')}, a new spot each time; spots that were missed come back sooner`,
+    `${times(rule.putts, 'putt')}, a new spot each time; missed spots come back sooner`,
   traits: {},
   machine: machine<{ putts: number }, Chosen>({
     start: (_rule, { stations }) => ({

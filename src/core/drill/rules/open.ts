@@ -4,10 +4,10 @@ import { defineRule } from './rule-kind';
 
 /** No rule: putts are counted until the coach ends it. */
 export const open = defineRule(z.object({ type: z.literal('open') }), {
-  name: 'you finish it',
+  name: 'no limit: you finish it',
   first: { type: 'open' },
   fields: [],
-  words: () => 'counted until you finish',
+  words: () => 'putts are counted until you finish',
   traits: { endless: true, free: true },
   machine: machine<object, { putts: number; passed: number }>({
     start: () => ({ putts: 0, passed: 0 }),

@@ -7,7 +7,7 @@ export const perfect = defineRule(z.object({ type: z.literal('perfect') }), {
   name: 'one perfect putt',
   first: { type: 'perfect' },
   fields: [],
-  words: () => 'until one putt is right in everything',
+  words: () => 'until one putt gets everything right',
   traits: {},
   machine: machine<object, { tries: number; found: boolean }>({
     start: () => ({ tries: 0, found: false }),
@@ -16,7 +16,7 @@ export const perfect = defineRule(z.object({ type: z.literal('perfect') }), {
     words: ({ tries, found }) => ({
       count: String(tries),
       of: tries === 1 ? 'try' : 'tries',
-      line: found ? 'right in everything' : 'one putt right in everything ends it',
+      line: found ? 'everything right' : 'one putt with everything right ends it',
     }),
     bare: ({ found }) => ({ found }),
   }),

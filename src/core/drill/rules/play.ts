@@ -60,8 +60,8 @@ export function endedWords({ ended, taken }: Progress, cap: Cap): string | null 
     case 'done':
       return `Completed in ${taken === 1 ? '1 putt' : `${taken} putts`}.`;
     case 'putts':
-      return `${cap.putts} putts are enough for today: the drill ends here.`;
+      return `That is ${cap.putts} putts, enough for today. The drill ends here.`;
     case 'minutes':
-      return `${cap.minutes} minutes are enough for today: the drill ends here.`;
+      return `That is ${cap.minutes} minutes, enough for today. The drill ends here.`;
   }
 }

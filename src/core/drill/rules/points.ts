@@ -30,13 +30,13 @@ export const points = defineRule(
     name: 'points',
     first: { type: 'points', total: 11, short: 0, past: 1, holed: 2 },
     fields: [
-      { field: 'total', label: 'To' },
-      { field: 'short', label: 'Short' },
-      { field: 'past', label: 'Past' },
-      { field: 'holed', label: 'Holed' },
+      { field: 'total', label: 'Points to reach' },
+      { field: 'short', label: 'Points for short' },
+      { field: 'past', label: 'Points for in the zone' },
+      { field: 'holed', label: 'Points for holed' },
     ],
     words: ({ total, short, past, holed }) =>
-      `to ${total} points: short ${short}, past ${past}, holed ${holed}`,
+      `play to ${total} points (short ${short}, in the zone ${past}, holed ${holed})`,
     traits: { game: true, presses: true },
     machine: machine<Points, { points: number; putts: number }>({
       start: () => ({ points: 0, putts: 0 }),
@@ -48,7 +48,7 @@ export const points = defineRule(
       words: (state, { total, past, holed }) => ({
         count: String(state.points),
         of: `of ${total} points`,
-        line: `${state.putts} putts · in the zone ${past}, holed ${holed}`,
+        line: `${state.putts} putts · in the zone scores ${past}, holed scores ${holed}`,
       }),
       bare: (state) => ({ points: state.points }),
     }),

@@ -22,10 +22,10 @@ export const counted = (line: string) =>
   });
 
 export const putts = defineRule(z.object({ type: z.literal('putts'), putts: count(1, 200) }), {
-  name: 'so many putts',
+  name: 'number of putts',
   first: { type: 'putts', putts: 20 },
   fields: [{ field: 'putts', label: 'Putts' }],
-  words: (rule) => `${times(rule.putts, 'putt')}, counted`,
+  words: (rule) => `${times(rule.putts, 'putt')}, passes counted`,
   traits: { counts: true },
   machine: counted(''),
 });

@@ -4,10 +4,10 @@ import { count, defineRule } from './rule-kind';
 
 /** Until so many have passed. */
 export const quota = defineRule(z.object({ type: z.literal('quota'), passes: count(1, 200) }), {
-  name: 'until so many passed',
+  name: 'number of passes',
   first: { type: 'quota', passes: 25 },
-  fields: [{ field: 'passes', label: 'Passed' }],
-  words: ({ passes }) => `until ${passes} have passed`,
+  fields: [{ field: 'passes', label: 'Passes' }],
+  words: ({ passes }) => `until ${passes} putts have passed`,
   traits: {},
   machine: machine<{ passes: number }, { putts: number; passed: number }>({
     start: () => ({ putts: 0, passed: 0 }),

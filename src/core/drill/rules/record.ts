@@ -4,10 +4,10 @@ import { defineRule } from './rule-kind';
 
 /** Round the stations until the first miss. */
 export const record = defineRule(z.object({ type: z.literal('record') }), {
-  name: 'longest row round the stations',
+  name: 'longest streak round the stations',
   first: { type: 'record' },
   fields: [],
-  words: () => 'round the stations until the first miss: the longest row is the record',
+  words: () => 'round the stations until the first miss; the longest streak is the record',
   traits: { presses: true },
   machine: machine<object, { streak: number; missed: boolean }>({
     start: () => ({ streak: 0, missed: false }),

@@ -107,7 +107,7 @@ describe('the register of rules', () => {
     expect(ruleSchema.safeParse({ type: 'row', length: 1 }).success).toBe(false);
     const more = ruleSchema.safeParse({ type: 'stations', need: 3, of: 2 });
     expect(more.error!.issues[0]).toMatchObject({
-      message: 'More are needed than are played',
+      message: 'Passes needed is more than putts per station: use the same or fewer.',
       path: ['need'],
     });
   });

@@ -20,16 +20,16 @@ export const inARow = (passes: (putt: RulePutt) => boolean, what: string) =>
     words: ({ streak, best, starts }, { length }) => ({
       count: String(streak),
       of: `of ${length} ${what}`,
-      line: `best ${best}${starts > 1 ? ` · start ${starts}` : ''} · a miss starts again`,
+      line: `best ${best}${starts > 1 ? ` · attempt ${starts}` : ''} · a miss starts again`,
     }),
     bare: ({ streak }) => ({ streak }),
   });
 
 /** So many in a row, or start again. */
 export const row = defineRule(z.object({ type: z.literal('row'), length: count(2, 50) }), {
-  name: 'so many in a row',
+  name: 'passes in a row',
   first: { type: 'row', length: 5 },
-  fields: [{ field: 'length', label: 'In a row' }],
+  fields: [{ field: 'length', label: 'Passes in a row' }],
   words: ({ length }) => `${length} in a row, or start again`,
   traits: { presses: true },
   machine: inARow(({ passed }) => passed, 'in a row'),

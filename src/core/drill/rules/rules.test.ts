@@ -152,12 +152,12 @@ describe('what the screen says', () => {
     [
       { type: 'row', length: 5 },
       'PPMP',
-      '1 of 5 in a row | best 2 · start 2 · a miss starts again',
+      '1 of 5 in a row | best 2 · attempt 2 · a miss starts again',
     ],
     [
       { type: 'row', length: 3 },
       'MPPP',
-      '3 of 3 in a row | best 3 · start 2 · a miss starts again | done',
+      '3 of 3 in a row | best 3 · attempt 2 · a miss starts again | done',
     ],
     [
       { type: 'sets', sets: 4, of: 5, restart: 'at once' },
@@ -167,36 +167,40 @@ describe('what the screen says', () => {
     [
       { type: 'sets', sets: 4, of: 5, restart: 'at once' },
       'PPM',
-      '0 of 5 | set 1 of 4 · a miss starts the set again · begun again 1×',
+      '0 of 5 | set 1 of 4 · a miss starts the set again · restarted 1×',
     ],
     [
       { type: 'sets', sets: 2, of: 3, restart: 'at the end' },
       'PM',
-      '2 of 3 | set 1 of 2 · this set will be played again',
+      '2 of 3 | set 1 of 2 · this set will be repeated',
     ],
     [
       { type: 'stations', need: 3, of: 3 },
       'PPPPM',
-      '0 of 3 needed, 0 of 3 played | station 1 of 2 · a failed station sends back to the first · gone back 1×',
+      '0 of 3 needed, 0 of 3 played | station 1 of 2 · a failed station sends you back to the first · sent back 1×',
     ],
     [
       { type: 'sets', sets: 2, of: 2, restart: 'at once' },
       'PPMPP',
-      '2 of 2 sets | all perfect · begun again 1× | done',
+      '2 of 2 sets | all perfect · restarted 1× | done',
     ],
-    [{ type: 'stations', need: 1, of: 2 }, 'PMP', '2 of 2 stations | none failed | done'],
+    [{ type: 'stations', need: 1, of: 2 }, 'PMP', '2 of 2 stations | no station failed | done'],
     [{ type: 'record' }, 'PPP', '3 in a row | station 2 of 2 · the first miss ends it'],
-    [{ type: 'ladder', up: 2, down: 2 }, 'PPM', '4 of 6 rungs | 1 of 2 missed: then one down'],
+    [{ type: 'ladder', up: 2, down: 2 }, 'PPM', '4 of 6 rungs | 1 of 2 missed, then down a rung'],
     [{ type: 'cost', holes: 9 }, 'PMM', '3 putts | hole 2 of 9 · a putter length farther'],
-    [{ type: 'perfect' }, 'MMP', '3 tries | right in everything | done'],
-    [{ type: 'assessment', putts: 10 }, 'PPM', '3 of 10 putts | 2 passed · cold, each once'],
+    [{ type: 'perfect' }, 'MMP', '3 tries | everything right | done'],
+    [
+      { type: 'assessment', putts: 10 },
+      'PPM',
+      '3 of 10 putts | 2 passed · no warm-up, one try each',
+    ],
   ])('%p after %s', (rule, letters, words) => expect(said(rule, letters)).toBe(words));
 
   it('leaves a station as soon as its fate is sealed, either way', () => {
     const two: Rule = { type: 'stations', need: 2, of: 3 };
     expect(play(two, of('PP')).station).toBe(1);
     expect(play(two, of('MM')).station).toBe(0);
-    expect(play(two, of('MM')).words.line).toContain('gone back 1×');
+    expect(play(two, of('MM')).words.line).toContain('sent back 1×');
   });
 
   it('sends a failed station back to the first of its tier, not of all', () => {
@@ -241,10 +245,10 @@ describe('what the screen says', () => {
     expect(endedWords(play(row, of('PP'), GROUND, cap), cap)).toBeNull();
     expect(endedWords(play(row, of('PPP'), GROUND, cap), cap)).toBe('Completed in 3 putts.');
     expect(endedWords(play(row, of('PMPMPM'), GROUND, cap), cap)).toBe(
-      '5 putts are enough for today: the drill ends here.',
+      'That is 5 putts, enough for today. The drill ends here.',
     );
     expect(endedWords(play(row, [putt(false, { minutes: 4 })], GROUND, cap), cap)).toBe(
-      '4 minutes are enough for today: the drill ends here.',
+      'That is 4 minutes, enough for today. The drill ends here.',
     );
   });
 });

@@ -24,18 +24,18 @@ export const sets = defineRule(
     first: { type: 'sets', sets: 4, of: 5, restart: 'at once' },
     fields: [
       { field: 'sets', label: 'Sets' },
-      { field: 'of', label: 'Of' },
+      { field: 'of', label: 'Putts per set' },
       {
         field: 'restart',
-        label: 'A miss starts the set again',
+        label: 'Restart after a miss',
         options: [
           { value: 'at once', label: 'at once' },
-          { value: 'at the end', label: 'at the end' },
+          { value: 'at the end', label: 'at the end of the set' },
         ],
       },
     ],
     words: ({ sets: many, of, restart }) =>
-      `${many} sets of ${of}, all must pass; a miss starts the set again ${restart}`,
+      `${many} sets of ${of}, every putt passed; a miss starts the set again ${restart}`,
     traits: { presses: true },
     machine: machine<{ sets: number; of: number; restart: 'at once' | 'at the end' }, Sets>({
       start: () => ({ done: 0, played: 0, missed: false, restarts: 0 }),
@@ -56,11 +56,11 @@ export const sets = defineRule(
           done >= rule.sets
             ? 'all perfect'
             : missed
-              ? 'this set will be played again'
+              ? 'this set will be repeated'
               : rule.restart === 'at once'
                 ? 'a miss starts the set again'
-                : 'a miss plays the set again at its end',
-          restarts > 0 && `begun again ${restarts}×`,
+                : 'after a miss, the set is repeated at its end',
+          restarts > 0 && `restarted ${restarts}×`,
         ]
           .filter(Boolean)
           .join(' · '),

@@ -20,7 +20,7 @@ export const tiers = defineRule(
     fields: [],
     words: (rule) =>
       rule.tiers
-        .map(({ stations, need, of }) => `${times(stations, 'station')} at ${need} of ${of}`)
+        .map(({ stations, need, of }) => `${times(stations, 'station')} needing ${need} of ${of}`)
         .join(', then '),
     traits: { presses: true },
     machine: visited((rule) => {
@@ -30,6 +30,6 @@ export const tiers = defineRule(
         for (let index = 0; index < many; index++) stages.push({ need, of, backTo });
       }
       return stages;
-    }, 'a failed station sends back to the first of its tier'),
+    }, 'a failed station sends you back to the first of its tier'),
   },
 );

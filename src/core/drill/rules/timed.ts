@@ -4,10 +4,10 @@ import { count, defineRule } from './rule-kind';
 
 /** As many as pass in so many minutes. */
 export const timed = defineRule(z.object({ type: z.literal('timed'), minutes: count(1, 60) }), {
-  name: 'in so many minutes',
+  name: 'passes in a set time',
   first: { type: 'timed', minutes: 5 },
   fields: [{ field: 'minutes', label: 'Minutes' }],
-  words: ({ minutes }) => `as many as pass in ${minutes} minutes`,
+  words: ({ minutes }) => `as many passes as possible in ${minutes} minutes`,
   traits: { endless: true },
   minutes: ({ minutes }) => minutes,
   machine: machine<{ minutes: number }, { passed: number; minutes: number }>({

@@ -74,7 +74,7 @@ describe('a trial', () => {
       expect(words.of).toBe(`putt ${(count % 5) + 1} of 5`);
       expect(words.line).toMatch(new RegExp(`^set ${Math.floor(count / 5) + 1} of 16 · `));
     }
-    expect(shown(rule(), 79).words.line).toMatch(/the last set$/);
+    expect(shown(rule(), 79).words.line).toMatch(/last set$/);
     expect(shown(rule(), 80)).toMatchObject({ ended: 'done', words: { count: '80' } });
   });
 
@@ -124,9 +124,7 @@ describe('a trial', () => {
   });
 
   it('refuses names that are none', () => {
-    expect(ruleSchema.safeParse(rule({ a: ' ' })).error!.issues[0]!.message).toBe(
-      'A name is needed.',
-    );
+    expect(ruleSchema.safeParse(rule({ a: ' ' })).error!.issues[0]!.message).toBe('Enter a name.');
     expect(ruleSchema.safeParse(rule({ b: 'x'.repeat(31) })).success).toBe(false);
     expect(ruleSchema.safeParse(rule({ set: 2 })).success).toBe(false);
   });

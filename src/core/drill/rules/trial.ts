@@ -11,8 +11,8 @@ export type Arm = 'a' | 'b';
 const name = z
   .string()
   .trim()
-  .min(1, 'A name is needed.')
-  .max(30, 'A name may have at most 30 letters.');
+  .min(1, 'Enter a name.')
+  .max(30, 'This name is too long: use at most 30 characters.');
 
 const schema = z.object({
   type: z.literal('trial'),
@@ -103,16 +103,16 @@ export function tellsApart({ set, sets }: Pick<TrialRule, 'set' | 'sets'>): numb
 
 /** Two putters, grips, balls or stances, in alternating sets whose order is drawn by lot. */
 export const trial = defineRule(schema, {
-  name: 'a trial, one against the other',
+  name: 'trial (A/B)',
   first: { type: 'trial', a: 'A', b: 'B', set: 5, sets: 8, lot: 0 },
   fields: [
     { field: 'a', label: 'Own or usual', text: true },
-    { field: 'b', label: 'The other', text: true },
-    { field: 'set', label: 'Putts a set' },
-    { field: 'sets', label: 'Sets of each' },
+    { field: 'b', label: 'Second option', text: true },
+    { field: 'set', label: 'Putts per set' },
+    { field: 'sets', label: 'Sets with each' },
   ],
   words: ({ a, b, set, sets }) =>
-    `${a} against ${b}: ${sets} sets of ${set} with each, in an order drawn by lot`,
+    `${a} against ${b}: ${sets} sets of ${set} with each, in random order`,
   note: ({ set, sets }) =>
     `${set * sets} putts with each tell windows apart, four times in five, when one is at least ×${tellsApart({ set, sets }).toFixed(1)} the other; a smaller difference takes more putts. Choose a gate that about two in three clear. The result may be looked at any time.`,
   draw: (rule, lot) => ({ ...rule, lot: lot % 0x7fffffff }),
@@ -126,15 +126,15 @@ export const trial = defineRule(schema, {
       const { set, sets } = rule;
       const nameOf = (arm: Arm | undefined) => (arm ? rule[arm] : '');
       if (putts >= arms.length)
-        return { count: String(putts), of: `of ${arms.length} putts`, line: 'all sets are putted' };
+        return { count: String(putts), of: `of ${arms.length} putts`, line: 'all sets played' };
       const now = Math.floor(putts / set);
       const next = arms[(now + 1) * set];
       const after =
         next === undefined
-          ? 'the last set'
+          ? 'last set'
           : next === arms[putts]
-            ? `then ${nameOf(next)} again`
-            : `then ${nameOf(next)}`;
+            ? `next: ${nameOf(next)} again`
+            : `next: ${nameOf(next)}`;
       return {
         count: nameOf(arms[putts]),
         of: `putt ${(putts % set) + 1} of ${set}`,

@@ -38,13 +38,13 @@ export function visited<R>(stagesOf: (rule: R, stations: number) => Stage[], bac
         return {
           count: String(at),
           of: `of ${stages.length} stations`,
-          line: backs > 0 ? `gone back ${backs}×` : 'none failed',
+          line: backs > 0 ? `sent back ${backs}×` : 'no station failed',
         };
       }
       return {
         count: String(passed),
         of: `of ${stage.need} needed, ${played} of ${stage.of} played`,
-        line: [`station ${at + 1} of ${stages.length}`, back, backs > 0 && `gone back ${backs}×`]
+        line: [`station ${at + 1} of ${stages.length}`, back, backs > 0 && `sent back ${backs}×`]
           .filter(Boolean)
           .join(' · '),
       };

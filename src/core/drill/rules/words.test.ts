@@ -2,12 +2,12 @@ import { LIBRARY, capSchema, ruleSchema, ruleWords, type Rule } from '..';
 
 describe('a rule in words', () => {
   it.each<[Rule, string]>([
-    [{ type: 'putts', putts: 1 }, 'one putt, counted'],
-    [{ type: 'quota', passes: 25 }, 'until 25 have passed'],
+    [{ type: 'putts', putts: 1 }, 'one putt, passes counted'],
+    [{ type: 'quota', passes: 25 }, 'until 25 putts have passed'],
     [{ type: 'row', length: 5 }, '5 in a row, or start again'],
     [
       { type: 'sets', sets: 4, of: 5, restart: 'at once' },
-      '4 sets of 5, all must pass; a miss starts the set again at once',
+      '4 sets of 5, every putt passed; a miss starts the set again at once',
     ],
     [
       {
@@ -17,13 +17,13 @@ describe('a rule in words', () => {
           { stations: 1, need: 1, of: 3 },
         ],
       },
-      '2 stations at 3 of 3, then one station at 1 of 3',
+      '2 stations needing 3 of 3, then one station needing 1 of 3',
     ],
     [
       { type: 'points', total: 11, short: 0, past: 1, holed: 2 },
-      'to 11 points: short 0, past 1, holed 2',
+      'play to 11 points (short 0, in the zone 1, holed 2)',
     ],
-    [{ type: 'assessment', putts: 10 }, '10 putts, cold, each once, no second try'],
+    [{ type: 'assessment', putts: 10 }, '10 putts, no warm-up, one try each'],
   ])('%p', (rule, words) => {
     expect(ruleSchema.parse(rule)).toEqual(rule);
     expect(ruleWords(rule)).toBe(words);
@@ -36,7 +36,10 @@ describe('a rule in words', () => {
   });
 
   it.each([
-    [{ type: 'stations', need: 4, of: 3 }, 'More are needed than are played'],
+    [
+      { type: 'stations', need: 4, of: 3 },
+      'Passes needed is more than putts per station: use the same or fewer.',
+    ],
     [{ type: 'row', length: 1 }, ''],
     [{ type: 'windmill' }, ''],
     [{ type: 'quota', passes: 2.5 }, ''],

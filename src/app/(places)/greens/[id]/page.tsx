@@ -57,8 +57,8 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
         title={green.name}
         sub={
           current
-            ? `${showLength(current.greenSpeed, 'speed', units)}, read ${formatDistance(current.speedAt, new Date(), { addSuffix: true })}`
-            : 'never read: take the first reading below'
+            ? `${showLength(current.greenSpeed, 'speed', units)}, measured ${formatDistance(current.speedAt, new Date(), { addSuffix: true })}`
+            : 'Not measured yet. Take the first reading below.'
         }
       >
         {own && (
@@ -78,7 +78,7 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
               />
             )}
             <Button asChild>
-              <Link href={`/greens/${green.id}/edit`}>Edit spots</Link>
+              <Link href={`/greens/${green.id}/edit`}>Edit green</Link>
             </Button>
           </>
         )}
@@ -87,7 +87,7 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
         <div className="min-w-0 max-lg:order-2">
           {green.spots.length > 0 && (
             <section className="px-4 py-5 md:px-7" aria-label="Spots">
-              <h2 className="mb-1 cap">Spots, seen from the ball</h2>
+              <h2 className="mb-1 cap">Spots, as seen from the ball</h2>
               <SpotTable green={green} greenSpeed={current?.greenSpeed} units={units} />
             </section>
           )}
@@ -100,13 +100,17 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
             </section>
           )}
           {current && (
-            <section className="border-t border-rule px-4 py-5 md:px-7" aria-label="A wrong speed">
+            <section
+              className="border-t border-rule px-4 py-5 md:px-7"
+              aria-label="Effect of a wrong speed"
+            >
               <h2 className="mb-1 text-[1.0625rem] font-[650]">
-                How much a wrong speed matters: {showLength(LONG, 'putt', units)}
-                {steepest ? ` from ${steepest.spot.name}` : ', flat'}
+                What a wrong speed costs: {showLength(LONG, 'putt', units)}
+                {steepest ? ` putt from ${steepest.spot.name}` : 'putt on the flat'}
               </h2>
               <p className="mb-2 text-ink2">
-                Aimed and struck for {showLength(current.greenSpeed, 'speed', units)},{' '}
+                The putt is aimed and struck for a green speed of{' '}
+                {showLength(current.greenSpeed, 'speed', units)}, to finish{' '}
                 {roughLength(DEFAULT_PUTT.past, units)} past.
               </p>
               <WrongSpeedOrNot
@@ -182,9 +186,10 @@ function SpotTable({
           <ColumnHead className="pr-4" colSpan={2}>
             spot
           </ColumnHead>
-          <ColumnHead className="pr-4">falls</ColumnHead>
+          <ColumnHead className="pr-4">slope</ColumnHead>
           <ColumnHead colSpan={2}>
-            {showLength(TOLD, 'putt', units)} breaks, {roughLength(DEFAULT_PUTT.past, units)} past
+            break over {showLength(TOLD, 'putt', units)}, {roughLength(DEFAULT_PUTT.past, units)}{' '}
+            past the hole
           </ColumnHead>
         </tr>
       </thead>
@@ -199,7 +204,7 @@ function SpotTable({
               </td>
               <td className="py-2 pr-4 font-[620]">{spot.name}</td>
               <td className="py-2 pr-4">
-                {!slope && <span className="text-ink2">not read yet</span>}
+                {!slope && <span className="text-ink2">not measured yet</span>}
                 {slope && (slope.grade === 0 ? 'level' : <SlopeWords slope={slope} />)}
                 {apart && (
                   <p role="alert" className="mt-1 border-l-[3px] border-warn pl-2 text-[0.9375rem]">
@@ -215,9 +220,9 @@ function SpotTable({
                   <Button asChild>
                     <Link
                       href={quizAt(green.id, spot.id)}
-                      aria-label={`Read it, no ball: ${spot.name}`}
+                      aria-label={`Read without a ball: ${spot.name}`}
                     >
-                      Read it, no ball
+                      Read without a ball
                     </Link>
                   </Button>
                 )}
@@ -240,14 +245,14 @@ function breakOf(slope: Slope, greenSpeed: number): string {
   try {
     return breakWords(aimFor({ ...DEFAULT_PUTT, distance: TOLD, greenSpeed, slope }).cups);
   } catch (error) {
-    if (error instanceof RangeError) return 'too steep for that pace';
+    if (error instanceof RangeError) return 'too steep at this pace';
     throw error;
   }
 }
 
 function Readings({ green, units }: { green: Green; units: UnitPreferences }) {
   const spotName = ({ spotId }: Reading) =>
-    green.spots.find(({ id }) => id === spotId)?.name ?? 'the speed only';
+    green.spots.find(({ id }) => id === spotId)?.name ?? 'speed only';
   return (
     <table id="readings" className="w-full text-[0.9375rem]">
       <caption className="sr-only">Readings</caption>
@@ -268,7 +273,7 @@ function Readings({ green, units }: { green: Green; units: UnitPreferences }) {
               <span className="block text-sm text-ink2">
                 {reading.rolls
                   ? `rolled ${showLength(reading.rolls.up, 'putt', units)} up, ${showLength(reading.rolls.down, 'putt', units)} down`
-                  : 'ramp and level'}
+                  : 'measured with a ramp and a level'}
                 {reading.note && `. ${reading.note}`}
               </span>
             </td>

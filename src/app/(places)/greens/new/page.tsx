@@ -3,13 +3,13 @@ import { GreenForm } from '@/features/greens/green-form';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'Add a green' };
+export const metadata: Metadata = { title: 'New green' };
 
 export default async function NewGreenPage() {
   await coachContext('coach');
   return (
     <>
-      <PlaceHead title="Add a green" sub="its name, and the spots you putt from" />
+      <PlaceHead title="New green" sub="Name, and the spots you putt from" />
       <GreenForm id={null} values={{ name: '', notes: '', spots: [{ name: '' }] }} />
     </>
   );

@@ -48,7 +48,7 @@ export default async function ProgrammePage({ params }: PageProps<'/programme/[i
           <>
             <CloseProgramme id={id} />
             <Button asChild>
-              <Link href={`/programme/${id}/edit`}>Change</Link>
+              <Link href={`/programme/${id}/edit`}>Edit</Link>
             </Button>
             {next && (
               <Button asChild kind="primary">
@@ -65,25 +65,27 @@ export default async function ProgrammePage({ params }: PageProps<'/programme/[i
           <ProgrammeDays programme={programme} today={today} />
         </section>
         <section
-          aria-label="How it goes"
+          aria-label="Progress"
           className="grid content-start gap-5 bg-sheet px-4 py-5 md:px-6"
         >
           <div>
-            <h2 className="mb-1 cap">The aim</h2>
+            <h2 className="mb-1 cap">Goal</h2>
             <p className="text-[1.125rem] leading-snug">
               <strong>{aimSaid(programme)}.</strong>
             </p>
             <p className="mt-1">
-              {stands ? aimWords(programme, stands.points, stands.putts) : 'No putts yet for this.'}
+              {stands
+                ? aimWords(programme, stands.points, stands.putts)
+                : 'No putts for this skill yet.'}
             </p>
           </div>
           <div>
-            <h2 className="mb-2 cap">What changed, and why</h2>
+            <h2 className="mb-2 cap">Changes and reasons</h2>
             <ProgrammeChanges programme={programme} zone={zone} />
           </div>
           <p className="text-[0.9375rem]">
             <Link href={`/students/${studentId}`} className="underline underline-offset-4">
-              {student.name}’s page
+              {student.name}’s record
             </Link>{' '}
             ·{' '}
             <Link href={`/students/${studentId}/homework`} className="underline underline-offset-4">

@@ -7,7 +7,7 @@ import { aimUnit } from '@/features/programme/programme-form-schema';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'A new programme' };
+export const metadata: Metadata = { title: 'New programme' };
 
 const query = z.object({ student: z.uuid().optional().catch(undefined) });
 
@@ -20,7 +20,7 @@ export default async function NewProgrammePage({ searchParams }: PageProps<'/pro
   const today = dayIn(new Date(), coach.settings.zone);
   return (
     <>
-      <PlaceHead title="A new programme" sub="weeks of lessons and practice towards an aim" />
+      <PlaceHead title="New programme" sub="Weeks of lessons and practice towards a goal" />
       <ProgrammeForm
         id={null}
         students={await planStudents(database, principal)}

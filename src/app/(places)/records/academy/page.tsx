@@ -18,7 +18,7 @@ export default async function AcademyPage() {
   ]);
   return (
     <>
-      <PlaceHead title="Academy" sub="who teaches here, and what each may do">
+      <PlaceHead title="Academy" sub="Who coaches here, and what each of them can do">
         <Button asChild>
           <Link href="/records">Settings</Link>
         </Button>

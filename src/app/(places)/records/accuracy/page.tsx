@@ -13,7 +13,7 @@ export default async function AccuracyPage() {
     <>
       <PlaceHead
         title="Accuracy"
-        sub="How often the forecasts made here were right, on your own students"
+        sub="How often Dirigo’s forecasts were right for your own students"
       />
       <AccuracyView read={read} corrected={coach.settings.correction !== null} />
     </>

@@ -53,9 +53,9 @@ export default async function BackupsPage() {
           <section className="grid gap-4" aria-label="Automatic backups">
             <h2 className="text-[1.25rem] num">Automatic backups</h2>
             <p className="text-[1rem]">
-              Every hour in which something was logged, and at least once a day. Each backup is
-              checked before an old one is deleted. One stays for each of the last 24 hours, 14 days
-              and 8 weeks, in
+              Dirigo makes a backup every hour in which something was logged, and at least once a
+              day. It checks each backup before it deletes an old one, and keeps one for each of the
+              last 24 hours, 14 days and 8 weeks in
             </p>
             <p className="border border-rule bg-sheet px-3 py-2 text-sm break-all">
               {shownPath(where)}
@@ -63,9 +63,9 @@ export default async function BackupsPage() {
             <p className="text-[1rem]">
               {rehearsed
                 ? rehearsed.problem === null
-                  ? `A restore was rehearsed ${ago(rehearsed.at)} and worked.`
-                  : `A restore was rehearsed ${ago(rehearsed.at)} and failed.`
-                : 'A restore is rehearsed once a day.'}
+                  ? `A test restore succeeded ${ago(rehearsed.at)}.`
+                  : `A test restore failed ${ago(rehearsed.at)}.`
+                : 'Dirigo tests a restore once a day.'}
             </p>
             <BackupFolder folder={folder ?? ''} usual={where} />
           </section>
@@ -74,9 +74,9 @@ export default async function BackupsPage() {
             <BackupEncryption encrypted={key !== null} />
           </section>
           <p className="text-[0.9375rem] text-ink2">
-            After Dirigo was stopped, the database is one file that can be copied by hand. While it
-            runs, use a backup instead. Where Dirigo no longer starts,{' '}
-            <strong>npm run restore</strong> lists the backups and restores one.
+            When Dirigo is stopped, the database is one file that you can copy. While it runs, use a
+            backup instead. If Dirigo does not start, <strong>npm run restore</strong> lists the
+            backups and restores one.
           </p>
         </div>
       </div>

@@ -22,14 +22,17 @@ export default async function FilesPage() {
     .map(({ id, name }) => ({ value: id, label: name }));
   return (
     <>
-      <PlaceHead title="Import and export" sub="putts from files, and everything to other programs">
+      <PlaceHead
+        title="Import and export"
+        sub="Import putts from files, and export everything for other programs"
+      >
         <Button asChild>
           <Link href="/records">Settings</Link>
         </Button>
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-y-0">
         <section className="grid content-start gap-4 px-4 py-6 md:px-7" aria-label="Import">
-          <h2 className="text-[1.25rem] num">Take putts in</h2>
+          <h2 className="text-[1.25rem] num">Import putts</h2>
           <ImportPanel
             students={options}
             drills={drills.map(({ id, name }) => ({ value: id, label: name }))}
@@ -37,12 +40,12 @@ export default async function FilesPage() {
         </section>
         <div className="grid content-start gap-8 px-4 py-6 md:px-7">
           <section className="grid gap-3" aria-label="Export">
-            <h2 className="text-[1.25rem] num">Take everything out</h2>
+            <h2 className="text-[1.25rem] num">Export everything</h2>
             <ExportForm students={options} whole={principal.as === 'head'} />
           </section>
           {imports.length > 0 && (
-            <section className="grid gap-2" aria-label="Came in from files">
-              <h2 className="text-[1.25rem] num">Came in from files</h2>
+            <section className="grid gap-2" aria-label="Imported files">
+              <h2 className="text-[1.25rem] num">Imported files</h2>
               <PastImports imports={imports} />
             </section>
           )}

@@ -36,12 +36,12 @@ export default async function DevicesPage() {
   ]);
   const open = sessions.map(({ id, studentId, startedAt }) => ({
     value: id,
-    label: `${students.find((one) => one.id === studentId)?.name ?? 'Somebody'}, ${format(startedAt, 'd MMM HH:mm')}`,
+    label: `${students.find((one) => one.id === studentId)?.name ?? 'Unknown student'}, ${format(startedAt, 'd MMM HH:mm')}`,
   }));
   const host = (await headers()).get('host') ?? '';
   return (
     <>
-      <PlaceHead title="Devices" sub="where you are signed in, and how you sign in">
+      <PlaceHead title="Devices" sub="Where you are signed in, and how you sign in">
         <Button asChild>
           <Link href="/records">Settings</Link>
         </Button>
@@ -51,8 +51,8 @@ export default async function DevicesPage() {
           <h2 className="mb-2 text-[1.25rem] num">Signed in</h2>
           <Devices devices={devices} here={principal.deviceId} />
           <p className="mt-4 max-w-prose text-[0.9375rem] text-ink2">
-            A device that is signed out is out at once. One that was not used for ninety days is
-            signed out by itself.
+            Signing a device out takes effect at once. A device that has not been used for ninety
+            days is signed out automatically.
           </p>
           <h2 className="mt-8 mb-2 text-[1.25rem] num">Instruments that send putts</h2>
           <Instruments

@@ -61,7 +61,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
     .filter(({ id, archivedAt }) => !archivedAt && id !== student.coachId)
     .map(({ id, name, role }) => ({
       value: id,
-      label: name || 'No name yet',
+      label: name || 'Unnamed coach',
       detail: ROLE_WORDS[role].name,
     }));
   return (
@@ -72,7 +72,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           `${student.hand}-handed`,
           student.seated && 'seated',
           student.level,
-          `head ${showLength(student.putter.headLength, 'across', units)} by ${showLength(student.putter.headDepth, 'across', units)}`,
+          `putter head ${showLength(student.putter.headLength, 'across', units)} by ${showLength(student.putter.headDepth, 'across', units)}`,
           `${putted.length} ${putted.length === 1 ? 'session' : 'sessions'}, ${putts} ${putts === 1 ? 'putt' : 'putts'}${first ? ` since ${format(first.startedAt, 'd MMMM')}` : ''}`,
           student.coachId !== principal.coachId && `${nameOf(student.coachId)}’s student`,
           student.archivedAt && 'archived',
@@ -106,22 +106,20 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
       </PlaceHead>
       {!known ? (
         <Empty
-          title={
-            putts > 0 ? `${given} has no scores yet` : `Nothing is known of ${given}’s putting yet`
-          }
+          title={putts > 0 ? `${given} has no scores yet` : `No data on ${given}’s putting yet`}
         >
           {putts > 0 && (
             <div className="mb-4">
               <p className="mb-2">
-                None of these putts can be scored. Special strokes, such as one-handed putts, are
-                kept apart from the scores.
+                These putts are not scored. Special strokes, such as one-handed putts, are kept
+                separate.
               </p>
               <LastSessions sessions={putted} />
             </div>
           )}
           <p>
-            Start a session through a roomy gate, with about 12 mm of clearance on either side of
-            the ball. Twenty putts give a first, wide answer; fifty a useful one.
+            Start a session through a wide gate, with about 12 mm of clearance on either side of the
+            ball. Twenty putts give a first, rough answer; fifty give a useful one.
           </p>
           {student.notes && <Notes notes={student.notes} />}
         </Empty>
@@ -138,8 +136,8 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
             />
           </div>
           <div className="grid grid-cols-1 divide-y divide-rule border-b-[length:var(--stroke)] border-ink lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
-            <section className="px-4 py-5 md:px-7" aria-label="What the misses say">
-              <h2 className="mb-3 text-[1.25rem] num">What the misses say</h2>
+            <section className="px-4 py-5 md:px-7" aria-label="What the misses suggest">
+              <h2 className="mb-3 text-[1.25rem] num">What the misses suggest</h2>
               <Findings findings={known.findings} student={given} />
               <h2 className="mt-6 mb-1 cap">Sessions</h2>
               <LastSessions sessions={sessions} />
@@ -196,7 +194,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
 function Notes({ notes }: { notes: string }) {
   return (
     <>
-      <h2 className="mt-5 mb-1 cap">Notes, for coaches alone</h2>
+      <h2 className="mt-5 mb-1 cap">Private notes (only coaches see them)</h2>
       <p className="text-[1rem] whitespace-pre-wrap">{notes}</p>
     </>
   );

@@ -9,7 +9,7 @@ import { coachContext } from '@/features/shared/server';
 import { Compared } from '@/features/students/compared';
 import { RULED, nameOf } from '@/features/students/skill-words';
 
-export const metadata: Metadata = { title: 'Compare' };
+export const metadata: Metadata = { title: 'Comparison' };
 
 const query = z.object({
   skill: z.string().refine(isQuantity).catch('start'),
@@ -26,8 +26,8 @@ export default async function ComparePage({ searchParams }: PageProps<'/students
   return (
     <>
       <PlaceHead
-        title={one ? `${one.name}, compared` : 'Side by side'}
-        sub={`${nameOf(skill)}, all on one scale${one ? '' : ', the smallest window first'}`}
+        title={one ? `${one.name}: comparison` : 'Compare students'}
+        sub={`${nameOf(skill)}, all on one scale${one ? '' : ', smallest window first'}`}
       />
       <nav
         aria-label="Skill"
@@ -51,7 +51,8 @@ export default async function ComparePage({ searchParams }: PageProps<'/students
       {all.every(({ rows }) => rows.length === 0) ? (
         <Empty title="Nothing to compare yet">
           <p>
-            No putts yet for this skill. Its ruler on a student’s page says which drill gives some.
+            No putts for this skill yet. The skill’s ruler on a student’s record says which drill
+            measures it.
           </p>
         </Empty>
       ) : (

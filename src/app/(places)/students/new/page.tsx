@@ -4,13 +4,13 @@ import { coachContext } from '@/features/shared/server';
 import { newStudent } from '@/features/students/form';
 import { StudentForm } from '@/features/students/student-form';
 
-export const metadata: Metadata = { title: 'Add a student' };
+export const metadata: Metadata = { title: 'New student' };
 
 export default async function NewStudentPage() {
   const { units } = await coachContext('coach');
   return (
     <>
-      <PlaceHead title="Add a student" sub="who putts, and with which putter" />
+      <PlaceHead title="New student" sub="The student and their putter" />
       <StudentForm id={null} values={newStudent(units)} units={units} />
     </>
   );

@@ -24,7 +24,7 @@ export const GET = coachRoute('coach', async ({ database, principal }, request) 
   const said = [...new URL(request.url).searchParams].filter(([, value]) => value !== '');
   const asked = query.safeParse(Object.fromEntries(said));
   if (!asked.success) {
-    return new Response(`Some of this cannot be right: ${z.prettifyError(asked.error)}`, {
+    return new Response(`Some of this is not valid: ${z.prettifyError(asked.error)}`, {
       status: 422,
     });
   }

@@ -9,7 +9,7 @@ export const GET = coachRoute(
   'coach',
   async ({ principal }, _request, { params }: { params: Promise<{ id: string }> }) => {
     const id = z.uuid().safeParse((await params).id);
-    if (!id.success) return new Response('There is no such student.', { status: 404 });
+    if (!id.success) return new Response('Student not found.', { status: 404 });
     const refused = await tooManyFiles(principal.coachId);
     if (refused) return refused;
     try {

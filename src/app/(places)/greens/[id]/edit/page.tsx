@@ -4,7 +4,7 @@ import { GreenForm } from '@/features/greens/green-form';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'Change a green' };
+export const metadata: Metadata = { title: 'Edit green' };
 
 export default async function EditGreenPage({ params }: PageProps<'/greens/[id]/edit'>) {
   const { database, principal } = await coachContext('coach');
@@ -13,7 +13,7 @@ export default async function EditGreenPage({ params }: PageProps<'/greens/[id]/
   );
   return (
     <>
-      <PlaceHead title={name} sub="its name, spots and notes" />
+      <PlaceHead title={name} sub="Name, spots and notes" />
       <GreenForm id={id} values={{ name, notes, spots }} />
     </>
   );

@@ -5,7 +5,7 @@ import { asTyped } from '@/features/programme/programme-form-schema';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'Change a programme' };
+export const metadata: Metadata = { title: 'Edit programme' };
 
 export default async function EditProgrammePage({ params }: PageProps<'/programme/[id]/edit'>) {
   const { database, principal } = await coachContext('coach');
@@ -14,8 +14,8 @@ export default async function EditProgrammePage({ params }: PageProps<'/programm
   return (
     <>
       <PlaceHead
-        title={`Change ${name}’s programme`}
-        sub="days that still fall where they were stay as they are"
+        title={`Edit ${name}’s programme`}
+        sub="Days that keep their date stay as they are"
       />
       <ProgrammeForm
         id={programme.id}

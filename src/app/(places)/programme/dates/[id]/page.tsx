@@ -28,7 +28,7 @@ export default async function DatePage({ params }: PageProps<'/programme/dates/[
       >
         {programmeId && (
           <Button asChild>
-            <Link href={`/programme/${programmeId}`}>The programme</Link>
+            <Link href={`/programme/${programmeId}`}>Open programme</Link>
           </Button>
         )}
         {planId ? (
@@ -40,7 +40,7 @@ export default async function DatePage({ params }: PageProps<'/programme/dates/[
             </Button>
             <Button asChild kind="primary">
               <Link href={`/programme/hours/new?student=${studentId}&minutes=${minutes}`}>
-                Plan it
+                Plan session
               </Link>
             </Button>
           </>

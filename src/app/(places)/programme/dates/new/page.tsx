@@ -20,7 +20,7 @@ export default async function NewDatePage({ searchParams }: PageProps<'/programm
   const plans = (await listPlans(database, principal)).filter(({ archivedAt }) => !archivedAt);
   return (
     <>
-      <PlaceHead title="New appointment" sub={`times are those of ${coach.settings.zone}`} />
+      <PlaceHead title="New appointment" sub={`${coach.settings.zone} time`} />
       <DateForm
         id={null}
         ofProgramme={false}

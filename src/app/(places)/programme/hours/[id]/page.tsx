@@ -3,7 +3,7 @@ import { HourBuilder } from '@/features/programme/hour-builder';
 import { loadPlan, planStudents } from '@/features/programme/load-plan';
 import { coachContext, orNotFound } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'A plan' };
+export const metadata: Metadata = { title: 'Plan' };
 
 export default async function HourPage({ params }: PageProps<'/programme/hours/[id]'>) {
   const { id } = await params;

@@ -4,7 +4,7 @@ import { HourBuilder } from '@/features/programme/hour-builder';
 import { emptyFrame, planStudents } from '@/features/programme/load-plan';
 import { coachContext } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'Plan an hour' };
+export const metadata: Metadata = { title: 'New plan' };
 
 const query = z.object({
   student: z.uuid().optional().catch(undefined),

@@ -6,7 +6,7 @@ import { coachContext, orNotFound } from '@/features/shared/server';
 import { typedStudent } from '@/features/students/form';
 import { StudentForm } from '@/features/students/student-form';
 
-export const metadata: Metadata = { title: 'Change a student' };
+export const metadata: Metadata = { title: 'Edit student' };
 
 export default async function EditStudentPage({ params }: PageProps<'/students/[id]/edit'>) {
   const { database, principal, units } = await coachContext('coach');
@@ -14,7 +14,7 @@ export default async function EditStudentPage({ params }: PageProps<'/students/[
   const values = studentValues.parse(student);
   return (
     <>
-      <PlaceHead title={values.name} sub="name, hand, putter and notes" />
+      <PlaceHead title={values.name} sub="Name, hand, putter and notes" />
       <StudentForm
         id={student.id}
         version={student.version}

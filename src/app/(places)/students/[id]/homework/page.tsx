@@ -38,20 +38,20 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
   return (
     <>
       <PlaceHead
-        title={`${student.name}, homework`}
-        sub="drills for a carpet or a landing, with what the student has"
+        title={`${student.name}’s homework`}
+        sub="Drills that work at home with the student’s own kit"
       >
         <Button asChild>
           <Link href={`/students/${student.id}`}>{given}’s record</Link>
         </Button>
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
-        <section aria-label="Given" className="px-4 py-5 md:px-7">
-          <h2 className="mb-1 text-[1.25rem] num">Given</h2>
+        <section aria-label="Current homework" className="px-4 py-5 md:px-7">
+          <h2 className="mb-1 text-[1.25rem] num">Current homework</h2>
           {homework.length === 0 ? (
             <p className="text-ink2">
-              Nothing yet. What you give stands on {given}’s own page, with its set-up sheet, and is
-              logged there with the screen you know.
+              No homework yet. What you assign appears on {given}’s own page with its set-up sheet,
+              and is logged there on the same screen you use.
             </p>
           ) : (
             <HomeworkList
@@ -69,8 +69,8 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
           <h2 className="mt-6 mb-2 text-[1.25rem] num">{given}’s own page</h2>
           <HomeLink studentId={student.id} given={given} known={link} origin={studentsOrigin()} />
         </section>
-        <section aria-label="Give" className="bg-sheet px-4 py-5 md:px-6">
-          <h2 className="mb-4 text-[1.25rem] num">Give something</h2>
+        <section aria-label="Add homework" className="bg-sheet px-4 py-5 md:px-6">
+          <h2 className="mb-4 text-[1.25rem] num">Add homework</h2>
           <HomeworkForm
             studentId={student.id}
             drills={offers

@@ -19,7 +19,7 @@ export const generateMetadata = ({
 }: PageProps<'/students/[id]/set-up'>): Promise<Metadata> =>
   titled('Set-up', async ({ database, principal }) => {
     const { id } = await params;
-    return `Set-up of ${(await getStudent(database, principal, id)).name}`;
+    return `${(await getStudent(database, principal, id)).name}’s set-up`;
   });
 
 export default async function SetUpPage({ params }: PageProps<'/students/[id]/set-up'>) {
@@ -37,10 +37,8 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
   return (
     <>
       <PlaceHead
-        title={`${student.name}, set-up`}
-        sub={
-          last ? `as looked at on ${format(last.at, 'd MMMM yyyy')}` : 'nobody has looked at it yet'
-        }
+        title={`${student.name}’s set-up`}
+        sub={last ? `Checked on ${format(last.at, 'd MMMM yyyy')}` : 'Not checked yet'}
       >
         <Button asChild>
           <Link href={`/students/${student.id}`}>{given}’s record</Link>
@@ -49,13 +47,13 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
         <div className="grid content-start gap-7 px-4 py-5 md:px-7">
-          <section aria-label="The card">
-            <h2 className="mb-2 text-[1.25rem] num">The card, to check by</h2>
+          <section aria-label="Set-up card">
+            <h2 className="mb-2 text-[1.25rem] num">Set-up card</h2>
             {lines.length === 0 ? (
               <p className="max-w-prose text-ink2">
-                Start a session with {given}: the set-up card is under the tape list, and it is
-                filled from here on by itself. Each time you look at grip, eyes, ball and stance,
-                one touch confirms it.
+                Start a session with {given}. The set-up card is under the tape list, and from then
+                on it fills itself in. Each time you check grip, eyes, ball and stance, one tap
+                confirms it.
               </p>
             ) : (
               <ul className="grid gap-1.5 text-[1.0625rem] sm:grid-cols-2">
@@ -66,8 +64,8 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
             )}
           </section>
           {advice.length > 0 && (
-            <section aria-label="What fits">
-              <h2 className="mb-2 text-[1.25rem] num">What fits {given}</h2>
+            <section aria-label="Set-up advice">
+              <h2 className="mb-2 text-[1.25rem] num">What suits {given}</h2>
               <ul className="grid max-w-prose gap-2 text-[1rem]">
                 {advice.map(({ kind, words }) => (
                   <li key={words}>
@@ -82,8 +80,8 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
             <h2 className="mb-2 text-[1.25rem] num">Did the change work?</h2>
             {effects.length === 0 ? (
               <p className="max-w-prose text-ink2">
-                Nothing has changed from one card to the next. When something does, the putts before
-                it are compared with those since, skill by skill.
+                No changes yet. After a change, Dirigo compares the putts before it with the putts
+                since, skill by skill.
               </p>
             ) : (
               <ul className="grid gap-4">
@@ -100,7 +98,8 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
                     </p>
                     {each.length === 0 ? (
                       <p className="text-ink2">
-                        Too few putts on one side: twenty of a skill before it and twenty since.
+                        Not enough putts yet: a skill needs twenty before the change and twenty
+                        since.
                       </p>
                     ) : (
                       <ul className="grid gap-0.5">
@@ -111,7 +110,7 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
                     )}
                     {each.length > 0 && meanwhile.length > 0 && (
                       <p className="text-[0.9375rem] text-ink2">
-                        Between the same putts these changed too, and may be the reason:{' '}
+                        These also changed in the same period and may be the reason:{' '}
                         {meanwhile
                           .map(
                             (other) =>
@@ -127,8 +126,8 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
             )}
             {effects.length > 0 && (
               <p className="mt-3 max-w-prose text-sm text-ink2">
-                Before and since differ in more than the set-up: practice, greens and days are in it
-                too. A trial in alternating sets tells them apart.
+                The set-up is not the only difference between before and since: practice, greens and
+                days differ too. A trial in alternating sets tells them apart.
               </p>
             )}
           </section>
@@ -137,13 +136,13 @@ export default async function SetUpPage({ params }: PageProps<'/students/[id]/se
             {trials.length > 0 && <Trials trials={trials} />}
             <p className="mt-2 max-w-prose text-ink2">
               {trials.length === 0 &&
-                'Two putters, grips, balls or stances in alternating sets, the order drawn by lot: '}
+                'Two putters, grips, balls or stances in alternating sets, in random order: '}
               <Link href="/drills/trial-putters" className="underline underline-offset-4">
-                Putter against putter
+                Compare two putters
               </Link>
               {' · '}
               <Link href="/drills/trial-grips" className="underline underline-offset-4">
-                Grip against grip
+                Compare two grips
               </Link>
             </p>
           </section>

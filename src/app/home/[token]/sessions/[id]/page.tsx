@@ -6,7 +6,7 @@ import { openHome } from '@/features/home/server';
 import { playerRun } from '@/features/session/player-run';
 import { orNotFound } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'At home', robots: { index: false, follow: false } };
+export const metadata: Metadata = { title: 'Homework', robots: { index: false, follow: false } };
 
 export default async function HomeSessionPage({
   params,

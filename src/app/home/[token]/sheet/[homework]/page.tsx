@@ -41,7 +41,7 @@ export default async function HomeSheetPage({
           href={`/home/${token}`}
           className="inline-flex items-center gap-1.5 underline underline-offset-4"
         >
-          <ArrowLeft size={15} aria-hidden /> Your page
+          <ArrowLeft size={15} aria-hidden /> Back to your page
         </a>
         <PrintButton />
       </header>

@@ -16,10 +16,10 @@ export const GET = coachRoute(
     const id = z.uuid().safeParse((await params).id);
     const { paper } = sheetQuery.parse(Object.fromEntries(new URL(request.url).searchParams));
     try {
-      if (!id.success) throw new Problem('not-found', 'There is no such student.');
+      if (!id.success) throw new Problem('not-found', 'Student not found.');
       const student = await getStudent(database, principal, id.data);
       const { known } = await reckon('student', principal, { studentId: id.data, rate: TEACHES });
-      if (!known) throw new Problem('not-found', 'Nothing is known of this student’s putting yet.');
+      if (!known) throw new Problem('not-found', 'No data on this student’s putting yet.');
       const coach = await getCoach(database, principal);
       const { units } = coach.settings;
       const now = new Date();

@@ -19,7 +19,7 @@ export default async function HomeDonePage({
   const session = await orNotFound(homeSession(database, principal, id));
   return (
     <main className="mx-auto grid min-h-dvh max-w-2xl content-start gap-5 bg-sheet px-5 py-8">
-      <h1>Done, and kept</h1>
+      <h1>Done and saved</h1>
       {blockFacts(session).map(({ last, counts, progress }) => (
         <section key={last.id} aria-label={last.drillName}>
           <h2 className="cap">{last.drillName}</h2>
@@ -27,11 +27,11 @@ export default async function HomeDonePage({
             {counts.clear} <span className="text-[1.25rem]">of {counts.seen}</span>
           </p>
           <p className="text-[1.0625rem]">
-            {passWord(last.layout)} · best row {counts.best}. {endedWords(progress, last.cap)}
+            {passWord(last.layout)} · longest streak {counts.best}. {endedWords(progress, last.cap)}
           </p>
         </section>
       ))}
-      <p className="text-[1rem] text-ink2">Your coach has it too.</p>
+      <p className="text-[1rem] text-ink2">Your coach can see it too.</p>
       {session.homeworkId && <LeaveWord token={token} homework={session.homeworkId} />}
       <div>
         <Button asChild kind={session.homeworkId ? 'plain' : 'primary'}>

@@ -15,7 +15,7 @@ export const GET = coachRoute(
     const id = z.uuid().safeParse((await params).id);
     const { paper } = sheetQuery.parse(Object.fromEntries(new URL(request.url).searchParams));
     try {
-      if (!id.success) throw new Problem('not-found', 'There is no such plan.');
+      if (!id.success) throw new Problem('not-found', 'Plan not found.');
       const told = await planTold(asking, await loadPlan(id.data, false));
       const page = flowOn(PAPERS[paper], told.title);
       page.title(told.title, told.under);
@@ -27,7 +27,7 @@ export const GET = coachRoute(
         );
       }
       page.item('Bring', `${told.bring}, balls and a putter.`);
-      if (told.cautions) page.item('Mind', told.cautions);
+      if (told.cautions) page.item('Take care', told.cautions);
       return new Response(new Uint8Array(await page.end()), {
         headers: {
           'content-type': 'application/pdf',
