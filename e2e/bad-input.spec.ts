@@ -8,11 +8,7 @@ test('numbers that cannot be built are told beside their field, and the drawing 
   await expect(page.getByLabel('Gap', { exact: true })).toHaveValue('67 mm');
   for (const [label, text, words] of [
     ['Gap', '42 mm', 'A gap of 42 mm is too small: use 43 mm to 500 mm.'],
-    [
-      'Ball to gate',
-      '9 ft',
-      'A gate at 9 ft is beyond the hole: use 8 ft or less on this putt.',
-    ],
+    ['Ball to gate', '9 ft', 'A gate at 9 ft is beyond the hole: use 8 ft or less on this putt.'],
     ['Putt', '0', 'A putt of 0 is too small'],
     ['Putt', '1 km', '“1 km” is not a length.'],
     ['Putt', '1000 m', 'A putt of 1000 m is too large: use 0.3 m to 40 m.'],
@@ -91,7 +87,7 @@ test('what a screen with no signal logged comes in after the session was finishe
   await expect(page.getByText('all saved')).toBeVisible();
   await logByKeys(page, 'C');
   await expect(
-    page.getByText(/This session was finished at \d\d:\d\d\. Open it again to add to it\./),
+    page.getByText(/This session was finished at \d\d:\d\d\. Reopen it to add to it\./),
   ).toBeVisible();
   await expectCount(page, 3, 4);
   await page.getByRole('button', { name: 'Reopen and save 1' }).click();

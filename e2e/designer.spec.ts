@@ -3,7 +3,9 @@ import { expect, test, type Page } from './test';
 import { addStudent, finish, setUp, startSession, type } from './coach';
 
 const grip = (page: Page, name: string) =>
-  page.getByRole('button', { name: `Move ${name} with the arrow keys, and hold Shift for larger steps` });
+  page.getByRole('button', {
+    name: `Move ${name} with the arrow keys, and hold Shift for larger steps`,
+  });
 
 async function add(page: Page, element: string): Promise<void> {
   await page.getByRole('button', { name: 'Add element', exact: true }).click();
@@ -61,7 +63,7 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
 
   await test.step('what cannot stand is refused with its reason', async () => {
     await type(page, 'Ball to gate', '3 in');
-    await expect(page.getByText(/is too small: 3 15\/16 in to/)).toBeVisible();
+    await expect(page.getByText(/is too small: use 3 15\/16 in to/)).toBeVisible();
     await type(page, 'Ball to gate', '16 ft');
     await expect(page.getByText('use 15 ft or less on this putt.')).toBeVisible();
     await type(page, 'Ball to gate', '18 in');
@@ -198,13 +200,15 @@ test('a built-in drill is found, copied, changed into a new version, and taken a
   await page.goto('/drills');
   const search = page.getByRole('searchbox');
   await expect(async () => {
-    await search.fill('twin entries');
+    await search.fill('twin gates');
     await expect(page.getByText('Library, 1')).toBeVisible({ timeout: 500 });
   }).toPass();
   await page.getByRole('combobox', { name: 'Stroke type' }).click();
   await page.getByRole('option', { name: 'arc' }).click();
   await page.getByRole('link', { name: 'Twin gates' }).click();
-  await expect(page.getByText('First gate missed and holed: luck.')).toBeVisible();
+  await expect(
+    page.getByText('The ball misses the first gate and is holed. That is luck'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Edit a copy' }).click();
   await page.getByRole('button', { name: /^Hole gate/ }).click();
   await type(page, 'Gap at the hole', '80 mm');
@@ -236,7 +240,9 @@ test('a broken file is refused with the place in it, and nothing is added', asyn
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   await broken('moat.json', '{\n  "kind": "dirigo-drill",\n  "version": 1,,\n}');
   await expect(
-    page.getByText(/moat\.json was not imported\. This file is not valid JSON: .* at line 3, column 16\./),
+    page.getByText(
+      /moat\.json was not imported\. This file is not valid JSON: .* at line 3, column 16\./,
+    ),
   ).toBeVisible();
   await broken('letter.json', '{\n  "kind": "letter"\n}');
   await expect(

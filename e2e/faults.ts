@@ -191,7 +191,7 @@ export async function puttsOf(browser: Browser, session: string): Promise<number
   const page = await context.newPage();
   await page.goto(session);
   const count = page.getByRole('status', { name: 'count' });
-  await expect(count).toHaveText(/\d+of \d+ clear/);
+  await expect(count).toHaveText(/\d+of \d+ through/);
   const putts = Number(/of (\d+)/.exec((await count.textContent()) ?? '')![1]);
   await context.close();
   return putts;

@@ -26,7 +26,9 @@ test('a spreadsheet of an old year comes in, stands on the rulers, goes out agai
     await page.goto('/records/files');
     await page.getByLabel('File to import').setInputFiles(file);
     await expect(page.getByRole('heading', { name: 'old year.csv' })).toBeVisible();
-    await expect(page.getByRole('combobox', { name: 'Charge says' })).toHaveText(/ignore this column/);
+    await expect(page.getByRole('combobox', { name: 'Meaning of Charge' })).toHaveText(
+      /ignore this column/,
+    );
     await expect(page.getByText('It is not clear which side is positive')).toBeVisible();
     const first = page.getByRole('region', { name: 'First rows as putts' }).getByRole('listitem');
     await expect(first.first()).toContainText('Tamsin Quay · 1 October 2025 · face 0.6° open');
@@ -134,7 +136,7 @@ test('what is no table is refused in a sentence, and a large one before it is re
     await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
   };
   await refused('empty.csv', '', /empty/);
-  await refused('book.xlsx', Buffer.from([0x50, 0x4b, 3, 4, 20, 0]), /zip archive or a workbook/);
+  await refused('book.xlsx', Buffer.from([0x50, 0x4b, 3, 4, 20, 0]), /ZIP archive or a workbook/);
   await refused('wide.csv', `${'a,'.repeat(999)}a\n1\n`, /use at most 200/);
   await refused('huge.csv', Buffer.alloc(65 * 1024 * 1024, 'a,b\n'), /at most 64 MB/);
 });
@@ -156,7 +158,7 @@ test('a list of students and a calendar come in, and are taken back as one', asy
   );
   await told.getByText('1 row cannot be imported').click();
   await expect(told).toContainText('“both” is not a hand');
-  await told.getByRole('button', { name: 'Take in 2 students' }).click();
+  await told.getByRole('button', { name: 'Import 2 students' }).click();
   await expect(page.getByText('2 students imported.')).toBeVisible();
 
   await page.getByRole('button', { name: 'Choose another file' }).click();
@@ -196,7 +198,9 @@ test('a whole book goes from one Dirigo into another that is empty, seen before 
   await test.step('where there are students already it is told, and stays out', async () => {
     await page.getByLabel('File to import').setInputFiles(zip);
     await expect(page.getByText(whole)).toBeVisible();
-    await expect(page.getByRole('alert').filter({ hasText: 'an empty one only' })).toBeVisible();
+    await expect(
+      page.getByRole('alert').filter({ hasText: 'only be imported into an empty Dirigo' }),
+    ).toBeVisible();
     await expect(page.getByRole('button', { name: 'Import full export' })).toHaveCount(0);
   });
 

@@ -73,7 +73,7 @@ test('what is wrong with a reading stands beside it, and a mistaken one can be r
   await type(page, 'Downhill roll', '4 m');
   await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page.getByText('cannot be longer than the downhill roll')).toBeVisible();
-  await page.getByRole('radio', { name: 'measured with a ramp and a level' }).click();
+  await page.getByRole('radio', { name: 'ramp and level' }).click();
   await type(page, 'Green speed', '30 ft');
   await type(page, 'Direction of fall, seen from the ball', 'sideways');
   await page.getByRole('button', { name: 'Save reading' }).click();
@@ -132,7 +132,7 @@ test('a slope is dragged, set by keys and by the break; the map and the what-if 
   await page.getByLabel('Putt', { exact: true }).fill('8 ft');
 
   await page.getByRole('tab', { name: 'What if' }).click();
-  await page.getByRole('combobox', { name: 'Pace' }).click();
+  await page.getByRole('combobox', { name: 'Pace', exact: true }).click();
   await page.getByRole('option', { name: /rolls past/ }).click();
   await page.getByRole('radio', { name: 'above' }).click();
   // The same arrival pace from above: slower off the putter, and more break.

@@ -49,7 +49,7 @@ test('an empty book comes to its first putt in at most twelve touches, with noth
         await touch('metres', 'radio');
         await touch('a student', 'radio');
         await touch('Set up and start');
-        await expect(page.getByText('Enter a name.')).toBeVisible();
+        await expect(page.getByText('Enter the student’s name.')).toBeVisible();
         await page.getByLabel('Student’s name').fill('Ilse Bollard');
         touches += 1;
         await touch('left-handed', 'radio');
@@ -132,7 +132,9 @@ test('a mark is pointed at by keys: arrows move a cross, Enter sets it', async (
   for (let step = 0; step < 3; step++) await page.keyboard.press('Shift+ArrowRight');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('status', { name: 'count' })).toHaveText(/^[01]/);
-  await expect(page.getByRole('status', { name: 'logged' })).toHaveText(/mm to the (heel|toe)/);
+  await expect(page.getByRole('status', { name: 'logged' })).toHaveText(
+    /mm towards the (heel|toe)/,
+  );
 });
 
 test('letters go nowhere in a list or when they are switched off, and unsaved work is asked about', async ({
@@ -168,7 +170,7 @@ test('letters go nowhere in a list or when they are switched off, and unsaved wo
   await page.keyboard.press('Escape');
   await expect(page).toHaveURL(/\/students$/);
   await page.keyboard.press('?');
-  await page.getByRole('switch', { name: /Single keys/ }).click();
+  await page.getByRole('switch', { name: /Single-key shortcuts/ }).click();
   await page.keyboard.press('Escape');
   await page.keyboard.press('3');
   // Keys pressed together still mean what they mean: by then the letter has been heard.
@@ -204,8 +206,8 @@ for (const timezoneId of ['UTC', 'America/St_Johns', 'Asia/Tokyo', 'Europe/Amste
     const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
     expect((minutes(now) - minutes(from) + 1440) % 1440).toBeLessThan(5);
     // It stands there, or does not, before the page is drawn: nothing moves under a finger.
-    await page.goto('/', { waitUntil: 'commit' });
-    const note = page.getByText('Times are shown in Europe/Amsterdam time');
+    await page.reload({ waitUntil: 'commit' });
+    const note = page.locator('header').getByText('· Amsterdam time');
     await note.waitFor({ state: 'attached' });
     expect(await note.isVisible()).toBe(timezoneId !== 'Europe/Amsterdam');
     expect(wrong.filter((one) => /hydrat|did not match|#4\d\d/i.test(one))).toEqual([]);

@@ -70,9 +70,7 @@ test('the next spot is chosen, said and shown on a map; what was missed comes ba
       page.getByRole('img', { name: `Map of the 9 spots round the hole: number ${spot} is next` }),
     ).toBeVisible();
   await next(1);
-  await expect(
-    page.getByRole('button', { name: /Next putt: 9 ft, 1st of 9 spots/ }),
-  ).toBeVisible();
+  await expect(page.getByRole('button', { name: /Next putt: 9 ft, 1st of 9 spots/ })).toBeVisible();
   for (let number = 1; number <= 12; number++) {
     // The fourth spot is missed, all others are holed.
     await page

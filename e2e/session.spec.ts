@@ -31,8 +31,8 @@ test('a strike is touched on the face; a putt is corrected, noted, left out; the
 
   await page.getByRole('button', { name: 'View or correct putts' }).click();
   const putts = page.getByRole('dialog').getByRole('listitem');
-  await expect(putts.nth(0)).toContainText(/Toe, \d+ mm to the toe/);
-  await expect(putts.nth(1)).toContainText(/Heel, \d+ mm to the heel/);
+  await expect(putts.nth(0)).toContainText(/Toe, \d+ mm towards the toe/);
+  await expect(putts.nth(1)).toContainText(/Heel, \d+ mm towards the heel/);
 
   await test.step('an earlier one is corrected and noted', async () => {
     await putts.nth(1).getByRole('button').first().click();

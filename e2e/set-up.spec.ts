@@ -60,7 +60,9 @@ test('a set-up card is filled in once, confirmed with one touch, and a change is
     await page.getByRole('option', { name: /^Lead hand low/ }).click();
     await type(page, 'Eye position from the ball line', '30 mm outside');
     await card.getByRole('button', { name: 'Save card' }).click();
-    await expect(sheet(page)).toContainText('With the eyes 30 mm outside the line, the line looks turned');
+    await expect(sheet(page)).toContainText(
+      'With the eyes 30 mm outside the line, the line looks turned',
+    );
     await sheet(page).getByRole('button', { name: 'Close' }).click();
     await logByKeys(page, 'CLC');
     await finish(page);

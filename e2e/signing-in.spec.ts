@@ -214,7 +214,9 @@ test('three coaches side by side see theirs, share, hand over, and are told of e
   await test.step('a coach who leaves is out at once', async () => {
     await head.goto('/records/academy');
     await head.getByRole('button', { name: 'Corin Pile leaves' }).click();
-    await expect(head.getByText('Corin Pile has left the academy and is signed out.')).toBeVisible();
+    await expect(
+      head.getByText('Corin Pile has left the academy and is signed out.'),
+    ).toBeVisible();
     await coach.goto('/students');
     await expect(coach.getByRole('heading', { level: 1, name: 'Sign in' })).toBeVisible();
   });

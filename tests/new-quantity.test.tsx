@@ -130,8 +130,6 @@ test('stands on a ruler of its own, in its words', () => {
       putts={80}
       change={null}
       hand="right"
-      layout={layout}
-      units={DEFAULT_UNITS}
     />,
   );
   expect(ruler).toContain('Shaft lean');

@@ -1,6 +1,7 @@
 'use client';
 
 import { Link } from '@/ui/link';
+import { SmallRuler } from './small-ruler';
 import { useSize } from './use-size';
 
 export interface RulerProps {
@@ -13,9 +14,9 @@ export interface RulerProps {
   /** All in the same unit, right positive; the bar holds eight putts in ten. */
   window: { low: number; middle: number; high: number };
   bias: { low: number; middle: number; high: number };
-  /** What the hole or the gate allows, with its label. */
-  allowed?: { left: number; right: number; label: string };
-  /** What the half of the ruler stands for at least, so that rulers below each other share a scale. */
+  /** The half window that is good enough, with its label. */
+  good: { window: number; label: string };
+  /** Half of the ruler in good windows at least, so that rulers below each other can be compared. */
   reach?: number;
   /** What its middle stands for; what was intended, when left out. */
   centre?: string;
@@ -32,6 +33,15 @@ const MIDDLE = 47;
 /** From the middle of the word in the middle to what stands beside it, px. */
 const BESIDE = 40;
 
+/** What half of a ruler stands for: all that it shows, and the good windows that it shares with others. */
+const halfOf = ({
+  window,
+  bias,
+  good,
+  reach = 1,
+}: Pick<RulerProps, 'window' | 'bias' | 'good' | 'reach'>) =>
+  1.15 * Math.max(window.high, Math.abs(bias.low), Math.abs(bias.high), reach * good.window);
+
 /** One ruler: centred on what was intended, its bar as wide as eight putts in ten, a ring where they centre. */
 export function Ruler(props: RulerProps) {
   const [ref, size] = useSize<HTMLDivElement>();
@@ -47,8 +57,20 @@ export function Ruler(props: RulerProps) {
           <summary className="grid min-h-12 w-full cursor-pointer grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3">
             <span className="text-[1.0625rem] num">{props.name}</span>
             <span className="text-[1.25rem] num">{props.value}</span>
-            <span className="col-span-full text-[0.9375rem] text-ink2">
-              {props.words.split(/[;(]/)[0]!.trim()}
+            <span className="col-span-full">
+              <SmallRuler
+                window={props.window.middle}
+                bias={props.bias.middle}
+                good={props.good.window}
+                reach={halfOf(props) / props.good.window}
+                label={`${props.name}: 8 of 10 putts within ${props.value}. ${props.words}`}
+                width={340}
+              />
+            </span>
+            <span className="col-span-full flex justify-between gap-3 text-[0.875rem] text-ink2">
+              <span>◀ {props.ends.left}</span>
+              <span>{props.words.split(/[;(]/)[0]!.trim()}</span>
+              <span>{props.ends.right} ▶</span>
             </span>
           </summary>
           <p className="pt-1 text-sm text-ink2">
@@ -96,8 +118,8 @@ export function Ruler(props: RulerProps) {
 function Bar({
   window,
   bias,
-  allowed,
-  reach = 0,
+  good,
+  reach,
   centre = 'intended',
   ends,
   name,
@@ -106,16 +128,10 @@ function Bar({
   words,
   width,
 }: RulerProps & { width: number }) {
-  const furthest = Math.max(
-    window.high,
-    ...[bias.low, bias.high].map(Math.abs),
-    allowed?.left ?? 0,
-    allowed?.right ?? 0,
-  );
-  const half = 1.15 * Math.max(furthest, reach);
+  const half = halfOf({ window, bias, good, reach });
   const x = (amount: number) => width / 2 + (amount / half) * (width / 2 - 4);
-  /** The hole's label would lie on that of the middle. */
-  const close = allowed !== undefined && x(allowed.right) - width / 2 < 2 * BESIDE;
+  /** The label of what is good would lie on that of the middle. */
+  const close = x(good.window) - width / 2 < 2 * BESIDE;
   return (
     <svg
       width={width}
@@ -158,28 +174,25 @@ function Bar({
         className="stroke-line"
         strokeWidth={2}
       />
-      {allowed &&
-        [-allowed.left, allowed.right].map((limit) => (
-          <line
-            key={limit}
-            x1={x(limit)}
-            x2={x(limit)}
-            y1={MIDDLE - 22}
-            y2={MIDDLE + 22}
-            className="stroke-hole"
-            strokeWidth={2.5}
-          />
-        ))}
-      {allowed && (
-        <text
-          x={close ? width / 2 + BESIDE : x(allowed.right)}
-          y={MIDDLE - 27}
-          textAnchor={close ? 'start' : 'middle'}
-          className="fill-hole text-[0.8125rem] font-[620]"
-        >
-          {allowed.label}
-        </text>
-      )}
+      {[-good.window, good.window].map((limit) => (
+        <line
+          key={limit}
+          x1={x(limit)}
+          x2={x(limit)}
+          y1={MIDDLE - 22}
+          y2={MIDDLE + 22}
+          className="stroke-hole"
+          strokeWidth={2.5}
+        />
+      ))}
+      <text
+        x={close ? width / 2 + BESIDE : x(good.window)}
+        y={MIDDLE - 27}
+        textAnchor={close ? 'start' : 'middle'}
+        className="fill-hole text-[0.8125rem] font-[620]"
+      >
+        {good.label}
+      </text>
       <line
         x1={x(bias.low)}
         x2={x(bias.high)}

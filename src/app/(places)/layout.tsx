@@ -5,7 +5,6 @@ import { OpenOnPhone } from '@/features/sign-in/open-on-phone';
 import { coachContext } from '@/features/shared/server';
 import { KeepReady } from '@/features/offline/keep-ready';
 import { UnsavedGuard } from '@/features/shared/unsaved-guard';
-import { ZoneNote } from '@/features/shared/zone-note';
 import { Palette } from '@/features/palette/palette';
 import { notTaken } from '@/features/drills/take';
 import { listDrills, listGreens, listStudents } from '@/data';
@@ -39,7 +38,6 @@ export default async function PlacesLayout({ children }: { children: ReactNode }
         <OpenOnPhone stands="in the foot" />
       </Nav>
       <main id="main" className="min-w-0 flex-1 pb-20 md:pb-0">
-        <ZoneNote zone={coach.settings.zone} />
         {children}
       </main>
       <KeepReady />

@@ -1,3 +1,4 @@
+import { headers } from 'next/headers';
 import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
 import { Link } from '@/ui/link';
@@ -20,6 +21,8 @@ import { startOptions } from '@/features/session/options';
 import { FirstRun } from '@/features/session/first-run';
 import { firstGates } from '@/features/session/first-offer';
 import { StartSession } from '@/features/session/start-session';
+import { ZoneNote } from '@/features/shared/zone-note';
+import { usualUnits } from '@/features/session/usual-units';
 import { Empty, PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
@@ -58,7 +61,13 @@ export default async function TodayPage() {
     <>
       <PlaceHead
         title={options.students.length === 0 ? 'Your first putts' : 'Today'}
-        sub={`${format(new Date(`${today}T12:00:00`), 'EEEE d MMMM')}${coach.name ? ` · ${coach.name}` : ''}`}
+        sub={
+          <>
+            {format(new Date(`${today}T12:00:00`), 'EEEE d MMMM')}
+            {coach.name && ` · ${coach.name}`}
+            {coming.length > 0 && <ZoneNote zone={zone} />}
+          </>
+        }
       />
       {options.students.length === 0 && asking.as === 'assistant' ? (
         <Empty title="No students yet">
@@ -68,7 +77,11 @@ export default async function TodayPage() {
           </p>
         </Empty>
       ) : options.students.length === 0 ? (
-        <FirstRun name={coach.name} units={units} gates={firstGates()} />
+        <FirstRun
+          name={coach.name}
+          units={{ ...units, long: usualUnits((await headers()).get('accept-language')) }}
+          gates={firstGates()}
+        />
       ) : (
         <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_380px] lg:grid-rows-[auto_1fr] lg:divide-y-0">
           {/* On a phone, who comes stands above the start of a session, the rest below it. */}

@@ -1,7 +1,13 @@
 'use server';
 
 import { z } from 'zod';
-import { STANDARD_FITTING, COMMON_KIT, studentValues } from '@/core/people';
+import {
+  DEFAULT_ZONE,
+  STANDARD_FITTING,
+  COMMON_KIT,
+  studentValues,
+  zoneSchema,
+} from '@/core/people';
 import { addStudent, getCoach, saveCoach, startSession } from '@/data';
 import { takeBuiltIn } from '../drills/take';
 import { coachAction } from '../shared/action';
@@ -10,6 +16,8 @@ import { FIRST_GATES } from './first-gates';
 const first = z.object({
   name: z.string().trim().max(80, 'The name is too long: use at most 80 characters.'),
   units: z.enum(['imperial', 'metric']),
+  /** Of the browser; the usual one where it is not known. */
+  zone: zoneSchema.catch(DEFAULT_ZONE),
   /** Who putts; empty for the coach, to try it. */
   student: z.string().trim().max(80, 'The name is too long: use at most 80 characters.'),
   hand: z.enum(['right', 'left']),
@@ -19,11 +27,11 @@ const first = z.object({
 /** The first thing that is done in an empty book: who coaches, in which units, who putts, through which gate; answers with the session. */
 export const beginFirst = coachAction(
   first,
-  async (database, principal, { name, units, student, hand, drill }) => {
+  async (database, principal, { name, units, zone, student, hand, drill }) => {
     const { settings, name: before } = await getCoach(database, principal);
     await saveCoach(database, principal, {
       name: name || before,
-      settings: { ...settings, units: { ...settings.units, long: units } },
+      settings: { ...settings, zone, units: { ...settings.units, long: units } },
     });
     const values = studentValues.parse({
       name: student || name || 'Myself',

@@ -30,6 +30,7 @@ export function FirstRun({
   gates,
 }: {
   name: string;
+  /** The long ones as they are usual where this browser is from. */
   units: UnitPreferences;
   gates: GateOffered[];
 }) {
@@ -52,6 +53,7 @@ export function FirstRun({
       const result = await beginFirst({
         ...{ name, hand, drill },
         units: long,
+        zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
         student: who === 'student' ? student : '',
       });
       if (showErrors(result)) router.push(`/sessions/${result.value}`);

@@ -31,7 +31,8 @@ import { rungWords } from '../drills/rung-words';
 import { Story } from './review-story';
 import { RunPhotos } from '../photo/run-photos';
 import { PlaceHead } from '../shared/place';
-import { SkillRuler } from '../students/skill-ruler';
+import { ZoneNote } from '../shared/zone-note';
+import { SkillRuler, sharedReach } from '../students/skill-ruler';
 import { SkillTable } from '../students/skill-table';
 import { nameOf } from '../students/skill-words';
 import { Trials } from '../setup/trials';
@@ -65,8 +66,11 @@ export function Review({
   now,
   mayNote,
   trials,
+  zone,
 }: {
   session: Session;
+  /** Whose clock the times are shown by. */
+  zone: string;
   /** Whether who looks may see and write what coaches note for themselves. */
   mayNote: boolean;
   /** Sessions of the same group. */
@@ -91,7 +95,13 @@ export function Review({
     <>
       <PlaceHead
         title={`${student.name}, ${format(session.startedAt, 'd MMMM')}`}
-        sub={`${format(session.startedAt, 'HH:mm')} to ${session.finishedAt ? format(session.finishedAt, 'HH:mm') : 'now'} · ${blocks.map(({ last }) => last.drillName).join(', ')}`}
+        sub={
+          <>
+            {format(session.startedAt, 'HH:mm')} to{' '}
+            {session.finishedAt ? format(session.finishedAt, 'HH:mm') : 'now'}
+            <ZoneNote zone={zone} /> · {blocks.map(({ last }) => last.drillName).join(', ')}
+          </>
+        }
       >
         {fresh && <ReopenButton id={session.id} />}
         <Button asChild>
@@ -103,7 +113,7 @@ export function Review({
           <Link href={`/start?student=${student.id}`}>New session</Link>
         </Button>
         <Button asChild>
-          <Link href={`/students/${student.id}`}>{first}’s page</Link>
+          <Link href={`/students/${student.id}`}>{first}’s record</Link>
         </Button>
       </PlaceHead>
       {others.length > 0 && (
@@ -176,8 +186,11 @@ export function Review({
           if (putts === 0 || !alone || !carried) return null;
           const before = changes[skill]?.before;
           const ruler = {
-            ...{ skill, units, hand: student.hand, layout: run.layout },
-            reach: Math.max(alone.window.high, carried.window.high),
+            ...{ skill, hand: student.hand },
+            reach: sharedReach([
+              [skill, alone],
+              [skill, carried],
+            ]),
           };
           return (
             <section

@@ -1,8 +1,6 @@
-import type { Layout } from '@/core/layout';
 import type { Hand } from '@/core/people';
 import type { Score } from '@/core/scoring';
-import type { UnitPreferences } from '@/core/units';
-import { SkillRuler } from './skill-ruler';
+import { SkillRuler, sharedReach } from './skill-ruler';
 import type { Ruled } from './skill-words';
 
 /** One ruler among others. */
@@ -13,27 +11,18 @@ export interface ComparedRow {
   score: Score;
   putts: number;
   hand: Hand;
-  layout: Layout;
 }
 
 /** Rulers of one skill below each other, all on one scale. */
 export function Compared({
   skill,
   comparisons,
-  units,
 }: {
   skill: Ruled;
   comparisons: { title: string; rows: ComparedRow[] }[];
-  units: UnitPreferences;
 }) {
-  const reach = Math.max(
-    ...comparisons.flatMap(({ rows }) =>
-      rows.flatMap(({ score: { window, bias } }) => [
-        window.high,
-        Math.abs(bias.low),
-        Math.abs(bias.high),
-      ]),
-    ),
+  const reach = sharedReach(
+    comparisons.flatMap(({ rows }) => rows.map(({ score }) => [skill, score] as const)),
   );
   return comparisons.map(({ title, rows }) => (
     <section key={title} aria-label={title || 'Students'}>
@@ -45,7 +34,6 @@ export function Compared({
             {...row}
             skill={skill}
             change={null}
-            units={units}
             reach={reach}
           />
         ))}

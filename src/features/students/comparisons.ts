@@ -39,9 +39,8 @@ function withThemself(
 ): Comparison[] {
   const speaking = scores.filter(({ basis }) => (basis[skill] ?? 0) > 0);
   const [first, last] = [speaking[0], speaking.at(-1)];
-  const layout = sessions.find(({ id }) => id === last?.id)?.runs[0]?.layout;
-  if (!first || !last || !layout) return [];
-  const shared = { hand: student.hand, layout, href: `/students/${student.id}?skill=${skill}` };
+  if (!first || !last) return [];
+  const shared = { hand: student.hand, href: `/students/${student.id}?skill=${skill}` };
   const of = (name: string, kind: (run: Run) => boolean): ComparedRow[] => {
     const { belief, basis } = beliefOfRuns(loggedRuns(sessions, kind), faceShare);
     const putts = basis[skill] ?? 0;
@@ -82,15 +81,14 @@ function withThemself(
 
 /** Students side by side, the smallest window first. */
 function sideBySide(
-  known: { student: Student; own: Session[]; scores: SessionScore[] }[],
+  known: { student: Student; scores: SessionScore[] }[],
   skill: Ruled,
 ): ComparedRow[] {
   return known
-    .flatMap(({ student, own, scores }): ComparedRow[] => {
+    .flatMap(({ student, scores }): ComparedRow[] => {
       const last = scores.findLast(({ basis }) => (basis[skill] ?? 0) > 0);
-      const layout = own.find(({ id }) => id === last?.id)?.runs[0]?.layout;
       const score = last?.smoothed[skill];
-      if (!layout || !score) return [];
+      if (!score) return [];
       return [
         {
           name: student.name,
@@ -98,7 +96,6 @@ function sideBySide(
           score,
           putts: basisOfAll(scores)[skill] ?? 0,
           hand: student.hand,
-          layout,
         },
       ];
     })

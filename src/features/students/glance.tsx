@@ -1,11 +1,9 @@
-import type { Layout } from '@/core/layout';
-import type { UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import type { ScoreTold } from '../reckoning/history';
 import { Term } from '../shared/term';
 import { basisOfAll } from './reading';
 import { RulersFile } from './rulers-file';
-import { SkillRuler } from './skill-ruler';
+import { SkillRuler, sharedReach } from './skill-ruler';
 import type { Changes } from './read-student';
 import { RULED, nameOf, ruledOf, type Ruled } from './skill-words';
 
@@ -13,20 +11,21 @@ import { RULED, nameOf, ruledOf, type Ruled } from './skill-words';
 export function Glance({
   student,
   scores,
-  layout,
-  units,
   changes,
 }: {
   student: Student;
   /** In order of time, at least one. */
   scores: ScoreTold[];
-  /** Whose hole the start line is measured by. */
-  layout: Layout;
-  units: UnitPreferences;
   changes: Changes;
 }) {
   const last = scores.at(-1)!;
   const basis = basisOfAll(scores);
+  const reach = sharedReach(
+    RULED.flatMap((skill) => {
+      const score = last.carried[skill];
+      return score && (basis[skill] ?? 0) > 0 ? [[skill, score] as const] : [];
+    }),
+  );
   const rulerOf = (skill: Ruled) => {
     const score = last.carried[skill];
     if (!score) return [];
@@ -36,8 +35,7 @@ export function Glance({
       putts: basis[skill] ?? 0,
       change: changes[skill]?.change ?? null,
       hand: student.hand,
-      layout,
-      units,
+      ...(RULED.some((one) => one === skill) && { reach }),
     };
     if (ruler.putts === 0) return [<SkillRuler key={skill} {...ruler} />];
     return [
@@ -56,7 +54,8 @@ export function Glance({
         {RULED.flatMap(rulerOf)}
         <p className="bg-sheet px-4 py-2 text-sm text-ink2 md:px-7">
           The bar is the <Term name="window" />: 8 of 10 putts fall inside it. Its pale ends are the{' '}
-          <Term name="80 % interval" />. The ring is the <Term name="bias" />.
+          <Term name="80 % interval" />. The ring is the <Term name="bias" />. All five share one
+          scale: the bar that reaches farthest past its blue lines is what to work on.
         </p>
         {more.length > 0 && (
           <details>

@@ -26,7 +26,7 @@ export function Report({
   known: Known;
   units: UnitPreferences;
 }) {
-  const { scores, layout, findings, changes, next, worth } = known;
+  const { scores, findings, changes, next, worth } = known;
   const first = scores[0]!;
   return (
     <main className="min-h-dvh bg-sheet">
@@ -57,13 +57,7 @@ export function Report({
           </p>
         </div>
         <div className="mt-3 border-y border-ink">
-          <Glance
-            student={student}
-            scores={scores}
-            layout={layout}
-            units={units}
-            changes={changes}
-          />
+          <Glance student={student} scores={scores} changes={changes} />
         </div>
         <section className="px-5 py-4 md:px-7" aria-label="What to practise">
           <h2 className="mb-2 text-[1.25rem] num">What to practise</h2>

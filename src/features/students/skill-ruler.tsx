@@ -1,12 +1,10 @@
 import { Link } from '@/ui/link';
-import { makeWindow } from '@/core/green';
-import type { Layout } from '@/core/layout';
 import type { Hand } from '@/core/people';
 import { quantityOf } from '@/core/quantity';
 import type { Change, Score } from '@/core/scoring';
-import { showLength, type UnitPreferences } from '@/core/units';
 import { Ruler } from '@/ui/ruler';
 import {
+  RULED,
   nameOf,
   biasOf,
   centreOf,
@@ -18,6 +16,25 @@ import {
   type Ruled,
 } from './skill-words';
 
+const GOOD_LABEL = 'good enough for 8 ft';
+
+/**
+ * How far the rulers of several skills reach, in good windows, so that equal lengths are equal shares of what is good enough.
+ *
+ * @param scores of the skills that are shown
+ */
+export const sharedReach = (scores: readonly (readonly [skill: Ruled, score: Score])[]): number =>
+  Math.max(
+    1,
+    ...scores.map(([skill, { window, bias }]) => {
+      const ruled = ruledBias(skill, bias);
+      return (
+        Math.max(window.high, Math.abs(ruled.low), Math.abs(ruled.high)) /
+        quantityOf(skill).good.window
+      );
+    }),
+  );
+
 /** One skill of a player on its ruler; where no putt speaks of it, what would. */
 export function SkillRuler({
   skill,
@@ -25,8 +42,6 @@ export function SkillRuler({
   putts,
   change,
   hand,
-  layout,
-  units,
   name = nameOf(skill),
   href,
   reach,
@@ -39,14 +54,11 @@ export function SkillRuler({
   /** Since the first session; null with one alone. */
   change: Change | null;
   hand: Hand;
-  /** Whose hole the start line is measured by. */
-  layout: Layout;
-  units: UnitPreferences;
   /** What stands before the ruler: the skill, unless several of one skill are compared. */
   name?: string;
   /** Where it leads to what it rests on. */
   href?: string;
-  /** Half of the ruler at least, so that rulers below each other share a scale. */
+  /** Half of the ruler in good windows at least, so that rulers below each other can be compared. */
   reach?: number;
   /** One line that opens to the rest, for a phone alone. */
   folds?: true;
@@ -67,8 +79,8 @@ export function SkillRuler({
       </section>
     );
   }
+  const { good } = quantityOf(skill);
   const told = biasOf(skill, score, hand);
-  const { left, right } = makeWindow(layout.putt);
   return (
     <Ruler
       name={name}
@@ -79,9 +91,10 @@ export function SkillRuler({
       basis={`${putts} putts`}
       window={score.window}
       bias={ruledBias(skill, score.bias)}
-      {...(skill === 'start' && {
-        allowed: { left, right, label: `${showLength(layout.putt.distance, 'putt', units)} hole` },
-      })}
+      good={{
+        window: good.window,
+        label: RULED.some((one) => one === skill) ? GOOD_LABEL : 'good enough',
+      }}
       ends={endsOf(skill, hand)}
       value={`±${showAmount(skill, score.window.middle)}`}
       interval={showInterval(skill, score.window)}

@@ -1,8 +1,8 @@
 'use client';
 
-import clsx from 'clsx';
 import { Search } from 'lucide-react';
 import { Link } from '@/ui/link';
+import { SmallRuler } from '@/ui/small-ruler';
 import { useMemo, useState } from 'react';
 import type { Hand } from '@/core/people';
 import { quantityOf } from '@/core/quantity';
@@ -131,7 +131,7 @@ function Line({ row, archived }: { row: StudentRow; archived: boolean }) {
       </div>
       <ul aria-label={`${name} at a glance`} className="grid grid-cols-5 gap-2.5">
         {RULED.map((skill) => (
-          <SmallRuler key={skill} skill={skill} score={rulers[skill]} hand={hand} />
+          <SkillInList key={skill} skill={skill} score={rulers[skill]} hand={hand} />
         ))}
       </ul>
       {!archived && (
@@ -150,10 +150,9 @@ function Line({ row, archived }: { row: StudentRow; archived: boolean }) {
 
 /** Half of a small ruler in good windows: everyone's stand on one scale. */
 const REACH = 2.6;
-const WIDTH = 64;
 
-/** One skill so small that a list can hold it: the bar of eight in ten against what is good, and where they centre. */
-function SmallRuler({
+/** One skill in the list: its small ruler and its window. */
+function SkillInList({
   skill,
   score,
   hand,
@@ -173,31 +172,19 @@ function SmallRuler({
   }
   const good = quantityOf(skill).good.window;
   const bias = ruledBias(skill, score.bias).middle;
-  const x = (amount: number) =>
-    WIDTH / 2 + (Math.max(-1, Math.min(1, amount / (REACH * good))) * WIDTH) / 2;
   const window = score.window.middle;
   const value = `±${showAmount(skill, window)}`;
   const side = bias < 0 ? endsOf(skill, hand).left : endsOf(skill, hand).right;
   return (
     <li className="grid content-start gap-0.5 text-[0.8125rem]">
       <span className="truncate text-ink2">{name}</span>
-      <svg
-        role="img"
-        aria-label={`${name}: 8 in 10 within ${value}, average towards ${side}`}
-        viewBox={`0 0 ${WIDTH} 18`}
-        className="w-full"
-      >
-        <rect x={x(-good)} width={x(good) - x(-good)} y={1} height={16} className="fill-hole/20" />
-        <rect
-          x={x(-window)}
-          width={x(window) - x(-window)}
-          y={5}
-          height={8}
-          className={clsx(window > good ? 'fill-ink' : 'fill-ink/60')}
-        />
-        <path d={`M${WIDTH / 2} 0V18`} className="stroke-line" strokeWidth={1.4} />
-        <circle cx={x(bias)} cy={9} r={3.4} className="fill-sheet stroke-ink" strokeWidth={1.6} />
-      </svg>
+      <SmallRuler
+        window={window}
+        bias={bias}
+        good={good}
+        reach={REACH}
+        label={`${name}: 8 in 10 within ${value}, average towards ${side}`}
+      />
       <span className="num">{value}</span>
     </li>
   );

@@ -13,6 +13,7 @@ import { ProgrammeLine } from '@/features/programme/programme-page';
 import { RunPlanButton } from '@/features/programme/run-plan-button';
 import { Week } from '@/features/programme/week';
 import { Empty, PlaceHead } from '@/features/shared/place';
+import { ZoneNote } from '@/features/shared/zone-note';
 import { originOf } from '@/features/shared/origin';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
@@ -99,7 +100,15 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
   }
   return (
     <>
-      <PlaceHead title="Programme" sub={`${title} · ${zone} time`}>
+      <PlaceHead
+        title="Programme"
+        sub={
+          <>
+            {title}
+            <ZoneNote zone={zone} />
+          </>
+        }
+      >
         <Button asChild>
           <Link href={`/programme/dates/new?day=${day}`}>New appointment</Link>
         </Button>

@@ -127,13 +127,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
         <>
           <BriefPart brief={known.brief} archived={student.archivedAt !== null} />
           <div className="border-b-[length:var(--stroke)] border-ink">
-            <Glance
-              student={student}
-              scores={scores}
-              layout={known.layout}
-              units={units}
-              changes={known.changes}
-            />
+            <Glance student={student} scores={scores} changes={known.changes} />
           </div>
           <div className="grid grid-cols-1 divide-y divide-rule border-b-[length:var(--stroke)] border-ink lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
             <section className="px-4 py-5 md:px-7" aria-label="What the misses suggest">

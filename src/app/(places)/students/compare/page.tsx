@@ -18,7 +18,7 @@ const query = z.object({
 });
 
 export default async function ComparePage({ searchParams }: PageProps<'/students/compare'>) {
-  const { database, principal, units } = await coachContext();
+  const { database, principal } = await coachContext();
   const { skill, student: only } = query.parse(await searchParams);
   const students = await listStudents(database, principal);
   const one = students.find(({ id }) => id === only);
@@ -56,7 +56,7 @@ export default async function ComparePage({ searchParams }: PageProps<'/students
           </p>
         </Empty>
       ) : (
-        <Compared skill={skill} comparisons={all} units={units} />
+        <Compared skill={skill} comparisons={all} />
       )}
     </>
   );

@@ -47,6 +47,7 @@ export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/r
         now={new Date()}
         student={student}
         units={units}
+        zone={coach.settings.zone}
         trials={trials.filter(({ a, b }) => compared.has(`${a}/${b}`))}
         mayNote={principal.as !== 'assistant'}
       />
