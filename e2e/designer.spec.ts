@@ -125,7 +125,7 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
     await page.getByRole('button', { name: 'Tape list' }).click();
     const stands = page.getByRole('dialog').getByRole('region', { name: 'As measured' });
     await stands.getByLabel('Gap, inside to inside', { exact: true }).first().fill('62 mm');
-    await expect(stands.getByText(/stands at ±1\.21°/)).toBeVisible();
+    await expect(stands.getByText(/measured ±1\.21°/)).toBeVisible();
     await stands.getByRole('button', { name: 'Score as measured' }).first().click();
     await expect(page.getByText('Putts are scored as measured.')).toBeVisible();
     await page.getByRole('button', { name: 'Close' }).click();
@@ -214,7 +214,7 @@ test('a built-in drill is found, copied, changed into a new version, and taken a
   await type(page, 'Gap at the hole', '80 mm');
   await page.getByRole('button', { name: 'Save drill' }).click();
   await expect(page.getByText('version 2', { exact: false })).toBeVisible();
-  await page.getByRole('link', { name: /^1 of/ }).click();
+  await page.getByRole('link', { name: /^1 from/ }).click();
   await expect(page.getByText('version 1, not the latest')).toBeVisible();
   await page.getByRole('button', { name: /^Hole gate/ }).click();
   await expect(page.getByLabel('Gap at the hole', { exact: true })).toHaveValue('85 mm');

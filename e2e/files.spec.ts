@@ -40,7 +40,7 @@ test('a spreadsheet of an old year comes in, stands on the rulers, goes out agai
   await test.step('what would come in is told with what would not, and why', async () => {
     await page.getByRole('button', { name: 'Check the whole file' }).click();
     const told = page.getByRole('region', { name: 'Import preview' });
-    await expect(told).toContainText('41 new putts of 43 rows, of 2 students in 5 sessions');
+    await expect(told).toContainText('41 new putts of 43 rows, by 2 students in 5 sessions');
     await told.getByText('2 rows cannot be imported').click();
     await expect(told).toContainText('“Stranger” is not a student here.');
     await expect(told).toContainText('Row 44: Face: “wide” is not a number');
@@ -168,7 +168,7 @@ test('a list of students and a calendar come in, and are taken back as one', asy
     `BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nBEGIN:VEVENT\r\nUID:1\r\nSUMMARY:Ivo Bollard lesson\r\nDTSTART:${day}T160000\r\nDURATION:PT45M\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n`,
   );
   await expect(told).toContainText('16:00: Ivo Bollard, 45 min');
-  await told.getByRole('button', { name: 'Import 1 date' }).click();
+  await told.getByRole('button', { name: 'Import 1 appointment' }).click();
   await expect(page.getByText('1 appointment imported.')).toBeVisible();
   await page.goto('/programme');
   await expect(page.getByText('Ivo Bollard').first()).toBeVisible();
@@ -212,7 +212,7 @@ test('a whole book goes from one Dirigo into another that is empty, seen before 
       await page.getByLabel('File to import').setInputFiles(zip);
       await expect(page.getByText(whole)).toBeVisible();
       await page.getByRole('button', { name: 'Import full export' }).click();
-      await expect(page.getByText(/putts in [\d,]+ sessions? came in\./)).toBeVisible();
+      await expect(page.getByText(/^Imported [\d,]+ putts in [\d,]+ sessions?\./)).toBeVisible();
     });
 
     await test.step('who putts there is who putted here, and all of it goes out again as it came', async () => {

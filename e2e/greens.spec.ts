@@ -77,7 +77,7 @@ test('what is wrong with a reading stands beside it, and a mistaken one can be r
   await type(page, 'Green speed', '30 ft');
   await type(page, 'Direction of fall, seen from the ball', 'sideways');
   await page.getByRole('button', { name: 'Save reading' }).click();
-  await expect(page.getByText('A green speed of 30 ft is too great')).toBeVisible();
+  await expect(page.getByText('A green speed of 30 ft is too large')).toBeVisible();
   await expect(page.getByText('“sideways” is not a direction.')).toBeVisible();
   await type(page, 'Green speed', '9.5');
   await type(page, 'Slope (% or °)', '1.2°');
@@ -132,7 +132,7 @@ test('a slope is dragged, set by keys and by the break; the map and the what-if 
   await page.getByLabel('Putt', { exact: true }).fill('8 ft');
 
   await page.getByRole('tab', { name: 'What if' }).click();
-  await page.getByRole('combobox', { name: 'Pace', exact: true }).click();
+  await page.getByRole('combobox', { name: 'What-if pace' }).click();
   await page.getByRole('option', { name: /rolls past/ }).click();
   await page.getByRole('radio', { name: 'above' }).click();
   // The same arrival pace from above: slower off the putter, and more break.

@@ -88,7 +88,7 @@ test('an instrument beside the ball: twenty putts without a touch, seen at once,
       await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
     }
     await page.getByRole('link', { name: 'Tempo' }).click();
-    await expect(page.getByRole('heading', { name: /^Tempo: 8 of 10/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /^Tempo: the window/ })).toBeVisible();
   });
 
   await test.step('ended, it sends no more; what could not be read is told under Devices', async () => {

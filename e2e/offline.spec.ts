@@ -99,7 +99,7 @@ test('a coach with no signal begins, logs, climbs, finishes, notes, and begins t
   await test.step('who, what, and the right rung', async () => {
     await page.goto('/');
     await expect(page.getByRole('heading', { level: 1, name: 'Offline' })).toBeVisible();
-    await page.getByRole('button', { name: 'Start Ama Sluice' }).click();
+    await page.getByRole('button', { name: 'Start session for Ama Sluice' }).click();
     await choose(page, 'Drill', /^Gate ladder/);
     // Nothing is known of her: the rung that teaches is one of the wide ones.
     await expect(page.getByRole('combobox', { name: 'Rung' })).not.toContainText('as designed');
@@ -133,7 +133,7 @@ test('a coach with no signal begins, logs, climbs, finishes, notes, and begins t
 
   await test.step('the next: two in rotation, who change stations', async () => {
     await page.getByRole('button', { name: 'Start next session' }).click();
-    await page.getByRole('button', { name: 'Start Ama Sluice' }).click();
+    await page.getByRole('button', { name: 'Start session for Ama Sluice' }).click();
     await choose(page, 'Drill', /^Quay gate/);
     await page.getByRole('button', { name: 'Add student to the rotation' }).click();
     await choose(page, 'Student 2', 'Bo Wharf');
@@ -216,7 +216,7 @@ test('two devices, one away for a day: both are kept, two notes are settled once
   await server.kill();
 
   await phone.goto('/');
-  await phone.getByRole('button', { name: 'Start Cas Mole' }).click();
+  await phone.getByRole('button', { name: 'Start session for Cas Mole' }).click();
   await choose(phone, 'Drill', /^Mole gate/);
   await phone.getByRole('button', { name: 'Start session' }).click();
   await stands(phone);
@@ -233,7 +233,7 @@ test('two devices, one away for a day: both are kept, two notes are settled once
   await note(phone, 'Note of the phone.');
   await expect(phone.getByText('Note saved on this device.')).toBeVisible();
   await phone.getByRole('button', { name: 'Start next session' }).click();
-  await phone.getByRole('button', { name: 'Start Dee Gone' }).click();
+  await phone.getByRole('button', { name: 'Start session for Dee Gone' }).click();
   await choose(phone, 'Drill', /^Mole gate/);
   await phone.getByRole('button', { name: 'Start session' }).click();
   await stands(phone);

@@ -93,7 +93,7 @@ test('a phone opens the same session by a code, over HTTPS, and is signed out fr
       .getByRole('button', { name: /Through/ })
       .first()
       .click();
-    await expect(there.getByText(/signed out here/)).toBeVisible();
+    await expect(there.getByText(/signed out on this device/)).toBeVisible();
     await there.goto(path);
     await expect(there.getByRole('heading', { level: 1, name: 'Sign in' })).toBeVisible();
   });

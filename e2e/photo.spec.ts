@@ -118,7 +118,7 @@ test('a photo is measured: the aim is logged and the gap is kept, with how far o
   await stands.getByRole('button', { name: 'Measure from a photo' }).click();
   await dialog.locator('input[type=file]').setInputFiles(file);
   await touch(page, [...PAPER, PAPER[0], ...GATE]);
-  await expect(dialog.getByText(/Gap of a gate: 6[0-2]\.\d mm/)).toBeVisible();
+  await expect(dialog.getByText(/Gate gap: 6[0-2]\.\d mm/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Save photo with this run' }).click();
   await expect(dialog.getByRole('button', { name: 'Saved on this device' })).toBeDisabled();
   await dialog.getByRole('button', { name: /Take 6[0-2]\.\d mm as the gap/ }).click();
@@ -129,9 +129,9 @@ test('a photo is measured: the aim is logged and the gap is kept, with how far o
   await finish(page);
   const photos = page.getByRole('region', { name: 'Photos' });
   await expect(
-    photos.getByRole('img', { name: /Photo: Gap of a gate: 6[0-2]\.\d mm/ }),
+    photos.getByRole('img', { name: /Photo: Gate gap: 6[0-2]\.\d mm/ }),
   ).toBeVisible();
-  await photos.getByRole('button', { name: /Remove the photo/ }).click();
+  await photos.getByRole('button', { name: /Delete the photo/ }).click();
   await expect(photos).toBeHidden();
 });
 

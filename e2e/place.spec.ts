@@ -12,7 +12,7 @@ async function start(page: Page, drill: string, student: string) {
 
 /** Touches the green round the hole, at shares of its width and height. */
 const rest = (page: Page, across: number, down: number) =>
-  touchPicture(page, /touch where it stopped/, across, down);
+  touchPicture(page, /Tap where it stopped/, across, down);
 
 test('each putt says where it is made from: round the hole, and a length farther than where the last one stopped', async ({
   page,

@@ -210,7 +210,7 @@ test('an aim out of reach is told to be, and one within reach is taken with one 
   await type(page, 'Window, ± °', '0.2');
   const told = page.getByRole('status').filter({ hasText: 'Now ±' });
   await expect(told).toContainText('fewer than 1 in 10 players like this would meet this goal');
-  const take = told.getByRole('button', { name: /^Take ±/ });
+  const take = told.getByRole('button', { name: /^Use ±/ });
   const offered = Number(/±([\d.]+)°/.exec(await take.innerText())![1]);
   const [, now] = /Now ±([\d.]+)°/.exec(await told.innerText())!;
   expect(offered).toBeGreaterThan(0.2);

@@ -67,7 +67,7 @@ test('the next spot is chosen, said and shown on a map; what was missed comes ba
   await startBuiltIn(page, 'next-spot', 'Tamsin Weir');
   const next = (spot: number) =>
     expect(
-      page.getByRole('img', { name: `Map of the 9 spots round the hole: number ${spot} is next` }),
+      page.getByRole('img', { name: `Map of the 9 spots around the hole. Spot ${spot} is next.` }),
     ).toBeVisible();
   await next(1);
   await expect(page.getByRole('button', { name: /Next putt: 9 ft, 1st of 9 spots/ })).toBeVisible();

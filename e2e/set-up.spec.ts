@@ -101,6 +101,6 @@ test('a second putter is measured, taken into use, and layouts are fitted to it'
   await page.goto(student);
   await expect(page.getByText(/head 95 mm by 25 mm/)).toBeVisible();
   await page.goto(`${student}/set-up`);
-  await putters.getByRole('button', { name: 'Take out Own putter' }).click();
+  await putters.getByRole('button', { name: 'Remove Own putter' }).click();
   await expect(putters.getByText('Own putter', { exact: true })).toHaveCount(0);
 });

@@ -46,7 +46,7 @@ test('a link signs a browser in once; a passphrase does it again; a device is si
   await page.getByLabel('Repeat passphrase').fill('lock barge kettle nine');
   await page.getByRole('button', { name: 'Save passphrase' }).click();
   await expect(page.getByRole('heading', { name: 'Your passphrase' })).toBeVisible();
-  await page.getByRole('button', { name: 'Sign this device out' }).click();
+  await page.getByRole('button', { name: 'Sign out this device' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Sign in' })).toBeVisible();
 
   await page.getByLabel('Your name').fill('hedda quay');
@@ -98,14 +98,14 @@ test('a passkey is made, and signs in', async ({ browser }) => {
   await page.goto('/records/sign-in');
   await page.getByRole('button', { name: 'Create passkey on this device' }).click();
   await expect(page.getByText('Passkey saved.')).toBeVisible();
-  await page.getByRole('button', { name: 'Sign this device out' }).click();
+  await page.getByRole('button', { name: 'Sign out this device' }).click();
   await page.getByRole('button', { name: 'Sign in with a passkey' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
   await expect(page.getByText('Corin Pile')).toBeVisible();
   await page.goto('/records/sign-in');
   await expect(page.getByText(/last used/)).toBeVisible();
   await page.getByRole('button', { name: 'Delete' }).click();
-  await page.getByRole('button', { name: 'Sign this device out' }).click();
+  await page.getByRole('button', { name: 'Sign out this device' }).click();
   await page.getByRole('button', { name: 'Sign in with a passkey' }).click();
   await expect(page.getByText('This passkey is not known here.')).toBeVisible();
   await context.close();
@@ -191,7 +191,7 @@ test('three coaches side by side see theirs, share, hand over, and are told of e
     await head.getByRole('combobox', { name: 'Coach' }).click();
     await head.getByRole('option', { name: /Corin Pile/ }).click();
     await head.getByRole('button', { name: 'Hand Olle over' }).click();
-    await expect(head.getByText(/Note who agreed/)).toBeVisible();
+    await expect(head.getByText(/Say who agreed and how/)).toBeVisible();
     await head.getByLabel('Consent given by').fill('Olle, by telephone');
     await head.getByRole('button', { name: 'Hand Olle over' }).click();
     await expect(head.getByText('Olle is now Corin Pile’s student.')).toBeVisible();
@@ -213,7 +213,7 @@ test('three coaches side by side see theirs, share, hand over, and are told of e
 
   await test.step('a coach who leaves is out at once', async () => {
     await head.goto('/records/academy');
-    await head.getByRole('button', { name: 'Corin Pile leaves' }).click();
+    await head.getByRole('button', { name: 'Mark as left: Corin Pile' }).click();
     await expect(
       head.getByText('Corin Pile has left the academy and is signed out.'),
     ).toBeVisible();

@@ -60,14 +60,14 @@ test('a student says how homework felt, with a picture; the coach sees it under 
   await page.goto('/');
   const waiting = page.getByText('“The carpet is faster than the green.”');
   await expect(waiting).toBeVisible();
-  await page.getByRole('link', { name: 'Answer Fenna Sluis' }).click();
+  await page.getByRole('link', { name: 'Reply to Fenna' }).click();
   const said = page.getByRole('list', { name: 'Messages' });
   await expect(said).toContainText(/Fenna, .* felt hard work \(2 of 5\)/);
   const picture = said.getByRole('img');
   await expect(picture).toHaveAttribute('src', /^data:image\/jpeg;base64,/);
   expect(await picture.evaluate((one: HTMLImageElement) => one.naturalWidth)).toBe(40);
   await type(page, 'Reply to Fenna', 'Roll two balls first, then lower the gate speed.');
-  await page.getByRole('button', { name: 'Reply', exact: true }).click();
+  await page.getByRole('button', { name: 'Send reply' }).click();
   await expect(said).toContainText('Roll two balls first');
   await page.goto('/');
   await expect(waiting).toHaveCount(0);
@@ -137,7 +137,7 @@ test('a carpet is measured with a ball off a book, and what is putted at home is
   // By hand: 1.83² / (10/7 · 9.80665 · 0.06) · 0.75 m = 2.99 m, 9.8 ft.
   await expect(carpet).toContainText('A speed of 9.8 ft.');
   await carpet.getByRole('button', { name: 'Save carpet speed' }).click();
-  await expect(carpet).toContainText('rolls as a green of 9.8 ft');
+  await expect(carpet).toContainText('rolls like a green of 9.8 ft');
   await phone.getByRole('button', { name: 'Start Straight gate' }).click();
   await expect(phone.getByRole('dialog')).toContainText('9.8 ft');
   await phone.context().close();

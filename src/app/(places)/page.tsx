@@ -115,7 +115,7 @@ export default async function TodayPage() {
                     </span>
                     <Button asChild>
                       <Link href={`/students/${studentId}/homework`}>
-                        Reply<span className="sr-only"> {nameOf(studentId)}</span>
+                        Reply<span className="sr-only"> to {nameOf(studentId)}</span>
                       </Link>
                     </Button>
                   </p>

@@ -66,7 +66,7 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
       <section className="grid gap-4" aria-label="Comparison">
         <div className="grid items-end gap-x-6 gap-y-3 sm:grid-cols-[1fr_150px_auto]">
           <Pick
-            label="Pace"
+            label="What-if pace"
             placeholder="Choose a pace"
             options={PACES.map(({ id, name, past: run }) => ({
               value: id,
@@ -77,7 +77,7 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
             onChange={(next) => setPace(next as PaceId)}
           />
           <TextField
-            label="Green speed"
+            label="What-if green speed"
             value={speed}
             onChange={({ target }) => setSpeed(target.value)}
             error={greenSpeed.error?.issues[0]?.message}

@@ -10,7 +10,7 @@ import type { Checked } from './take';
 export const count = (number: number, one: string, several = `${one}s`): string =>
   `${number.toLocaleString('en')} ${number === 1 ? one : several}`;
 
-export const NAMED = { students: 'student', dates: 'date' } as const;
+export const NAMED = { students: 'student', dates: 'appointment' } as const;
 
 /** Which file it is, and the way to another. */
 export const FileHead = ({ name, onFresh }: { name: string; onFresh: () => void }) => (

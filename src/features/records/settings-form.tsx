@@ -32,7 +32,7 @@ export function SettingsForm({
   today: Day;
 }) {
   const router = useRouter();
-  const { theme = 'light', setTheme } = useTheme();
+  const { theme = 'system', setTheme } = useTheme();
   const inBrowser = useSyncExternalStore(
     nothing,
     () => true,
@@ -138,9 +138,10 @@ export function SettingsForm({
       {inBrowser && (
         <Choice
           label="Screen theme"
-          value={theme as 'light' | 'dark' | 'glare'}
+          value={theme as 'system' | 'light' | 'dark' | 'glare'}
           onChange={setTheme}
           options={[
+            { value: 'system', label: 'As the device' },
             { value: 'light', label: 'Light' },
             { value: 'dark', label: 'Dark, indoors' },
             { value: 'glare', label: 'Glare, in the sun' },

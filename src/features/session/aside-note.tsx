@@ -33,7 +33,7 @@ export function AsideNote({ aside, onForget }: { aside: SetAside[]; onForget: ()
         <Button onClick={save}>Save {it} as a file</Button>
         {asked ? (
           <>
-            <Button onClick={onForget}>Discard {it} for good</Button>
+            <Button onClick={onForget}>Discard {it} permanently</Button>
             <Button kind="quiet" onClick={() => setAsked(false)}>
               Keep {it}
             </Button>

@@ -84,17 +84,29 @@ export function useRuns(
     const flush = () => stores.forEach((store) => void store.flush());
     const held = stores.map(({ runId }) => holdOpen(runId));
     stores.forEach((store) => void store.open());
-    const again = setInterval(flush, EVERY);
+    // While nothing waits, nothing is asked: the server tells what is new.
+    const again = setInterval(() => {
+      for (const store of stores) {
+        const { saving, unsaved } = store.view();
+        if (saving.state !== 'saved' || unsaved > 0) void store.flush();
+      }
+    }, EVERY);
+    const seen = () => document.visibilityState === 'visible' && flush();
     window.addEventListener('online', flush);
+    document.addEventListener('visibilitychange', seen);
     const heard = live ? new EventSource(live) : null;
     heard?.addEventListener('message', ({ data }) => {
       void stores.find(({ runId }) => runId === data)?.flush();
     });
+    // What was told while the connection was away, and whether there is a server at all.
+    heard?.addEventListener('open', flush);
+    heard?.addEventListener('error', flush);
     return () => {
       held.forEach((release) => release());
       heard?.close();
       clearInterval(again);
       window.removeEventListener('online', flush);
+      document.removeEventListener('visibilitychange', seen);
     };
   }, [stores, live]);
   return stores;

@@ -11,8 +11,8 @@ export function Providers({ nonce, children }: { nonce: string | undefined; chil
     <ThemeProvider
       attribute="data-theme"
       themes={[...THEMES]}
-      defaultTheme="light"
-      enableSystem={false}
+      defaultTheme="system"
+      enableSystem
       nonce={nonce}
     >
       {children}

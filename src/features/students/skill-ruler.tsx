@@ -16,7 +16,7 @@ import {
   type Ruled,
 } from './skill-words';
 
-const GOOD_LABEL = 'good enough for 8 ft';
+const GOOD_LABEL = 'good for 8 ft';
 
 /**
  * How far the rulers of several skills reach, in good windows, so that equal lengths are equal shares of what is good enough.
@@ -93,7 +93,7 @@ export function SkillRuler({
       bias={ruledBias(skill, score.bias)}
       good={{
         window: good.window,
-        label: RULED.some((one) => one === skill) ? GOOD_LABEL : 'good enough',
+        label: RULED.some((one) => one === skill) ? GOOD_LABEL : 'good',
       }}
       ends={endsOf(skill, hand)}
       value={`±${showAmount(skill, score.window.middle)}`}
