@@ -71,7 +71,9 @@ test('from an empty book to a score compared across sessions', async ({ page }) 
     await expect(page.getByText('2 sessions, 48 putts')).toBeVisible();
     await expect(page.getByRole('img', { name: 'Window over 2 sessions' })).toBeVisible();
     await page.getByText('All sessions in numbers').click();
-    const carried = await page.getByRole('row', { name: /with earlier sessions/ }).allTextContents();
+    const carried = await page
+      .getByRole('row', { name: /with earlier sessions/ })
+      .allTextContents();
     const windows = carried.map((row) => Number(/±(\d\.\d\d)°/.exec(row)?.[1]));
     expect(windows).toHaveLength(2);
     expect(windows[0]).toBeLessThan(windows[1]!);

@@ -268,7 +268,7 @@ test('two devices, one away for a day: both are kept, two notes are settled once
   await notes.getByRole('button', { name: 'Keep both' }).click();
   await expect(notes).toBeHidden();
   const saving = phone.waitForEvent('download');
-  await gone.getByRole('button', { name: 'Save it as a file' }).click();
+  await gone.getByRole('button', { name: 'Save as a file and delete it here' }).click();
   expect((await saving).suggestedFilename()).toMatch(/^session-.*\.json$/);
   await expect(gone).toBeHidden();
   await expect

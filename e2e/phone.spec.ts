@@ -56,7 +56,7 @@ test('a phone opens the same session by a code, over HTTPS, and is signed out fr
   await expect(
     laptop.getByRole('img', { name: 'QR code that opens this page on a phone' }),
   ).toBeVisible();
-  await expect(laptop.getByRole('timer')).toContainText(/good for [12]:\d\d more/);
+  await expect(laptop.getByRole('timer')).toContainText(/for another [12]:\d\d/);
   await laptop.context().grantPermissions(['clipboard-read', 'clipboard-write']);
   await laptop.getByRole('button', { name: 'Copy address' }).click();
   const address = await laptop.evaluate(() => navigator.clipboard.readText());
@@ -242,7 +242,7 @@ test('a clicker’s keys are set, tried out, and log', async ({ browser }, info)
   await expect(told).toHaveText('Page down: does nothing yet');
   for (const [what, key] of [
     ['All good', 'PageDown'],
-    ['Missed left', 'PageUp'],
+    ['Left', 'PageUp'],
     ['Undo', 'b'],
   ] as const) {
     await page.getByRole('button', { name: `Set a key for ${what}` }).click();

@@ -98,7 +98,7 @@ test('a photo is measured: the aim is logged and the gap is kept, with how far o
     .locator('input[type=file]')
     .setInputFiles({ ...file, name: 'notes.txt', buffer: Buffer.from('no') });
   await expect(dialog.getByRole('alert')).toHaveText(
-    '“notes.txt” cannot be read as a picture. Take a JPEG or PNG.',
+    '“notes.txt” cannot be opened as a picture. Use a JPEG or PNG.',
   );
   await dialog.locator('input[type=file]').setInputFiles(file);
   await expect(dialog.getByText('paper: one end of a long side')).toBeVisible();
@@ -128,9 +128,7 @@ test('a photo is measured: the aim is logged and the gap is kept, with how far o
   await page.keyboard.press('Escape');
   await finish(page);
   const photos = page.getByRole('region', { name: 'Photos' });
-  await expect(
-    photos.getByRole('img', { name: /Photo: Gate gap: 6[0-2]\.\d mm/ }),
-  ).toBeVisible();
+  await expect(photos.getByRole('img', { name: /Photo: Gate gap: 6[0-2]\.\d mm/ })).toBeVisible();
   await photos.getByRole('button', { name: /Delete the photo/ }).click();
   await expect(photos).toBeHidden();
 });
@@ -155,7 +153,7 @@ test('by keys alone a point is set, and a picture from the side is refused with 
     await page.keyboard.press('Enter');
     await page.keyboard.press('Enter');
   }
-  await expect(dialog.getByRole('alert')).toContainText('nearly on a line');
+  await expect(dialog.getByRole('alert')).toContainText('almost in a straight line');
   await expect(dialog.getByRole('alert')).toContainText('Hold the camera higher');
   await dialog.getByRole('button', { name: 'Start over' }).click();
   await expect(dialog.getByText('(1 of 10)', { exact: false })).toBeVisible();

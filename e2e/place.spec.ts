@@ -21,7 +21,7 @@ test('each putt says where it is made from: round the hole, and a length farther
   await start(page, 'four-round', 'Quill Mast');
   await expect(where(page)).toContainText('3 ft, 1st of 4 spots, downhill');
   await page.keyboard.press('Space');
-  await expect(where(page)).toContainText(/3 ft, 2nd of 4 spots, .* the edge/);
+  await expect(where(page)).toContainText(/3 ft, 2nd of 4 spots, .* the right edge/);
   await page.keyboard.press('Space');
   await expect(where(page)).toContainText('3 ft, 3rd of 4 spots, uphill');
   await page.keyboard.press('u');
@@ -46,10 +46,10 @@ test('a long putt is followed by one from where it stopped; where nobody looked,
   await rest(page, 0.5, 0.25);
   await expect(where(page)).toContainText(/^\d+ ft.*, 2nd putt$/);
   await untilNextTouch(page);
-  await page.getByRole('button', { name: 'Points for holed' }).click();
+  await page.getByRole('button', { name: 'Holed' }).click();
   await expect(where(page)).toContainText('30 ft');
   await untilNextTouch(page);
-  await page.getByRole('button', { name: 'Points for short' }).click();
+  await page.getByRole('button', { name: 'Short' }).click();
   // The next putt is made from there: a key alone is not enough.
   const asked = page.getByRole('status', { name: 'where it stopped' });
   await expect(asked).toContainText('Where did it stop?');
@@ -57,9 +57,9 @@ test('a long putt is followed by one from where it stopped; where nobody looked,
   await expect(asked).toBeHidden();
   await expect(where(page)).toContainText(/^\d+ ft.*, 2nd putt$/);
   await untilNextTouch(page);
-  await page.getByRole('button', { name: 'Points for holed' }).click();
+  await page.getByRole('button', { name: 'Holed' }).click();
   await untilNextTouch(page);
-  await page.getByRole('button', { name: 'Points for short' }).click();
+  await page.getByRole('button', { name: 'Short' }).click();
   await page.getByRole('button', { name: 'Not seen', exact: true }).click();
   await expect(where(page)).toContainText('spot not set');
   await where(page).click();
@@ -67,7 +67,7 @@ test('a long putt is followed by one from where it stopped; where nobody looked,
   await page.getByRole('button', { name: 'Done when' }).click();
   await expect(where(page)).toContainText('6 ft, 2nd putt');
   await untilNextTouch(page);
-  await page.getByRole('button', { name: 'Points for holed' }).click();
+  await page.getByRole('button', { name: 'Holed' }).click();
   await expect(count(page)).toContainText('6');
   await expect(page.getByText('all saved')).toBeVisible();
   await page.reload();

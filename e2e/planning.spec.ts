@@ -83,7 +83,7 @@ test('an hour is proposed, moved, kept, put on a page, and run drill by drill', 
 
   // One is swapped, one is taken out, and the totals follow.
   const before = await head.innerText();
-  await page.getByRole('button', { name: `Without ${proposed.at(-1)}` }).click();
+  await page.getByRole('button', { name: `Remove ${proposed.at(-1)}` }).click();
   await expect.poll(() => head.innerText()).not.toBe(before);
   await page.getByRole('button', { name: `Replace ${proposed[1]}` }).click();
   const choice = page.getByRole('dialog').getByRole('button').nth(1);
@@ -159,7 +159,7 @@ test('a programme that two days were missed of changes, and says why', async ({ 
   await off.getByLabel('Last day', { exact: true }).fill(dayOn(20));
   await off.getByLabel('Reason (optional)').fill('harvest');
   await page.getByRole('button', { name: 'Create programme' }).click();
-  await expect(off.getByRole('alert')).toContainText('the last day is the first or a later one');
+  await expect(off.getByRole('alert')).toContainText('is before the first day');
   await off.getByLabel('Last day', { exact: true }).fill(dayOn(27));
   await page.getByRole('button', { name: 'Create programme' }).click();
   await expect(
@@ -308,7 +308,7 @@ test('the diary shows who comes, and is taken along as a calendar', async ({ pag
   await page.goto(`/programme/dates/new?student=${student}`);
   await type(page, 'Minutes', '5');
   await page.getByRole('button', { name: /^Save (appointment|plan|programme)/ }).click();
-  await expect(page.getByText('At least 10 minutes.')).toBeVisible();
+  await expect(page.getByText('Too short: use 10 to 240 minutes.')).toBeVisible();
   await type(page, 'Minutes', '50');
   await page.getByLabel('Note').fill('Bring the wedge; by the lock, at the steps');
   await page.getByRole('button', { name: /^Save (appointment|plan|programme)/ }).click();

@@ -74,7 +74,7 @@ test('the next spot is chosen, said and shown on a map; what was missed comes ba
   for (let number = 1; number <= 12; number++) {
     // The fourth spot is missed, all others are holed.
     await page
-      .getByRole('button', { name: number === 4 ? /^Points for short/ : /^Points for holed/ })
+      .getByRole('button', { name: number === 4 ? /^Short/ : /^Holed/ })
       .first()
       .click();
     await expect(page.getByRole('status', { name: 'count' })).toHaveText(`${number}of 18 putts`);

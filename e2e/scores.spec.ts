@@ -28,7 +28,7 @@ test('from a logged session to a changed score, to the reason, to a drill for it
 
   await test.step('what the score rests on is one touch away, down to the putts', async () => {
     await page.getByText('All sessions in numbers').click();
-    await page.getByRole('link', { name: /, alone$/ }).click();
+    await page.getByRole('link', { name: /, this session alone$/ }).click();
     await page.getByText('Putt by putt').click();
     await expect(page.getByRole('listitem').filter({ hasText: 'Right, tee B' })).toHaveCount(12);
     await page.goto(student);

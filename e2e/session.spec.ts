@@ -101,10 +101,7 @@ test('two putt for points in rotation: the next is one touch away, and the winne
   const front = page.getByRole('navigation', { name: 'Students' }).locator('[aria-current=true]');
   await expect(front).toHaveText('Asta 0');
   const holed = async () => {
-    await page
-      .getByRole('group', { name: 'Hole' })
-      .getByRole('button', { name: 'Points for holed' })
-      .click();
+    await page.getByRole('group', { name: 'Hole' }).getByRole('button', { name: 'Holed' }).click();
     await untilNextTouch(page);
     await page.keyboard.press('Space');
   };

@@ -96,7 +96,7 @@ test('the routine is kept or broken putt by putt, and what that does is told', a
     await page.getByRole('button', { name: kept ? /^Kept/ : /^Hurried/ }).click();
     const holed = kept ? putt > 0 : putt < 4;
     await page
-      .getByRole('button', { name: holed ? /^Points for holed/ : /^Points for short/ })
+      .getByRole('button', { name: holed ? /^Holed/ : /^Short/ })
       .first()
       .click();
     await page.getByRole('button', { name: 'Next', exact: true }).click();

@@ -102,7 +102,7 @@ export const faceMark = defineElement({
     const side = (id: 'left' | 'right'): Outcome => ({
       id,
       label: end(id) === 'heel' ? 'Heel' : 'Toe',
-      detail: `toward the ${end(id)}`,
+      detail: `towards the ${end(id)}`,
       side: id,
       ...missed,
     });

@@ -212,7 +212,7 @@ describe('replanning', () => {
     expect(changes.length).toBeGreaterThan(0);
     for (const { day, words } of changes) {
       expect(daysBetween(today, day)).toBeGreaterThanOrEqual(7);
-      expect(words).toContain('because pace now needs the most work (before, it was strike)');
+      expect(words).toContain('because pace now needs the most work');
     }
     const near = (of: readonly Entry[]) =>
       of.filter(({ day }) => day >= today && daysBetween(today, day) < 7);

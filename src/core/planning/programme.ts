@@ -226,7 +226,7 @@ function changedWords(was: Entry, is: Entry): string {
     is.retest !== was.retest && is.retest && `starts with a ${skillWords(is.retest)} retest`,
     was.retest && !is.retest && `drops the ${skillWords(was.retest)} retest`,
     fresh.length > 0 &&
-      (gone.length > 0 ? `works on ${said(fresh)} instead of ${said(gone)}` : said(fresh)),
+      (gone.length > 0 ? `${said(fresh)} replaces ${said(gone)}` : `adds ${said(fresh)}`),
     fresh.length === 0 && gone.length > 0 && `drops ${said(gone)}`,
     fresh.length === 0 &&
       gone.length === 0 &&
@@ -293,7 +293,7 @@ export function replan<E extends Entry>(
       if (!alike(old, entry)) {
         changes.push({
           day: entry.day,
-          words: `${changedWords(old, entry)}, because ${skillWords(first.skill)} now needs the most work (before, it was ${skillWords(before.skill)}).`,
+          words: `${changedWords(old, entry)}, because ${skillWords(first.skill)} now needs the most work.`,
         });
       }
     }

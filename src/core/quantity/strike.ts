@@ -8,7 +8,7 @@ const towards = (id: 'heel' | 'toe', cause: string): BiasMiss => ({
   side: (hand) => (headEnd('left', hand) === id ? 1 : -1),
   least: 0.002,
   putts: 12,
-  seen: (size) => `Strikes ${onTheFace(size)} toward the ${id}`,
+  seen: (size) => `Strikes ${onTheFace(size)} towards the ${id}`,
   cause,
 });
 

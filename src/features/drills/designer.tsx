@@ -342,7 +342,7 @@ export function Designer({
           )}
           <Tabs.Content
             value="layout"
-            className="grid md:grid-cols-[minmax(280px,1fr)_minmax(340px,1.2fr)]"
+            className="grid md:max-lg:grid-cols-[minmax(280px,1fr)_minmax(340px,1.2fr)] xl:grid-cols-[minmax(280px,1fr)_minmax(340px,1.2fr)]"
           >
             <Verdict
               layout={shown}
@@ -353,7 +353,10 @@ export function Designer({
                 told(tryLayout(withParams(draft.layout, chosen, { [field]: metres }), 'worth'))
               }
             />
-            <section className="border-rule px-4 py-4 md:border-l md:px-6" aria-label="Tape list">
+            <section
+              className="border-rule px-4 py-4 max-md:border-t md:border-l md:px-6 lg:max-xl:border-t lg:max-xl:border-l-0"
+              aria-label="Tape list"
+            >
               <h2 className="mb-1 cap">Tape list, from the ball marker</h2>
               <TapeList layout={shown} units={units} />
             </section>

@@ -23,7 +23,7 @@ export function BriefPart({
       </div>
       {next && !archived && (
         <Button asChild kind="primary" className="min-h-14 px-7 text-[1.125rem] max-sm:w-full">
-          <Link href={next.href}>Start session</Link>
+          <Link href={next.href}>Start drill</Link>
         </Button>
       )}
     </section>

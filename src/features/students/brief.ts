@@ -38,7 +38,7 @@ export interface Brief {
 }
 
 /** Findings that begin with what the player does, so that a name can stand before them. */
-const DOES = /^(Starts|Aims|Finishes|Reads|Looks|Misses)\b/;
+const DOES = /^(Starts|Aims|Leaves|Reads|Hits|Looks|Misses|Strikes|Swings)\b/;
 
 const sentenceOf = (given: string, { seen }: Finding): string =>
   `${given}${DOES.test(seen) ? ' ' : ': '}${seen[0]!.toLowerCase()}${seen.slice(1)}`;
