@@ -132,7 +132,7 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
     await finish(page);
     await expect(
       page.getByText(
-        /1 of 3 passed, 1 hit the left tee, 0 hit the right; 1 clear, 1 heel; 1 in the zone, 1 long/,
+        /1 of 3 passed, 1 hit the left tee, 0 hit the right; 1 through, 1 heel; 1 in the zone, 1 long/,
       ),
     ).toBeVisible();
     await expect(page.getByText('scored as measured')).toBeVisible();

@@ -87,7 +87,7 @@ test('a phone opens the same session by a code, over HTTPS, and is signed out fr
     await laptop.goto('/records/sign-in');
     const devices = laptop.getByRole('region', { name: 'Signed in' }).getByRole('listitem');
     await expect(devices).toHaveCount(2);
-    await devices.filter({ hasNotText: 'this one' }).getByRole('button').click();
+    await devices.filter({ hasNotText: 'this device' }).getByRole('button').click();
     await expect(devices).toHaveCount(1);
     await there
       .getByRole('button', { name: /Through/ })

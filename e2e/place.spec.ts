@@ -64,7 +64,7 @@ test('a long putt is followed by one from where it stopped; where nobody looked,
   await expect(where(page)).toContainText('spot not set');
   await where(page).click();
   await page.getByLabel('Distance from the hole').fill('6 ft');
-  await page.getByRole('button', { name: 'Done when' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
   await expect(where(page)).toContainText('6 ft, 2nd putt');
   await untilNextTouch(page);
   await page.getByRole('button', { name: 'Holed' }).click();

@@ -59,7 +59,7 @@ test('an hour is proposed, moved, kept, put on a page, and run drill by drill', 
   await expect(page.getByText('The order is unusual.')).toHaveCount(0);
 
   // By keys: the first goes below the second.
-  await page.getByRole('button', { name: `Move ${proposed[0]}` }).focus();
+  await page.getByRole('button', { name: `Move ${proposed[0]}`, exact: true }).focus();
   // What is said aloud tells when a move is done.
   const aloud = page.locator('[id^=DndLiveRegion]');
   await page.keyboard.press('Space');
@@ -71,9 +71,11 @@ test('an hour is proposed, moved, kept, put on a page, and run drill by drill', 
   await expect.poll(() => namesOf(page)).toEqual([proposed[1], proposed[0], ...proposed.slice(2)]);
 
   // By mouse: it goes back above.
-  const grip = page.getByRole('button', { name: `Move ${proposed[0]}` });
+  const grip = page.getByRole('button', { name: `Move ${proposed[0]}`, exact: true });
   const from = (await grip.boundingBox())!;
-  const onto = (await page.getByRole('button', { name: `Move ${proposed[1]}` }).boundingBox())!;
+  const onto = (await page
+    .getByRole('button', { name: `Move ${proposed[1]}`, exact: true })
+    .boundingBox())!;
   await page.mouse.move(from.x + 8, from.y + 12);
   await page.mouse.down();
   await page.mouse.move(from.x + 8, from.y - 20, { steps: 4 });
@@ -385,7 +387,7 @@ test('the whole cold test is one button: five parts, the same for everyone, one 
       // Stopped after two parts, it goes on from the review with the third.
       await finish(page);
       await expect(page.getByText('2 of 5 parts done.')).toBeVisible();
-      await page.getByRole('button', { name: 'Switch to Cold test 3, path' }).click();
+      await page.getByRole('button', { name: 'Resume with Cold test 3, path' }).click();
     } else if (part < 5) await page.getByRole('button', { name: /^Next: Cold test/ }).click();
   }
   await finish(page);

@@ -4,10 +4,7 @@ import { expect, test, type Page } from './test';
 /** One putt: the read said, then what became of it. */
 async function putt(page: Page, read: string, number: number): Promise<void> {
   await page.getByRole('button', { name: read, exact: true }).click();
-  await page
-    .getByRole('button', { name: /Points for holed/ })
-    .first()
-    .click();
+  await page.getByRole('button', { name: /Holed/ }).first().click();
   await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(page.getByRole('status', { name: 'count' })).toHaveText(`${number}of 12 putts`);
   await untilNextTouch(page);

@@ -15,7 +15,7 @@ test('a rule counts for the coach, ends the drill kindly, and undo takes it back
   await expect(count).toHaveText('0of 3 in a row');
   await logByKeys(page, 'CL');
   await expect(count).toHaveText('0of 3 in a row');
-  await expect(page.getByText('best 1 · start 2 · a miss starts again')).toBeVisible();
+  await expect(page.getByText('best 1 · attempt 2 · a miss starts again')).toBeVisible();
   await logByKeys(page, 'CCC');
   await expect(page.getByText('Completed in 5 putts.')).toBeVisible();
 

@@ -19,9 +19,9 @@ test('from a logged session to a changed score, to the reason, to a drill for it
       page.getByRole('img', { name: /^Start line: 8 of 10 putts within ±\d\.\d\d°.*push/ }),
     ).toBeVisible();
     await expect(page.getByText('No data yet. This needs a box of four tees.')).toBeVisible();
-    await expect(page.getByText(/^Starts \d\.\d° to the right \(a push\)/)).toBeVisible();
+    await expect(page.getByText(/^Starts putts \d\.\d° to the right \(a push\)/)).toBeVisible();
     const short = page.getByRole('region', { name: 'Summary' });
-    await expect(short).toContainText(/Vigo starts \d\.\d° to the right \(a push\)/);
+    await expect(short).toContainText(/Vigo starts putts \d\.\d° to the right \(a push\)/);
     await expect(short).toContainText(/Next: .+, \d+ minutes\./);
     await expect(page.getByText(/\d\d % sure, 20 putts/).first()).toBeVisible();
   });

@@ -15,7 +15,7 @@ test('a set-up card is filled in once, confirmed with one touch, and a change is
   await addDrill(page, 'Capstan gate');
 
   await page.goto(`${student}/set-up`);
-  await expect(page.getByText(/the set-up card is under the tape list/)).toBeVisible();
+  await expect(page.getByText(/The set-up card is under the tape list/)).toBeVisible();
 
   await test.step('filled in, with a mistake told beside its field', async () => {
     await startSession(page, 'Nell Capstan', 'Capstan gate');

@@ -35,7 +35,7 @@ test('a link signs a browser in once; a passphrase does it again; a device is si
   await expect(page.getByRole('heading', { name: 'This link no longer works' })).toBeVisible();
 
   await page.goto('/records/sign-in');
-  await expect(page.getByText('this one')).toBeVisible();
+  await expect(page.getByText('· this device')).toBeVisible();
   await page.getByLabel('Passphrase').fill('short');
   await page.getByLabel('Repeat passphrase').fill('otherwise');
   await page.getByRole('button', { name: 'Save passphrase' }).click();

@@ -207,25 +207,27 @@ export function TrendChart({
       'image/svg+xml',
     );
   return (
-    <div className="relative h-full">
-      <Line
-        // What it draws with is given when it is made.
-        key={palette.ink}
-        ref={chart}
-        data={data}
-        options={options}
-        plugins={[changesDrawn(marks, palette.ink)]}
-        role="img"
-        aria-label={[
-          description,
-          ...[points[0], points.length > 1 ? points.at(-1) : undefined].flatMap((point) =>
-            point ? [`${format(point.at, 'd MMMM')} ${point.middle.toFixed(2)}${unit}`] : [],
-          ),
-          ...marks.map(({ label }) => label),
-        ].join('; ')}
-        aria-details={numbers}
-      />
-      <div className="absolute top-0 right-0 flex bg-sheet/80 print:hidden">
+    <div className="flex h-full flex-col">
+      <div className="relative min-h-0 flex-1">
+        <Line
+          // What it draws with is given when it is made.
+          key={palette.ink}
+          ref={chart}
+          data={data}
+          options={options}
+          plugins={[changesDrawn(marks, palette.ink)]}
+          role="img"
+          aria-label={[
+            description,
+            ...[points[0], points.length > 1 ? points.at(-1) : undefined].flatMap((point) =>
+              point ? [`${format(point.at, 'd MMMM')} ${point.middle.toFixed(2)}${unit}`] : [],
+            ),
+            ...marks.map(({ label }) => label),
+          ].join('; ')}
+          aria-details={numbers}
+        />
+      </div>
+      <div className="flex justify-end gap-3 print:hidden">
         <SaveAs name="PNG" onClick={keep} />
         <SaveAs name="SVG" onClick={draw} />
       </div>
@@ -239,6 +241,6 @@ const SaveAs = ({ name, onClick }: { name: string; onClick: () => void }) => (
     onClick={onClick}
     className="min-h-11 px-2 text-sm underline underline-offset-4"
   >
-    {name}
+    Download {name}
   </button>
 );

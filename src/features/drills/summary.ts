@@ -3,6 +3,7 @@ import {
   skillWords,
   tradeWords,
   type DrillDetails,
+  type LibraryDrill,
   type Miss,
   type PlaceKind,
   type Skill,
@@ -106,15 +107,21 @@ function summary(
   };
 }
 
+/** One of the coach's own drills in a list. */
+export const ownSummary = (drill: Drill, units: UnitPreferences): DrillSummary =>
+  summary({ ...drill, own: true }, drill.details, units);
+
+/** A built-in drill in a list. */
+export const builtInSummary = (
+  { key, name, layout, ...details }: LibraryDrill,
+  units: UnitPreferences,
+): DrillSummary => summary({ id: key, own: false, name, layout }, details, units);
+
 /** The coach's own drills and the built-in ones. */
-export function drillSummaries(own: Drill[], units: UnitPreferences): DrillSummary[] {
-  return [
-    ...own.map((drill) => summary({ ...drill, own: true }, drill.details, units)),
-    ...LIBRARY.map(({ key, name, layout, ...details }) =>
-      summary({ id: key, own: false, name, layout }, details, units),
-    ),
-  ];
-}
+export const drillSummaries = (own: Drill[], units: UnitPreferences): DrillSummary[] => [
+  ...own.map((drill) => ownSummary(drill, units)),
+  ...LIBRARY.map((drill) => builtInSummary(drill, units)),
+];
 
 /** What a list of drills is narrowed by; null or empty asks for nothing. */
 export interface DrillFilter {

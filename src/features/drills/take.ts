@@ -12,6 +12,7 @@ import {
   type CoachPrincipal,
 } from '@/data';
 import { keyOfRef } from '../programme/library-ref';
+import { builtInSummary, ownSummary, type DrillSummary } from './summary';
 
 /** Name and layout apart from all else a drill says. */
 export const apart = ({ name, layout, ...details }: DrillValues): DrillKept => ({
@@ -86,4 +87,18 @@ export async function ownRef(
   if (!key) return ref;
   const own = await listDrills(database, principal);
   return own.find(({ origin, archivedAt }) => origin === key && !archivedAt)?.id ?? ref;
+}
+
+/** A drill that a start form names, as a list shows it; null where it is not there any more. */
+export async function summaryOf(
+  database: Database,
+  principal: CoachPrincipal,
+  ref: string,
+  units: UnitPreferences,
+): Promise<DrillSummary | null> {
+  const key = keyOfRef(ref);
+  const builtIn = key ? libraryDrill(key, units) : null;
+  if (builtIn) return builtInSummary(builtIn, units);
+  const own = (await listDrills(database, principal)).find(({ id }) => id === ref);
+  return own ? ownSummary(own, units) : null;
 }

@@ -23,7 +23,7 @@ export function GoOnButton({ id, next }: { id: string; next: string }) {
         })
       }
     >
-      Go on with {next}
+      Resume with {next}
     </Button>
   );
 }

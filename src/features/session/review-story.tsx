@@ -1,7 +1,5 @@
 import { Link } from '@/ui/link';
-import { ballGateOf } from '@/core/layout';
 import type { Hand } from '@/core/people';
-import { scoreWords } from '@/core/scoring';
 import type { UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
 import { Button } from '@/ui/button';
@@ -38,7 +36,6 @@ export function Story({
   if (!last) return null;
   const putts = blocks.reduce((sum, { counts }) => sum + counts.putts, 0);
   const { next } = last;
-  const gate = blocks.map(({ last: run }) => ballGateOf(run.layout)).findLast((one) => one);
   return (
     <section
       aria-label="Summary"
@@ -54,8 +51,6 @@ export function Story({
               changed={changes[skill]}
               putts={putts}
               hand={student.hand}
-              gate={skill === 'start' ? gate : null}
-              units={units}
             />
           </p>
         ))}
@@ -101,8 +96,6 @@ function SkillLine({
   changed,
   putts,
   hand,
-  gate,
-  units,
 }: {
   skill: string;
   score: ReviewRead['score'];
@@ -110,9 +103,6 @@ function SkillLine({
   /** Of the session, whatever they say. */
   putts: number;
   hand: Hand;
-  /** The gate that was played, for the start line: what the window is there. */
-  gate: ReturnType<typeof ballGateOf> | undefined;
-  units: UnitPreferences;
 }) {
   const told = score?.basis[skill] ?? 0;
   const [alone, carried] = [score?.alone[skill], score?.carried[skill]];
@@ -123,8 +113,7 @@ function SkillLine({
   return (
     <>
       8 in 10 {saysOf(skill)} ±{showAmount(skill, alone.window.middle)} (
-      {showInterval(skill, alone.window)}): {gate ? scoreWords(alone, hand, units, gate) : words} (
-      {interval}).{' '}
+      {showInterval(skill, alone.window)}); {words} ({interval}).{' '}
       <span className="text-ink2">
         From {told} of {putts} putts. All sessions so far: ±
         {showAmount(skill, carried.window.middle)}

@@ -25,6 +25,7 @@ export function StartSession({
   rung = null,
   green: on = null,
   cold: asked = false,
+  shows = false,
 }: {
   students: StudentOption[];
   drills: DrillOption[];
@@ -36,6 +37,8 @@ export function StartSession({
   green?: string | null;
   /** A cold test is asked for. */
   cold?: boolean;
+  /** Whether the page shows the chosen drill: then its address follows what is chosen. */
+  shows?: boolean;
 }) {
   const router = useRouter();
   const [busy, run] = useTransition();
@@ -46,6 +49,13 @@ export function StartSession({
   const [first] = players as [Player, ...Player[]];
   const own = drills.find(({ value }) => value === first.drillId)?.green;
   const green = chosenGreen ?? (own && greens.some(({ value }) => value === own) ? own : AS_DRAWN);
+  const choose = (next: Player[]) => {
+    setPlayers(next);
+    const [{ studentId, drillId }] = next as [Player, ...Player[]];
+    if (!shows || (studentId === first.studentId && drillId === first.drillId)) return;
+    const query = new URLSearchParams({ student: studentId, drill: drillId });
+    router.replace(`/start?${query}`, { scroll: false });
+  };
   const start = () =>
     run(async () => {
       const result = await begin({
@@ -71,7 +81,7 @@ export function StartSession({
         students={students}
         drills={drills}
         errors={errors}
-        onPlayers={setPlayers}
+        onPlayers={choose}
       />
       {greens.length > 0 && (
         <Pick

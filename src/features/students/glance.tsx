@@ -54,9 +54,9 @@ export function Glance({
         {RULED.flatMap(rulerOf)}
         <p className="bg-sheet px-4 py-2 text-sm text-ink2 md:px-7">
           The bar is the <Term name="window" />: 8 of 10 putts fall inside it. Its pale ends are the{' '}
-          <Term name="80 % interval" />. The ring is the <Term name="bias" />. The blue lines
-          are good enough for 8 ft, and all five rulers share that scale: work on the bar that
-          reaches farthest past them.
+          <Term name="80 % interval" />. The ring is the <Term name="bias" />. The blue lines are
+          good enough for 8 ft, and all five rulers share that scale: work on the bar that reaches
+          farthest past them.
         </p>
         {more.length > 0 && (
           <details>

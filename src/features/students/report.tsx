@@ -38,7 +38,7 @@ export function Report({
         >
           <ArrowLeft size={15} aria-hidden /> {student.name}
         </Link>
-        <div className="flex gap-2.5">
+        <div className="flex flex-wrap gap-2.5">
           <PdfLinks at={`/students/${student.id}/report/pdf`} />
           <PrintButton />
         </div>

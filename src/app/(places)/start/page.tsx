@@ -1,7 +1,9 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
-import { ownRef } from '@/features/drills/take';
+import { listSessions } from '@/data';
+import { ownRef, summaryOf } from '@/features/drills/take';
+import { DrillPreview } from '@/features/session/drill-preview';
 import { startOptions } from '@/features/session/options';
 import { StartSession } from '@/features/session/start-session';
 import { PlaceHead } from '@/features/shared/place';
@@ -24,18 +26,31 @@ export default async function StartPage({ searchParams }: PageProps<'/start'>) {
   const { student, drill: asked, rung, cold, green } = query.parse(await searchParams);
   // A built-in drill that was taken before is among the coach's own.
   const drill = asked && (await ownRef(database, principal, asked));
+  const known = options.students.find(({ value }) => value === student);
+  const chosen = drill ? await summaryOf(database, principal, drill, units) : null;
   return (
     <>
       <PlaceHead title="New session" sub="Choose who putts, and through which gate" />
-      <div className="max-w-xl px-4 py-6 md:px-7">
+      <div className="grid gap-x-12 gap-y-8 px-4 py-6 md:px-7 lg:grid-cols-[minmax(0,34rem)_minmax(0,1fr)]">
         <StartSession
           {...options}
+          shows
           student={student}
           drill={drill}
           green={options.greens.some(({ value }) => value === green) ? green : undefined}
           rung={rung}
           cold={cold === '1'}
         />
+        {chosen && (
+          <DrillPreview
+            drill={chosen}
+            sessions={
+              known ? await listSessions(database, principal, { studentId: known.value }) : []
+            }
+            given={known?.label.split(' ')[0] ?? null}
+            units={units}
+          />
+        )}
       </div>
     </>
   );
