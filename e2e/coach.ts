@@ -56,7 +56,7 @@ export async function startSession(page: Page, student: string, drill: string) {
 export async function startBuiltIn(page: Page, drill: string, ...students: string[]) {
   await page.goto(`/start?drill=${libraryRef(drill)}`);
   for (const [index, student] of students.entries()) {
-    if (index > 0) await page.getByRole('button', { name: 'Another student' }).click();
+    if (index > 0) await page.getByRole('button', { name: 'Add student to the rotation' }).click();
     const name = index === 0 ? 'Student' : `Student ${index + 1}`;
     await page.getByRole('combobox', { name, exact: true }).click();
     // Tried again, somebody of that name is there already.

@@ -135,7 +135,7 @@ test('putter gate, ball gate and half circle at 15 ft, built from nothing by mou
         /1 of 3 passed, 1 hit the left tee, 0 hit the right; 1 through, 1 heel; 1 in the zone, 1 long/,
       ),
     ).toBeVisible();
-    await expect(page.getByText('scored as measured')).toBeVisible();
+    await expect(page.getByText('· scored as measured')).toBeVisible();
   });
 });
 

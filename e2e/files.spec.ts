@@ -118,7 +118,7 @@ test('a spreadsheet of an old year comes in, stands on the rulers, goes out agai
     const own = past.getByRole('listitem').filter({ hasText: 'old year.csv' });
     await own.getByRole('button', { name: 'Undo import' }).click();
     await own.getByRole('button', { name: 'Yes, remove 41' }).click();
-    await expect(own).toContainText('taken back');
+    await expect(own).toContainText('undone');
     await page.goto('/students');
     await page.getByRole('link', { name: 'Tamsin Quay' }).first().click();
     await expect(page.getByText('No data on Tamsin’s putting yet')).toBeVisible();

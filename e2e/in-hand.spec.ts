@@ -34,7 +34,9 @@ test('an empty book comes to its first putt in at most twelve touches, with noth
       { width: 390, height: 844 },
       { width: 1280, height: 800 },
     ]) {
-      const page = await (await browser.newContext({ viewport, baseURL: server.url })).newPage();
+      const page = await (
+        await browser.newContext({ viewport, baseURL: server.url, timezoneId: 'Pacific/Auckland' })
+      ).newPage();
       let touches = 0;
       const touch = async (name: string | RegExp, role: 'button' | 'radio' = 'button') => {
         await page.getByRole(role, { name }).first().click();
@@ -62,6 +64,9 @@ test('an empty book comes to its first putt in at most twelve touches, with noth
         await page.goto('/students');
         await expect(page.getByRole('link', { name: 'Ilse Bollard' })).toBeVisible();
         await expect(page.getByText('left-handed').first()).toBeVisible();
+        // The clock of the book is the browser's.
+        await page.goto('/records');
+        await expect(page.getByLabel('Time zone')).toHaveValue('Pacific/Auckland');
       } else {
         // The book is empty no more: nobody is asked again.
         await page.goto('/');
@@ -73,6 +78,23 @@ test('an empty book comes to its first putt in at most twelve touches, with noth
     await server.kill();
     await rm(folder, { recursive: true, force: true });
   }
+});
+
+test('the start form shows the chosen drill, and how the student has done on it', async ({
+  page,
+}) => {
+  await addStudent(page, 'Wim Locker');
+  await page.goto('/start');
+  const choose = async (name: string, option: RegExp) => {
+    await page.getByRole('combobox', { name, exact: true }).click();
+    await page.getByRole('option', { name: option }).first().click();
+  };
+  await choose('Drill', /^Held finish/);
+  const chosen = page.getByRole('region', { name: 'Chosen drill' });
+  await expect(chosen.getByRole('heading', { name: 'Held finish' })).toBeVisible();
+  await expect(chosen.getByRole('img')).toBeVisible();
+  await choose('Student', /^Wim Locker/);
+  await expect(chosen).toContainText('no putts on this drill yet');
 });
 
 test('every control of the logging screen is reached at every size, before and after the device is turned', async ({

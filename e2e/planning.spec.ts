@@ -118,10 +118,10 @@ test('an hour is proposed, moved, kept, put on a page, and run drill by drill', 
   await others.click();
   await expect(page.getByRole('button', { name: 'Start session' })).toBeEnabled();
   await expect(
-    page.getByText(/^Times are based on Lina 25 s (a|per) putt \(assumed\)/),
+    page.getByText(/^Times are based on Lina at 25 s per putt \(assumed\)/),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Archive' }).click();
-  await expect(page.getByText('nothing is lost')).toBeVisible();
+  await expect(page.getByText(/Nothing is deleted/)).toBeVisible();
   await page.getByRole('button', { name: 'Restore' }).click();
 
   await page.getByRole('button', { name: 'Start session' }).click();

@@ -54,7 +54,7 @@ test('the read is said before the putt, told against the true one, and learnt', 
   await page.goto(student);
   await expect(words.getByRole('heading', { name: 'Reading' })).toBeVisible();
   await expect(words).toContainText(/Orla sees \d\d % of the break/);
-  await expect(words).toContainText(/\d+ reads, 80 % interval \d+ to \d+ % of the true break/);
+  await expect(words).toContainText(/\d+ reads\. 80 % interval \d+–\d+ % of the true break/);
 });
 
 test('the next spot is chosen, said and shown on a map; what was missed comes back', async ({

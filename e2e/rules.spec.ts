@@ -35,7 +35,7 @@ test('a rule counts for the coach, ends the drill kindly, and undo takes it back
     await page.reload();
     await expect(page.getByText('Completed in 5 putts.')).toBeVisible();
     await page
-      .getByRole('status', { name: 'the rule' })
+      .getByRole('status', { name: 'Next step' })
       .getByRole('button', { name: 'Finish' })
       .click();
     await page.getByRole('button', { name: 'Finish, all collected' }).click();

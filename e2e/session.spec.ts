@@ -136,7 +136,7 @@ test('two at stations of their own, each fitted, move on by one station', async 
   await page.getByRole('option', { name: 'Cato Barge' }).click();
   await page.getByRole('combobox', { name: 'Drill', exact: true }).click();
   await page.getByRole('option', { name: 'Station gate' }).click();
-  await page.getByRole('button', { name: 'Another student' }).click();
+  await page.getByRole('button', { name: 'Add student to the rotation' }).click();
   await page.getByRole('combobox', { name: 'Student 2', exact: true }).click();
   await page.getByRole('option', { name: 'Dore Wharf' }).click();
   await page.getByRole('combobox', { name: 'Drill for student 2' }).click();
@@ -159,7 +159,7 @@ test('two at stations of their own, each fitted, move on by one station', async 
 test('a guess is taken first, and the actual is asked only after it', async ({ page }) => {
   await addStudent(page, 'Edda Mast');
   await startBuiltIn(page, 'guess-and-look', 'Edda Mast');
-  const says = page.getByRole('status', { name: 'the guess' });
+  const says = page.getByRole('status', { name: 'Guess' });
   await expect(says).toHaveText('Guess first: where did it go?');
   await page.keyboard.press('Space');
   await expect(says).toHaveText('Guessed in the zone. Now look.');

@@ -36,11 +36,11 @@ test('a link signs a browser in once; a passphrase does it again; a device is si
 
   await page.goto('/records/sign-in');
   await expect(page.getByText('· this device')).toBeVisible();
-  await page.getByLabel('Passphrase').fill('short');
+  await page.getByLabel('Passphrase', { exact: true }).fill('short');
   await page.getByLabel('Repeat passphrase').fill('otherwise');
   await page.getByRole('button', { name: 'Save passphrase' }).click();
   await expect(page.getByText(/at least 12 characters\. Four unrelated words/)).toBeVisible();
-  await page.getByLabel('Passphrase').fill('lock barge kettle nine');
+  await page.getByLabel('Passphrase', { exact: true }).fill('lock barge kettle nine');
   await page.getByRole('button', { name: 'Save passphrase' }).click();
   await expect(page.getByText('The two passphrases do not match.')).toBeVisible();
   await page.getByLabel('Repeat passphrase').fill('lock barge kettle nine');
@@ -104,7 +104,7 @@ test('a passkey is made, and signs in', async ({ browser }) => {
   await expect(page.getByText('Corin Pile')).toBeVisible();
   await page.goto('/records/sign-in');
   await expect(page.getByText(/last used/)).toBeVisible();
-  await page.getByRole('button', { name: 'Delete' }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await page.getByRole('button', { name: 'Sign out this device' }).click();
   await page.getByRole('button', { name: 'Sign in with a passkey' }).click();
   await expect(page.getByText('This passkey is not known here.')).toBeVisible();

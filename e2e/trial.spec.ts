@@ -24,7 +24,7 @@ test('a trial tells which of two putters to take up, and at its end which is bet
   await expect(page.getByText('all saved')).toBeVisible();
   await finish(page);
   const trial = page.getByRole('region', { name: 'Trial' });
-  await expect(trial).toContainText('Own putter against other putter (40 and 40 putts)');
+  await expect(trial).toContainText('Own putter compared with other putter (40 and 40 putts)');
   await expect(trial).toContainText(
     /Start line: own putter is better\. Its window is 0\.\d\d times the size of other putter’s \((over )?9\d % sure\)\./,
   );

@@ -45,19 +45,19 @@ async function lookAtFor(page: Page, name: string): Promise<void> {
 async function begin(page: Page, students: string[]): Promise<void> {
   await page.getByRole('button', { name: 'Start session' }).click();
   for (const [index, student] of students.entries()) {
-    if (index > 0) await page.getByRole('button', { name: 'Another student' }).click();
+    if (index > 0) await page.getByRole('button', { name: 'Add student to the rotation' }).click();
     const name = index === 0 ? 'Student' : `Student ${index + 1}`;
     await page.getByRole('combobox', { name, exact: true }).click();
     await page.getByRole('option', { name: student }).click();
   }
   await page.getByRole('button', { name: 'Start session' }).click();
-  await page.getByRole('button', { name: 'Ready: start putting' }).click();
+  await page.getByRole('button', { name: 'Start putting' }).click();
 }
 
 /** Touches the picture of the logging screen, at shares of its width and height. */
 async function point(page: Page, across: number, down: number): Promise<void> {
   await page.waitForTimeout(350);
-  const box = await page.getByRole('img', { name: /touch where/ }).boundingBox();
+  const box = await page.getByRole('img', { name: /[Tt]ap where/ }).boundingBox();
   if (box) await page.mouse.click(box.x + across * box.width, box.y + down * box.height);
 }
 
@@ -141,7 +141,7 @@ async function main(): Promise<void> {
         await page.getByRole('button', { name: 'More' }).click();
         await page.getByRole('button', { name: 'Simulate a putting sensor' }).click();
         await page.getByRole('button', { name: 'Close', exact: true }).click();
-        await page.getByRole('region', { name: /as it was measured/ }).waitFor();
+        await page.getByRole('region', { name: /measured/ }).waitFor();
         await page.waitForTimeout(9000);
       },
     },

@@ -93,7 +93,7 @@ export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | 
   }
   return {
     words: asking.won ?? asking.ended ?? '',
-    other: { label: 'Continue anyway', act: asking.goOn },
+    other: { label: 'Keep going', act: asking.goOn },
     primary: onward ?? { label: 'Finish', act: asking.finish },
   };
 }
