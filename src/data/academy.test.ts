@@ -225,7 +225,7 @@ describe('what a coach reaches', () => {
     await expect(getSession(database, coach, session)).rejects.toThrow('session does not exist');
     await expect(
       handOver(database, next, { studentId, coachId: third, consent }, at),
-    ).rejects.toThrow('student already');
+    ).rejects.toThrow('is already Third’s student');
     const [change] = await listChanges(database, [studentId]);
     expect(change).toMatchObject({ what: `student handed over: ${consent}`, by: 'Corin' });
   });
@@ -336,7 +336,9 @@ describe('a device', () => {
     );
     const { secret: cookie, path } = await signInByTicket(database, secret, 'Phone', at);
     expect(path).toBe('/students');
-    await expect(signInByTicket(database, secret, 'Twice', at)).rejects.toThrow('used already');
+    await expect(signInByTicket(database, secret, 'Twice', at)).rejects.toThrow(
+      'already been used',
+    );
     const rows = JSON.stringify(await database.models.device.findAll({ raw: true }));
     expect(rows).not.toContain(cookie);
     expect(rows).toContain(hashOf(cookie));
@@ -466,7 +468,7 @@ describe('who did what', () => {
     expect((await getGreen(database, head, greenId)).readings).toEqual([
       { id: reading, ...values },
     ]);
-    await expect(undoChange(database, head, removed.id)).rejects.toThrow('taken back already');
+    await expect(undoChange(database, head, removed.id)).rejects.toThrow('already been undone');
     expect(
       (await listChanges(database, [greenId])).find(({ id }) => id === removed.id)!.undone,
     ).toBe(true);

@@ -156,7 +156,7 @@ describe('a copy', () => {
     rmSync(elsewhere, { recursive: true });
     writeFileSync(elsewhere, '');
     await expect(makeBackup(database.path, addHours(at, 2))).rejects.toThrow(
-      'nothing can be written in',
+      'Dirigo cannot write to',
     );
     expect((await backupState(database.path)).failed).toMatchObject({ at: addHours(at, 2) });
     expect(existsSync(made.file)).toBe(true);
@@ -235,13 +235,13 @@ describe('a disk that is full', () => {
     const { path } = database;
     writeFileSync(join(folder, 'copies'), '');
     mkdirSync(`${path}.copies.json.part`);
-    await expect(makeBackup(path, at)).rejects.toThrow('No backup could be made');
+    await expect(makeBackup(path, at)).rejects.toThrow('The backup failed');
     expect(existsSync(`${path}.copies.json`)).toBe(false);
     expect((await backupState(path)).failed).toMatchObject({ at });
     const health = await checkHealth(database, path, at);
     expect([health.ok, health.backup.problem]).toEqual([
       false,
-      expect.stringContaining('No backup could be made'),
+      expect.stringContaining('The backup failed'),
     ]);
     rmSync(join(folder, 'copies'));
     await makeBackup(path, addHours(at, 1));
@@ -276,9 +276,9 @@ describe('an encrypted backup', () => {
     }
     const there = join(elsewhere, 'new.db');
     const from = join(elsewhere, basename(file));
-    await expect(restore(there, from, at)).rejects.toThrow('is encrypted: type its passphrase');
+    await expect(restore(there, from, at)).rejects.toThrow('is encrypted. Enter its passphrase');
     await expect(restore(there, from, at, 'barge lantern moss key')).rejects.toThrow(
-      'does not open the backup',
+      'does not open this backup',
     );
     expect(existsSync(there)).toBe(false);
     expect((await restore(there, from, at, PASSPHRASE)).contents.students).toBe(1);
@@ -325,12 +325,12 @@ describe('a rehearsal of a restore', () => {
     jest.spyOn(Umzug.prototype, 'up').mockRejectedValueOnce(new Error('a migration failed'));
     expect(await rehearseWhenDue(database.path, at)).toBe(true);
     const fault = async () => backupFault(await backupState(database.path))?.message ?? null;
-    expect(await fault()).toContain('could not be restored in a rehearsal: ');
+    expect(await fault()).toContain('failed a test restore: ');
     expect((await checkHealth(database, database.path, at)).ok).toBe(false);
     // Another backup does not make it good; only a rehearsal of that one does.
     expect(await rehearseWhenDue(database.path, addHours(at, 1))).toBe(false);
     await makeBackup(database.path, addHours(at, 1));
-    expect(await fault()).toContain('could not be restored');
+    expect(await fault()).toContain('failed a test restore');
     expect(await rehearseWhenDue(database.path, addHours(at, 1))).toBe(true);
     expect(await fault()).toBeNull();
     expect((await checkHealth(database, database.path, addHours(at, 1))).ok).toBe(true);

@@ -172,6 +172,6 @@ describe('a session on a green', () => {
       greenId,
       reading(1, { spotId: top, greenSpeed: 4.9, slope: { grade: 0.08, falls: 0 } }),
     );
-    await expect(start()).rejects.toThrow('Slip green as it was read cannot hold');
+    await expect(start()).rejects.toThrow('The reading of Slip green does not allow');
   });
 });

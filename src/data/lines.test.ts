@@ -215,8 +215,8 @@ test('half lines, unknown quantities, wrong units and what cannot be are told an
   const words = told.map((one) => ('message' in one ? one.message : ''));
   expect(words[0]).toContain('cut off');
   expect(words[1]).toContain('“bounce” is not a known quantity');
-  expect(words[2]).toContain('“mm” is no unit of it; rad, deg are');
-  expect(words[3]).toContain('cannot be');
+  expect(words[2]).toContain('“mm” is not a unit for this quantity. Use one of rad, deg.');
+  expect(words[3]).toContain('is out of range');
   expect(words[4]).toContain('empty');
   expect(await puttsOf(id)).toHaveLength(1);
   expect(await leftLines(database, principal, instrumentId)).toHaveLength(5);

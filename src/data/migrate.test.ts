@@ -269,14 +269,14 @@ describe('a whole book of an earlier version', () => {
     const again = lines.find((line) => line.includes('"table":"putt"'))!;
     await expect(takeBook(fresh, read([...lines, again]))).rejects.toThrow(
       // Said once: it is the sentence's beginning.
-      new RegExp(`^Line ${lines.length + 1} of the book does not fit the others`),
+      new RegExp(`^Line ${lines.length + 1} of this export does not fit the others`),
     );
     // A table that came later is none of that version.
     const later = '{"table":"device","row":{"id":"x"}}';
-    await expect(takeBook(fresh, read([...lines, later]))).rejects.toThrow('no table of a book');
+    await expect(takeBook(fresh, read([...lines, later]))).rejects.toThrow('does not name a table');
     const newer = '{"book":1,"migration":"999-later"}';
     await expect(takeBook(fresh, read([newer, ...lines.slice(1)]))).rejects.toThrow(
-      'no book of this version or of an earlier one',
+      'not from this version of Dirigo or an earlier one',
     );
     await fresh.close();
     expect(await linesOf(join(folder, 'fresh.db'))).toEqual(before);

@@ -113,7 +113,7 @@ describe('what the border refuses', () => {
     expect(await refusal(log([{ outcomes: { [zone]: 'short', [hole]: 'holed' } }]))).toContain(
       '“Short” at the pace zone and “Holed” at the hole cannot both be true of one putt.',
     );
-    expect(await refusal(log([{ outcomes: {} }]))).toContain('Nothing was logged of this putt');
+    expect(await refusal(log([{ outcomes: {} }]))).toContain('Nothing was logged for this putt');
     await log([{ outcomes: { [zone]: 'short' } }]);
     expect(await putts()).toHaveLength(1);
   });

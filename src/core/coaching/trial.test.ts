@@ -127,7 +127,7 @@ describe('the verdict of a trial', () => {
       'Start line: no difference that matters. The windows are within a fifth of each other (80 % sure).',
     );
     expect(words(-0.3, 0.05)).toMatch(
-      /^Start line: not settled\. Mallet has the smaller window so far, ×0\.74\. About \d+ more putts with each would settle it/,
+      /^Start line: not settled\. Mallet has the smaller window so far, ×0\.74\. About \d+ more putts with each should settle it/,
     );
   });
 });

@@ -240,7 +240,7 @@ describe('a layout', () => {
 
   it('refuses outcomes that cannot happen', () => {
     expect(outcomesProblem(layout, { gate: 'clear' })).toBeNull();
-    expect(outcomesProblem(layout, {})).toContain('Nothing was logged of this putt');
+    expect(outcomesProblem(layout, {})).toContain('Nothing was logged for this putt');
     expect(outcomesProblem(layout, { gate: 'sideways' })).toContain('clear, left, right');
     expect(outcomesProblem(layout, { gate: 'clear', moat: 'wet' })).toContain('no element “moat”');
     expect(outcomesProblem(layout, { gate: 'clear', ball: 'lost' })).toContain(

@@ -250,7 +250,7 @@ describe('a photo as a tape measure', () => {
     if (!seen.ok) throw new Error(seen.message);
     const away = [see([-0.2, 0.2]), see([0.4, 0.6])];
     expect(said(measureIn(seen.ground, 'distance', away))).toMatch(
-      /“the other end”.*too far.*nearer/,
+      /“the other end”.*too far.*closer/,
     );
     expect(said(measureIn(lowOne.ground, 'gap', [low([0, 0])]))).toMatch(
       /takes 2 touches; 1 so far/,

@@ -705,6 +705,8 @@ describe('words', () => {
     const window = estimate(toRadians(0.9), toRadians(1.0852), toRadians(1.3));
     expect(gateOfWindow(window).gap.middle).toBeCloseTo(0.06, 4);
     const score = { window, bias: estimate(0, 0, 0), spread: window };
-    expect(scoreWords(score, 'right', DEFAULT_UNITS)).toContain('clears a 60 mm gate at 18 in');
+    expect(scoreWords(score, 'right', DEFAULT_UNITS)).toContain(
+      'gets 8 of 10 putts through a 60 mm gate at 18 in',
+    );
   });
 });

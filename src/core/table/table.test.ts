@@ -227,8 +227,8 @@ describe('a row', () => {
     );
     expect(reason('Bo', '2025-10-03', '', '4000')).toContain('is out of range');
     expect(reason('Bo', 'soon', '', '1')).toContain('“soon” is not a date');
-    expect(reason('Bo', '2025-10-03')).toContain('Nothing was measured');
-    expect(reason('a', 'b', 'c', 'd', 'e', 'f', 'g')).toContain('7 cells where 6 columns are');
+    expect(reason('Bo', '2025-10-03')).toContain('no measurement and no result');
+    expect(reason('a', 'b', 'c', 'd', 'e', 'f', 'g')).toContain('7 cells, but there are 6 columns');
     // Mixed units in one column are read by what each cell says.
     expect(quantityOf('face').dimension).toBe('angle');
     const mixed = readRow(['Bo', '', '', '0.01 rad'], mapping, 'file');

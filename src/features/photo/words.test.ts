@@ -4,13 +4,13 @@ import { certaintyWords, readingWords } from './words';
 const DEGREE = Math.PI / 180;
 
 test.each([
-  ['gap', 0.0613, 0.0601, 0.0625, 'Gap of a gate: 61.3 mm', '80 % interval 60.1 mm to 62.5 mm'],
+  ['gap', 0.0613, 0.0601, 0.0625, 'Gate gap: 61.3 mm', '80 % interval 60.1 mm to 62.5 mm'],
   [
     'face',
     -2.5 * DEGREE,
     -3.1 * DEGREE,
     -1.9 * DEGREE,
-    'Where the face points: 2.5° left of the line',
+    'Face direction: 2.5° left of the line',
     '80 % interval 1.9° to 3.1° left',
   ],
   [
@@ -18,7 +18,7 @@ test.each([
     0.2 * DEGREE,
     -0.3 * DEGREE,
     0.7 * DEGREE,
-    'Where the face points: 0.2° right of the line',
+    'Face direction: 0.2° right of the line',
     '80 % interval 0.3° left to 0.7° right',
   ],
   [
