@@ -415,30 +415,21 @@ test('a student’s page holds no action of a coach’s, and a student runs none
   expect(await sumOf()).toBe(before);
 });
 
+/** What anyone who is signed in may do with what is their own. */
+const OF_ANYONE = [
+  'besideNow',
+  'askNewPasskey',
+  'dropPassphrase',
+  'keepPassphrase',
+  'openOnPhone',
+  'setCorrection',
+  'stopSimulated',
+];
+
 /** What a coach may do who names things of another's: only what makes or changes something of their own. */
 const OF_THEIR_OWN: Record<'coach' | 'assistant', string[]> = {
-  coach: [
-    'takeDrill',
-    'makeInstrument',
-    'besideNow',
-    'makeCalendarLink',
-    'endCalendarLink',
-    'askNewPasskey',
-    'dropPassphrase',
-    'keepPassphrase',
-    'openOnPhone',
-    'setCorrection',
-    'stopSimulated',
-  ],
-  assistant: [
-    'besideNow',
-    'askNewPasskey',
-    'dropPassphrase',
-    'keepPassphrase',
-    'openOnPhone',
-    'setCorrection',
-    'stopSimulated',
-  ],
+  coach: ['takeDrill', 'makeInstrument', 'makeCalendarLink', 'endCalendarLink', ...OF_ANYONE],
+  assistant: OF_ANYONE,
 };
 
 for (const role of ['coach', 'assistant'] as const) {

@@ -6,7 +6,7 @@ const HEIGHT = 18;
  * A ruler without words, for a line of a list: the bar holds eight putts in ten, the shaded part is what is good enough, the
  * ring is the bias.
  *
- * @param amounts the half window, the bias and the good half window in one unit, right positive
+ * @param window half of it, in the unit of `bias` and of `good`, right positive
  * @param reach half of the ruler in good windows, so that rulers beside each other share a scale
  * @param width of the drawing in its own units, which are px at full size
  */

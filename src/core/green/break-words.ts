@@ -26,7 +26,7 @@ const EDGE = 0.5;
 const NEAR = 0.05;
 
 const WAY = /(right to left|left to right|r\s*(?:to|-|–|>|→)\s*l|l\s*(?:to|-|–|>|→)\s*r|rl|lr)$/;
-const SIDE = /\s*\b(outside|out|inside|in)?\s*(?:of )?(?:the )?(?:left |right )?(edge)?$/;
+const SIDE = /\s*\b(outside|out|inside|in)?\s*(?:of )?(?:the )?(?:(left|right) )?(edge)?$/;
 const AMOUNT = /^(?:(\d+(?:[.,]\d+)?)|([a-z ]+?))?\s*(?:cups?|holes?)?(?: and a half)?$/;
 
 /** How much is said, in hole widths; null when it is no amount. */
@@ -58,11 +58,13 @@ export function parseBreak(text: string): Break | null {
   const towards = way[1]!.startsWith('r') ? 'left' : 'right';
   const said = typed.slice(0, way.index).trim();
   const side = SIDE.exec(said);
+  // The ball starts on one side of the hole and breaks towards the other.
+  if (side?.[2] === towards) return null;
   const amount = said.slice(0, side?.index ?? said.length).trim();
   const inside = side?.[1]?.startsWith('in') ?? false;
   if (amount === '' || amount === 'the') {
     if (side?.[1] && inside) return { cups: EDGE / 2, towards };
-    return side?.[2] && !side[1] ? { cups: EDGE, towards } : null;
+    return side?.[3] && !side[1] ? { cups: EDGE, towards } : null;
   }
   const cups = amountOf(amount);
   if (cups === null || (inside && cups >= EDGE)) return null;

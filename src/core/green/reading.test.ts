@@ -69,6 +69,7 @@ describe('a break in words', () => {
     'many cups right to left',
     '2 cups',
     '2 cups inside r to l',
+    'just outside the left edge, right to left',
   ])('does not guess at %p', (text) => expect(parseBreak(text)).toBeNull());
 
   it('says a break so that it is read back', () => {

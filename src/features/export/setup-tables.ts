@@ -14,7 +14,7 @@ import {
 
 export const putters: Table<{ studentId: string; putters: readonly Putter[] }> = {
   name: 'putters',
-  description: 'The students’ putters. A cell is empty where nobody has measured it.',
+  description: 'The students’ putters. A cell is empty if it was not measured.',
   key: ['putter'],
   columns: [
     string('putter', 'Id.'),
@@ -72,7 +72,7 @@ function columnOf(id: CardFieldId): Column {
 
 export const cards: Table<Session> = {
   name: 'cards',
-  description: 'Set-up cards as confirmed. A cell is empty where nobody checked.',
+  description: 'Set-up cards as confirmed. A cell is empty if it was not checked.',
   key: ['card'],
   columns: [
     string('card', 'Id.'),

@@ -134,7 +134,7 @@ function PutterSheet({
   return (
     <SheetDialog
       title={id === null ? 'New putter' : values.name}
-      sub="Leave a field empty if nobody has measured it."
+      sub="Leave a field empty if you have not measured it."
       open={open}
       onOpen={setOpen}
       trigger={trigger}

@@ -1,3 +1,4 @@
+import { quantityOf } from '@/core/quantity';
 import type { Student } from '@/data';
 import type { ScoreTold } from '../reckoning/history';
 import { Term } from '../shared/term';
@@ -35,7 +36,7 @@ export function Glance({
       putts: basis[skill] ?? 0,
       change: changes[skill]?.change ?? null,
       hand: student.hand,
-      ...(RULED.some((one) => one === skill) && { reach }),
+      ...(quantityOf(skill).ruled && { reach }),
     };
     if (ruler.putts === 0) return [<SkillRuler key={skill} {...ruler} />];
     return [
@@ -47,7 +48,7 @@ export function Glance({
       </div>,
     ];
   };
-  const more = ruledOf(basis).filter((skill) => !RULED.some((one) => one === skill));
+  const more = ruledOf(basis).filter((skill) => !quantityOf(skill).ruled);
   return (
     <RulersFile name={`Rulers of ${student.name}`}>
       <div className="divide-y divide-hair">

@@ -4,7 +4,6 @@ import { quantityOf } from '@/core/quantity';
 import type { Change, Score } from '@/core/scoring';
 import { Ruler } from '@/ui/ruler';
 import {
-  RULED,
   nameOf,
   biasOf,
   centreOf,
@@ -79,7 +78,7 @@ export function SkillRuler({
       </section>
     );
   }
-  const { good } = quantityOf(skill);
+  const { good, ruled } = quantityOf(skill);
   const told = biasOf(skill, score, hand);
   return (
     <Ruler
@@ -93,7 +92,7 @@ export function SkillRuler({
       bias={ruledBias(skill, score.bias)}
       good={{
         window: good.window,
-        label: RULED.some((one) => one === skill) ? GOOD_LABEL : 'good',
+        label: ruled ? GOOD_LABEL : 'good',
       }}
       ends={endsOf(skill, hand)}
       value={`±${showAmount(skill, score.window.middle)}`}

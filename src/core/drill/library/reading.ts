@@ -20,7 +20,9 @@ export const READING: LibraryDrill[] = [
       'Putt to that read. Look afterwards at what the ball really did.',
     ],
     judge: 'Judge the read and the result at the hole separately.',
-    errors: ['The player changes the read after the putt. The read is what was said before it.'],
+    errors: [
+      'The player changes the read after the putt. Only the read said before the putt counts.',
+    ],
     rule: { type: 'putts', putts: 12 },
     putt: 8 * FOOT,
     slope: { grade: 0.02, falls: -Math.PI / 2 },
@@ -42,7 +44,7 @@ export const READING: LibraryDrill[] = [
     minutes: 5,
     dose: '10 reads, each from a new side',
     when: 'Use it before a round, or where the green is too full to putt.',
-    whenNot: 'Do not use it on a green whose speed and slope nobody has measured.',
+    whenNot: 'Do not use it on a green whose speed and slope have not been measured.',
     steps: [
       'Choose a spot whose slope is known, and walk round it.',
       'From each side, say the read from the edge of the hole.',
