@@ -71,7 +71,7 @@ async function touch(page: Page, places: readonly (readonly [number, number])[])
     // A touch is told in whole pixels; the loupe shows the rest four times as large.
     const [x, y] = [Math.round(box.x + at.x * scale), Math.round(box.y + at.y * scale)];
     await page.mouse.click(x, y);
-    const loupe = page.getByRole('button', { name: /^Set .* here$/ });
+    const loupe = page.getByRole('button', { name: /^Mark .* here$/ });
     const lens = (await loupe.boundingBox())!;
     await page.mouse.click(
       Math.round(lens.x + lens.width / 2 + 4 * (box.x + at.x * scale - x)),

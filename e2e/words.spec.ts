@@ -107,7 +107,7 @@ test('the routine is kept or broken putt by putt, and what that does is told', a
   const looked = page.getByRole('region', { name: 'Checks by eye' });
   await expect(looked).toContainText('Kept: 9 of 18');
   await expect(looked).toContainText(
-    /With it, 8 of 9 putts passed; without it, 2 of 9\. It helps \(9\d % sure\)/,
+    /With it, 8 of 9 putts passed; without it, 2 of 9\. It helps \(9\d % sure, comparing/,
   );
 });
 
@@ -135,7 +135,7 @@ test('a carpet is measured with a ball off a book, and what is putted at home is
   await type(phone, 'Roll from the foot of the book to the ball', '75 cm');
   await type(phone, 'The same roll in the opposite direction', '75 cm');
   // By hand: 1.83² / (10/7 · 9.80665 · 0.06) · 0.75 m = 2.99 m, 9.8 ft.
-  await expect(carpet).toContainText('A speed of 9.8 ft.');
+  await expect(carpet).toContainText('Carpet speed: 9.8 ft.');
   await carpet.getByRole('button', { name: 'Save carpet speed' }).click();
   await expect(carpet).toContainText('rolls like a green of 9.8 ft');
   await phone.getByRole('button', { name: 'Start Straight gate' }).click();

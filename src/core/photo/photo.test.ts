@@ -253,7 +253,7 @@ describe('a photo as a tape measure', () => {
       /“the other end”.*too far.*closer/,
     );
     expect(said(measureIn(lowOne.ground, 'gap', [low([0, 0])]))).toMatch(
-      /takes 2 touches; 1 so far/,
+      /needs 2 points: 1 marked so far/,
     );
   });
 });

@@ -18,6 +18,9 @@ export function Providers({ nonce, children }: { nonce: string | undefined; chil
       {children}
       <Toaster
         position="top-center"
+        // Below the buttons in the head of a page, which a message must not cover.
+        offset={{ top: 76 }}
+        mobileOffset={{ top: 64 }}
         toastOptions={{
           unstyled: true,
           classNames: {
