@@ -5,11 +5,12 @@ import nextTypescript from 'eslint-config-next/typescript';
 /** Each floor with the floors it may stand on. Imports only run down. */
 const floors = {
   core: ['core'],
+  words: ['words'],
   data: ['core', 'data'],
-  ui: ['core', 'ui'],
+  ui: ['core', 'words', 'ui'],
   workers: ['core', 'workers'],
-  features: ['core', 'data', 'ui', 'workers', 'features'],
-  app: ['core', 'data', 'ui', 'workers', 'features', 'app'],
+  features: ['core', 'words', 'data', 'ui', 'workers', 'features'],
+  app: ['core', 'words', 'data', 'ui', 'workers', 'features', 'app'],
 };
 
 const platform = [
@@ -28,6 +29,51 @@ const config = [
       '@typescript-eslint/no-unused-vars': [
         'error',
         { ignoreRestSiblings: true, varsIgnorePattern: '^_' },
+      ],
+    },
+  },
+  {
+    // Every word that a person reads comes from messages/.
+    files: ['src/**/*.tsx'],
+    ignores: ['src/**/*.test.tsx'],
+    rules: {
+      'react/jsx-no-literals': [
+        'error',
+        {
+          noStrings: true,
+          ignoreProps: true,
+          noAttributeStrings: false,
+          allowedStrings: [
+            '·',
+            '→',
+            '←',
+            '×',
+            '–',
+            '—',
+            ':',
+            ',',
+            '.',
+            ', ',
+            ': ',
+            '/',
+            '(',
+            ')',
+            '“',
+            '”',
+            '±',
+            '%',
+            '▲',
+            '?',
+            '+',
+            '-',
+            '−',
+            '□',
+            '°',
+            '◀',
+            '▶',
+            ').',
+          ],
+        },
       ],
     },
   },

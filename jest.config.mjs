@@ -3,7 +3,16 @@ import { availableParallelism } from 'node:os';
 /** Packages that ship only as ES modules and so are compiled with our own code. */
 const esmOnly = [
   ...['d3-.*', 'internmap', 'uuid', 'pure-rand', 'p-limit', 'yocto-queue'],
-  ...['age-encryption', '@noble', '@scure'],
+  ...[
+    'age-encryption',
+    '@noble',
+    '@scure',
+    '@formatjs',
+    'next-intl',
+    'use-intl',
+    'icu-minify',
+    'intl-messageformat',
+  ],
 ].join('|');
 
 // Tests read what they assert, not the log.

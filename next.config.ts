@@ -1,4 +1,5 @@
 import type { NextConfig } from 'next';
+import createNextIntlPlugin from 'next-intl/plugin';
 
 const config: NextConfig = {
   serverExternalPackages: ['sequelize', 'sqlite3', 'pdfkit', 'svg-to-pdfkit', 'umzug'],
@@ -10,4 +11,4 @@ const config: NextConfig = {
   outputFileTracingRoot: import.meta.dirname,
 };
 
-export default config;
+export default createNextIntlPlugin('./src/words/request.ts')(config);

@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 /** @jest-environment node */
 import fc from 'fast-check';
 import { between } from 'tests/arbitraries';
@@ -180,17 +181,18 @@ it('any log that the border takes goes through replay, scoring, review and plann
           ),
         ).toBe(true);
         const placed = counting.map((one) => ({ ...one, place: one.place! }));
-        expect(finite([byPlace(layout, placed, DEFAULT_UNITS), byManner(layout, placed)])).toBe(
-          true,
-        );
+        expect(
+          finite([byPlace(t, layout, placed, DEFAULT_UNITS), byManner(t, layout, placed)]),
+        ).toBe(true);
         outcomeWords(
+          t,
           layout,
           counting.map((one) => one.outcomes),
         );
         for (const one of counting.slice(0, 3)) {
           const said = { ...one, points: one.points ?? {}, guess: null };
           expect(
-            puttWords(layoutAt(layout, one.place!) ?? layout, said, DEFAULT_UNITS),
+            puttWords(t, layoutAt(layout, one.place!) ?? layout, said, DEFAULT_UNITS),
           ).not.toContain('NaN');
         }
         if (set % WHOLE !== 0) return;

@@ -1,4 +1,4 @@
-import { renderToStaticMarkup } from 'react-dom/server';
+import { htmlOf } from 'tests/english';
 import { NO_COUNTS, readMisses } from '@/core/coaching';
 import { drillDetails, libraryDrill, skillWords, type Putt } from '@/core/drill';
 import { needsOf, phaseOf } from '@/core/planning';
@@ -123,7 +123,7 @@ test('is needed, belongs to a phase, is aimed at, and its bias is read as a miss
 test('stands on a ruler of its own, in its words', () => {
   const last = scoreHistory(history()).at(-1)!;
   expect(ruledOf(last.basis)).toContain('shaftLean');
-  const ruler = renderToStaticMarkup(
+  const ruler = htmlOf(
     <SkillRuler
       skill="shaftLean"
       score={last.carried.shaftLean!}
@@ -139,7 +139,7 @@ test('stands on a ruler of its own, in its words', () => {
 
 test('has a trend', async () => {
   const { InDepth } = await import('@/features/students/in-depth');
-  const shown = renderToStaticMarkup(
+  const shown = htmlOf(
     <InDepth
       student={{ id: 'x', hand: 'right' } as never}
       skill="shaftLean"

@@ -1,5 +1,7 @@
 import { tzOffset } from '@date-fns/tz';
 import type { Metadata, Viewport } from 'next';
+import { NextIntlClientProvider } from 'next-intl';
+import { getLocale, getTranslations } from 'next-intl/server';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Awake } from '@/features/shared/awake';
@@ -12,22 +14,37 @@ import { markWaiting } from '@/features/shared/mark-waiting';
 import { askingCoach } from '@/features/shared/principal';
 import { zoneOfBook } from '@/features/shared/server';
 import { WAITING_FLAG } from '@/features/session/waiting-flag';
+import { ClientMessages } from '@/words/client-messages';
 import { Providers } from '@/features/shared/providers';
 import './globals.css';
 
-export const metadata: Metadata = {
-  title: { default: 'Dirigo', template: '%s · Dirigo' },
-  description: 'Gate drills for putting coaches: set them up, log them, score them',
-  applicationName: 'Dirigo',
-  appleWebApp: { capable: true, title: 'Dirigo', statusBarStyle: 'default' },
-  icons: { icon: '/icon.svg', apple: '/icons/180.png' },
-};
+export async function generateMetadata(): Promise<Metadata> {
+  const t = await getTranslations();
+  const name = t('pages.root.name');
+  return {
+    title: { default: name, template: `%s · ${name}` },
+    description: t('pages.root.whatItIs'),
+    applicationName: name,
+    appleWebApp: { capable: true, title: name, statusBarStyle: 'default' },
+    icons: { icon: '/icon.svg', apple: '/icons/180.png' },
+  };
+}
 
 export const viewport: Viewport = {
   width: 'device-width',
   initialScale: 1,
   themeColor: '#18212d',
 };
+
+/** What the parts of every page say in the browser. */
+const EVERYWHERE = [
+  'shared',
+  'ui',
+  'offline',
+  'drills.rungWords',
+  'session.send',
+  'pages.error',
+] as const;
 
 /** A function and what it is given, as text that a page runs before anything else. */
 const first = <Given,>(does: (given: Given) => void, given: Given): string =>
@@ -39,7 +56,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   // Known to the page anyway; asked for once a request.
   const coach = await askingCoach().catch(() => null);
   return (
-    <html lang="en" data-build={BUILD} data-zone={zone} suppressHydrationWarning>
+    <html lang={await getLocale()} data-build={BUILD} data-zone={zone} suppressHydrationWarning>
       <body>
         <script
           nonce={nonce}
@@ -49,10 +66,14 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           }}
         />
         <Providers nonce={nonce}>
-          <FreshPage build={BUILD} />
-          <WaitingBanner asking={coach?.coachId ?? null} />
-          {children}
-          <Awake />
+          <NextIntlClientProvider messages={{}}>
+            <ClientMessages of={EVERYWHERE}>
+              <FreshPage build={BUILD} />
+              <WaitingBanner asking={coach?.coachId ?? null} />
+              {children}
+              <Awake />
+            </ClientMessages>
+          </NextIntlClientProvider>
         </Providers>
       </body>
     </html>

@@ -1,12 +1,15 @@
+import { getTranslations } from 'next-intl/server';
 import type { MetadataRoute } from 'next';
 
 /** What a phone shows once Dirigo is put on its home screen. */
-export default function manifest(): MetadataRoute.Manifest {
+export default async function manifest(): Promise<MetadataRoute.Manifest> {
+  const t = await getTranslations();
+
   return {
     id: '/',
-    name: 'Dirigo',
-    short_name: 'Dirigo',
-    description: 'Gate drills for putting coaches: set them up, log them, score them',
+    name: t('pages.root.name'),
+    short_name: t('pages.root.name'),
+    description: t('pages.root.whatItIs'),
     start_url: '/',
     scope: '/',
     display: 'standalone',

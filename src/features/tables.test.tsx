@@ -1,4 +1,4 @@
-import { renderToStaticMarkup } from 'react-dom/server';
+import { htmlOf } from 'tests/english';
 import { DEFAULT_PUTT } from '@/core/green';
 import { ballGateLayout, standing } from '@/core/layout';
 import { DEFAULT_UNITS, toRadians } from '@/core/units';
@@ -22,9 +22,7 @@ const rowsOf = (html: string) =>
 
 describe('the tape list', () => {
   it('tells from the ball mark where each tee goes, and what to check last', () => {
-    expect(
-      rowsOf(renderToStaticMarkup(<TapeList layout={layout} units={DEFAULT_UNITS} />)).slice(1),
-    ).toEqual([
+    expect(rowsOf(htmlOf(<TapeList layout={layout} units={DEFAULT_UNITS} />)).slice(1)).toEqual([
       ['ball marker', 'start', 'on the line'],
       ['left tee, A', '18 in', '32.5 mm left'],
       ['right tee, Bcheck 60 mm between the tees', '18 in', '32.5 mm right'],
@@ -42,7 +40,7 @@ describe('the tape list', () => {
       },
       { distance: 0.4572, gap: 0.054, shank: 0.005, offset: 0 },
     );
-    const rows = rowsOf(renderToStaticMarkup(<TapeList layout={breaking} units={DEFAULT_UNITS} />));
+    const rows = rowsOf(htmlOf(<TapeList layout={breaking} units={DEFAULT_UNITS} />));
     expect(rows[1]?.[0]).toBe('ball marker');
     expect(rows[2]).toEqual(['aim marker, beside the hole', '8 ft', '8 1/16 in right']);
     // By hand: 457.2 mm at 4.806° is 455.6 mm along and 38.3 across; a tee is 29.4 across and 2.5 along from there.
@@ -51,7 +49,7 @@ describe('the tape list', () => {
   });
 
   it('speaks inches to a coach who does', () => {
-    const html = renderToStaticMarkup(
+    const html = htmlOf(
       <TapeList layout={layout} units={{ ...DEFAULT_UNITS, long: 'metric', short: 'imperial' }} />,
     );
     expect(rowsOf(html)[2]).toEqual(['left tee, A', '45.7 cm', '1 1/4 in left']);
@@ -70,7 +68,7 @@ describe('the score table', () => {
     ['right', '0.3° push 0.1° to 0.5° push'],
     ['left', '0.3° pull 0.1° to 0.5° pull'],
   ] as const)('gives every number with its interval, in the words of a %s-hander', (hand, bias) => {
-    const html = renderToStaticMarkup(
+    const html = htmlOf(
       <SkillTable skill="start" hand={hand} rows={[{ name: 'Now', putts: 40, score }]} />,
     );
     expect(rowsOf(html)[1]).toEqual([
@@ -88,7 +86,7 @@ describe('the strip of putts', () => {
     const putts = standing(layout).flatMap((element) =>
       element.outcomes().map(({ id }) => ({ [element.id]: id })),
     );
-    const html = renderToStaticMarkup(<Strip marks={stripMarks(layout, putts)} />);
+    const html = htmlOf(<Strip marks={stripMarks(layout, putts)} />);
     expect(
       html
         .replace(/<[^>]+>/g, ' ')

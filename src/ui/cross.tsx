@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import clsx from 'clsx';
 import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 
@@ -30,6 +31,8 @@ export function Cross({
   className?: string;
   children: ReactNode;
 }) {
+  const t = useTranslations();
+
   const box = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState<{ x: number; y: number } | null>(null);
   const onKeyDown = (event: KeyboardEvent) => {
@@ -51,7 +54,7 @@ export function Cross({
     <div
       ref={box}
       role="application"
-      aria-label={`${label}: move the cross with the arrow keys and press Enter to mark the point`}
+      aria-label={t('ui.cross.moveTheCrossWithThe', { label })}
       // A picture that is pointed at by keys takes the focus.
       tabIndex={0}
       onKeyDown={onKeyDown}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { CalendarDays } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { Popover } from 'radix-ui';
@@ -72,6 +73,8 @@ export function DayField({
   onChange,
   ...rest
 }: Shape & { value: string; onChange: (day: string) => void }) {
+  const t = useTranslations();
+
   const [open, setOpen] = useState(false);
   const today = dayIn(new Date(), zoneNow());
   return (
@@ -82,11 +85,11 @@ export function DayField({
         onChange={onChange}
         show={showDay}
         read={(text) => typedDay(text, today)}
-        wrong={(text) => `“${text}” is not a date: type 27 Nov, 27.11.2026 or tomorrow.`}
+        wrong={(text) => t('ui.dayField.isNotADateType', { text })}
       />
       <Popover.Root open={open} onOpenChange={setOpen}>
         <Popover.Trigger
-          aria-label={`${rest.label}: choose from a calendar`}
+          aria-label={t('ui.dayField.chooseFromACalendar', { rest: rest.label })}
           className="absolute top-4 right-0 grid size-11 place-items-center"
         >
           <CalendarDays size={18} aria-hidden />
@@ -113,14 +116,17 @@ export function DayField({
 }
 
 /** A time of the day; kept as "16:30", or empty. */
-export const TimeField = (props: Shape & { value: string; onChange: (time: string) => void }) => (
-  <SaidField
-    {...props}
-    show={(value) => value}
-    read={typedTime}
-    wrong={(text) => `“${text}” is not a time: type 16:30 or 4:30 pm.`}
-  />
-);
+export const TimeField = (props: Shape & { value: string; onChange: (time: string) => void }) => {
+  const t = useTranslations();
+  return (
+    <SaidField
+      {...props}
+      show={(value) => value}
+      read={typedTime}
+      wrong={(text) => t('ui.dayField.isNotATimeType', { text })}
+    />
+  );
+};
 
 interface Held<Values extends FieldValues, Context, Output> {
   control: Control<Values, Context, Output>;
@@ -134,18 +140,20 @@ export function FormMoment<Values extends FieldValues, Context, Output>({
   control,
   name,
 }: Omit<Held<Values, Context, Output>, 'label'>) {
+  const t = useTranslations();
+
   const { field, fieldState } = useController({ control, name });
   const [day, time] = partsOfMoment(String(field.value ?? ''));
   return (
     <div className="grid grid-cols-[1.5fr_1fr] gap-4">
       <DayField
-        label="Date"
+        label={t('ui.dayField.date')}
         value={day}
         onChange={(next) => field.onChange(momentOf(next, time))}
         error={fieldState.error?.message}
       />
       <TimeField
-        label="Time"
+        label={t('ui.dayField.time')}
         value={time}
         onChange={(next) => field.onChange(momentOf(day, next))}
       />

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 /** An arrow the way a green falls, seen from the ball with the hole ahead; as long as it is steep. */
 export function FallArrow({
   grade,
@@ -8,7 +9,9 @@ export function FallArrow({
   falls: number;
   label: string;
 }) {
-  if (grade === 0) return <span className="num">level</span>;
+  const t = useTranslations();
+
+  if (grade === 0) return <span className="num">{t('ui.fallArrow.level')}</span>;
   const reach = 5 + Math.min(grade / 0.04, 1) * 9;
   return (
     <svg width="36" height="36" viewBox="-18 -18 36 36" role="img" aria-label={label}>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Link } from '@/ui/link';
 import { SmallRuler } from './small-ruler';
 import { useSize } from './use-size';
@@ -44,6 +45,8 @@ const halfOf = ({
 
 /** One ruler: centred on what was intended, its bar as wide as eight putts in ten, a ring where they centre. */
 export function Ruler(props: RulerProps) {
+  const t = useTranslations();
+
   const [ref, size] = useSize<HTMLDivElement>();
   const bar = (
     <div ref={ref} className="min-w-0" style={{ height: HEIGHT }}>
@@ -63,7 +66,11 @@ export function Ruler(props: RulerProps) {
                 bias={props.bias.middle}
                 good={props.good.window}
                 reach={halfOf(props) / props.good.window}
-                label={`${props.name}: 8 of 10 putts within ${props.value}. ${props.words}`}
+                label={t('ui.ruler.n8Of10PuttsWithin', {
+                  props: props.name,
+                  props2: props.value,
+                  words: props.words,
+                })}
                 width={340}
               />
             </span>
@@ -79,7 +86,7 @@ export function Ruler(props: RulerProps) {
           {bar}
           {props.href && (
             <Link href={props.href} className="underline underline-offset-4">
-              View the data behind this
+              {t('ui.ruler.viewTheDataBehindThis')}
             </Link>
           )}
         </details>
@@ -128,6 +135,8 @@ function Bar({
   words,
   width,
 }: RulerProps & { width: number }) {
+  const t = useTranslations();
+
   const half = halfOf({ window, bias, good, reach });
   const x = (amount: number) => width / 2 + (amount / half) * (width / 2 - 4);
   /** The label of what is good would lie on that of the middle. */
@@ -139,7 +148,7 @@ function Bar({
       viewBox={`0 0 ${width} ${HEIGHT}`}
       className="max-w-full"
       role="img"
-      aria-label={`${name}: 8 of 10 putts within ${value}, ${interval}. ${words}`}
+      aria-label={t('ui.ruler.n8Of10PuttsWithin2', { name, value, interval, words })}
     >
       <text
         x={width / 2}

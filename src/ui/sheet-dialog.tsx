@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
@@ -24,6 +25,8 @@ export function SheetDialog({
   returnsFocus?: boolean;
   children: ReactNode;
 }) {
+  const t = useTranslations();
+
   return (
     <Dialog.Root open={open} onOpenChange={onOpen}>
       {trigger && <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>}
@@ -42,7 +45,7 @@ export function SheetDialog({
               {sub && <p className="text-ink2">{sub}</p>}
             </div>
             <Dialog.Close asChild>
-              <Button aria-label="Close" className="px-3">
+              <Button aria-label={t('ui.sheetDialog.close')} className="px-3">
                 <X size={18} aria-hidden />
               </Button>
             </Dialog.Close>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import 'chartjs-adapter-date-fns';
 import {
   CategoryScale,
@@ -102,6 +103,8 @@ export function TrendChart({
   description,
   numbers,
 }: TrendChartProps) {
+  const t = useTranslations();
+
   const palette = usePalette();
   const chart = useRef<Chart<'line', { x: number; y: number }[]>>(null);
   if (!palette) return <div className="h-full" />;
@@ -187,7 +190,10 @@ export function TrendChart({
             const point = points[dataIndex];
             if (!point) return '';
             const { low, middle, high, note } = point;
-            const interval = low === high ? '' : ` (${low.toFixed(2)} to ${high.toFixed(2)})`;
+            const interval =
+              low === high
+                ? ''
+                : t('ui.trendChart.to', { low: low.toFixed(2), high: high.toFixed(2) });
             return `${middle.toFixed(2)}${unit}${interval}${note ? `; ${note}` : ''}`;
           },
           title: ([item]) => (item ? format(points[item.dataIndex]!.at, 'd MMM yyyy') : ''),
@@ -203,7 +209,7 @@ export function TrendChart({
   const draw = () =>
     saveText(
       `${description}.svg`,
-      svgString(<TrendDrawing {...{ points, level, marks, unit, from, description }} />),
+      svgString(<TrendDrawing {...{ t, points, level, marks, unit, from, description }} />),
       'image/svg+xml',
     );
   return (
@@ -235,12 +241,15 @@ export function TrendChart({
   );
 }
 
-const SaveAs = ({ name, onClick }: { name: string; onClick: () => void }) => (
-  <button
-    type="button"
-    onClick={onClick}
-    className="min-h-11 px-2 text-sm underline underline-offset-4"
-  >
-    Download {name}
-  </button>
-);
+const SaveAs = ({ name, onClick }: { name: string; onClick: () => void }) => {
+  const t = useTranslations();
+  return (
+    <button
+      type="button"
+      onClick={onClick}
+      className="min-h-11 px-2 text-sm underline underline-offset-4"
+    >
+      {t('ui.trendChart.download', { name })}
+    </button>
+  );
+};

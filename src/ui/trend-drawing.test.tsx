@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import { svgString } from './svg-string';
 import { TrendDrawing } from './trend-drawing';
 
@@ -9,7 +10,7 @@ const points = [0, 1, 2, 3].map((week) => ({
   note: '',
 }));
 const drawn = (more: Partial<Parameters<typeof TrendDrawing>[0]> = {}) =>
-  svgString(<TrendDrawing points={points} unit="°" description="Window & more" {...more} />);
+  svgString(<TrendDrawing t={t} points={points} unit="°" description="Window & more" {...more} />);
 const numbers = (svg: string, tag: string): number[][] =>
   new RegExp(`<${tag} points="([^"]*)"`)
     .exec(svg)![1]!

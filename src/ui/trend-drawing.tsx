@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { scaleLinear, scaleTime } from 'd3-scale';
 import type { TrendChartProps } from './trend-chart';
 
@@ -22,7 +23,8 @@ export function TrendDrawing({
   unit,
   from = 'zero',
   description,
-}: TrendChartProps) {
+  t,
+}: TrendChartProps & { t: Translate }) {
   const values = [
     ...points.flatMap(({ low, high }) => [low, high]),
     ...(level ? [level.value] : []),
@@ -57,7 +59,7 @@ export function TrendDrawing({
         {description}
       </text>
       <text x={ROOM.left} y={48} fill={PALE}>
-        The shaded band is the 80 % interval.
+        {t('ui.trendDrawing.theShadedBandIsThe')}
       </text>
       {y.ticks(5).map((value) => (
         <g key={value}>
@@ -70,7 +72,8 @@ export function TrendDrawing({
             strokeWidth={1}
           />
           <text x={ROOM.left - 8} y={y(value) + 5} textAnchor="end" fill={PALE}>
-            {`${Number(value.toPrecision(6))}${unit}`}
+            {Number(value.toPrecision(6))}
+            {unit}
           </text>
         </g>
       ))}
@@ -97,12 +100,9 @@ export function TrendDrawing({
             strokeWidth={2}
             strokeDasharray="6 5"
           />
-          <text
-            x={WIDTH - ROOM.right}
-            y={y(level.value) - 6}
-            textAnchor="end"
-            fill={LEVEL}
-          >{`${level.label}: ${Number(level.value.toPrecision(3))}${unit}`}</text>
+          <text x={WIDTH - ROOM.right} y={y(level.value) - 6} textAnchor="end" fill={LEVEL}>
+            {[level.label, ': ', Number(level.value.toPrecision(3)), unit].join('')}
+          </text>
         </g>
       )}
       {marks

@@ -1,7 +1,9 @@
+import { getTranslations } from 'next-intl/server';
 import { headers } from 'next/headers';
 import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
 import { Link } from '@/ui/link';
+import { ClientMessages } from '@/words/client-messages';
 import type { ReactNode } from 'react';
 import { tallyRuns } from '@/core/drill';
 import { FEELS } from '@/core/planning';
@@ -29,18 +31,27 @@ import { Button } from '@/ui/button';
 import { ColumnHead } from '@/ui/column-head';
 
 export default async function TodayPage() {
+  const t = await getTranslations();
+
   const { database, principal: asking, coach, units } = await coachContext();
   const principal = ownView(asking);
   const now = new Date();
   const [options, students, sessions, waiting] = await Promise.all([
-    startOptions(database, principal, units),
+    startOptions(t, database, principal, units),
     listStudents(database, principal),
     listSessions(database, principal, { limit: 10 }),
     unanswered(database, principal),
   ]);
   const { zone } = coach.settings;
   const backupsFail = backupFault(await backupState(database.path));
-  const { today, coming, tomorrow, toDo } = await todayOf(database, principal, students, now, zone);
+  const { today, coming, tomorrow, toDo } = await todayOf(
+    t,
+    database,
+    principal,
+    students,
+    now,
+    zone,
+  );
   const studentIds = coming.map(({ studentId }) => studentId);
   const lines = coming.length > 0 ? await reckon('lines', principal, { studentIds }) : {};
   const saysOf = (id: string) => (lines[id]?.at ? lines[id].says : null);
@@ -58,9 +69,11 @@ export default async function TodayPage() {
   const open = rows.filter(({ finishedAt }) => !finishedAt);
   const done = rows.filter(({ finishedAt }) => finishedAt);
   return (
-    <>
+    <ClientMessages of={['drills', 'programme', 'session']}>
       <PlaceHead
-        title={options.students.length === 0 ? 'Your first putts' : 'Today'}
+        title={
+          options.students.length === 0 ? t('pages.today.yourFirstPutts') : t('pages.today.today')
+        }
         sub={
           <>
             {format(new Date(`${today}T12:00:00`), 'EEEE d MMMM')}
@@ -70,17 +83,14 @@ export default async function TodayPage() {
         }
       />
       {options.students.length === 0 && asking.as === 'assistant' ? (
-        <Empty title="No students yet">
-          <p>
-            Your students appear here once a coach shares them with you. You can then log their
-            putts.
-          </p>
+        <Empty title={t('pages.today.noStudentsYet')}>
+          <p>{t('pages.today.yourStudentsAppearHereOnce')}</p>
         </Empty>
       ) : options.students.length === 0 ? (
         <FirstRun
           name={coach.name}
           units={{ ...units, long: usualUnits((await headers()).get('accept-language')) }}
-          gates={firstGates()}
+          gates={firstGates(t)}
         />
       ) : (
         <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_380px] lg:grid-rows-[auto_1fr] lg:divide-y-0">
@@ -95,12 +105,12 @@ export default async function TodayPage() {
               </Link>
             )}
             {coming.length > 0 && (
-              <Part title="Today’s lessons">
+              <Part title={t('pages.today.todaysLessons')}>
                 <Coming dates={coming} nameOf={nameOf} saysOf={saysOf} />
               </Part>
             )}
             {waiting.length > 0 && (
-              <Part title="Waiting for your reply">
+              <Part title={t('pages.today.waitingForYourReply')}>
                 {waiting.map(({ studentId, feel, text, at }) => (
                   <p
                     key={`${studentId} ${at.toISOString()}`}
@@ -109,13 +119,19 @@ export default async function TodayPage() {
                     <span className="min-w-0 flex-1 basis-64">
                       <strong>{nameOf(studentId)}</strong>
                       {feel !== null && (
-                        <span className="text-ink2"> · felt {FEELS[feel - 1]}</span>
+                        <span className="text-ink2">
+                          {' '}
+                          {t('pages.today.felt')} {FEELS[feel - 1]}
+                        </span>
                       )}
                       {text && ` · “${text}”`}
                     </span>
                     <Button asChild>
                       <Link href={`/students/${studentId}/homework`}>
-                        Reply<span className="sr-only"> to {nameOf(studentId)}</span>
+                        {t.rich('pages.today.replyTo', {
+                          studentId: nameOf(studentId),
+                          span: (chunks) => <span className="sr-only">{chunks}</span>,
+                        })}
                       </Link>
                     </Button>
                   </p>
@@ -123,7 +139,7 @@ export default async function TodayPage() {
               </Part>
             )}
             {open.length > 0 && (
-              <Part title="Unfinished">
+              <Part title={t('pages.today.unfinished')}>
                 {open.map(({ id, name, drill, counts, startedAt }) => (
                   <div
                     key={id}
@@ -132,15 +148,17 @@ export default async function TodayPage() {
                     <p className="text-[1rem]">
                       <strong>{name}</strong> · {drill},{' '}
                       {counts.putts === 0
-                        ? 'no putts yet'
-                        : `${counts.clear} of ${counts.seen} passed`}
+                        ? t('pages.today.noPuttsYet')
+                        : t('pages.today.ofPassed', { clear: counts.clear, seen: counts.seen })}
                       <span className="text-ink2">
                         {' '}
-                        · started {formatDistance(startedAt, now, { addSuffix: true })}
+                        {t('pages.today.started', {
+                          startedAt: formatDistance(startedAt, now, { addSuffix: true }),
+                        })}
                       </span>
                     </p>
                     <Button asChild>
-                      <Link href={`/sessions/${id}`}>Resume</Link>
+                      <Link href={`/sessions/${id}`}>{t('pages.today.resume')}</Link>
                     </Button>
                   </div>
                 ))}
@@ -148,35 +166,37 @@ export default async function TodayPage() {
             )}
           </div>
           <section
-            aria-label="Start a session"
+            aria-label={t('pages.today.startASession')}
             className="border-rule bg-sheet px-4 py-6 md:px-7 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:border-l"
           >
-            <h2 className="mb-5 text-[1.25rem] num">Start a session</h2>
+            <h2 className="mb-5 text-[1.25rem] num">{t('pages.today.startASession')}</h2>
             <StartSession {...options} />
           </section>
           <div className="lg:col-start-1">
             {toDo.length > 0 && (
-              <Part title="Missed, changed or due">
+              <Part title={t('pages.today.missedChangedOrDue')}>
                 <ToDoList all={toDo} />
               </Part>
             )}
             {tomorrow.length > 0 && (
-              <Part title="Tomorrow">
+              <Part title={t('pages.today.tomorrow')}>
                 <p className="text-[1rem]">{tomorrowWords(tomorrow, nameOf)}</p>
               </Part>
             )}
-            <Part title="Recent sessions">
+            <Part title={t('pages.today.recentSessions')}>
               {done.length === 0 ? (
-                <p className="text-ink2">Sessions appear here once you finish them.</p>
+                <p className="text-ink2">{t('pages.today.sessionsAppearHereOnceYou')}</p>
               ) : (
                 <table className="w-full text-[1rem]">
-                  <caption className="sr-only">Recently finished sessions</caption>
+                  <caption className="sr-only">{t('pages.today.recentlyFinishedSessions')}</caption>
                   <thead>
                     <tr className="border-b text-left cap">
-                      <ColumnHead className="pr-3">date</ColumnHead>
-                      <ColumnHead className="pr-3">student</ColumnHead>
-                      <ColumnHead className="pr-3 max-sm:hidden">drill</ColumnHead>
-                      <ColumnHead className="text-right">passed</ColumnHead>
+                      <ColumnHead className="pr-3">{t('pages.today.date')}</ColumnHead>
+                      <ColumnHead className="pr-3">{t('pages.today.student')}</ColumnHead>
+                      <ColumnHead className="pr-3 max-sm:hidden">
+                        {t('pages.today.drill')}
+                      </ColumnHead>
+                      <ColumnHead className="text-right">{t('pages.today.passed')}</ColumnHead>
                     </tr>
                   </thead>
                   <tbody>
@@ -195,7 +215,7 @@ export default async function TodayPage() {
                         </td>
                         <td className="py-2 pr-3 max-sm:hidden">{drill}</td>
                         <td className="py-2 text-right num whitespace-nowrap">
-                          {counts.clear} of {counts.seen}
+                          {t('pages.today.of', { clear: counts.clear, seen: counts.seen })}
                         </td>
                       </tr>
                     ))}
@@ -206,7 +226,7 @@ export default async function TodayPage() {
           </div>
         </div>
       )}
-    </>
+    </ClientMessages>
   );
 }
 

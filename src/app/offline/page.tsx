@@ -1,7 +1,7 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
 import { Shell } from '@/features/offline/shell';
 
-export const metadata: Metadata = { title: 'Saved on this device' };
+export const generateMetadata = pageTitle('titles.savedOnThisDevice');
 
 /** The page that works with no server; it holds nothing of anybody's by itself. */
 export default function OfflinePage() {

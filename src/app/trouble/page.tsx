@@ -1,14 +1,17 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { connection as untilRequested } from 'next/server';
 import { Problem, connection } from '@/data';
 import { isLoopback } from '@/features/shared/border';
 
-export const metadata: Metadata = { title: 'Your data cannot be read' };
+export const generateMetadata = pageTitle('titles.yourDataCannotBeRead');
 
 /** What is wrong with the database, and the way back, when no other page can be made. */
 export default async function TroublePage() {
+  const t = await getTranslations();
+
   await untilRequested();
   const problem = await connection().then(
     () => null,
@@ -19,18 +22,15 @@ export default async function TroublePage() {
   const here = isLoopback((await headers()).get('host') ?? '');
   return (
     <main className="mx-auto grid max-w-xl gap-4 px-5 py-20">
-      <h1>Your data cannot be read</h1>
+      <h1>{t('pages.trouble.yourDataCannotBeRead')}</h1>
       {here && problem instanceof Problem && (
         <p className="text-[1.0625rem] break-words">{problem.message}</p>
       )}
-      <p className="text-[1.0625rem] text-ink2">
-        Nothing is changed until you say so. Stop Dirigo on the machine that it runs on. This
-        command then lists the backups and restores one:
+      <p className="text-[1.0625rem] text-ink2">{t('pages.trouble.nothingIsChangedUntilYou')}</p>
+      <p className="border border-rule bg-sheet px-3 py-2 font-[600]">
+        {t('pages.trouble.npmRunRestore')}
       </p>
-      <p className="border border-rule bg-sheet px-3 py-2 font-[600]">npm run restore</p>
-      <p className="text-[1.0625rem] text-ink2">
-        Putts logged on phones in the meantime stay on them, and are saved once Dirigo runs again.
-      </p>
+      <p className="text-[1.0625rem] text-ink2">{t('pages.trouble.puttsLoggedOnPhonesIn')}</p>
     </main>
   );
 }

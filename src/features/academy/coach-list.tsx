@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import type { Role } from '@/data';
@@ -28,14 +30,20 @@ interface CoachShown {
   shared: number;
 }
 
-const countWords = (own: number, shared: number): string => {
+const countWords = (t: Translate, own: number, shared: number): string => {
   const students =
-    own === 0 ? 'no students of their own' : own === 1 ? '1 student' : `${own} students`;
-  return shared === 0 ? students : `${students}, ${shared} shared with them`;
+    own === 0
+      ? t('academy.coachList.noStudentsOfTheirOwn')
+      : own === 1
+        ? t('academy.coachList.n1Student')
+        : t('academy.coachList.students', { own });
+  return shared === 0 ? students : t('academy.coachList.sharedWithThem', { students, shared });
 };
 
 /** Who teaches here: their role, a link that signs them in, and when they leave. */
 export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: string }) {
+  const t = useTranslations();
+
   const [busy, begin] = useTransition();
   const [link, setLink] = useState<{ name: string; address: string } | null>(null);
   return (
@@ -48,27 +56,32 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
           >
             <div>
               <p className="text-[1.125rem] font-[640]">
-                {name || 'No name yet'}
-                {id === here && <span className="font-[450] text-ink2"> · you</span>}
+                {name || t('academy.coachList.noNameYet')}
+                {id === here && (
+                  <span className="font-[450] text-ink2"> {t('academy.coachList.you')}</span>
+                )}
               </p>
               <p className="text-[0.9375rem] text-ink2">
                 {left
-                  ? 'This coach has left. Everything they logged is kept.'
-                  : `${countWords(students, shared)} · ${ROLE_WORDS[role].may}`}
+                  ? t('academy.coachList.thisCoachHasLeftEverything')
+                  : `${countWords(t, students, shared)} · ${ROLE_WORDS[role].may}`}
               </p>
             </div>
             {left ? (
               <span />
             ) : (
               <Pick
-                label={`Role of ${name || 'this coach'}`}
+                label={t('academy.coachList.roleOf', {
+                  name: name || t('academy.coachList.thisCoach'),
+                })}
                 quiet
-                placeholder="Role"
+                placeholder={t('academy.coachList.role')}
                 options={ROLE_OPTIONS}
                 value={role}
                 onChange={(next) =>
                   begin(async () => {
-                    if (showErrors(await setRole({ id, role: next as Role }))) toast('Changed.');
+                    if (showErrors(await setRole({ id, role: next as Role })))
+                      toast(t('academy.coachList.changed'));
                   })
                 }
               />
@@ -77,7 +90,9 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
               {!left && (
                 <Button
                   disabled={busy}
-                  aria-label={`Create sign-in link for ${name || 'this coach'}`}
+                  aria-label={t('academy.coachList.createSignInLinkFor', {
+                    name: name || t('academy.coachList.thisCoach'),
+                  })}
                   onClick={() =>
                     begin(async () => {
                       const result = await linkForCoach(id);
@@ -85,26 +100,30 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
                     })
                   }
                 >
-                  Create sign-in link
+                  {t('academy.coachList.createSignInLink')}
                 </Button>
               )}
               {id !== here && (
                 <Button
                   kind="quiet"
                   disabled={busy}
-                  aria-label={left ? `Reinstate ${name}` : `Mark as left: ${name}`}
+                  aria-label={
+                    left
+                      ? t('academy.coachList.reinstate', { name })
+                      : t('academy.coachList.markAsLeft', { name })
+                  }
                   onClick={() =>
                     begin(async () => {
                       if (!showErrors(await setLeft({ id, left: !left }))) return;
                       toast(
                         left
-                          ? `${name} is back in the academy.`
-                          : `${name} has left the academy and is signed out.`,
+                          ? t('academy.coachList.isBackInTheAcademy', { name })
+                          : t('academy.coachList.hasLeftTheAcademyAnd', { name }),
                       );
                     })
                   }
                 >
-                  {left ? 'Reinstate' : 'Mark as left'}
+                  {left ? t('academy.coachList.reinstate2') : t('academy.coachList.markAsLeft2')}
                 </Button>
               )}
             </div>
@@ -112,22 +131,24 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
         ))}
       </ul>
       <SheetDialog
-        title={`Sign-in link for ${link?.name ?? ''}`}
-        sub="The link signs in one device, once, within two days."
+        title={t('academy.coachList.signInLinkFor', { link: link?.name ?? '' })}
+        sub={t('academy.coachList.theLinkSignsInOne')}
         open={link !== null}
         onOpen={(open) => !open && setLink(null)}
       >
         {link && (
           <div className="mt-4 grid justify-items-start gap-3">
-            <QrCode text={link.address} label="QR code of the sign-in link" />
+            <QrCode text={link.address} label={t('academy.coachList.qRCodeOfTheSign')} />
             <p className="text-sm num break-all">{link.address}</p>
             <Button
               kind="primary"
               onClick={() =>
-                void navigator.clipboard.writeText(link.address).then(() => toast('Link copied.'))
+                void navigator.clipboard
+                  .writeText(link.address)
+                  .then(() => toast(t('academy.coachList.linkCopied')))
               }
             >
-              Copy link
+              {t('academy.coachList.copyLink')}
             </Button>
           </div>
         )}
@@ -138,6 +159,8 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
 
 /** Somebody new to teach here. */
 export function AddCoach() {
+  const t = useTranslations();
+
   const [name, setName] = useState('');
   const [role, setNewRole] = useState<Role>('coach');
   const [fields, setFields] = useState<Record<string, string>>({});
@@ -154,26 +177,26 @@ export function AddCoach() {
           if (!result.ok && Object.keys(result.fields).length > 0) return;
           if (!showErrors(result)) return;
           setName('');
-          toast.success(`${name} is now in the academy. Create a sign-in link for them.`);
+          toast.success(t('academy.coachList.isNowInTheAcademy', { name }));
         });
       }}
     >
       <TextField
-        label="Name"
+        label={t('academy.coachList.name')}
         value={name}
         onChange={(event) => setName(event.target.value)}
         error={fields.name}
       />
       <Pick
-        label="Role"
-        placeholder="Role"
+        label={t('academy.coachList.role')}
+        placeholder={t('academy.coachList.role')}
         options={ROLE_OPTIONS}
         value={role}
         onChange={(next) => setNewRole(next as Role)}
       />
       <div>
         <Button type="submit" disabled={busy}>
-          Add coach
+          {t('academy.coachList.addCoach')}
         </Button>
       </div>
     </form>

@@ -1,3 +1,4 @@
+import { getTranslations } from 'next-intl/server';
 import { listChanges, type CoachPrincipal, type Database } from '@/data';
 import { byWords, partsOf } from './change-words';
 import { UndoButton } from './undo-button';
@@ -15,13 +16,17 @@ export async function History({
   about: string[];
   most?: number;
 }) {
+  const t = await getTranslations();
+
   const changes = await listChanges(database, about, most);
   if (changes.length === 0) return null;
   return (
     <details className="border-t border-rule px-4 py-4 md:px-7">
       <summary className="min-h-11 cursor-pointer py-2 text-[1rem] font-[620]">
-        Change history
-        <span className="font-[450] text-ink2"> · last change {byWords(changes[0]!)}</span>
+        {t.rich('academy.history.changeHistoryLastChange', {
+          changes: byWords(changes[0]!),
+          span: (chunks) => <span className="font-[450] text-ink2">{chunks}</span>,
+        })}
       </summary>
       <ol>
         {changes.map((change) => {
@@ -36,7 +41,7 @@ export async function History({
                 {parts && <span> ({parts})</span>}
                 <span className="block text-[0.90625rem] text-ink2">
                   {byWords(change)}
-                  {change.undone && ' · undone since then'}
+                  {change.undone && t('academy.history.undoneSinceThen')}
                 </span>
               </p>
               {change.undoable && principal.as !== 'assistant' && (

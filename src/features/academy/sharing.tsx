@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -30,6 +31,8 @@ export function Sharing({
   /** Coaches that a student can be shared with. */
   others: { value: string; label: string; detail: string }[];
 }) {
+  const t = useTranslations();
+
   const [open, setOpen] = useState(false);
   const [coachId, setCoachId] = useState('');
   const [consent, setConsent] = useState('');
@@ -49,14 +52,14 @@ export function Sharing({
     });
   return (
     <SheetDialog
-      title={`Share or hand over ${given}`}
+      title={t('academy.sharing.shareOrHandOver', { given })}
       open={open}
       onOpen={setOpen}
       trigger={
         <Button>
           {shares.length > 0
-            ? `Shared with ${shares.length} ${shares.length === 1 ? 'coach' : 'coaches'}`
-            : 'Share'}
+            ? t('academy.sharing.sharedWithCoach', { shares: shares.length })
+            : t('academy.sharing.share')}
         </Button>
       }
     >
@@ -69,59 +72,68 @@ export function Sharing({
                 className="flex items-center justify-between gap-3 border-b border-rule py-2"
               >
                 <p>
-                  <strong className="font-[640]">{name}</strong>, since {format(madeAt, 'd MMMM')}
-                  <span className="block text-[0.9375rem] text-ink2">{agreed}</span>
+                  {t.rich('academy.sharing.since', {
+                    name,
+                    date: format(madeAt, 'd MMMM'),
+                    agreed,
+                    strong: (chunks) => <strong className="font-[640]">{chunks}</strong>,
+                    span: (chunks) => (
+                      <span className="block text-[0.9375rem] text-ink2">{chunks}</span>
+                    ),
+                  })}
                 </p>
                 <Button
                   disabled={busy}
-                  aria-label={`Stop sharing with ${name}`}
+                  aria-label={t('academy.sharing.stopSharingWith', { name })}
                   onClick={() =>
                     begin(async () => {
                       if (showErrors(await unshare(id)))
-                        toast(`${name} can no longer see ${given}.`);
+                        toast(t('academy.sharing.canNoLongerSee', { name, given }));
                     })
                   }
                 >
-                  Stop sharing
+                  {t('academy.sharing.stopSharing')}
                 </Button>
               </li>
             ))}
           </ul>
         )}
         <Pick
-          label="Coach"
-          placeholder="Choose a coach"
+          label={t('academy.sharing.coach')}
+          placeholder={t('academy.sharing.chooseACoach')}
           options={others}
           value={coachId}
           onChange={setCoachId}
           error={fields.coachId}
         />
         <TextField
-          label="Consent given by"
+          label={t('academy.sharing.consentGivenBy')}
           value={consent}
           onChange={(event) => setConsent(event.target.value)}
-          hint={`For example “${given}, at the lesson”. For a child, name a parent.`}
+          hint={t('academy.sharing.forExampleAtTheLesson', { given })}
           error={fields.consent}
         />
         <div className="flex flex-wrap gap-2.5">
           <Button
             kind="primary"
             disabled={busy}
-            onClick={() => give(share, (name) => `${name} can now see ${given} and log putts too.`)}
+            onClick={() =>
+              give(share, (name) => t('academy.sharing.canNowSeeAndLog', { name, given }))
+            }
           >
-            Share {given}
+            {t('academy.sharing.share2', { given })}
           </Button>
           <Button
             disabled={busy}
-            onClick={() => give(hand, (name) => `${given} is now ${name}’s student.`)}
+            onClick={() =>
+              give(hand, (name) => t('academy.sharing.isNowSStudent', { given, name }))
+            }
           >
-            Hand {given} over
+            {t('academy.sharing.handOver', { given })}
           </Button>
         </div>
         <p className="max-w-prose text-[0.9375rem] text-ink2">
-          If you share {given}, both coaches see everything of {given} and can log, but an assistant
-          does not see notes. If you hand {given} over, all putts and all future appointments go to
-          the other coach, and {given} is no longer your student.
+          {t('academy.sharing.ifYouShareBothCoaches', { given })}
         </p>
       </div>
     </SheetDialog>

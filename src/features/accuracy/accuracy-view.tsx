@@ -1,3 +1,5 @@
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { Link } from '@/ui/link';
 import { format } from '@/ui/when';
 import type { Accuracy } from '@/core/planning';
@@ -12,79 +14,97 @@ const percent = (share: number): string => `${Math.round(100 * share)} %`;
 const ENOUGH = 20;
 
 /** What a share of held forecasts means: within three standard errors of eight in ten it is as it should be. */
-function verdict({ held, count }: Accuracy): string {
-  if (count < ENOUGH) return `Too few to judge yet: it takes ${ENOUGH}.`;
+function verdict(t: Translate, { held, count }: Accuracy): string {
+  if (count < ENOUGH) return t('accuracy.accuracyView.tooFewToJudgeYet', { enough: ENOUGH });
   const off = 3 * Math.sqrt((0.8 * 0.2) / count);
-  if (held < 0.8 - off)
-    return 'The forecasts are overconfident: expect more variation than they state.';
-  if (held > 0.8 + off) return 'The forecasts are more cautious than they need to be.';
-  return 'This is 80 %, within chance.';
+  if (held < 0.8 - off) return t('accuracy.accuracyView.theForecastsAreOverconfidentExpect');
+  if (held > 0.8 + off) return t('accuracy.accuracyView.theForecastsAreMoreCautious');
+  return t('accuracy.accuracyView.thisIs80WithinChance');
 }
 
 /** Chances that are told of something else than a pass. */
 const OTHERS = [
-  { what: 'holed', label: 'Putt is holed', of: 'putts' },
-  { what: 'goal', label: 'Goal within reach is met', of: 'goals' },
-  { what: 'change', label: 'Change stated at 90 % or more', of: 'changes' },
+  { what: 'holed', label: 'accuracy.accuracyView.holed', of: 'accuracy.accuracyView.putts' },
+  { what: 'goal', label: 'accuracy.accuracyView.goal', of: 'accuracy.accuracyView.goals' },
+  { what: 'change', label: 'accuracy.accuracyView.change', of: 'accuracy.accuracyView.changes' },
 ] as const;
 
 /** How the program's own forecasts have turned out: in a sentence each, then in pictures. */
 export function AccuracyView({ read, corrected }: { read: AccuracyRead; corrected: boolean }) {
+  const t = useTranslations();
+
   const { passes, finish, reliability, from, to, chances } = read;
   const others = OTHERS.flatMap(({ what, label, of }) => {
     const found = chances[what];
-    return found ? [{ ...found, label, unit: of }] : [];
+    return found ? [{ ...found, label: t(label), unit: t(of) }] : [];
   });
   if (!from || !to || !passes) {
     return (
       <p className="px-4 py-6 text-[1.125rem] md:px-7">
-        No forecast can be checked yet. The first check comes with a student’s second finished
-        session.{' '}
-        <Link href="/start" className="underline underline-offset-4">
-          Start a session
-        </Link>
+        {t.rich('accuracy.accuracyView.noForecastCanBeChecked', {
+          link: (chunks) => (
+            <Link href="/start" className="underline underline-offset-4">
+              {chunks}
+            </Link>
+          ),
+        })}
       </p>
     );
   }
   return (
     <div className="grid grid-cols-1 gap-y-6 px-4 py-6 md:px-7 lg:grid-cols-2 lg:gap-x-10">
-      <section aria-label="In short" className="grid min-w-0 content-start gap-3">
+      <section
+        aria-label={t('accuracy.accuracyView.inShort')}
+        className="grid min-w-0 content-start gap-3"
+      >
         <p className="max-w-[60ch] text-[1.25rem]">
-          Of {passes.count} drills, the number of putts that passed was{' '}
-          <strong className="num">{percent(passes.held)}</strong> of the time inside its 80 %
-          interval. {verdict(passes)}
+          {t.rich('accuracy.accuracyView.ofDrillsTheNumberOf', {
+            count: passes.count,
+            held: percent(passes.held),
+            verdict: verdict(t, passes),
+            strong: (chunks) => <strong className="num">{chunks}</strong>,
+          })}
         </p>
         {finish && (
           <p className="max-w-[60ch] text-[1.125rem]">
-            Of {finish.count} completed drills, the number of putts needed was{' '}
-            <strong className="num">{percent(finish.held)}</strong> of the time inside its 80 %
-            interval. {verdict(finish)}
+            {t.rich('accuracy.accuracyView.ofCompletedDrillsTheNumber', {
+              count: finish.count,
+              held: percent(finish.held),
+              verdict: verdict(t, finish),
+              strong: (chunks) => <strong className="num">{chunks}</strong>,
+            })}
           </p>
         )}
         {reliability && (
           <p className="max-w-[60ch] text-[1rem]">
-            Brier score of the {reliability.putts} putts:{' '}
-            <span className="num">{reliability.brier.toFixed(3)}</span>; forecasting the average
-            every time would score <span className="num">{reliability.always.toFixed(3)}</span>. 0
-            is perfect.
+            {t.rich('accuracy.accuracyView.brierScoreOfThePutts', {
+              putts: reliability.putts,
+              brier: reliability.brier.toFixed(3),
+              always: reliability.always.toFixed(3),
+              span: (chunks) => <span className="num">{chunks}</span>,
+              span2: (chunks) => <span className="num">{chunks}</span>,
+            })}
           </p>
         )}
         <p className="max-w-[60ch] text-[1rem] text-ink2">
-          {format(from, 'd MMMM yyyy')} to {format(to, 'd MMMM yyyy')}. Each forecast uses only what
-          was known before its session. Drills that only an eye can judge are left out, and so are
-          the forecasts of a first session.
+          {t('accuracy.accuracyView.toEachForecastUsesOnly', {
+            date: format(from, 'd MMMM yyyy'),
+            date2: format(to, 'd MMMM yyyy'),
+          })}
         </p>
         <CorrectionPart found={read.correction} on={corrected} />
         {others.length > 0 && (
           <table className="w-full max-w-[34rem] text-[0.9375rem]">
-            <caption className="pb-1 text-left cap">Other forecasts</caption>
+            <caption className="pb-1 text-left cap">
+              {t('accuracy.accuracyView.otherForecasts')}
+            </caption>
             <thead>
               <tr className="border-b text-left cap">
-                <th className="py-1 pr-4 font-normal">forecast</th>
-                <th className="py-1 pr-4 font-normal">said</th>
-                <th className="py-1 pr-4 font-normal">came true</th>
-                <th className="py-1 pr-4 font-normal">80 % interval</th>
-                <th className="py-1 text-right font-normal">of</th>
+                <th className="py-1 pr-4 font-normal">{t('accuracy.accuracyView.forecast')}</th>
+                <th className="py-1 pr-4 font-normal">{t('accuracy.accuracyView.said')}</th>
+                <th className="py-1 pr-4 font-normal">{t('accuracy.accuracyView.cameTrue')}</th>
+                <th className="py-1 pr-4 font-normal">{t('accuracy.accuracyView.n80Interval')}</th>
+                <th className="py-1 text-right font-normal">{t('accuracy.accuracyView.of')}</th>
               </tr>
             </thead>
             <tbody>
@@ -94,7 +114,7 @@ export function AccuracyView({ read, corrected }: { read: AccuracyRead; correcte
                   <td className="py-1 pr-4">{percent(told)}</td>
                   <td className="py-1 pr-4">{percent(came)}</td>
                   <td className="py-1 pr-4 text-ink2">
-                    {percent(low)} to {percent(high)}
+                    {t('accuracy.accuracyView.to', { low: percent(low), high: percent(high) })}
                   </td>
                   <td className="py-1 text-right whitespace-nowrap">
                     {of} {unit}
@@ -106,13 +126,15 @@ export function AccuracyView({ read, corrected }: { read: AccuracyRead; correcte
         )}
         {reliability && (
           <table className="w-full max-w-[34rem] text-[0.9375rem]">
-            <caption className="pb-1 text-left cap">Chance that a putt passes</caption>
+            <caption className="pb-1 text-left cap">
+              {t('accuracy.accuracyView.chanceThatAPuttPasses')}
+            </caption>
             <thead>
               <tr className="border-b text-left cap">
-                <th className="py-1 pr-4 font-normal">forecast</th>
-                <th className="py-1 pr-4 font-normal">passed</th>
-                <th className="py-1 pr-4 font-normal">80 % interval</th>
-                <th className="py-1 text-right font-normal">putts</th>
+                <th className="py-1 pr-4 font-normal">{t('accuracy.accuracyView.forecast')}</th>
+                <th className="py-1 pr-4 font-normal">{t('accuracy.accuracyView.passed')}</th>
+                <th className="py-1 pr-4 font-normal">{t('accuracy.accuracyView.n80Interval')}</th>
+                <th className="py-1 text-right font-normal">{t('accuracy.accuracyView.putts')}</th>
               </tr>
             </thead>
             <tbody>
@@ -121,7 +143,7 @@ export function AccuracyView({ read, corrected }: { read: AccuracyRead; correcte
                   <td className="py-1 pr-4">{percent(forecast)}</td>
                   <td className="py-1 pr-4">{percent(seen)}</td>
                   <td className="py-1 pr-4 text-ink2">
-                    {percent(low)} to {percent(high)}
+                    {t('accuracy.accuracyView.to', { low: percent(low), high: percent(high) })}
                   </td>
                   <td className="py-1 text-right">{putts}</td>
                 </tr>
@@ -134,7 +156,7 @@ export function AccuracyView({ read, corrected }: { read: AccuracyRead; correcte
         {reliability && (
           <figure className="min-w-0">
             <figcaption className="pb-1 cap">
-              Forecast against result: on the line, the forecast was right
+              {t('accuracy.accuracyView.forecastAgainstResultOnThe')}
             </figcaption>
             <div className="relative h-[320px]">
               <ReliabilityChart rows={reliability.rows} />
@@ -143,7 +165,7 @@ export function AccuracyView({ read, corrected }: { read: AccuracyRead; correcte
         )}
         <figure className="min-w-0">
           <figcaption className="pb-1 cap">
-            Where each result fell in its forecast: level bars are right
+            {t('accuracy.accuracyView.whereEachResultFellIn')}
           </figcaption>
           <div className="relative h-[200px]">
             <TenthsChart tenths={passes.tenths} />

@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { Button } from '@/ui/button';
@@ -9,6 +11,8 @@ import { setCorrection } from './actions';
 
 /** Whether forecasts are corrected by how they have turned out, and the button that changes it. */
 export function CorrectionPart({ found, on }: { found: Corrected | null; on: boolean }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, run] = useTransition();
   const change = () =>
@@ -16,24 +20,29 @@ export function CorrectionPart({ found, on }: { found: Corrected | null; on: boo
       if (showErrors(await setCorrection({ on: !on }))) router.refresh();
     });
   return (
-    <section aria-label="Correction" className="grid justify-items-start gap-2">
-      <h2 className="cap">Correction</h2>
-      <p className="max-w-[60ch] text-[1rem]">{words(found, on)}</p>
+    <section
+      aria-label={t('accuracy.correctionPart.correction')}
+      className="grid justify-items-start gap-2"
+    >
+      <h2 className="cap">{t('accuracy.correctionPart.correction')}</h2>
+      <p className="max-w-[60ch] text-[1rem]">{words(t, found, on)}</p>
       {(on || found?.helps) && (
         <Button className="min-h-12" disabled={busy} onClick={change}>
-          {on ? 'Stop correcting forecasts' : 'Correct forecasts'}
+          {on
+            ? t('accuracy.correctionPart.stopCorrectingForecasts')
+            : t('accuracy.correctionPart.correctForecasts')}
         </Button>
       )}
     </section>
   );
 }
 
-function words(found: Corrected | null, on: boolean): string {
+function words(t: Translate, found: Corrected | null, on: boolean): string {
   if (on) {
-    return 'Pass rates, the next gate and drill times are corrected. The figures on this page are uncorrected.';
+    return t('accuracy.correctionPart.passRatesTheNextGate');
   }
-  if (!found) return 'Forecasts can be corrected after 60 drills.';
+  if (!found) return t('accuracy.correctionPart.forecastsCanBeCorrectedAfter');
   return found.helps
-    ? `On ${found.drills} drills, corrected forecasts were clearly better. Each was judged with a correction learnt from the other drills.`
-    : `On ${found.drills} drills, corrected forecasts were not clearly better. Nothing needs to be corrected.`;
+    ? t('accuracy.correctionPart.onDrillsCorrectedForecastsWere', { drills: found.drills })
+    : t('accuracy.correctionPart.onDrillsCorrectedForecastsWere2', { drills: found.drills });
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Chart, LineElement, LinearScale, PointElement, Tooltip } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
 import type { Reliability } from '@/core/planning';
@@ -9,6 +10,8 @@ Chart.register(LineElement, LinearScale, PointElement, Tooltip);
 
 /** Chances as they were forecast, across, against what happened, up; each with its interval. */
 export function ReliabilityChart({ rows }: { rows: Reliability['rows'] }) {
+  const t = useTranslations();
+
   const palette = usePalette();
   if (!palette) return null;
   const font = { family: "'Archivo Variable', sans-serif", size: 13 };
@@ -28,12 +31,16 @@ export function ReliabilityChart({ rows }: { rows: Reliability['rows'] }) {
   return (
     <Scatter
       role="img"
-      aria-label={`Chance that a putt passes: ${rows
-        .map(
-          ({ forecast, seen }) =>
-            `forecast ${Math.round(100 * forecast)} %, happened ${Math.round(100 * seen)} %`,
-        )
-        .join('; ')}`}
+      aria-label={t('accuracy.reliabilityChart.chanceThatAPuttPasses', {
+        rows: rows
+          .map(({ forecast, seen }) =>
+            t('accuracy.reliabilityChart.forecastHappened', {
+              value: Math.round(100 * forecast),
+              value2: Math.round(100 * seen),
+            }),
+          )
+          .join('; '),
+      })}
       data={{
         datasets: [
           {
@@ -68,7 +75,11 @@ export function ReliabilityChart({ rows }: { rows: Reliability['rows'] }) {
             callbacks: {
               label: ({ dataIndex }) => {
                 const { forecast, seen, putts } = rows[dataIndex]!;
-                return `forecast ${Math.round(100 * forecast)} %, passed ${Math.round(100 * seen)} % of ${putts} putts`;
+                return t('accuracy.reliabilityChart.forecastPassedOfPutts', {
+                  value: Math.round(100 * forecast),
+                  value2: Math.round(100 * seen),
+                  putts,
+                });
               },
             },
           },

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { Bar } from 'react-chartjs-2';
 import { usePalette } from '@/ui/use-palette';
@@ -8,6 +9,8 @@ Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
 
 /** How many answers fell into each tenth of their forecasts. */
 export function TenthsChart({ tenths }: { tenths: number[] }) {
+  const t = useTranslations();
+
   const palette = usePalette();
   if (!palette) return null;
   const font = { family: "'Archivo Variable', sans-serif", size: 13 };
@@ -15,7 +18,7 @@ export function TenthsChart({ tenths }: { tenths: number[] }) {
   return (
     <Bar
       role="img"
-      aria-label={`Drills in each tenth of their forecasts, from far fewer passes to far more: ${tenths.join(', ')}`}
+      aria-label={t('accuracy.tenthsChart.drillsInEachTenthOf', { tenths: tenths.join(', ') })}
       data={{
         labels: tenths.map((_, i) => (i === 0 ? 'fewer' : i === 9 ? 'more' : '')),
         datasets: [
@@ -32,7 +35,7 @@ export function TenthsChart({ tenths }: { tenths: number[] }) {
         maintainAspectRatio: false,
         scales: {
           x: {
-            title: title('passed, against the forecast'),
+            title: title(t('accuracy.tenthsChart.passedAgainstTheForecast')),
             ticks: { color: palette.ink2, font },
             grid: { display: false },
           },

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { headEnd, type Hand } from '@/core/people';
 import type { StrokePoint } from '@/core/layout';
 import { toDegrees } from '@/core/units';
@@ -10,8 +11,12 @@ const PAD = { left: 44, right: 14, top: 16, bottom: 40 };
 
 /** The strokes that pass a box: where on the face across, the path up. */
 export function BoxRegion({ corners, hand }: { corners: StrokePoint[]; hand: Hand }) {
+  const t = useTranslations();
+
   if (corners.length === 0) {
-    return <p className="mt-2 font-[560] text-line">No stroke by this player gets through.</p>;
+    return (
+      <p className="mt-2 font-[560] text-line">{t('drills.boxRegion.noStrokeByThisPlayer')}</p>
+    );
   }
   const points = corners.map(({ strike, slope }) => ({
     across: strike * 1000,
@@ -33,7 +38,7 @@ export function BoxRegion({ corners, hand }: { corners: StrokePoint[]; hand: Han
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="mt-2 w-full max-w-[340px]"
       role="img"
-      aria-label="Strokes that get through: strike across, path up"
+      aria-label={t('drills.boxRegion.strokesThatGetThroughStrike')}
     >
       <polygon
         points={points.map((point) => `${x(point.across)},${y(point.up)}`).join(' ')}
@@ -54,13 +59,13 @@ export function BoxRegion({ corners, hand }: { corners: StrokePoint[]; hand: Han
           {inward} {up.toFixed(0)}°
         </text>
         <text x={PAD.left} y={HEIGHT - 6}>
-          {atLeft} {across.toFixed(0)} mm
+          {t('drills.boxRegion.mm', { atLeft, across: across.toFixed(0) })}
         </text>
         <text x={WIDTH - PAD.right} y={HEIGHT - 6} textAnchor="end">
-          {atRight} {across.toFixed(0)} mm
+          {t('drills.boxRegion.mm2', { atRight, across: across.toFixed(0) })}
         </text>
         <text x={WIDTH / 2 + 15} y={HEIGHT - 6} textAnchor="middle">
-          strike
+          {t('drills.boxRegion.strike')}
         </text>
       </g>
     </svg>

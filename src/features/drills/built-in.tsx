@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { Link } from '@/ui/link';
 import { PLACE_WORDS, ruleWords, skillWords, type LibraryDrill } from '@/core/drill';
 import { layoutCautions, layoutKit, onRung, rungStrictness } from '@/core/layout';
@@ -14,6 +15,8 @@ import { TAPE_LIST, TapeList } from './tape-list';
 
 /** A built-in drill: what it is for, how it is set and done, and its ladder. */
 export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPreferences }) {
+  const t = useTranslations();
+
   const { layout } = drill;
   const kit = layoutKit(layout);
   const cautions = [...layoutCautions(layout), ...drill.cautions];
@@ -21,15 +24,19 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
     <>
       <PlaceHead
         title={drill.name}
-        sub={`built in · ${showLength(layout.putt.distance, 'putt', units)}, ${drillWords(layout)} · about ${drill.minutes} min`}
+        sub={t('drills.builtIn.builtInAboutMin', {
+          distance: showLength(layout.putt.distance, 'putt', units),
+          layout: drillWords(layout),
+          minutes: drill.minutes,
+        })}
       >
         <Button asChild>
           <a href={`/drills/${drill.key}/file`} download>
-            Download drill
+            {t('drills.builtIn.downloadDrill')}
           </a>
         </Button>
         <Button asChild>
-          <Link href={`/drills/${drill.key}/sheet`}>Set-up sheet</Link>
+          <Link href={`/drills/${drill.key}/sheet`}>{t('drills.builtIn.setUpSheet')}</Link>
         </Button>
         <TakeButtons id={drill.key} />
       </PlaceHead>
@@ -46,8 +53,12 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
           </ol>
           <Said name="How to judge">{drill.judge}</Said>
           <Said name="Done when">
-            {ruleWords(drill.rule)}; at most {drill.cap.putts} putts or {drill.cap.minutes} minutes.{' '}
-            {drill.dose && `Dose: ${drill.dose}.`}
+            {t('drills.builtIn.atMostPuttsOrMinutes', {
+              rule: ruleWords(drill.rule),
+              putts: drill.cap.putts,
+              minutes: drill.cap.minutes,
+              dose: drill.dose && t('drills.builtIn.dose', { dose: drill.dose }),
+            })}
           </Said>
           <Said name="When to use it">{drill.when}</Said>
           <Said name="When not to use it">{drill.whenNot}</Said>
@@ -67,31 +78,34 @@ export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPref
           )}
         </div>
         <div className="grid content-start gap-6 px-4 py-5 md:px-7 lg:px-6">
-          <section aria-label="Tape list">
+          <section aria-label={t('drills.builtIn.tapeList')}>
             <h2 className="mb-1 cap">
-              <Term name="tape list">Tape list</Term>, for a standard blade
+              {t.rich('drills.builtIn.tapeListForAStandard', {
+                term: (chunks) => <Term name="tape list">{chunks}</Term>,
+              })}
             </h2>
             <TapeList layout={layout} units={units} />
           </section>
-          <section aria-label="Kit">
-            <h2 className="mb-1 cap">Kit</h2>
+          <section aria-label={t('drills.builtIn.kit')}>
+            <h2 className="mb-1 cap">{t('drills.builtIn.kit')}</h2>
             <p className="text-[1rem]">
-              {kit.map(({ name, count }) => `${count} ${name}`).join(', ') || 'just a ball'}
+              {kit.map(({ name, count }) => `${count} ${name}`).join(', ') ||
+                t('drills.builtIn.justABall')}
             </p>
           </section>
-          <section aria-label="Ladder">
+          <section aria-label={t('drills.builtIn.ladder')}>
             <h2 className="mb-1 cap">
-              <Term name="ladder">Ladder</Term>
+              <Term name="ladder">{t('drills.builtIn.ladder')}</Term>
             </h2>
             <table className="w-full text-[0.9375rem]">
-              <caption className="sr-only">Rungs and how strict they are</caption>
+              <caption className="sr-only">{t('drills.builtIn.rungsAndHowStrictThey')}</caption>
               <tbody>
                 {drill.ladder.map((rung, index) => (
                   <tr key={index} className="border-b border-hair">
                     <td className="w-8 py-1 num">{index + 1}</td>
                     <td className="py-1">{rungWords(rung, units)}</td>
                     <td className="py-1 text-right num">
-                      {strictnessOfRung(rungStrictness(onRung(layout, rung), rung), units)}
+                      {strictnessOfRung(t, rungStrictness(onRung(layout, rung), rung), units)}
                     </td>
                   </tr>
                 ))}

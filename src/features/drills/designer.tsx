@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { Redo2, Undo2 } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
@@ -96,6 +98,8 @@ export function Designer({
   /** Whether all coaches here have it; null where there is one coach. */
   sharing?: { shared: boolean } | null;
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [saving, save] = useTransition();
   const [, score] = useTransition();
@@ -104,7 +108,7 @@ export function Designer({
   const draft = history.value;
   const [kept, setKept] = useState(id === null ? null : first);
   const dirty = kept !== draft;
-  useUnsaved(kept === null ? draft !== first : dirty, 'this drill');
+  useUnsaved(kept === null ? draft !== first : dirty, t('drills.designer.thisDrill'));
   const [chosen, setChosen] = useState(
     () => ladderElement(first.layout) ?? first.layout.elements.at(-1)!.id,
   );
@@ -136,13 +140,13 @@ export function Designer({
   const add = (kind: ElementKind) => {
     const added = withElement(draft.layout, kind, units);
     if (!added.ok) return told(added.message);
-    told(tryLayout(added.layout, `add ${added.id}`));
+    told(tryLayout(added.layout, t('drills.designer.add', { id: added.id })));
     setChosen(added.id);
   };
   const remove = (gone: string) => {
     const piece = draft.layout.elements.find(({ id }) => id === gone);
     if (piece && traitsOf(piece.kind).fixed) return;
-    told(tryLayout(withoutElement(draft.layout, gone), `remove ${gone}`));
+    told(tryLayout(withoutElement(draft.layout, gone), t('drills.designer.remove', { gone })));
     if (chosen === gone) setChosen(draft.layout.elements[0]!.id);
   };
   useHotkeys('mod+z', () => history.undo?.(), { preventDefault: true });
@@ -158,7 +162,7 @@ export function Designer({
   }, [asked]);
   const keep = () => {
     const problems = Object.values(wrong);
-    if (draft.name.trim() === '') setNameError('Enter a name.');
+    if (draft.name.trim() === '') setNameError(t('drills.designer.enterAName'));
     if (problems.length > 0) toast.error(`Not saved yet: ${problems[0]}`);
     if (draft.name.trim() === '' || problems.length > 0) return;
     save(async () => {
@@ -169,7 +173,7 @@ export function Designer({
       if (!result.ok && result.fields.name) setNameError(result.fields.name);
       if (!showErrors(result)) return;
       setKept(draft);
-      toast.success('Saved.');
+      toast.success(t('drills.designer.saved'));
       router.push(`/drills/${result.value}`);
       router.refresh();
     });
@@ -210,19 +214,23 @@ export function Designer({
   return (
     <div className="grid grid-cols-1">
       <PlaceHead
-        title={id === null ? 'New drill' : draft.name || 'Untitled drill'}
+        title={
+          id === null
+            ? t('drills.designer.newDrill')
+            : draft.name || t('drills.designer.untitledDrill')
+        }
         sub={[
           drillWords(draft.layout),
           groundWords(draft.layout, units),
           readWords(draft.layout),
-          version && `version ${version}${newest ? '' : ', not the latest'}`,
+          version && t('drills.designer.version', { version, newest: String(newest) }),
           archived && 'archived',
         ]
           .filter(Boolean)
           .join(' · ')}
       >
         <Button
-          aria-label="Undo"
+          aria-label={t('drills.designer.undo')}
           disabled={!history.undo}
           onClick={() => history.undo?.()}
           className="px-3"
@@ -230,7 +238,7 @@ export function Designer({
           <Undo2 size={18} aria-hidden />
         </Button>
         <Button
-          aria-label="Redo"
+          aria-label={t('drills.designer.redo')}
           disabled={!history.redo}
           onClick={() => history.redo?.()}
           className="px-3"
@@ -247,19 +255,23 @@ export function Designer({
             )}
             <Button asChild>
               <Link href={`/drills/${id}/sheet${student ? `?student=${student.value}` : ''}`}>
-                Set-up sheet
+                {t('drills.designer.setUpSheet')}
               </Link>
             </Button>
           </>
         )}
         {access !== 'see' && (
           <Button kind={dirty ? 'primary' : 'plain'} onClick={keep} disabled={saving}>
-            {id === null ? 'Save drill' : access === 'copy' ? 'Save my copy' : 'Save drill'}
+            {id === null
+              ? t('drills.designer.saveDrill')
+              : access === 'copy'
+                ? t('drills.designer.saveMyCopy')
+                : t('drills.designer.saveDrill')}
           </Button>
         )}
         {id !== null && !dirty && !archived && (
           <Button kind="primary" asChild>
-            <Link href={`/start?drill=${id}`}>Start session</Link>
+            <Link href={`/start?drill=${id}`}>{t('drills.designer.startSession')}</Link>
           </Button>
         )}
       </PlaceHead>
@@ -277,11 +289,11 @@ export function Designer({
         <section
           key={history.turn}
           className="grid content-start gap-4 border-rule px-4 py-5 md:px-7 lg:order-2 lg:border-l lg:px-6"
-          aria-label="Measurements"
+          aria-label={t('drills.designer.measurements')}
         >
           <TextField
-            label="Name"
-            placeholder="Straight gate"
+            label={t('drills.designer.name')}
+            placeholder={t('drills.designer.straightGate')}
             value={draft.name}
             maxLength={200}
             onChange={({ target }) => {
@@ -297,31 +309,32 @@ export function Designer({
             onAdd={add}
             onRemove={remove}
           />
-          <h2 className="cap">Putt</h2>
+          <h2 className="cap">{t('drills.designer.putt')}</h2>
           <PuttPanel editing={editing} greens={greens} />
-          <p className="text-sm text-ink2">
-            Type a length the way you say it: 8 ft, 7&apos;6, 2.4 m, 18 in, 60 mm or 3 steps.
-          </p>
+          <p className="text-sm text-ink2">{t('drills.designer.typeALengthTheWay')}</p>
         </section>
         <Tabs.Root defaultValue="layout" className="min-w-0 lg:order-1">
           <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 border-b border-rule px-4 pt-2 md:px-7">
-            <Tabs.List aria-label="Views" className="flex gap-5 overflow-x-auto">
+            <Tabs.List
+              aria-label={t('drills.designer.views')}
+              className="flex gap-5 overflow-x-auto"
+            >
               {VIEWS.map(({ value, name }) => (
                 <Tabs.Trigger
                   key={value}
                   value={value}
                   className="min-h-12 border-b-4 border-transparent text-[1rem] font-[560] whitespace-nowrap text-ink2 focus-visible:outline-offset-[-3px] data-[state=active]:border-line data-[state=active]:font-[700] data-[state=active]:text-ink"
                 >
-                  {name}
+                  {t(name)}
                 </Tabs.Trigger>
               ))}
             </Tabs.List>
             {students.length > 0 && (
               <div className="w-[260px] pb-2">
                 <Pick
-                  label="Show for"
-                  placeholder="Choose a student"
-                  options={[{ value: NOBODY, label: 'no student' }, ...students]}
+                  label={t('drills.designer.showFor')}
+                  placeholder={t('drills.designer.chooseAStudent')}
+                  options={[{ value: NOBODY, label: t('drills.designer.noStudent') }, ...students]}
                   value={student?.value ?? NOBODY}
                   onChange={lookFor}
                 />
@@ -330,12 +343,14 @@ export function Designer({
           </div>
           {student && (
             <p className="border-b border-hair px-4 py-2 text-[0.9375rem] md:px-7">
-              {fittingWords(student, units)}
+              {fittingWords(t, student, units)}
               {missing.length > 0 && (
                 <span className="text-warn">
                   {' '}
-                  Not in the kit: {missing.map(({ name }) => name).join(', ')}
-                  {insteadWords(missing[0]!.item)}.
+                  {t('drills.designer.notInTheKit', {
+                    missing: missing.map(({ name }) => name).join(', '),
+                    item: insteadWords(missing[0]!.item),
+                  })}
                 </span>
               )}
             </p>
@@ -355,9 +370,9 @@ export function Designer({
             />
             <section
               className="border-rule px-4 py-4 max-md:border-t md:border-l md:px-6 lg:max-xl:border-t lg:max-xl:border-l-0"
-              aria-label="Tape list"
+              aria-label={t('drills.designer.tapeList')}
             >
-              <h2 className="mb-1 cap">Tape list, from the ball marker</h2>
+              <h2 className="mb-1 cap">{t('drills.designer.tapeListFromTheBall')}</h2>
               <TapeList layout={shown} units={units} />
             </section>
           </Tabs.Content>
@@ -381,16 +396,26 @@ export function Designer({
 
 /** What can be looked at below the drawing. */
 const VIEWS = [
-  { value: 'layout', name: 'Layout' },
-  { value: 'ladder', name: 'Ladder' },
-  { value: 'map', name: 'Make map' },
-  { value: 'if', name: 'What if' },
-  { value: 'words', name: 'Description and rule' },
+  { value: 'layout', name: 'drills.designer.layoutView' },
+  { value: 'ladder', name: 'drills.designer.ladderView' },
+  { value: 'map', name: 'drills.designer.mapView' },
+  { value: 'if', name: 'drills.designer.ifView' },
+  { value: 'words', name: 'drills.designer.wordsView' },
 ] as const;
 
-function fittingWords({ label, fitting }: StudentOption, units: UnitPreferences): string {
+function fittingWords(
+  t: Translate,
+  { label, fitting }: StudentOption,
+  units: UnitPreferences,
+): string {
   const { hand, headLength, school, seated } = fitting;
-  return `${label}: ${hand}-handed, ${showLength(headLength, 'across', units)} head, ${school === 'arc' ? 'arc' : 'straight stroke'}${seated ? ', seated' : ''}.`;
+  return t('drills.designer.handedHeadArcSeated', {
+    label,
+    hand,
+    headLength: showLength(headLength, 'across', units),
+    isArc: String(school === 'arc'),
+    seated: String(seated),
+  });
 }
 
 function insteadWords(item: keyof typeof KIT): string {

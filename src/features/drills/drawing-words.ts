@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { standing, type Layout } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
 import { checkLength } from './tape-list';
@@ -8,7 +9,7 @@ import { checkLength } from './tape-list';
  *
  * @example drawingWords(layout, units) // "A putt of 8 ft, seen from above. Ball gate, A and B: 58 mm between the tees, 18 in from the ball."
  */
-export function drawingWords(layout: Layout, units: UnitPreferences): string {
+export function drawingWords(t: Translate, layout: Layout, units: UnitPreferences): string {
   const things = standing(layout)
     .filter(({ traits }) => !traits.fixed)
     .flatMap((element) => {
@@ -20,8 +21,11 @@ export function drawingWords(layout: Layout, units: UnitPreferences): string {
       const said = [
         ...element.checks().map(({ name, metres }) => `${checkLength(metres, units)} ${name}`),
         Math.abs(along) < 5e-4
-          ? 'level with the ball'
-          : `${showLength(Math.abs(along), 'along', units)} ${along < 0 ? 'behind' : 'from'} the ball`,
+          ? t('drills.drawingWords.levelWithTheBall')
+          : t('drills.drawingWords.behindTheBall', {
+              abs: showLength(Math.abs(along), 'along', units),
+              alongBelow: String(along < 0),
+            }),
       ];
       const name = letters ? `${element.name}, ${letters}` : element.name;
       return [{ along, words: `${name}: ${said.join(', ')}.` }];

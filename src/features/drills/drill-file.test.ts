@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import { LIBRARY } from '@/core/drill';
 import { drillFileSchema, readDrillFile, writeDrillFile } from './drill-file';
 
@@ -48,7 +49,7 @@ describe('a drill’s file', () => {
   });
 
   it('has a published schema that names every kind of element', () => {
-    const text = JSON.stringify(drillFileSchema());
+    const text = JSON.stringify(drillFileSchema(t));
     for (const kind of ['ballGate', 'boxGate', 'paceZone', 'watch'])
       expect(text).toContain(`"const":"${kind}"`);
     expect(text).toContain('"const":"dirigo-drill"');

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { findNodeAtLocation, parseTree, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import { z } from 'zod';
 import { drillSchema, type DrillValues } from '@/core/drill';
@@ -10,8 +11,8 @@ const head = z.object({ kind: z.literal(KIND), version: z.literal(1) });
 const fileSchema = drillSchema.extend(head.shape);
 
 /** The published schema of a drill's file, made from the one that reads it. */
-export const drillFileSchema = (): object => ({
-  title: 'Dirigo drill',
+export const drillFileSchema = (t: Translate): object => ({
+  title: t('drills.drillFile.dirigoDrill'),
   ...z.toJSONSchema(fileSchema, { io: 'input' }),
 });
 

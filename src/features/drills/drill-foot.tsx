@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { Link } from '@/ui/link';
 import { CopyButton } from './take-buttons';
@@ -12,18 +13,20 @@ export function DrillFoot({
   versions: { number: number; at: Date | null }[];
   shown: number;
 }) {
+  const t = useTranslations();
+
   return (
     <nav
-      aria-label="Copies and versions"
+      aria-label={t('drills.drillFoot.copiesAndVersions')}
       className="flex flex-wrap items-baseline gap-x-5 gap-y-1 border-t border-rule px-4 py-2 text-[0.9375rem] md:px-7"
     >
       <CopyButton id={id} />
       <a href={`/drills/${id}/file`} download className="underline underline-offset-4">
-        Download drill
+        {t('drills.drillFoot.downloadDrill')}
       </a>
       {versions.length > 1 && (
         <>
-          <span className="cap">Versions (each session keeps the one it was played on)</span>
+          <span className="cap">{t('drills.drillFoot.versionsEachSessionKeepsThe')}</span>
           {versions.map(({ number, at }) => (
             <Link
               key={number}
@@ -32,7 +35,12 @@ export function DrillFoot({
               className={number === shown ? 'font-[700]' : 'underline underline-offset-4'}
             >
               {number}
-              {at && <span className="text-ink2"> from {format(at, 'd MMM yyyy')}</span>}
+              {at && (
+                <span className="text-ink2">
+                  {' '}
+                  {t('drills.drillFoot.from', { date: format(at, 'd MMM yyyy') })}
+                </span>
+              )}
             </Link>
           ))}
         </>

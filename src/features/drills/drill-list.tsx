@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import clsx from 'clsx';
 import { LayoutGrid, Rows3, Search, SlidersHorizontal } from 'lucide-react';
 import { Link } from '@/ui/link';
@@ -35,6 +37,8 @@ export function DrillList({
   students: ForStudent[];
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const [asRows, setAsRows] = useKeptSwitch('drills-as-rows', false);
   const [narrowing, setNarrowing] = useState(false);
   const [filter, setFilter] = useState<DrillFilter>(NO_FILTER);
@@ -78,29 +82,38 @@ export function DrillList({
   const asked = Object.values({ ...filter, words: '' }).filter((one) => one).length;
   const fields = (
     <>
-      {ask('Skill', filter.skill, skills(), (skill) => change({ skill }), skillWords)}
-      {ask('Miss', filter.miss, missNames(), (miss) => change({ miss }))}
       {ask(
-        'Place',
+        t('drills.drillList.skill'),
+        filter.skill,
+        skills(),
+        (skill) => change({ skill }),
+        skillWords,
+      )}
+      {ask(t('drills.drillList.miss'), filter.miss, missNames(), (miss) => change({ miss }))}
+      {ask(
+        t('drills.drillList.place'),
         filter.place,
         PLACES,
         (place) => change({ place }),
         (one) => PLACE_WORDS[one],
       )}
       {ask(
-        'Maximum time',
+        t('drills.drillList.maximumTime'),
         filter.minutes === null ? null : String(filter.minutes),
         MINUTES.map(String),
         (minutes) => change({ minutes: minutes === null ? null : Number(minutes) }),
-        (one) => `${one} minutes`,
+        (one) => t('drills.drillList.minutes', { one }),
       )}
-      {ask('Level', filter.level, LEVELS, (level) => change({ level }))}
-      {ask('Stroke type', filter.school, ['arc', 'straight'] as const, (school) =>
-        change({ school }),
+      {ask(t('drills.drillList.level'), filter.level, LEVELS, (level) => change({ level }))}
+      {ask(
+        t('drills.drillList.strokeType'),
+        filter.school,
+        ['arc', 'straight'] as const,
+        (school) => change({ school }),
       )}
       {students.length > 0 && (
         <Pick
-          label="Student and kit"
+          label={t('drills.drillList.studentAndKit')}
           placeholder={ANY}
           options={[{ value: ANY, label: 'anyone' }, ...students]}
           value={who}
@@ -114,26 +127,26 @@ export function DrillList({
           checked={filter.seated}
           onChange={({ target }) => change({ seated: target.checked })}
         />
-        Can be done from a chair
+        {t('drills.drillList.canBeDoneFromA')}
       </label>
-      {asks && <Button onClick={clear}>Clear filters</Button>}
+      {asks && <Button onClick={clear}>{t('drills.drillList.clearFilters')}</Button>}
     </>
   );
   return (
     <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_280px]">
       <aside
-        aria-label="Search and filters"
+        aria-label={t('drills.drillList.searchAndFilters')}
         className="grid content-start gap-3.5 border-rule px-4 py-4 max-lg:border-b md:px-7 lg:order-2 lg:border-l lg:px-6 lg:py-5"
       >
         <label className="grid gap-1.5">
-          <span className="cap">Search</span>
+          <span className="cap">{t('drills.drillList.search')}</span>
           <span className="flex items-center gap-2 border-b-[length:var(--stroke)] border-ink">
             <Search size={17} aria-hidden />
             <input
               type="search"
               value={filter.words}
               onChange={({ target }) => change({ words: target.value })}
-              placeholder="lag, clock, coin, push"
+              placeholder={t('drills.drillList.lagClockCoinPush')}
               className="min-h-11 w-full bg-transparent py-2 text-[1.0625rem] num placeholder:font-normal placeholder:text-ink2"
             />
           </span>
@@ -141,14 +154,15 @@ export function DrillList({
         <div className="flex flex-wrap gap-2.5">
           <div className="lg:hidden">
             <SheetDialog
-              title="Filter drills"
-              sub={`${found.length} of ${drills.length} drills`}
+              title={t('drills.drillList.filterDrills')}
+              sub={t('drills.drillList.ofDrills', { found: found.length, drills: drills.length })}
               open={narrowing}
               onOpen={setNarrowing}
               trigger={
                 <Button>
                   <SlidersHorizontal size={17} aria-hidden />
-                  Filter{asked > 0 && ` (${asked})`}
+                  {t('drills.drillList.filter')}
+                  {asked > 0 && ` (${asked})`}
                 </Button>
               }
             >
@@ -159,14 +173,14 @@ export function DrillList({
                   className="col-span-full min-h-12"
                   onClick={() => setNarrowing(false)}
                 >
-                  Show {found.length === 1 ? '1 drill' : `${found.length} drills`}
+                  {t('drills.drillList.show1Drill', { found: found.length })}
                 </Button>
               </div>
             </SheetDialog>
           </div>
           <Button aria-pressed={asRows} onClick={() => setAsRows(!asRows)}>
             {asRows ? <LayoutGrid size={17} aria-hidden /> : <Rows3 size={17} aria-hidden />}
-            {asRows ? 'Show pictures' : 'Show list'}
+            {asRows ? t('drills.drillList.showPictures') : t('drills.drillList.showList')}
           </Button>
         </div>
         <div className="hidden gap-3.5 lg:grid">{fields}</div>
@@ -174,9 +188,9 @@ export function DrillList({
       <div className="min-w-0 px-4 py-5 md:px-7" aria-live="polite">
         {found.length === 0 && (
           <p className="text-[1.0625rem]">
-            No drill matches all of these filters.{' '}
+            {t('drills.drillList.noDrillMatchesAllOf')}{' '}
             <button type="button" className="min-h-11 underline underline-offset-4" onClick={clear}>
-              Clear filters
+              {t('drills.drillList.clearFilters')}
             </button>
           </p>
         )}
@@ -193,13 +207,18 @@ export function DrillList({
 }
 
 /** What it trains and for whom, in one line. */
-const forWhom = ({ skills: trains, misses, school, levels, minutes }: DrillSummary): string =>
+const forWhom = (
+  t: Translate,
+  { skills: trains, misses, school, levels, minutes }: DrillSummary,
+): string =>
   [
     trains.map(skillWords).join(', '),
-    misses.length > 0 && `for ${misses.slice(0, 3).join(', ')}`,
-    levels.length > 0 && levels.length <= 2 && `${levels.join(' and ')} players`,
-    school !== 'any' && `${school} strokes`,
-    `${minutes} min`,
+    misses.length > 0 && t('drills.drillList.for', { slice: misses.slice(0, 3).join(', ') }),
+    levels.length > 0 &&
+      levels.length <= 2 &&
+      t('drills.drillList.players', { levels: levels.join(' and ') }),
+    school !== 'any' && t('drills.drillList.strokes', { school }),
+    t('drills.drillList.min', { minutes }),
   ]
     .filter(Boolean)
     .join(' · ');
@@ -215,6 +234,8 @@ function Section({
   units: UnitPreferences;
   asRows: boolean;
 }) {
+  const t = useTranslations();
+
   if (drills.length === 0) return null;
   return (
     <section aria-label={name} className="mb-8">
@@ -247,9 +268,11 @@ function Section({
               <p className="text-sm text-ink2">
                 {[drill.purpose && drill.stands, drill.lets].filter(Boolean).join(' · ')}
               </p>
-              <p className="text-sm">{forWhom(drill)}</p>
+              <p className="text-sm">{forWhom(t, drill)}</p>
               {drill.avoid.length > 0 && (
-                <p className="text-sm text-warn">Not for {drill.avoid.join(', ')}</p>
+                <p className="text-sm text-warn">
+                  {t('drills.drillList.notFor', { avoid: drill.avoid.join(', ') })}
+                </p>
               )}
             </div>
           </li>

@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { toast } from 'sonner';
 import { z } from 'zod';
 import { elementOf, type Piece } from '@/core/layout';
@@ -24,6 +26,8 @@ export function ElementFields({
   /** Fields that mean nothing on this putt. */
   hidden: (name: string) => boolean;
 }) {
+  const t = useTranslations();
+
   const { draft, units, tryLayout, onWrong } = editing;
   const params = piece.params as unknown as Record<string, unknown>;
   const set = (name: string, value: unknown) =>
@@ -81,7 +85,7 @@ export function ElementFields({
                   label={field.label}
                   value={params[field.name] as number}
                   show={(value) => String(Number(value.toFixed(3)))}
-                  schema={numberSchema(field)}
+                  schema={numberSchema(t, field)}
                   onValue={(value) => set(field.name, value)}
                   onWrong={onWrong}
                 />
@@ -97,8 +101,11 @@ export function ElementFields({
                     schema={z
                       .string()
                       .trim()
-                      .min(1, 'Enter some text.')
-                      .max(field.max, `Too long: use at most ${field.max} characters.`)}
+                      .min(1, t('drills.elementFields.enterSomeText'))
+                      .max(
+                        field.max,
+                        t('drills.elementFields.tooLongUseAtMost', { max: field.max }),
+                      )}
                     onValue={(value) => set(field.name, value)}
                     onWrong={onWrong}
                   />
@@ -110,7 +117,7 @@ export function ElementFields({
                   {field.options.length > BUTTONS ? (
                     <Pick
                       label={field.label}
-                      placeholder="Choose"
+                      placeholder={t('drills.elementFields.choose')}
                       options={[...field.options]}
                       value={params[field.name] as string}
                       onChange={(value) => choose(field.name, value)}
@@ -131,31 +138,43 @@ export function ElementFields({
   );
 }
 
-const numberSchema = ({
-  what,
-  min,
-  max,
-  step,
-}: {
-  what: string;
-  min: number;
-  max: number;
-  step: number;
-}) =>
+const numberSchema = (
+  t: Translate,
+  {
+    what,
+    min,
+    max,
+    step,
+  }: {
+    what: string;
+    min: number;
+    max: number;
+    step: number;
+  },
+) =>
   z.string().transform((text, context) => {
     const number = Number(text.trim().replace(',', '.'));
-    const whole = step === 1 ? ', whole numbers only' : '';
+    const whole = step === 1 ? t('drills.elementFields.wholeNumbersOnly') : '';
     if (text.trim() === '' || !Number.isFinite(number) || (whole && !Number.isInteger(number))) {
       context.addIssue({
         code: 'custom',
-        message: `“${text.slice(0, 24)}” is not a ${whole && 'whole '}number.`,
+        message: t('drills.elementFields.isNotANumber', {
+          slice: text.slice(0, 24),
+          whole: whole && 'whole ',
+        }),
       });
       return z.NEVER;
     }
     if (number < min || number > max) {
       context.addIssue({
         code: 'custom',
-        message: `${what} of ${text.trim()} is not possible: use ${min} to ${max}${whole}.`,
+        message: t('drills.elementFields.ofIsNotPossibleUse', {
+          what,
+          text: text.trim(),
+          min,
+          max,
+          whole,
+        }),
       });
       return z.NEVER;
     }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import clsx from 'clsx';
 import { Plus, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
@@ -34,12 +35,14 @@ export function ElementsPanel({
   onAdd: (kind: ElementKind) => void;
   onRemove: (id: string) => void;
 }) {
+  const t = useTranslations();
+
   const { layout } = editing.draft;
   const level = !breaks(aimFor(layout.putt));
   return (
-    <section className="grid gap-1.5" aria-label="Elements">
+    <section className="grid gap-1.5" aria-label={t('drills.elementsPanel.elements')}>
       <div className="flex items-center justify-between">
-        <h2 className="cap">On the green</h2>
+        <h2 className="cap">{t('drills.elementsPanel.onTheGreen')}</h2>
         <AddMenu onAdd={onAdd} />
       </div>
       <ul className="border-t border-rule">
@@ -63,7 +66,9 @@ export function ElementsPanel({
               {!traitsOf(piece.kind).fixed && (
                 <Button
                   kind="quiet"
-                  aria-label={`Remove ${elementOf(piece.kind).name.toLowerCase()}`}
+                  aria-label={t('drills.elementsPanel.remove', {
+                    kind: elementOf(piece.kind).name.toLowerCase(),
+                  })}
                   className="min-w-11 px-2"
                   onClick={() => onRemove(piece.id)}
                 >
@@ -101,11 +106,13 @@ function inShort(piece: Piece, { draft, units }: Editing): string {
 }
 
 function AddMenu({ onAdd }: { onAdd: (kind: ElementKind) => void }) {
+  const t = useTranslations();
+
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
         <Button className="min-h-11 px-3">
-          <Plus size={16} aria-hidden /> Add element
+          <Plus size={16} aria-hidden /> {t('drills.elementsPanel.addElement')}
         </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

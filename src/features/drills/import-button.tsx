@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -8,6 +9,8 @@ import { importDrill } from './actions';
 
 /** Takes in a drill from a file; what is wrong with it stands below, with its place. */
 export function ImportButton() {
+  const t = useTranslations();
+
   const router = useRouter();
   const input = useRef<HTMLInputElement>(null);
   const [busy, begin] = useTransition();
@@ -19,24 +22,27 @@ export function ImportButton() {
       const result = await importDrill(await file.text());
       if (!result.ok) {
         return setError(
-          `${file.name} was not imported. ${Object.values(result.fields)[0] ?? result.message}`,
+          t('drills.importButton.wasNotImported', {
+            file: file.name,
+            values: Object.values(result.fields)[0] ?? result.message,
+          }),
         );
       }
-      toast.success('Drill imported.');
+      toast.success(t('drills.importButton.drillImported'));
       router.push(`/drills/${result.value}`);
     });
   };
   return (
     <>
       <Button onClick={() => input.current?.click()} disabled={busy}>
-        Import drill
+        {t('drills.importButton.importDrill')}
       </Button>
       <input
         ref={input}
         type="file"
         accept="application/json,.json"
         className="hidden"
-        aria-label="Drill file"
+        aria-label={t('drills.importButton.drillFile')}
         onChange={({ target }) => {
           take(target.files?.[0]);
           target.value = '';

@@ -1,5 +1,8 @@
 'use client';
 
+import type { MessageKey } from '@/words/translate';
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import clsx from 'clsx';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -30,11 +33,11 @@ import { strictnessOfRung } from './rung-words';
 import type { Editing } from './editing';
 import { Term } from '../shared/term';
 
-const WAYS: Record<LadderBy, string> = {
-  gap: 'a smaller opening',
-  distance: 'more distance from the ball',
-  putt: 'a longer putt',
-};
+const WAYS = {
+  gap: 'drills.ladderPanel.byGap',
+  distance: 'drills.ladderPanel.byDistance',
+  putt: 'drills.ladderPanel.byPutt',
+} as const satisfies Record<LadderBy, MessageKey>;
 
 /** Rungs of a new ladder. */
 const RUNGS = 6;
@@ -78,6 +81,8 @@ function endsFor(who: KnownStart | null, layout: Layout, by: LadderBy) {
 
 /** From roomy to strict: each rung with its tolerance, and the one for today. */
 export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStart | null }) {
+  const t = useTranslations();
+
   const { draft, units, changeDetails, onWrong } = editing;
   const { layout, details } = draft;
   const ways = ladderWays(layout);
@@ -98,22 +103,22 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
     ?.index;
   const change = (ladder: Ladder, of: string) => changeDetails({ ladder }, of);
   const changeRung = (index: number, rung: Rung): string | null => {
-    const refused = refusalOf(layout, rung, units);
+    const refused = refusalOf(t, layout, rung, units);
     if (refused) return refused;
     change(
       details.ladder.map((one, at) => (at === index ? rung : one)),
-      `rung ${index}`,
+      t('drills.ladderPanel.rung', { index }),
     );
     return null;
   };
   return (
-    <section className="grid gap-5 px-4 py-5 md:px-7" aria-label="Ladder">
+    <section className="grid gap-5 px-4 py-5 md:px-7" aria-label={t('drills.ladderPanel.ladder')}>
       <div className="flex flex-wrap items-end gap-4">
         <Choice
-          label="Make it harder with"
+          label={t('drills.ladderPanel.makeItHarderWith')}
           value={way}
           onChange={setBy}
-          options={ways.map((value) => ({ value, label: WAYS[value] }))}
+          options={ways.map((value) => ({ value, label: t(WAYS[value]) }))}
         />
         <Button
           onClick={() =>
@@ -123,28 +128,29 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
             )
           }
         >
-          {who?.score ? `Build ladder for ${who.name.split(' ')[0]}` : 'Build ladder'}
+          {who?.score
+            ? t('drills.ladderPanel.buildLadderFor', { given: who.name.split(' ')[0] ?? '' })
+            : t('drills.ladderPanel.buildLadder')}
         </Button>
       </div>
       {rungs.length === 0 ? (
         <p className="max-w-prose text-[1rem] text-ink2">
-          No rungs yet. Dirigo builds six, from easy to hard
-          {who?.score
-            ? `, with 9 in 10 of ${who.name.split(' ')[0]}’s putts through the first`
-            : ''}
-          . You can change every one.
+          {t('drills.ladderPanel.noRungsYetDirigoBuilds', {
+            known: String(!!who?.score),
+            given: who?.name.split(' ')[0] ?? '',
+          })}
         </p>
       ) : (
         <table className="w-full max-w-3xl text-[1rem]">
-          <caption className="sr-only">Rungs of the ladder</caption>
+          <caption className="sr-only">{t('drills.ladderPanel.rungsOfTheLadder')}</caption>
           <thead>
             <tr className="border-b text-left cap">
               <ColumnHead className="w-10">
                 <Term name="rung" />
               </ColumnHead>
-              <ColumnHead className="w-36 pr-4">{changes(rungs[0]!.rung, layout)}</ColumnHead>
+              <ColumnHead className="w-36 pr-4">{changes(t, rungs[0]!.rung, layout)}</ColumnHead>
               <ColumnHead>
-                <Term name="strictness">lets through</Term>
+                <Term name="strictness">{t('drills.ladderPanel.letsThrough')}</Term>
               </ColumnHead>
               <ColumnHead className="text-right">
                 {who?.score ? `${who.name.split(' ')[0]} gets through` : ''}
@@ -176,22 +182,23 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
                       className={clsx('block h-2.5', index === today ? 'bg-line' : 'bg-ink')}
                       style={{ width: `${(100 * strictness.tolerance) / widest}%` }}
                     />
-                    <span className="num">{strictnessOfRung(strictness, units)}</span>
+                    <span className="num">{strictnessOfRung(t, strictness, units)}</span>
                   </span>
                 </td>
                 <td className="py-1.5 text-right num whitespace-nowrap">
-                  {share !== null && `${(10 * share).toFixed(1)} in 10`}
-                  {index === today && <span className="ml-2">today</span>}
+                  {share !== null &&
+                    t('drills.ladderPanel.in10', { value: (10 * share).toFixed(1) })}
+                  {index === today && <span className="ml-2">{t('drills.ladderPanel.today')}</span>}
                 </td>
                 <td className="w-11 text-right">
                   <Button
                     kind="quiet"
                     className="px-2"
-                    aria-label={`Remove rung ${index + 1}`}
+                    aria-label={t('drills.ladderPanel.removeRung', { index: index + 1 })}
                     onClick={() =>
                       change(
                         details.ladder.filter((_, at) => at !== index),
-                        'rung removed',
+                        t('drills.ladderPanel.rungRemoved'),
                       )
                     }
                   >
@@ -206,15 +213,17 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
       {rungs.length > 0 && rungs.length < MOST_RUNGS && (
         <Button
           className="justify-self-start"
-          onClick={() => change([...details.ladder, details.ladder.at(-1)!], 'rung added')}
+          onClick={() =>
+            change([...details.ladder, details.ladder.at(-1)!], t('drills.ladderPanel.rungAdded'))
+          }
         >
-          <Plus size={16} aria-hidden /> Add rung
+          <Plus size={16} aria-hidden /> {t('drills.ladderPanel.addRung')}
         </Button>
       )}
       {who?.score && known.length > 0 && (
         <p className="max-w-prose text-sm text-ink2">
-          Today’s rung is the one {who.name.split(' ')[0]} should pass closest to 7 times in 10,
-          based on the start line of {who.putts} putts.
+          {t('drills.ladderPanel.todaysRungIsTheOne')} {who.name.split(' ')[0]}{' '}
+          {t('drills.ladderPanel.shouldPassClosestTo7', { putts: who.putts })}
         </p>
       )}
     </section>
@@ -222,19 +231,24 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
 }
 
 /** What the rungs change, for the head of their column. */
-function changes(rung: Rung, { elements }: Layout): string {
-  if (rung.putt !== undefined) return 'putt';
+function changes(t: Translate, rung: Rung, { elements }: Layout): string {
+  if (rung.putt !== undefined) return t('drills.ladderPanel.putt');
   const [id, numbers] = Object.entries(rung.set)[0] ?? [];
   const piece = elements.find((one) => one.id === id);
   const field = piece && elementOf(piece.kind).fields.find(({ name }) => name in (numbers ?? {}));
   return field?.label.toLowerCase() ?? '';
 }
 
-function refusalOf(layout: Layout, rung: Rung, units: UnitPreferences): string | null {
+function refusalOf(
+  t: Translate,
+  layout: Layout,
+  rung: Rung,
+  units: UnitPreferences,
+): string | null {
   try {
     return refusal(onRung(layout, rung), units);
   } catch {
-    return 'This value is outside the range that the element allows.';
+    return t('drills.ladderPanel.thisValueIsOutsideThe');
   }
 }
 
@@ -254,13 +268,15 @@ function RungValue({
   onRung: (rung: Rung) => string | null;
   onWrong: Editing['onWrong'];
 }) {
-  const shared = { units, onWrong, name: `rung ${index}`, quiet: true };
+  const t = useTranslations();
+
+  const shared = { units, onWrong, name: t('drills.ladderPanel.rung', { index }), quiet: true };
   if (rung.putt !== undefined) {
     return (
       <LengthInput
         {...shared}
-        label={`Rung ${index + 1}, putt`}
-        what="A putt"
+        label={t('drills.ladderPanel.rungPutt', { index: index + 1 })}
+        what={t('drills.ladderPanel.aPutt')}
         kind="putt"
         {...PUTT_RANGE}
         value={rung.putt}
@@ -277,7 +293,10 @@ function RungValue({
   return (
     <LengthInput
       {...shared}
-      label={`Rung ${index + 1}, ${limits.label.toLowerCase()}`}
+      label={t('drills.ladderPanel.rung2', {
+        index: index + 1,
+        limits: limits.label.toLowerCase(),
+      })}
       what={limits.what}
       kind={kind}
       min={limits.min}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { drawLayout, type Layout, type Mark } from '@/core/layout';
 import { roughLength, type UnitPreferences } from '@/core/units';
 import { makeWindow } from '@/core/green';
@@ -37,6 +38,8 @@ export function LayoutDrawing({
   /** What is drawn over the layout. */
   more?: Mark[];
 } & Pick<MeasuredLineProps, 'targets' | 'onTouch' | 'fall' | 'grips' | 'details'>) {
+  const t = useTranslations();
+
   const { putt } = layout;
   const { shareOfHole } = makeWindow(putt);
   return (
@@ -45,14 +48,20 @@ export function LayoutDrawing({
       marks={[...(unread ? withoutRead(drawLayout(layout)) : drawLayout(layout)), ...more]}
       units={units}
       lie={lie}
-      description={drawingWords(layout, units)}
+      description={drawingWords(t, layout, units)}
       facts={
         brief
           ? []
           : [
               { name: 'green', value: groundWords(layout, units) },
-              { name: 'pace', value: `${roughLength(putt.past, units)} past` },
-              { name: 'usable hole width', value: `${Math.round(shareOfHole * 100)} %` },
+              {
+                name: 'pace',
+                value: t('drills.layoutDrawing.past', { past: roughLength(putt.past, units) }),
+              },
+              {
+                name: t('drills.layoutDrawing.usableHoleWidth'),
+                value: `${Math.round(shareOfHole * 100)} %`,
+              },
             ]
       }
     />

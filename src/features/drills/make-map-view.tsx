@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useEffect, useId, useMemo, useRef } from 'react';
 import { makeWindow, type MakeMap, type MapRange, type Putt, type Skill } from '@/core/green';
 import { standing, type Layout } from '@/core/layout';
@@ -30,6 +31,8 @@ export function MakeMapView({
   /** Whether they are still being scored. */
   waiting: boolean;
 }) {
+  const t = useTranslations();
+
   const { putt } = layout;
   const window = useMemo(() => makeWindow(putt), [putt]);
   const skill = who?.score ? skillOf(who) : null;
@@ -53,39 +56,48 @@ export function MakeMapView({
     };
   });
   return (
-    <section className="grid gap-x-8 gap-y-4 px-4 py-5 md:px-7" aria-label="Make map">
+    <section
+      className="grid gap-x-8 gap-y-4 px-4 py-5 md:px-7"
+      aria-label={t('drills.makeMapView.makeMap')}
+    >
       <Picture layout={layout} found={found} skill={skill} window={window} />
       <div className="grid content-start gap-x-8 gap-y-4 md:grid-cols-2">
         <p className="text-[1rem]">
-          The <Term name="make map" />: <strong className="text-hole">blue putts go in.</strong>{' '}
-          Start direction runs across and speed runs up. The cross is the intended putt, and the red
-          band is what the gate lets through.
+          {t('drills.makeMapView.the')} <Term name="make map" />
+          {t.rich('drills.makeMapView.bluePuttsGoInStart', {
+            strong: (chunks) => <strong className="text-hole">{chunks}</strong>,
+          })}
         </p>
-        {waiting && <p className="text-ink2">Calculating…</p>}
+        {waiting && <p className="text-ink2">{t('drills.makeMapView.calculating')}</p>}
         {!who && !waiting && (
-          <p className="text-ink2">Choose a student above to see their putts on the map.</p>
+          <p className="text-ink2">{t('drills.makeMapView.chooseAStudentAboveTo')}</p>
         )}
         {who && !who.score && (
-          <p className="text-ink2">
-            {who.name} has no putts yet, so there is nothing to show on the map.
-          </p>
+          <p className="text-ink2">{t('drills.makeMapView.hasNoPuttsYetSo', { who: who.name })}</p>
         )}
         {who?.score && (
           <p className="text-[1rem]" aria-live="polite">
             {chances?.key === chanceKey && chances ? (
               <>
-                {who.name} would hole{' '}
-                <strong className="text-[1.5rem] num">{Math.round(chances.one * 100)}</strong> of
-                100 ({Math.round(chances.low * 100)} to {Math.round(chances.high * 100)}) and need
-                an average of <strong className="num">{chances.putts.toFixed(2)}</strong> putts.
+                {t.rich('drills.makeMapView.wouldHoleOf100To', {
+                  who: who.name,
+                  one: Math.round(chances.one * 100),
+                  low: Math.round(chances.low * 100),
+                  high: Math.round(chances.high * 100),
+                  putts: chances.putts.toFixed(2),
+                  strong: (chunks) => <strong className="text-[1.5rem] num">{chunks}</strong>,
+                  strong2: (chunks) => <strong className="num">{chunks}</strong>,
+                })}
               </>
             ) : (
-              'Calculating…'
+              t('drills.makeMapView.calculating')
             )}
             <span className="mt-1.5 block text-sm text-ink2">
-              Start line based on {who.putts} putts. Pace and reading are not measured yet, so they
-              are assumed to be ±{ASSUMED.speed * 100} % of speed and ±
-              {toDegrees(ASSUMED.read).toFixed(1)}°.
+              {t('drills.makeMapView.startLineBasedOnPutts', {
+                putts: who.putts,
+                speed: ASSUMED.speed * 100,
+                toDegrees: toDegrees(ASSUMED.read).toFixed(1),
+              })}
             </span>
           </p>
         )}
@@ -142,6 +154,8 @@ function Picture({
   skill: KnownSkill | null;
   window: ReturnType<typeof makeWindow>;
 }) {
+  const t = useTranslations();
+
   const [ref, size] = useSize<HTMLDivElement>();
   const canvas = useRef<HTMLCanvasElement>(null);
   const clip = useId();
@@ -174,7 +188,7 @@ function Picture({
           height={HEIGHT}
           className="absolute inset-0"
           role="img"
-          aria-label="Which putts go in, by start direction and start speed"
+          aria-label={t('drills.makeMapView.whichPuttsGoInBy')}
         >
           <clipPath id={clip}>
             <rect x={LEFT} y={0} width={width} height={high} />
@@ -220,7 +234,9 @@ function Picture({
               textAnchor="middle"
               className="fill-ink2 text-[0.8125rem]"
             >
-              {tick === 0 ? 'aim' : `${Math.abs(tick)}° ${tick < 0 ? 'left' : 'right'}`}
+              {tick === 0
+                ? t('drills.makeMapView.aim')
+                : `${Math.abs(tick)}° ${tick < 0 ? 'left' : 'right'}`}
             </text>
           ))}
           {ticks(
@@ -235,7 +251,9 @@ function Picture({
               textAnchor="end"
               className="fill-ink2 text-[0.8125rem]"
             >
-              {tick === 0 ? 'pace' : `${tick > 0 ? '+' : '−'}${Math.abs(tick)} %`}
+              {tick === 0
+                ? t('drills.makeMapView.pace')
+                : `${tick > 0 ? '+' : '−'}${Math.abs(tick)} %`}
             </text>
           ))}
           <text
@@ -244,7 +262,7 @@ function Picture({
             textAnchor="middle"
             className="fill-ink2 text-[0.8125rem]"
           >
-            start direction, relative to the aim
+            {t('drills.makeMapView.startDirectionRelativeToThe')}
           </text>
         </svg>
       )}

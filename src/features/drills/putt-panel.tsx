@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Trash2 } from 'lucide-react';
 import { useId, useState } from 'react';
 import {
@@ -41,6 +42,8 @@ const typedGrade = (grade: number): string => `${Number((grade * 100).toFixed(2)
 
 /** Reading the putt: where it lies, how far, how it falls, how hard. */
 export function PuttPanel({ editing, greens }: { editing: Editing; greens: GreenOption[] }) {
+  const t = useTranslations();
+
   const { draft, units, tryLayout, onWrong } = editing;
   const { layout } = draft;
   const { putt, read } = layout;
@@ -73,9 +76,12 @@ export function PuttPanel({ editing, greens }: { editing: Editing; greens: Green
     <>
       {greens.length > 0 && (
         <Pick
-          label="Green"
-          placeholder="Choose a green"
-          options={[{ value: BY_HAND, label: 'no green (use the values below)' }, ...greens]}
+          label={t('drills.puttPanel.green')}
+          placeholder={t('drills.puttPanel.chooseAGreen')}
+          options={[
+            { value: BY_HAND, label: t('drills.puttPanel.noGreenUseTheValues') },
+            ...greens,
+          ]}
           value={read ? greenValue(read.greenId, read.spotId) : BY_HAND}
           onChange={stand}
         />
@@ -83,8 +89,8 @@ export function PuttPanel({ editing, greens }: { editing: Editing; greens: Green
       <div className="grid grid-cols-2 gap-x-6 gap-y-2.5">
         <LengthInput
           name="putt"
-          label="Putt"
-          what="A putt"
+          label={t('drills.puttPanel.putt')}
+          what={t('drills.puttPanel.aPutt')}
           kind="putt"
           {...PUTT_RANGE}
           units={units}
@@ -97,18 +103,20 @@ export function PuttPanel({ editing, greens }: { editing: Editing; greens: Green
         />
         <LengthInput
           name="green speed"
-          label="Green speed"
-          what="A green speed"
+          label={t('drills.puttPanel.greenSpeed')}
+          what={t('drills.puttPanel.aGreenSpeed')}
           kind="speed"
           {...GREEN_SPEED_RANGE}
           units={units}
           value={putt.greenSpeed}
-          onValue={(greenSpeed) => withPutt({ greenSpeed }, 'green speed', true)}
+          onValue={(greenSpeed) =>
+            withPutt({ greenSpeed }, t('drills.puttPanel.greenSpeed2'), true)
+          }
           onWrong={onWrong}
         />
         <ParsedInput
           name="slope"
-          label="Slope"
+          label={t('drills.puttPanel.slope')}
           value={putt.slope.grade}
           show={typedGrade}
           schema={gradeSchema(GRADE_RANGE.max)}
@@ -117,7 +125,7 @@ export function PuttPanel({ editing, greens }: { editing: Editing; greens: Green
         />
         <ParsedInput
           name="falls"
-          label="Fall direction"
+          label={t('drills.puttPanel.fallDirection')}
           list={list}
           value={way}
           show={typedFalls}
@@ -152,8 +160,8 @@ export function PuttPanel({ editing, greens }: { editing: Editing; greens: Green
       />
       <div className="grid grid-cols-2 items-end gap-x-6">
         <Pick
-          label="Pace"
-          placeholder="Choose a pace"
+          label={t('drills.puttPanel.pace')}
+          placeholder={t('drills.puttPanel.chooseAPace')}
           options={[
             ...PACES.map(({ id, name, past }) => ({
               value: id as string,
@@ -172,8 +180,8 @@ export function PuttPanel({ editing, greens }: { editing: Editing; greens: Green
         {pace === OWN ? (
           <LengthInput
             name="past"
-            label="Past the hole"
-            what="A run past the hole"
+            label={t('drills.puttPanel.pastTheHole')}
+            what={t('drills.puttPanel.aRunPastTheHole')}
             kind="along"
             {...PAST_RANGE}
             units={units}
@@ -182,7 +190,9 @@ export function PuttPanel({ editing, greens }: { editing: Editing; greens: Green
             onWrong={onWrong}
           />
         ) : (
-          <p className="pb-3 text-[0.9375rem] text-ink2">{roughLength(putt.past, units)} past</p>
+          <p className="pb-3 text-[0.9375rem] text-ink2">
+            {t('drills.puttPanel.past', { past: roughLength(putt.past, units) })}
+          </p>
         )}
       </div>
     </>
@@ -203,6 +213,8 @@ function Tiers({
   onTiers: (tiers: Putt['tiers']) => string | null;
   onWrong: Wrong;
 }) {
+  const t = useTranslations();
+
   const { tiers, distance } = putt;
   const changed = (index: number, change: Partial<Putt['tiers'][number]>) =>
     onTiers(tiers.map((tier, at) => (at === index ? { ...tier, ...change } : tier)));
@@ -213,11 +225,11 @@ function Tiers({
           key={index}
           className="grid grid-cols-[1fr_1fr_1.2fr_auto] items-end gap-x-3 border-l-4 border-rule pl-3"
         >
-          <legend className="sr-only">Tier {index + 1}</legend>
+          <legend className="sr-only">{t('drills.puttPanel.tier', { index: index + 1 })}</legend>
           <LengthInput
             name={`tier ${index} from`}
-            label="Tier start"
-            what="A tier"
+            label={t('drills.puttPanel.tierStart')}
+            what={t('drills.puttPanel.aTier')}
             kind="along"
             min={0.1}
             max={PUTT_RANGE.max}
@@ -228,7 +240,7 @@ function Tiers({
           />
           <ParsedInput
             name={`tier ${index} slope`}
-            label="Slope"
+            label={t('drills.puttPanel.slope')}
             value={slope.grade}
             show={typedGrade}
             schema={gradeSchema(GRADE_RANGE.max)}
@@ -237,7 +249,7 @@ function Tiers({
           />
           <ParsedInput
             name={`tier ${index} falls`}
-            label="Fall direction"
+            label={t('drills.puttPanel.fallDirection')}
             list={list}
             value={slope.falls}
             show={typedFalls}
@@ -246,7 +258,7 @@ function Tiers({
             onWrong={onWrong}
           />
           <Button
-            aria-label={`Remove tier ${index + 1}`}
+            aria-label={t('drills.puttPanel.removeTier', { index: index + 1 })}
             className="px-2"
             onClick={() => onTiers(tiers.filter((_, at) => at !== index))}
           >
@@ -268,7 +280,7 @@ function Tiers({
             ])
           }
         >
-          Add tier or step
+          {t('drills.puttPanel.addTierOrStep')}
         </button>
       )}
     </>
@@ -285,6 +297,8 @@ function BreakField({
   onSlope: (slope: Slope) => string | null;
   onWrong: Wrong;
 }) {
+  const t = useTranslations();
+
   const [typed, setTyped] = useState<string | null>(null);
   const [error, setError] = useState<string>();
   const said = breakWords(aimFor(putt).cups);
@@ -292,9 +306,7 @@ function BreakField({
     setTyped(text);
     const wanted = parseBreak(text);
     if (!wanted) {
-      return setError(
-        `“${text.slice(0, 24)}” is not a break. Measure from the edge of the hole, for example: 1.5 cups outside, right to left.`,
-      );
+      return setError(t('drills.puttPanel.isNotABreakMeasure', { slice: text.slice(0, 24) }));
     }
     try {
       setError(onSlope(slopeForBreak(putt, wanted.cups, wanted.towards)) ?? undefined);
@@ -305,7 +317,7 @@ function BreakField({
   };
   return (
     <TextField
-      label="Break"
+      label={t('drills.puttPanel.break')}
       value={typed ?? said}
       onChange={({ target }) => read(target.value)}
       onBlur={() => {

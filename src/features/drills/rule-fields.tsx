@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { z } from 'zod';
 import {
   RULES,
@@ -35,6 +36,8 @@ export function RuleFields({
   onCap: (cap: Cap) => void;
   onWrong: Wrong;
 }) {
+  const t = useTranslations();
+
   const take = <T,>(schema: z.ZodType<T>, next: unknown, keep: (value: T) => void) => {
     const parsed = schema.safeParse(next);
     if (!parsed.success) return parsed.error.issues[0]!.message;
@@ -48,8 +51,8 @@ export function RuleFields({
     <div className="grid gap-4">
       <div className="max-w-sm">
         <Pick
-          label="Done when"
-          placeholder="Choose a rule"
+          label={t('drills.ruleFields.doneWhen')}
+          placeholder={t('drills.ruleFields.chooseARule')}
           options={Object.entries(RULES).map(([value, { name }]) => ({ value, label: name }))}
           value={rule.type}
           onChange={(type) => onRule(RULES[type as Rule['type']].first)}
@@ -90,7 +93,7 @@ export function RuleFields({
           ))}
         <ParsedInput
           name="cap putts"
-          label="Maximum putts"
+          label={t('drills.ruleFields.maximumPutts')}
           value={cap.putts}
           show={String}
           schema={whole}
@@ -99,7 +102,7 @@ export function RuleFields({
         />
         <ParsedInput
           name="cap minutes"
-          label="Maximum minutes"
+          label={t('drills.ruleFields.maximumMinutes')}
           value={cap.minutes}
           show={String}
           schema={whole}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Pick } from '@/ui/pick';
 
 /** Stands for the layout as it is drawn, on no rung. */
@@ -16,12 +17,14 @@ export function RungPick({
   rung: number | null;
   onRung: (rung: number | null) => void;
 }) {
+  const t = useTranslations();
+
   return (
     <Pick
-      label="Rung"
-      placeholder="Choose a rung"
+      label={t('drills.rungPick.rung')}
+      placeholder={t('drills.rungPick.chooseARung')}
       options={[
-        { value: DRAWN, label: 'as designed' },
+        { value: DRAWN, label: t('drills.rungPick.asDesigned') },
         ...rungs.map((words, index) => ({
           value: String(index),
           label: String(index + 1),

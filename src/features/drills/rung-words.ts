@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { measuredAs, type Rung, type RungStrictness } from '@/core/layout';
 import { roughLength, showDegrees, showLength, type UnitPreferences } from '@/core/units';
 
@@ -11,12 +12,13 @@ export function rungWords(rung: Rung, units: UnitPreferences): string {
 
 /** What a rung lets through, in its own unit. */
 export function strictnessOfRung(
+  t: Translate,
   { quantity, tolerance }: RungStrictness,
   units: UnitPreferences,
 ): string {
   switch (quantity) {
     case 'strike':
-      return `±${(tolerance * 500).toFixed(1)} mm`;
+      return t('drills.rungWords.mm', { tolerance: (tolerance * 500).toFixed(1) });
     case 'pace':
       return roughLength(tolerance, units);
     default:

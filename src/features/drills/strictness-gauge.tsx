@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { showDegrees, toDegrees } from '@/core/units';
 import type { Strictness } from '@/core/layout';
 import { useSize } from '@/ui/use-size';
@@ -20,6 +21,8 @@ function tickWords(tick: number, outermost: number): string {
 
 /** The hole's window over the gate's tolerance, on one scale of degrees. */
 export function StrictnessGauge({ gate, hole }: Pick<Strictness, 'gate' | 'hole'>) {
+  const t = useTranslations();
+
   const [ref, size] = useSize<HTMLDivElement>();
   const reach = Math.max(gate.left, gate.right, hole.left, hole.right);
   const step = [0.25, 0.5, 1, 2, 5, 10].find((one) => one * 2.6 >= toDegrees(reach)) ?? 20;
@@ -60,7 +63,10 @@ export function StrictnessGauge({ gate, hole }: Pick<Strictness, 'gate' | 'hole'
           width={width}
           height={HEIGHT}
           role="img"
-          aria-label={`hole ${range(hole)}, gate ${range(gate)}`}
+          aria-label={t('drills.strictnessGauge.holeGate', {
+            range: range(hole),
+            range2: range(gate),
+          })}
         >
           {bar(hole, 20, 'hole', 'fill-hole stroke-hole', 'fill-hole')}
           {bar(gate, 68, 'gate', 'fill-line stroke-line', 'fill-line')}

@@ -1,9 +1,10 @@
+import { t } from 'tests/english';
 import { LIBRARY } from '@/core/drill';
 import { COMMON_KIT } from '@/core/people';
 import { DEFAULT_UNITS } from '@/core/units';
 import { NO_FILTER, drillSummaries, fits, type DrillFilter } from './summary';
 
-const all = drillSummaries([], DEFAULT_UNITS);
+const all = drillSummaries(t, [], DEFAULT_UNITS);
 const found = (filter: Partial<DrillFilter>) =>
   all.filter((drill) => fits(drill, { ...NO_FILTER, ...filter })).map(({ id }) => id);
 

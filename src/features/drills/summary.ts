@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import {
   LIBRARY,
   skillWords,
@@ -49,7 +50,7 @@ export interface DrillSummary {
 }
 
 /** What the element that a ladder would change lets through. */
-function letsThrough(layout: Layout, units: UnitPreferences): string {
+function letsThrough(t: Translate, layout: Layout, units: UnitPreferences): string {
   const id = ladderElement(layout);
   const tolerance = standing(layout)
     .find((element) => element.id === id)
@@ -57,15 +58,18 @@ function letsThrough(layout: Layout, units: UnitPreferences): string {
   if (!tolerance) return '';
   switch (tolerance.quantity) {
     case 'strike':
-      return `±${showLength(tolerance.right, 'across', units)} strike`;
+      return t('drills.summary.strike', { right: showLength(tolerance.right, 'across', units) });
     case 'pace':
-      return `${roughLength(tolerance.left + tolerance.right, units)} of pace`;
+      return t('drills.summary.ofPace', {
+        left: roughLength(tolerance.left + tolerance.right, units),
+      });
     default:
       return `±${showDegrees((tolerance.left + tolerance.right) / 2)} ${tolerance.quantity}`;
   }
 }
 
 function summary(
+  t: Translate,
   drill: { id: string; own: boolean; name: string; layout: Layout },
   details: DrillDetails,
   units: UnitPreferences,
@@ -86,7 +90,7 @@ function summary(
     name: drill.name,
     purpose,
     stands,
-    lets: letsThrough(drill.layout, units),
+    lets: letsThrough(t, drill.layout, units),
     skills,
     misses,
     avoid,
@@ -108,19 +112,24 @@ function summary(
 }
 
 /** One of the coach's own drills in a list. */
-export const ownSummary = (drill: Drill, units: UnitPreferences): DrillSummary =>
-  summary({ ...drill, own: true }, drill.details, units);
+export const ownSummary = (t: Translate, drill: Drill, units: UnitPreferences): DrillSummary =>
+  summary(t, { ...drill, own: true }, drill.details, units);
 
 /** A built-in drill in a list. */
 export const builtInSummary = (
+  t: Translate,
   { key, name, layout, ...details }: LibraryDrill,
   units: UnitPreferences,
-): DrillSummary => summary({ id: key, own: false, name, layout }, details, units);
+): DrillSummary => summary(t, { id: key, own: false, name, layout }, details, units);
 
 /** The coach's own drills and the built-in ones. */
-export const drillSummaries = (own: Drill[], units: UnitPreferences): DrillSummary[] => [
-  ...own.map((drill) => ownSummary(drill, units)),
-  ...LIBRARY.map((drill) => builtInSummary(drill, units)),
+export const drillSummaries = (
+  t: Translate,
+  own: Drill[],
+  units: UnitPreferences,
+): DrillSummary[] => [
+  ...own.map((drill) => ownSummary(t, drill, units)),
+  ...LIBRARY.map((drill) => builtInSummary(t, drill, units)),
 ];
 
 /** What a list of drills is narrowed by; null or empty asks for nothing. */

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { Button } from '@/ui/button';
@@ -8,6 +9,8 @@ import { copyDrill, takeDrill } from './actions';
 
 /** From a built-in drill to a session, or to a copy that can be changed. */
 export function TakeButtons({ id }: { id: string }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, begin] = useTransition();
   const take = (fresh: boolean, to: (own: string) => string) =>
@@ -18,14 +21,14 @@ export function TakeButtons({ id }: { id: string }) {
   return (
     <>
       <Button disabled={busy} onClick={() => take(true, (own) => `/drills/${own}`)}>
-        Edit a copy
+        {t('drills.takeButtons.editACopy')}
       </Button>
       <Button
         kind="primary"
         disabled={busy}
         onClick={() => take(false, (own) => `/start?drill=${own}`)}
       >
-        Start session
+        {t('drills.takeButtons.startSession')}
       </Button>
     </>
   );
@@ -33,6 +36,8 @@ export function TakeButtons({ id }: { id: string }) {
 
 /** A copy of one of the coach's own. */
 export function CopyButton({ id }: { id: string }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, begin] = useTransition();
   return (
@@ -46,7 +51,7 @@ export function CopyButton({ id }: { id: string }) {
         })
       }
     >
-      Copy drill
+      {t('drills.takeButtons.copyDrill')}
     </Button>
   );
 }

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import 'server-only';
 import { libraryDrill, libraryFor, type DrillValues, type LibraryDrill } from '@/core/drill';
 import type { UnitPreferences } from '@/core/units';
@@ -91,6 +92,7 @@ export async function ownRef(
 
 /** A drill that a start form names, as a list shows it; null where it is not there any more. */
 export async function summaryOf(
+  t: Translate,
   database: Database,
   principal: CoachPrincipal,
   ref: string,
@@ -98,7 +100,7 @@ export async function summaryOf(
 ): Promise<DrillSummary | null> {
   const key = keyOfRef(ref);
   const builtIn = key ? libraryDrill(key, units) : null;
-  if (builtIn) return builtInSummary(builtIn, units);
+  if (builtIn) return builtInSummary(t, builtIn, units);
   const own = (await listDrills(database, principal)).find(({ id }) => id === ref);
-  return own ? ownSummary(own, units) : null;
+  return own ? ownSummary(t, own, units) : null;
 }

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { tapeList, type Layout, type TapeRow } from '@/core/layout';
 import { formatLength, roughLength, showLength, type UnitPreferences } from '@/core/units';
 import { ColumnHead } from '@/ui/column-head';
@@ -48,14 +49,18 @@ export const TAPE_LIST = 'tape-list';
 
 /** Where everything goes, measured from the ball mark, in the order of placing. */
 export function TapeList({ layout, units }: { layout: Layout; units: UnitPreferences }) {
+  const t = useTranslations();
+
   return (
     <table id={TAPE_LIST} className="w-full text-[0.9375rem]">
-      <caption className="sr-only">Tape list, from the ball marker</caption>
+      <caption className="sr-only">{t('drills.tapeList.tapeListFromTheBall')}</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <ColumnHead>item</ColumnHead>
-          <ColumnHead className="pl-3 text-right">along</ColumnHead>
-          <ColumnHead className="pl-3 text-right">across, to the centre of the tee</ColumnHead>
+          <ColumnHead>{t('drills.tapeList.item')}</ColumnHead>
+          <ColumnHead className="pl-3 text-right">{t('drills.tapeList.along')}</ColumnHead>
+          <ColumnHead className="pl-3 text-right">
+            {t('drills.tapeList.acrossToTheCentreOf')}
+          </ColumnHead>
         </tr>
       </thead>
       <tbody>
@@ -64,11 +69,13 @@ export function TapeList({ layout, units }: { layout: Layout; units: UnitPrefere
             <td className="py-1.5 pr-3">
               {row.label ? `${row.name}, ${row.label}` : row.name}
               {row.what === 'curve' && (
-                <span className="block text-sm text-ink2">a coin to roll over, not a tee</span>
+                <span className="block text-sm text-ink2">
+                  {t('drills.tapeList.aCoinToRollOver')}
+                </span>
               )}
               {row.checks.map(({ name, metres }) => (
                 <span key={name} className="block text-sm text-ink2">
-                  check {checkLength(metres, units)} {name}
+                  {t('drills.tapeList.check', { checkLength: checkLength(metres, units), name })}
                 </span>
               ))}
             </td>

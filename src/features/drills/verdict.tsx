@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import {
   airAtTurn,
   checkLayout,
@@ -44,6 +46,8 @@ export function Verdict({
   stale: boolean;
   onWorth?: (field: string, metres: number) => void;
 }) {
+  const t = useTranslations();
+
   const element = standing(layout).find(({ id }) => id === chosen);
   if (!element) return null;
   const tolerance = element.tolerance();
@@ -54,10 +58,12 @@ export function Verdict({
   return (
     <section
       className="px-4 py-5 md:px-7 lg:pr-6"
-      aria-label={`How strict is the ${element.name.toLowerCase()}?`}
+      aria-label={t('drills.verdict.howStrictIsThe', { element: element.name.toLowerCase() })}
       aria-live="polite"
     >
-      <h2 className="mb-2 cap">How strict is the {element.name.toLowerCase()}?</h2>
+      <h2 className="mb-2 cap">
+        {t('drills.verdict.howStrictIsThe', { element: element.name.toLowerCase() })}
+      </h2>
       {tolerance ? (
         <Told
           layout={layout}
@@ -79,7 +85,9 @@ export function Verdict({
         </ul>
       )}
       {sensitivity.length > 0 && tolerance && (
-        <p className="mt-3 text-sm text-ink2">{sensitivityWords(sensitivity, tolerance, units)}</p>
+        <p className="mt-3 text-sm text-ink2">
+          {sensitivityWords(t, sensitivity, tolerance, units)}
+        </p>
       )}
       {findings.map((found) => (
         <p
@@ -92,7 +100,7 @@ export function Verdict({
       ))}
       {stale && (
         <p className="mt-2 text-sm text-ink2" role="status">
-          The drawing shows the last values that could be built.
+          {t('drills.verdict.theDrawingShowsTheLast')}
         </p>
       )}
     </section>
@@ -100,24 +108,38 @@ export function Verdict({
 }
 
 /** A change of a tolerance in its own unit. */
-const changeWords = (change: number, { quantity }: Tolerance, units: UnitPreferences): string =>
+const changeWords = (
+  t: Translate,
+  change: number,
+  { quantity }: Tolerance,
+  units: UnitPreferences,
+): string =>
   quantity === 'strike'
-    ? `${(change * 1000).toFixed(1)} mm`
+    ? t('drills.verdict.mm', { change: (change * 1000).toFixed(1) })
     : quantity === 'pace'
       ? roughLength(change, units)
       : showDegrees(change);
 
 /** What to measure last and best: "The ball's spot matters most: 3 mm off changes it by 0.38°; …". */
 function sensitivityWords(
+  t: Translate,
   [first, ...rest]: Sensitivity[],
   tolerance: Tolerance,
   units: UnitPreferences,
 ): string {
   if (!first) return '';
   const said = ({ error, kind, change }: Sensitivity) =>
-    `an error of ${showLength(error, kind === 'along' && error < 0.02 ? 'across' : kind, units)} changes it by ${changeWords(change, tolerance, units)}`;
+    t('drills.verdict.anErrorOfChangesIt', {
+      error: showLength(error, kind === 'along' && error < 0.02 ? 'across' : kind, units),
+      change: changeWords(t, change, tolerance, units),
+    });
   const others = rest.map((one) => `${one.label.toLowerCase()}: ${said(one)}`);
-  return `Measure most carefully: ${first.label.toLowerCase()}, where ${said(first)}${others.length > 0 ? `; ${others.join('; ')}` : ''}.`;
+  return t('drills.verdict.measureMostCarefullyWhere', {
+    first: first.label.toLowerCase(),
+    first2: said(first),
+    others: others.join('; '),
+    othersPositive: String(others.length > 0),
+  });
 }
 
 function Told({
@@ -133,6 +155,8 @@ function Told({
   units: UnitPreferences;
   onWorth?: (field: string, metres: number) => void;
 }) {
+  const t = useTranslations();
+
   const piece = layout.elements.find(({ id }) => id === chosen)!;
   const region = standing(layout)
     .find(({ id }) => id === chosen)!
@@ -155,7 +179,7 @@ function Told({
               onClick={() => onWorth(result.worth!.field, worth)}
               disabled={Math.abs(worth - (now ?? 0)) < 1e-6}
             >
-              Match the hole: {showLength(worth, 'across', units)}
+              {t('drills.verdict.matchTheHole', { worth: showLength(worth, 'across', units) })}
             </Button>
           )}
         </>
@@ -167,16 +191,20 @@ function Told({
       return (
         <>
           <p className="text-[1rem]">
-            <strong className="text-[1.375rem] num">±{showLength(air, 'across', units)}</strong> of
-            strike. A ball struck at the edge of this range runs{' '}
-            <strong className="num">{(edgeLoss(air) * 100).toFixed(1)} %</strong> shorter with a
-            standard blade.
+            {t.rich('drills.verdict.ofStrikeABallStruck', {
+              air: showLength(air, 'across', units),
+              edgeLoss: (edgeLoss(air) * 100).toFixed(1),
+              strong: (chunks) => <strong className="text-[1.375rem] num">{chunks}</strong>,
+              strong2: (chunks) => <strong className="num">{chunks}</strong>,
+            })}
           </p>
           <p className="mt-2 text-[0.9375rem] text-ink2">
-            This head is {showLength(player.headLength, 'across', units)} by{' '}
-            {showLength(player.headDepth, 'across', units)}. With the face turned 2° to the path it
-            has {airWords(air, 2, layout)} of clearance on each side, with 5°{' '}
-            {airWords(air, 5, layout)}.
+            {t('drills.verdict.thisHeadIsByWith', {
+              headLength: showLength(player.headLength, 'across', units),
+              headDepth: showLength(player.headDepth, 'across', units),
+              air: airWords(t, air, 2, layout),
+              air2: airWords(t, air, 5, layout),
+            })}
           </p>
         </>
       );
@@ -185,12 +213,12 @@ function Told({
       return (
         <>
           <p className="text-[1rem]">
-            <strong className="text-[1.375rem] num">
-              {tolerance.left.toFixed(4) === tolerance.right.toFixed(4)
-                ? `±${showDegrees(tolerance.right, 1)}`
-                : `−${showDegrees(tolerance.left, 1)} +${showDegrees(tolerance.right, 1)}`}
-            </strong>{' '}
-            of path, when the ball is struck in the centre of the face.
+            {t.rich('drills.verdict.ofPathWhenTheBall', {
+              right: showDegrees(tolerance.right, 1),
+              left: showDegrees(tolerance.left, 1),
+              left2: String(tolerance.left.toFixed(4) === tolerance.right.toFixed(4)),
+              strong: (chunks) => <strong className="text-[1.375rem] num">{chunks}</strong>,
+            })}
           </p>
           {region && <BoxRegion corners={region} hand={layout.player.hand} />}
         </>
@@ -198,10 +226,12 @@ function Told({
     case 'face':
       return (
         <p className="text-[1rem]">
-          <strong className="text-[1.375rem] num">±{showDegrees(tolerance.right, 1)}</strong> of
-          face angle at the held finish. On this putt, the make window is −
-          {showDegrees(makeWindow(layout.putt).left)} +{showDegrees(makeWindow(layout.putt).right)}{' '}
-          of start line, and most of that comes from the face.
+          {t.rich('drills.verdict.ofFaceAngleAtThe', {
+            right: showDegrees(tolerance.right, 1),
+            left: showDegrees(makeWindow(layout.putt).left),
+            right2: showDegrees(makeWindow(layout.putt).right),
+            strong: (chunks) => <strong className="text-[1.375rem] num">{chunks}</strong>,
+          })}
         </p>
       );
     case 'pace': {
@@ -210,18 +240,21 @@ function Told({
         `${Math.abs((speed / aim.startSpeed - 1) * 100).toFixed(0)} %`;
       return (
         <p className="text-[1rem]">
-          This holds putts that run from{' '}
-          <strong className="num">{roughLength(tolerance.left, units)} shorter</strong> to{' '}
-          <strong className="num">{roughLength(tolerance.right, units)} longer</strong> than
-          intended. On the start line, the hole accepts putts that start from {percent(slowest)}{' '}
-          slower to {percent(fastest)} faster.
+          {t.rich('drills.verdict.thisHoldsPuttsThatRun', {
+            left: roughLength(tolerance.left, units),
+            right: roughLength(tolerance.right, units),
+            slowest: percent(slowest),
+            fastest: percent(fastest),
+            strong: (chunks) => <strong className="num">{chunks}</strong>,
+            strong2: (chunks) => <strong className="num">{chunks}</strong>,
+          })}
         </p>
       );
     }
   }
 }
 
-function airWords(clearance: number, degrees: number, { player }: Layout): string {
+function airWords(t: Translate, clearance: number, degrees: number, { player }: Layout): string {
   const air = airAtTurn(clearance, degrees * DEGREE, player);
-  return air <= 0 ? 'none' : `${(air * 1000).toFixed(1)} mm`;
+  return air <= 0 ? 'none' : t('drills.verdict.mm2', { air: (air * 1000).toFixed(1) });
 }

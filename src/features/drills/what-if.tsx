@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { useMemo, useState } from 'react';
 import {
   DROP_SPEED,
@@ -35,6 +37,8 @@ import { ColumnHead } from '@/ui/column-head';
 
 /** The same putt otherwise: another pace, another green, from the other side; and what that changes. */
 export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferences }) {
+  const t = useTranslations();
+
   const { putt } = layout;
   const [pace, setPace] = useState<PaceId>(
     paceOf(putt.past, putt.distance) === 'dies' ? 'rolls' : 'dies',
@@ -63,11 +67,11 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
   const there = other && windowOrNull(other);
   return (
     <div className="grid gap-6 px-4 py-5 md:px-7">
-      <section className="grid gap-4" aria-label="Comparison">
+      <section className="grid gap-4" aria-label={t('drills.whatIf.comparison')}>
         <div className="grid items-end gap-x-6 gap-y-3 sm:grid-cols-[1fr_150px_auto]">
           <Pick
-            label="What-if pace"
-            placeholder="Choose a pace"
+            label={t('drills.whatIf.whatIfPace')}
+            placeholder={t('drills.whatIf.chooseAPace')}
             options={PACES.map(({ id, name, past: run }) => ({
               value: id,
               label: name,
@@ -77,18 +81,18 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
             onChange={(next) => setPace(next as PaceId)}
           />
           <TextField
-            label="What-if green speed"
+            label={t('drills.whatIf.whatIfGreenSpeed')}
             value={speed}
             onChange={({ target }) => setSpeed(target.value)}
             error={greenSpeed.error?.issues[0]?.message}
           />
           {sloped && (
             <Choice
-              label="Putt from"
+              label={t('drills.whatIf.puttFrom')}
               value={turned ? 'other' : 'same'}
               onChange={(next) => setTurned(next === 'other')}
               options={[
-                { value: 'same', label: 'this side' },
+                { value: 'same', label: t('drills.whatIf.thisSide') },
                 { value: 'other', label: isUphill(putt) ? 'above' : 'below' },
               ]}
             />
@@ -96,7 +100,7 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
         </div>
         {there && other ? (
           <>
-            <p className="text-[1.125rem]">{difference(here, there)}</p>
+            <p className="text-[1.125rem]">{difference(t, here, there)}</p>
             <figure className="min-w-0 border border-ink">
               <div className="h-[380px] max-md:h-[300px]">
                 <LayoutDrawing
@@ -109,16 +113,22 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
               </div>
               <figcaption className="flex flex-wrap gap-x-6 gap-y-1 border-t border-ink px-3 py-1.5 text-[0.9375rem]">
                 <span>
-                  <span aria-hidden className="font-[700]">
-                    ━━
-                  </span>{' '}
-                  as designed
+                  {t.rich('drills.whatIf.asDesigned', {
+                    span: (chunks) => (
+                      <span aria-hidden className="font-[700]">
+                        {chunks}
+                      </span>
+                    ),
+                  })}
                 </span>
                 <span className="text-hole">
-                  <span aria-hidden className="font-[700]">
-                    ╍╍
-                  </span>{' '}
-                  what if
+                  {t.rich('drills.whatIf.whatIf', {
+                    span: (chunks) => (
+                      <span aria-hidden className="font-[700]">
+                        {chunks}
+                      </span>
+                    ),
+                  })}
                 </span>
               </figcaption>
             </figure>
@@ -126,19 +136,17 @@ export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferenc
           </>
         ) : (
           <p className="text-ink2">
-            {other
-              ? 'A ball at that pace would not stop there.'
-              : 'Enter a valid green speed to compare.'}
+            {other ? t('drills.whatIf.aBallAtThatPace') : t('drills.whatIf.enterAValidGreenSpeed')}
           </p>
         )}
       </section>
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
-        <section aria-label="Pace and the hole">
-          <h2 className="mb-1 cap">Usable hole width by pace</h2>
+        <section aria-label={t('drills.whatIf.paceAndTheHole')}>
+          <h2 className="mb-1 cap">{t('drills.whatIf.usableHoleWidthByPace')}</h2>
           <ShareTable putt={putt} units={units} />
         </section>
-        <section aria-label="Green speed errors">
-          <h2 className="mb-1 cap">Effect of a wrong green speed</h2>
+        <section aria-label={t('drills.whatIf.greenSpeedErrors')}>
+          <h2 className="mb-1 cap">{t('drills.whatIf.effectOfAWrongGreen')}</h2>
           <WrongSpeed putt={putt} units={units} />
         </section>
       </div>
@@ -158,23 +166,32 @@ function windowOrNull(putt: Putt): MakeWindow | null {
 }
 
 /** The difference in one sentence: how much faster it starts, how much less it breaks, how much easier it is. */
-function difference(here: MakeWindow, there: MakeWindow): string {
+function difference(t: Translate, here: MakeWindow, there: MakeWindow): string {
   const faster = Math.round((there.aim.startSpeed / here.aim.startSpeed - 1) * 100);
   const start =
     faster === 0
-      ? 'It starts at the same speed'
-      : `It starts ${Math.abs(faster)} % ${faster > 0 ? 'faster' : 'slower'}`;
+      ? t('drills.whatIf.itStartsAtTheSame')
+      : t('drills.whatIf.itStartsFaster', {
+          abs: Math.abs(faster),
+          fasterPositive: String(faster > 0),
+        });
   const [was, is] = [here, there].map(({ aim }) => Math.abs(aim.cups)) as [number, number];
   const breaks =
     Math.abs(is - was) < 0.05
-      ? 'breaks the same'
-      : `breaks ${Math.abs(is - was).toFixed(1)} cups ${is < was ? 'less' : 'more'}`;
+      ? t('drills.whatIf.breaksTheSame')
+      : t('drills.whatIf.breaksCupsLess', {
+          value: Math.abs(is - was).toFixed(1),
+          isBelow: String(is < was),
+        });
   const window = (there.left + there.right) / (here.left + here.right);
   const ease =
     Math.abs(window - 1) < 0.02
-      ? 'the start-line window stays the same'
-      : `the start-line window is ${Math.round(Math.abs(window - 1) * 100)} % ${window > 1 ? 'wider' : 'narrower'}`;
-  return `${start}, ${breaks}, and ${ease}.`;
+      ? t('drills.whatIf.theStartLineWindowStays')
+      : t('drills.whatIf.theStartLineWindowIs', {
+          abs: Math.round(Math.abs(window - 1) * 100),
+          windowAbove: String(window > 1),
+        });
+  return t('drills.whatIf.and', { start, breaks, ease });
 }
 
 function Comparison({
@@ -190,6 +207,8 @@ function Comparison({
   other: Putt;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const both = [
     { window: here, putt },
     { window: there, putt: other },
@@ -197,32 +216,43 @@ function Comparison({
   const percent = (window: MakeWindow, speed: number) =>
     `${((speed / window.aim.startSpeed - 1) * 100).toFixed(1).replace('-', '−')} %`;
   const rows: [string, (one: (typeof both)[number]) => string][] = [
-    ['pace past the hole', (one) => roughLength(one.putt.past, units)],
-    ['start speed', ({ window }) => `${window.aim.startSpeed.toFixed(2)} m/s`],
+    [t('drills.whatIf.pacePastTheHole'), (one) => roughLength(one.putt.past, units)],
+    [t('drills.whatIf.startSpeed'), ({ window }) => `${window.aim.startSpeed.toFixed(2)} m/s`],
     ['aim', ({ window }) => besideWords(window.aim.beside, units)],
     ['breaks', ({ window }) => breakWords(window.aim.cups)],
     [
-      'greatest distance from the line',
+      t('drills.whatIf.greatestDistanceFromTheLine'),
       ({ window }) => roughLength(Math.abs(window.aim.highest.across), units),
     ],
     [
       'start-line tolerance',
-      ({ window }) => `${showDegrees(window.left)} left, ${showDegrees(window.right)} right`,
+      ({ window }) =>
+        t('drills.whatIf.leftRight', {
+          left: showDegrees(window.left),
+          right: showDegrees(window.right),
+        }),
     ],
     [
       'start-speed tolerance',
-      ({ window }) => `${percent(window, window.slowest)} to +${percent(window, window.fastest)}`,
+      ({ window }) =>
+        t('drills.whatIf.to', {
+          window: percent(window, window.slowest),
+          window2: percent(window, window.fastest),
+        }),
     ],
-    ['usable hole width', ({ window }) => `${Math.round(window.shareOfHole * 100)} %`],
+    [
+      t('drills.whatIf.usableHoleWidth'),
+      ({ window }) => `${Math.round(window.shareOfHole * 100)} %`,
+    ],
   ];
   return (
     <table className="w-full text-[0.9375rem]">
-      <caption className="sr-only">As designed compared with what if</caption>
+      <caption className="sr-only">{t('drills.whatIf.asDesignedComparedWithWhat')}</caption>
       <thead>
         <tr className="border-b text-left cap">
           <td className="py-1.5 font-[inherit]" />
-          <ColumnHead className="pl-4 text-right">as designed</ColumnHead>
-          <ColumnHead className="pl-4 text-right">what if</ColumnHead>
+          <ColumnHead className="pl-4 text-right">{t('drills.whatIf.asDesigned2')}</ColumnHead>
+          <ColumnHead className="pl-4 text-right">{t('drills.whatIf.whatIf2')}</ColumnHead>
         </tr>
       </thead>
       <tbody>
@@ -245,15 +275,19 @@ function Comparison({
 const RUNS = [0.08, 0.15, 0.3, 0.45, 0.6, 0.9, 1.2, 1.8];
 
 function ShareTable({ putt, units }: { putt: Putt; units: UnitPreferences }) {
+  const t = useTranslations();
+
   const deceleration = rollingDeceleration(putt.greenSpeed);
   return (
     <table className="w-full text-[0.9375rem]">
-      <caption className="sr-only">Usable hole width by pace</caption>
+      <caption className="sr-only">{t('drills.whatIf.usableHoleWidthByPace')}</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <ColumnHead>past the hole</ColumnHead>
+          <ColumnHead>{t('drills.whatIf.pastTheHole')}</ColumnHead>
           <ColumnHead className="pl-4">
-            <Term name="usable hole width">usable hole width</Term> that is left
+            {t.rich('drills.whatIf.usableHoleWidthThatIs', {
+              term: (chunks) => <Term name="usable hole width">{chunks}</Term>,
+            })}
           </ColumnHead>
         </tr>
       </thead>
@@ -272,7 +306,7 @@ function ShareTable({ putt, units }: { putt: Putt; units: UnitPreferences }) {
                     aria-hidden
                   />
                   <span className="num">
-                    {speed < DROP_SPEED ? `${share} %` : 'skips over the hole'}
+                    {speed < DROP_SPEED ? `${share} %` : t('drills.whatIf.skipsOverTheHole')}
                   </span>
                 </span>
               </td>

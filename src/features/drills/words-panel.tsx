@@ -1,5 +1,7 @@
 'use client';
 
+import type { MessageKey } from '@/words/translate';
+import { useTranslations } from 'next-intl';
 import {
   missNames,
   PLACES,
@@ -17,12 +19,12 @@ import { Several } from '@/ui/several';
 import type { Editing } from './editing';
 import { RuleFields } from './rule-fields';
 
-const COUNT_WORDS: Record<Counts, string> = {
-  all: 'everything logged',
-  gate: 'the gates',
-  hole: 'the hole',
-  zone: 'the zone',
-};
+const COUNT_WORDS = {
+  all: 'drills.wordsPanel.countsAll',
+  gate: 'drills.wordsPanel.countsGate',
+  hole: 'drills.wordsPanel.countsHole',
+  zone: 'drills.wordsPanel.countsZone',
+} as const satisfies Record<Counts, MessageKey>;
 
 const lines = (text: string): string[] =>
   text
@@ -35,6 +37,8 @@ const words = <T extends string>(values: readonly T[], say?: (value: T) => strin
 
 /** What a drill is for, how it is done and when it is done with. */
 export function WordsPanel({ editing }: { editing: Editing }) {
+  const t = useTranslations();
+
   const { draft, changeDetails, tryLayout } = editing;
   const { details, layout } = draft;
   const text = (
@@ -56,10 +60,13 @@ export function WordsPanel({ editing }: { editing: Editing }) {
     onChange: (values: string[]) => changeDetails({ [name]: values } as never, name),
   });
   return (
-    <section className="grid max-w-3xl gap-6 px-4 py-5 md:px-7" aria-label="Description">
-      <TextField label="Purpose" maxLength={300} {...text('purpose')} />
+    <section
+      className="grid max-w-3xl gap-6 px-4 py-5 md:px-7"
+      aria-label={t('drills.wordsPanel.description')}
+    >
+      <TextField label={t('drills.wordsPanel.purpose')} maxLength={300} {...text('purpose')} />
       <Several
-        label="Skills trained"
+        label={t('drills.wordsPanel.skillsTrained')}
         options={words(skills(), skillWords)}
         {...several('skills')}
       />
@@ -72,41 +79,71 @@ export function WordsPanel({ editing }: { editing: Editing }) {
           onWrong={editing.onWrong}
         />
         <Choice
-          label="What counts as a pass"
+          label={t('drills.wordsPanel.whatCountsAsAPass')}
           value={layout.counts}
           onChange={(counts) => tryLayout({ ...layout, counts }, 'counts')}
-          options={words(COUNTS, (one) => COUNT_WORDS[one])}
+          options={words(COUNTS, (one) => t(COUNT_WORDS[one]))}
         />
         <p className="text-[1rem]">
-          <strong>Done:</strong> {ruleWords(details.rule)}. At most {details.cap.putts} putts or{' '}
-          {details.cap.minutes} minutes.
+          {t.rich('drills.wordsPanel.doneAtMostPuttsOr', {
+            rule: ruleWords(details.rule),
+            putts: details.cap.putts,
+            minutes: details.cap.minutes,
+            strong: (chunks) => <strong>{chunks}</strong>,
+          })}
         </p>
       </div>
-      <NotesField label="Steps, one per line" {...list('steps')} />
-      <TextField label="How to judge" maxLength={300} {...text('judge')} />
-      <TextField label="Dose" maxLength={200} {...text('dose')} />
+      <NotesField label={t('drills.wordsPanel.stepsOnePerLine')} {...list('steps')} />
+      <TextField label={t('drills.wordsPanel.howToJudge')} maxLength={300} {...text('judge')} />
+      <TextField label={t('drills.wordsPanel.dose')} maxLength={200} {...text('dose')} />
       <div className="grid gap-5 sm:grid-cols-2">
-        <NotesField label="When to use it" rows={3} maxLength={400} {...text('when')} />
-        <NotesField label="When not to use it" rows={3} maxLength={400} {...text('whenNot')} />
+        <NotesField
+          label={t('drills.wordsPanel.whenToUseIt')}
+          rows={3}
+          maxLength={400}
+          {...text('when')}
+        />
+        <NotesField
+          label={t('drills.wordsPanel.whenNotToUseIt')}
+          rows={3}
+          maxLength={400}
+          {...text('whenNot')}
+        />
       </div>
-      <NotesField label="Common errors, one per line" rows={3} {...list('errors')} />
       <NotesField
-        label="Extra cautions, one per line"
-        hint="The elements’ own cautions are added automatically."
+        label={t('drills.wordsPanel.commonErrorsOnePerLine')}
+        rows={3}
+        {...list('errors')}
+      />
+      <NotesField
+        label={t('drills.wordsPanel.extraCautionsOnePerLine')}
+        hint={t('drills.wordsPanel.theElementsOwnCautionsAre')}
         rows={2}
         {...list('cautions')}
       />
-      <Several label="Misses it helps" options={words(missNames())} {...several('misses')} />
-      <Several label="Misses it makes worse" options={words(missNames())} {...several('avoid')} />
       <Several
-        label="Places"
+        label={t('drills.wordsPanel.missesItHelps')}
+        options={words(missNames())}
+        {...several('misses')}
+      />
+      <Several
+        label={t('drills.wordsPanel.missesItMakesWorse')}
+        options={words(missNames())}
+        {...several('avoid')}
+      />
+      <Several
+        label={t('drills.wordsPanel.places')}
         options={words(PLACES, (one) => PLACE_WORDS[one])}
         {...several('places')}
       />
-      <Several label="Levels" options={words(LEVELS)} {...several('levels')} />
+      <Several
+        label={t('drills.wordsPanel.levels')}
+        options={words(LEVELS)}
+        {...several('levels')}
+      />
       <div className="flex flex-wrap gap-6">
         <Choice
-          label="Stroke type"
+          label={t('drills.wordsPanel.strokeType')}
           value={details.school}
           onChange={(school) => changeDetails({ school }, 'school')}
           options={[
@@ -116,11 +153,11 @@ export function WordsPanel({ editing }: { editing: Editing }) {
           ]}
         />
         <Choice
-          label="From a chair"
+          label={t('drills.wordsPanel.fromAChair')}
           value={details.seated}
           onChange={(seated) => changeDetails({ seated }, 'seated')}
           options={[
-            { value: 'yes', label: 'as designed' },
+            { value: 'yes', label: t('drills.wordsPanel.asDesigned') },
             { value: 'adapted', label: 'adapted' },
             { value: 'no', label: 'no' },
           ]}

@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import { DEFAULT_PUTT } from '@/core/green';
 import { LIBRARY, libraryDrill } from '@/core/drill';
 import {
@@ -75,7 +76,7 @@ describe('a rung in words', () => {
     const rung = ladder[index]!;
     expect(rungWords(rung, DEFAULT_UNITS)).toBe(words);
     const strictness = rungStrictness(onRung(layout, rung), rung);
-    expect(strictnessOfRung(strictness, DEFAULT_UNITS)).toBe(lets);
+    expect(strictnessOfRung(t, strictness, DEFAULT_UNITS)).toBe(lets);
   });
 
   it('tells a longer putt by its length, and what the hole takes of it', () => {

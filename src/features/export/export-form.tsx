@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '@/ui/button';
@@ -18,6 +19,8 @@ export function ExportForm({
   /** Whoever asks reaches all of the academy: the whole book goes along. */
   whole: boolean;
 }) {
+  const t = useTranslations();
+
   const [student, setStudent] = useState(ALL);
   const [from, setFrom] = useState('');
   const [until, setUntil] = useState('');
@@ -33,48 +36,42 @@ export function ExportForm({
   return (
     <div className="grid gap-4">
       <p className="text-[1rem]">
-        The export is one ZIP file of tables for a spreadsheet or another program. It contains
-        students, their putters and set-up cards, sessions, drills as they were set up, every putt,
-        every score and a description of each column.
-        {whole &&
-          !narrowed &&
-          ' It also contains a full export of everything, for an empty Dirigo elsewhere.'}
+        {t('export.exportForm.theExportIsOneZIP')}
+        {whole && !narrowed && t('export.exportForm.itAlsoContainsAFull')}
       </p>
       <Pick
-        label="Students"
-        placeholder="Choose"
-        options={[{ value: ALL, label: 'all students' }, ...students]}
+        label={t('export.exportForm.students')}
+        placeholder={t('export.exportForm.choose')}
+        options={[{ value: ALL, label: t('export.exportForm.allStudents') }, ...students]}
         value={student}
         onChange={setStudent}
       />
       <div className="grid grid-cols-2 gap-3">
-        <DayField label="Start date" value={from} onChange={setFrom} />
+        <DayField label={t('export.exportForm.startDate')} value={from} onChange={setFrom} />
         <DayField
-          label="End date"
+          label={t('export.exportForm.endDate')}
           value={until}
-          error={backwards ? 'The end date is before the start date.' : undefined}
+          error={backwards ? t('export.exportForm.theEndDateIsBefore') : undefined}
           onChange={setUntil}
         />
       </div>
       <Choice
-        label="Format"
+        label={t('export.exportForm.format')}
         options={[
-          { value: 'csv', label: 'tables (CSV)' },
-          { value: 'jsonl', label: 'JSON lines' },
+          { value: 'csv', label: t('export.exportForm.tablesCSV') },
+          { value: 'jsonl', label: t('export.exportForm.jSONLines') },
         ]}
         value={writing}
         onChange={setWriting}
       />
-      <p className="text-[0.9375rem] text-ink2">
-        To export one session or one group session, open its own page.
-      </p>
+      <p className="text-[0.9375rem] text-ink2">{t('export.exportForm.toExportOneSessionOr')}</p>
       <div>
         <Button asChild={!backwards} kind="primary" disabled={backwards}>
           {backwards ? (
-            'Download export'
+            t('export.exportForm.downloadExport')
           ) : (
             <a href={`/records/export/file${asked && `?${asked}`}`} download>
-              <Download size={17} aria-hidden /> Download export
+              <Download size={17} aria-hidden /> {t('export.exportForm.downloadExport')}
             </a>
           )}
         </Button>

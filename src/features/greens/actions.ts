@@ -1,5 +1,6 @@
 'use server';
 
+import { getTranslations } from 'next-intl/server';
 import { z } from 'zod';
 import {
   addGreen,
@@ -43,11 +44,13 @@ export const setGreenShared = coachAction(
   },
 );
 
-const reading = async (database: Database, principal: CoachPrincipal) =>
-  z.object({
+const reading = async (database: Database, principal: CoachPrincipal) => {
+  const t = await getTranslations();
+  return z.object({
     greenId: z.uuid(),
-    values: readingForm((await getCoach(database, principal)).settings.units),
+    values: readingForm(t, (await getCoach(database, principal)).settings.units),
   });
+};
 
 /** Keeps a reading of a green; answers with its id. */
 export const keepReading = coachAction(reading, (database, principal, { greenId, values }) =>

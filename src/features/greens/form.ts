@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { instantOf } from '@/core/planning';
 import { zoneNow } from '@/ui/when';
 import { z } from 'zod';
@@ -39,18 +40,21 @@ const momentSchema = z
   });
 
 /** What a coach types of a reading, and what it means. Only the way it was taken is looked at. */
-export function readingForm(units: UnitPreferences): z.ZodType<ReadingValues, ReadingInput> {
+export function readingForm(
+  t: Translate,
+  units: UnitPreferences,
+): z.ZodType<ReadingValues, ReadingInput> {
   const bare = bareUnit('putt', units);
   const roll = (what: string) => lengthSchema({ what, bare, own: units.own, ...ROLL_RANGE });
   const common = {
     at: momentSchema,
     spotId: z.union([z.uuid(), z.literal('')]),
-    note: z.string().trim().max(400, 'The note is too long: use at most 400 characters.'),
+    note: z.string().trim().max(400, t('greens.form.theNoteIsTooLong')),
   };
   const rolled = z.object({
     ...common,
     how: z.literal('rolls'),
-    up: roll('An uphill roll'),
+    up: roll(t('greens.form.anUphillRoll')),
     down: roll('A downhill roll'),
     way: fallsSchema,
   });

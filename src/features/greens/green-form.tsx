@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { ArrowUp, Trash2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
@@ -13,6 +14,8 @@ import { greenForm, type GreenInput } from './form';
 
 /** Adding or changing a green and the spots that are putted from. */
 export function GreenForm({ id, values }: { id: string | null; values: GreenInput }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const { register, control, handleSubmit, setError, getValues, formState } = useForm<GreenInput>({
     resolver: zodResolver(greenForm),
@@ -28,29 +31,29 @@ export function GreenForm({ id, values }: { id: string | null; values: GreenInpu
   const save = handleSubmit(async () => {
     const result = await keepGreen({ id, values: getValues() });
     if (!showErrors(result, setError)) return;
-    toast.success('Saved.');
+    toast.success(t('greens.greenForm.saved'));
     router.push(`/greens/${result.value}`);
   });
   return (
     <form onSubmit={save} noValidate className="grid max-w-3xl gap-7 px-4 py-6 md:px-7">
       <TextField
-        label="Name"
-        placeholder="Practice green"
+        label={t('greens.greenForm.name')}
+        placeholder={t('greens.greenForm.practiceGreen')}
         autoFocus={id === null}
         {...register('name')}
         error={errors.name?.message}
       />
       <fieldset className="grid gap-3">
-        <legend className="cap">Spots you putt from, each with its own hole</legend>
+        <legend className="cap">{t('greens.greenForm.spotsYouPuttFromEach')}</legend>
         {fields.map(({ key }, index) => (
           <div key={key} className="grid grid-cols-[1fr_auto_auto] items-end gap-2">
             <TextField
-              label={`Spot ${index + 1}`}
+              label={t('greens.greenForm.spot', { index: index + 1 })}
               {...register(`spots.${index}.name`)}
               error={errors.spots?.[index]?.name?.message}
             />
             <Button
-              aria-label={`Move spot ${index + 1} up`}
+              aria-label={t('greens.greenForm.moveSpotUp', { index: index + 1 })}
               disabled={index === 0}
               onClick={() => swap(index, index - 1)}
               className="px-3"
@@ -58,7 +61,7 @@ export function GreenForm({ id, values }: { id: string | null; values: GreenInpu
               <ArrowUp size={18} aria-hidden />
             </Button>
             <Button
-              aria-label={`Delete spot ${index + 1}`}
+              aria-label={t('greens.greenForm.deleteSpot', { index: index + 1 })}
               onClick={() => remove(index)}
               className="px-3"
             >
@@ -67,20 +70,23 @@ export function GreenForm({ id, values }: { id: string | null; values: GreenInpu
           </div>
         ))}
         <div>
-          <Button onClick={() => append({ name: '' })}>Add spot</Button>
+          <Button onClick={() => append({ name: '' })}>{t('greens.greenForm.addSpot')}</Button>
         </div>
         <p className="max-w-prose text-sm text-ink2">
-          The slope is read at each spot, seen from the ball. The speed is read once for the whole
-          green.
-          {id !== null && ' Deleting a spot also deletes its readings.'}
+          {t('greens.greenForm.theSlopeIsReadAt')}
+          {id !== null && t('greens.greenForm.deletingASpotAlsoDeletes')}
         </p>
       </fieldset>
-      <NotesField label="Notes" {...register('notes')} error={errors.notes?.message} />
+      <NotesField
+        label={t('greens.greenForm.notes')}
+        {...register('notes')}
+        error={errors.notes?.message}
+      />
       <div className="flex gap-3">
         <Button kind="primary" type="submit" disabled={isSubmitting}>
-          {id === null ? 'Add green' : 'Save green'}
+          {id === null ? t('greens.greenForm.addGreen') : t('greens.greenForm.saveGreen')}
         </Button>
-        <Button onClick={() => router.back()}>Cancel</Button>
+        <Button onClick={() => router.back()}>{t('greens.greenForm.cancel')}</Button>
       </div>
     </form>
   );

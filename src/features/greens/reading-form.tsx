@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { format } from '@/ui/when';
 import { useState } from 'react';
@@ -30,7 +31,9 @@ export function ReadingForm({
   spots: { id: string; name: string }[];
   units: UnitPreferences;
 }) {
-  const [form] = useState(() => readingForm(units));
+  const t = useTranslations();
+
+  const [form] = useState(() => readingForm(t, units));
   const fresh = (): ReadingInput => ({
     at: format(new Date(), "yyyy-MM-dd'T'HH:mm"),
     spotId: spots[0]?.id ?? '',
@@ -55,19 +58,19 @@ export function ReadingForm({
   const save = handleSubmit(async () => {
     const result = await keepReading({ greenId, values: getValues() });
     if (!showErrors(result, setError)) return;
-    toast.success('Reading saved.');
+    toast.success(t('greens.readingForm.readingSaved'));
     reset(fresh());
   });
   return (
     <form onSubmit={save} noValidate className="grid gap-5">
-      <h2 className="text-[1.25rem] num">New reading</h2>
+      <h2 className="text-[1.25rem] num">{t('greens.readingForm.newReading')}</h2>
       <ChoiceField
         control={control}
         name="how"
-        label="Method"
+        label={t('greens.readingForm.method')}
         options={[
-          { value: 'rolls', label: 'two rolls' },
-          { value: 'numbers', label: 'ramp and level' },
+          { value: 'rolls', label: t('greens.readingForm.twoRolls') },
+          { value: 'numbers', label: t('greens.readingForm.rampAndLevel') },
         ]}
       />
       {spots.length > 0 && (
@@ -76,11 +79,11 @@ export function ReadingForm({
           name="spotId"
           render={({ field }) => (
             <Pick
-              label="Spot"
-              placeholder="Choose a spot"
+              label={t('greens.readingForm.spot')}
+              placeholder={t('greens.readingForm.chooseASpot')}
               options={[
                 ...spots.map((spot) => ({ value: spot.id, label: spot.name })),
-                { value: WHOLE, label: 'elsewhere (speed only)' },
+                { value: WHOLE, label: t('greens.readingForm.elsewhereSpeedOnly') },
               ]}
               value={field.value || WHOLE}
               onChange={(next) => field.onChange(next === WHOLE ? '' : next)}
@@ -92,47 +95,48 @@ export function ReadingForm({
         <>
           <div className="grid grid-cols-2 gap-x-5">
             <TextField
-              label="Uphill roll"
-              placeholder="9 ft 2"
+              label={t('greens.readingForm.uphillRoll')}
+              placeholder={t('greens.readingForm.n9Ft2')}
               {...register('up')}
               error={errors.up?.message}
             />
             <TextField
-              label="Downhill roll"
-              placeholder="11 ft"
+              label={t('greens.readingForm.downhillRoll')}
+              placeholder={t('greens.readingForm.n11Ft')}
               {...register('down')}
               error={errors.down?.message}
             />
           </div>
           {typed.spotId && (
             <FallsField
-              label="Direction of the downhill roll, seen from the ball"
+              label={t('greens.readingForm.directionOfTheDownhillRoll')}
               {...register('way')}
               error={errors.way?.message}
             />
           )}
           <p className="max-w-prose text-sm text-ink2">
-            Release one ball from the ramp in each direction along the same line. Type feet, metres
-            or steps ({showLength(units.own.step, 'along', units)} each).
+            {t('greens.readingForm.releaseOneBallFromThe', {
+              step: showLength(units.own.step, 'along', units),
+            })}
           </p>
         </>
       ) : (
         <div className="grid grid-cols-2 gap-x-5 gap-y-3">
           <TextField
-            label="Green speed"
-            placeholder="9 ft 6"
+            label={t('greens.readingForm.greenSpeed')}
+            placeholder={t('greens.readingForm.n9Ft6')}
             {...register('greenSpeed')}
             error={errors.greenSpeed?.message}
           />
           {typed.spotId && (
             <>
               <TextField
-                label="Slope (% or °)"
+                label={t('greens.readingForm.slopeOr')}
                 {...register('grade')}
                 error={errors.grade?.message}
               />
               <FallsField
-                label="Direction of fall, seen from the ball"
+                label={t('greens.readingForm.directionOfFallSeenFrom')}
                 {...register('falls')}
                 error={errors.falls?.message}
               />
@@ -146,16 +150,16 @@ export function ReadingForm({
         ) : (
           <span className="text-ink2">
             {rolled
-              ? 'Enter both rolls to see the reading.'
-              : 'Enter the speed to see the reading.'}
+              ? t('greens.readingForm.enterBothRollsToSee')
+              : t('greens.readingForm.enterTheSpeedToSee')}
           </span>
         )}
       </p>
       <div className="grid gap-3">
         <FormMoment control={control} name="at" />
         <TextField
-          label="Note"
-          placeholder="wet, mown yesterday"
+          label={t('greens.readingForm.note')}
+          placeholder={t('greens.readingForm.wetMownYesterday')}
           {...register('note')}
           error={errors.note?.message}
         />
@@ -166,7 +170,7 @@ export function ReadingForm({
         disabled={isSubmitting}
         className="min-h-14 text-[1.125rem]"
       >
-        Save reading
+        {t('greens.readingForm.saveReading')}
       </Button>
     </form>
   );
@@ -174,17 +178,25 @@ export function ReadingForm({
 
 /** A reading as a coach says it. */
 function ReadingWords({ reading, units }: { reading: ReadingValues; units: UnitPreferences }) {
+  const t = useTranslations();
+
   const { greenSpeed, slope } = reading;
   return (
     <>
-      Green speed <strong className="num">{showLength(greenSpeed, 'speed', units)}</strong>
+      {t.rich('greens.readingForm.greenSpeed2', {
+        greenSpeed: showLength(greenSpeed, 'speed', units),
+        strong: (chunks) => <strong className="num">{chunks}</strong>,
+      })}
       {slope && slope.grade > 0 && (
         <>
-          , falls <strong className="num">{showGrade(slope.grade)}</strong>{' '}
-          {fallsWords(slope.falls)}
+          {t.rich('greens.readingForm.falls', {
+            grade: showGrade(slope.grade),
+            falls: fallsWords(slope.falls),
+            strong: (chunks) => <strong className="num">{chunks}</strong>,
+          })}
         </>
       )}
-      {slope?.grade === 0 && ', level'}.
+      {slope?.grade === 0 && t('greens.readingForm.level')}.
     </>
   );
 }

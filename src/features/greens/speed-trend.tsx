@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { METRES, type UnitPreferences } from '@/core/units';
 import { TrendChart } from '@/ui/trend-chart';
 
@@ -11,13 +12,15 @@ export function SpeedTrend({
   readings: { at: Date; greenSpeed: number; note: string }[];
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const [scale, unit] = units.long === 'imperial' ? [METRES.ft, ' ft'] : [1, ' m'];
   return (
     <TrendChart
       unit={unit}
       from="data"
       numbers="readings"
-      description={`Green speed over ${readings.length} readings`}
+      description={t('greens.speedTrend.greenSpeedOverReadings', { readings: readings.length })}
       points={readings.map(({ at, greenSpeed, note }) => ({
         at,
         low: greenSpeed / scale,

@@ -1,3 +1,5 @@
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { onOtherGreen, type OtherGreen, type Putt } from '@/core/green';
 import { FOOT, roughLength, showLength, type UnitPreferences } from '@/core/units';
 import { ColumnHead } from '@/ui/column-head';
@@ -6,31 +8,36 @@ import { ColumnHead } from '@/ui/column-head';
 const OFF = [-2, -1, 0, 1, 2].map((feet) => feet * FOOT);
 
 /** What became of the putt, in the words of who watched it. */
-function endWords({ outcome, past }: OtherGreen, units: UnitPreferences): string {
-  if (outcome.result === 'holed') return 'still goes in';
-  if (outcome.result === 'runs away' || past === null) return 'does not stop';
+function endWords(t: Translate, { outcome, past }: OtherGreen, units: UnitPreferences): string {
+  if (outcome.result === 'holed') return t('greens.wrongSpeed.stillGoesIn');
+  if (outcome.result === 'runs away' || past === null) return t('greens.wrongSpeed.doesNotStop');
   const side =
     outcome.side === 'middle'
       ? ''
-      : `, ${roughLength(outcome.offset, units)} ${outcome.side} of the hole`;
+      : t('greens.wrongSpeed.ofTheHole', {
+          offset: roughLength(outcome.offset, units),
+          side: outcome.side,
+        });
   return past < 0
-    ? `${roughLength(-past, units)} short`
-    : `${roughLength(past, units)} past${side}`;
+    ? t('greens.wrongSpeed.short', { length: roughLength(-past, units) })
+    : t('greens.wrongSpeed.past', { past: roughLength(past, units), side });
 }
 
 /** The same aim and the same stroke on a green that is not as it was read. */
 export function WrongSpeed({ putt, units }: { putt: Putt; units: UnitPreferences }) {
+  const t = useTranslations();
+
   const rows = OFF.map((off) => putt.greenSpeed + off)
     .filter((speed) => speed >= 1.2 && speed <= 5)
     .map((speed) => onOtherGreen(putt, speed));
   return (
     <table className="w-full text-[0.9375rem]">
-      <caption className="sr-only">The same putt on another green speed</caption>
+      <caption className="sr-only">{t('greens.wrongSpeed.theSamePuttOnAnother')}</caption>
       <thead>
         <tr className="border-b text-left cap">
-          <ColumnHead className="pr-4">green speed</ColumnHead>
-          <ColumnHead className="pr-4">result</ColumnHead>
-          <ColumnHead className="text-right">correct aim</ColumnHead>
+          <ColumnHead className="pr-4">{t('greens.wrongSpeed.greenSpeed')}</ColumnHead>
+          <ColumnHead className="pr-4">{t('greens.wrongSpeed.result')}</ColumnHead>
+          <ColumnHead className="text-right">{t('greens.wrongSpeed.correctAim')}</ColumnHead>
         </tr>
       </thead>
       <tbody>
@@ -43,11 +50,13 @@ export function WrongSpeed({ putt, units }: { putt: Putt; units: UnitPreferences
             >
               <td className="py-1.5 pr-4 num whitespace-nowrap">
                 {showLength(row.greenSpeed, 'speed', units)}
-                {asRead && <span className="font-normal"> as read</span>}
+                {asRead && <span className="font-normal"> {t('greens.wrongSpeed.asRead')}</span>}
               </td>
-              <td className="py-1.5 pr-4">{endWords(row, units)}</td>
+              <td className="py-1.5 pr-4">{endWords(t, row, units)}</td>
               <td className="py-1.5 text-right num whitespace-nowrap">
-                {row.needed ? besideWords(row.needed.beside, units) : 'no aim at this pace'}
+                {row.needed
+                  ? besideWords(row.needed.beside, units)
+                  : t('greens.wrongSpeed.noAimAtThisPace')}
               </td>
             </tr>
           );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -26,6 +27,8 @@ export function CarpetForm({
   units: UnitPreferences;
   before: BookRolls | null;
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, run] = useTransition();
   const [rolls, setRolls] = useState(before ?? FIRST[units.long]);
@@ -36,22 +39,13 @@ export function CarpetForm({
     return null;
   };
   const fields = [
-    [
-      'height',
-      'Height of the book’s top edge above the floor',
-      'A book height',
-      BOOK_LIMITS.height,
-    ],
-    ['there', 'Roll from the foot of the book to the ball', 'A roll', BOOK_LIMITS.roll],
-    ['back', 'The same roll in the opposite direction', 'A roll', BOOK_LIMITS.roll],
+    ['height', t('home.carpet.heightOfTheBooksTop'), 'A book height', BOOK_LIMITS.height],
+    ['there', t('home.carpet.rollFromTheFootOf'), 'A roll', BOOK_LIMITS.roll],
+    ['back', t('home.carpet.theSameRollInThe'), 'A roll', BOOK_LIMITS.roll],
   ] as const;
   return (
     <div className="grid gap-3">
-      <p className="text-[1rem]">
-        Lean a book against something so that it slopes to the floor. Release a ball at its top
-        edge, and measure how far it rolls from the foot of the book. Then do the same in the
-        opposite direction.
-      </p>
+      <p className="text-[1rem]">{t('home.carpet.leanABookAgainstSomething')}</p>
       {fields.map(([name, label, what, limits]) => (
         <LengthInput
           key={name}
@@ -73,7 +67,10 @@ export function CarpetForm({
           </span>
         ) : (
           <>
-            Carpet speed: <strong>{showLength(speed, 'speed', units)}</strong>.
+            {t.rich('home.carpet.carpetSpeed', {
+              speed: showLength(speed, 'speed', units),
+              strong: (chunks) => <strong>{chunks}</strong>,
+            })}
           </>
         )}
       </p>
@@ -88,12 +85,12 @@ export function CarpetForm({
               return;
             }
             if (!showErrors(result)) return;
-            toast.success('Saved. Putts on this carpet are scored at its speed.');
+            toast.success(t('home.carpet.savedPuttsOnThisCarpet'));
             router.refresh();
           })
         }
       >
-        Save carpet speed
+        {t('home.carpet.saveCarpetSpeed')}
       </Button>
     </div>
   );

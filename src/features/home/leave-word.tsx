@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useId, useState, useTransition, type ChangeEvent } from 'react';
 import { useRouter } from 'next/navigation';
 import { toast } from 'sonner';
@@ -13,6 +14,8 @@ import { smallPicture } from '../shared/small-picture';
 
 /** How it felt, a line, a picture of the set-up: for the coach, with a piece of homework. */
 export function LeaveWord({ token, homework }: { token: string; homework: string }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, run] = useTransition();
   const [feel, setFeel] = useState<number | null>(null);
@@ -31,7 +34,7 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
         setWrongPicture(undefined);
       } catch (error) {
         setWrongPicture(
-          error instanceof RangeError ? error.message : 'This picture cannot be read.',
+          error instanceof RangeError ? error.message : t('home.leaveWord.thisPictureCannotBeRead'),
         );
       }
     });
@@ -46,7 +49,7 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
       // With no signal everything stays in its field.
       const result = await leaveWordAtHome(token, { homework, left: left.data }).catch(() => null);
       if (!result) {
-        setWrong('The server is not answering. Nothing is lost: send it again later.');
+        setWrong(t('home.leaveWord.theServerIsNotAnswering'));
         return;
       }
       if (!showErrors(result)) return;
@@ -54,14 +57,14 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
       setText('');
       setPhoto(null);
       setWrong(undefined);
-      toast.success('Sent to your coach.');
+      toast.success(t('home.leaveWord.sentToYourCoach'));
       router.refresh();
     });
   return (
     <div className="grid gap-3">
       <div role="group" aria-labelledby={id} className="grid gap-1.5">
         <span id={id} className="cap">
-          How did it feel?
+          {t('home.leaveWord.howDidItFeel')}
         </span>
         <div className="grid grid-cols-5 gap-1.5">
           {FEELS.map((name, index) => (
@@ -79,13 +82,13 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
         </div>
       </div>
       <NotesField
-        label="Message to your coach"
+        label={t('home.leaveWord.messageToYourCoach')}
         rows={2}
         value={text}
         onChange={(event) => setText(event.target.value)}
         error={wrong}
       />
-      {photo && <SentPicture src={photo} alt="Picture to be sent" />}
+      {photo && <SentPicture src={photo} alt={t('home.leaveWord.pictureToBeSent')} />}
       {wrongPicture && (
         <p role="alert" className="text-sm font-[560] text-line">
           <span aria-hidden>▲ </span>
@@ -94,16 +97,16 @@ export function LeaveWord({ token, homework }: { token: string; homework: string
       )}
       <div className="flex flex-wrap gap-2.5">
         <label className="inline-flex min-h-12 cursor-pointer items-center rounded-[3px] border-[length:var(--stroke)] border-ink bg-sheet px-4 text-[0.9375rem] font-[620] focus-within:outline-2">
-          {photo ? 'Change picture' : 'Add a picture of the set-up'}
+          {photo ? t('home.leaveWord.changePicture') : t('home.leaveWord.addAPictureOfThe')}
           <input type="file" accept="image/*" className="sr-only" onChange={choose} />
         </label>
         {photo && (
           <Button className="min-h-12" onClick={() => setPhoto(null)}>
-            Remove picture
+            {t('home.leaveWord.removePicture')}
           </Button>
         )}
         <Button kind="primary" className="min-h-12" disabled={busy} onClick={send}>
-          Send message
+          {t('home.leaveWord.sendMessage')}
         </Button>
       </div>
     </div>

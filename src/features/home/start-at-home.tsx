@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { Button } from '@/ui/button';
@@ -22,13 +23,15 @@ export function StartAtHome({
   /** On the carpet at home, as it was measured. */
   carpet: boolean;
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, begin] = useTransition();
   return (
     <Button
       kind="primary"
       className="min-h-14 w-full text-[1.125rem]"
-      aria-label={`${open ? 'Resume' : 'Start'} ${name}`}
+      aria-label={`${open ? t('home.startAtHome.resume') : t('home.startAtHome.start')} ${name}`}
       disabled={busy}
       onClick={() =>
         begin(async () => {
@@ -37,7 +40,7 @@ export function StartAtHome({
         })
       }
     >
-      {open ? 'Resume' : 'Start'}
+      {open ? t('home.startAtHome.resume') : t('home.startAtHome.start')}
     </Button>
   );
 }

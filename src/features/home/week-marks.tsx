@@ -1,11 +1,14 @@
+import { useTranslations } from 'next-intl';
 import type { HomeworkWeek } from '@/core/planning';
 
 /** A week of homework as marks: filled for done, open for not yet; no more is said of those. */
 export function WeekMarks({ week: { asked, done } }: { week: HomeworkWeek }) {
+  const t = useTranslations();
+
   return (
     <span
       role="img"
-      aria-label={`${done} of ${asked} done`}
+      aria-label={t('home.weekMarks.ofDone', { done, asked })}
       className="inline-flex gap-1.5 align-middle"
     >
       {Array.from({ length: asked }, (_, i) => (

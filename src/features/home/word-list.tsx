@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { FEELS } from '@/core/planning';
 import type { HomeworkWord } from '@/data';
@@ -14,9 +15,11 @@ export function WordList({
   student: string;
   coach: string;
 }) {
+  const t = useTranslations();
+
   if (words.length === 0) return null;
   return (
-    <ul aria-label="Messages" className="grid gap-2.5">
+    <ul aria-label={t('home.wordList.messages')} className="grid gap-2.5">
       {words.map(({ id, coachId, feel, text, photo, at }) => (
         <li
           key={id}
@@ -28,12 +31,19 @@ export function WordList({
             {coachId === null ? student : coach}, {format(at, 'd MMMM')}
             {feel !== null && (
               <>
-                {' · '}felt <strong>{FEELS[feel - 1]}</strong> ({feel} of 5)
+                {' '}
+                {t('home.wordList.felt')} <strong>{FEELS[feel - 1]}</strong>{' '}
+                {t('home.wordList.of5', { feel })}
               </>
             )}
           </p>
           {text && <p className="text-[1rem] whitespace-pre-wrap">{text}</p>}
-          {photo && <SentPicture src={photo} alt={`Attached picture, ${format(at, 'd MMMM')}`} />}
+          {photo && (
+            <SentPicture
+              src={photo}
+              alt={t('home.wordList.attachedPicture', { date: format(at, 'd MMMM') })}
+            />
+          )}
         </li>
       ))}
     </ul>

@@ -1,5 +1,6 @@
 'use server';
 
+import { getTranslations } from 'next-intl/server';
 import { access, rm } from 'node:fs/promises';
 import { v4 } from 'uuid';
 import { z } from 'zod';
@@ -60,9 +61,11 @@ export interface LookedBook extends InBook {
 
 /** Where a file lies that was sent. */
 async function held(principal: CoachPrincipal, id: string): Promise<string> {
+  const t = await getTranslations();
+
   const path = fileOf(principal, id);
   await access(path).catch(() => {
-    throw new Problem('not-found', 'This file is no longer here. Choose it again.');
+    throw new Problem('not-found', t('import.actions.thisFileIsNoLonger'));
   });
   return path;
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { UNITS, isQuantity, quantities, quantityOf, shownUnit } from '@/core/quantity';
 import { TEXT_TARGETS, plusOptions, usualPlus, type Mapping } from '@/core/table';
 import { Pick } from '@/ui/pick';
@@ -28,13 +29,16 @@ export function ColumnFields({
   mapping: Mapping;
   onChange: (columns: Mapping['columns']) => void;
 }) {
+  const t = useTranslations();
+
   const { columns } = mapping;
   const set = (index: number, changed: Mapping['columns'][number]) =>
     onChange(columns.map((one, i) => (i === index ? changed : one)));
   return (
     <ul className="border-t border-rule">
       {columns.map(({ target, unit, plus }, index) => {
-        const heading = headings[index]?.trim() || `Column ${index + 1}`;
+        const heading =
+          headings[index]?.trim() || t('import.columnFields.column', { index: index + 1 });
         return (
           <li
             key={index}
@@ -47,13 +51,13 @@ export function ColumnFields({
                   .map((row) => row[index] ?? '')
                   .filter(Boolean)
                   .slice(0, 3)
-                  .join(' · ') || 'empty'}
+                  .join(' · ') || t('import.columnFields.empty')}
               </p>
             </div>
             <Pick
               quiet
-              label={`Meaning of ${heading}`}
-              placeholder="Choose"
+              label={t('import.columnFields.meaningOf', { heading })}
+              placeholder={t('import.columnFields.choose')}
               options={TARGETS}
               value={target}
               onChange={(next) =>
@@ -73,16 +77,16 @@ export function ColumnFields({
               <>
                 <Pick
                   quiet
-                  label={`Unit of ${heading}`}
-                  placeholder="Unit"
+                  label={t('import.columnFields.unitOf', { heading })}
+                  placeholder={t('import.columnFields.unit')}
                   options={unitOptions(target)}
                   value={unit ?? ''}
                   onChange={(next) => set(index, { target, plus, unit: next })}
                 />
                 <Pick
                   quiet
-                  label={`Positive side of ${heading}`}
-                  placeholder="Positive side"
+                  label={t('import.columnFields.positiveSideOf', { heading })}
+                  placeholder={t('import.columnFields.positiveSide')}
                   options={plusOptions(target)}
                   value={plus}
                   onChange={(next) => set(index, { target, unit, plus: next })}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import clsx from 'clsx';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
@@ -47,6 +48,8 @@ const NONE = 'none';
 
 /** A table of putts comes in: chosen, its columns set, looked through, taken in. */
 export function ImportPanel({ students, drills }: { students: Option[]; drills: Option[] }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const input = useRef<HTMLInputElement>(null);
   const [busy, work] = useTransition();
@@ -79,14 +82,19 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
         { ok: true; id: string } | { ok: false; message: string } | null;
       if (!sent?.ok) {
         setWrong(
-          `${chosen.name} could not be imported. ${sent?.message ?? 'The server is not responding.'}`,
+          t('import.importPanel.couldNotBeImported', {
+            chosen: chosen.name,
+            message: sent?.message ?? t('import.importPanel.theServerIsNotResponding'),
+          }),
         );
         return;
       }
       const own = { id: sent.id, name: chosen.name.slice(-80) };
       const seen = await lookAtFile(own);
       if (!seen.ok) {
-        setWrong(`${chosen.name} could not be read. ${seen.message}`);
+        setWrong(
+          t('import.importPanel.couldNotBeRead', { chosen: chosen.name, message: seen.message }),
+        );
         return;
       }
       setFile(own);
@@ -136,20 +144,16 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
             over ? 'border-line bg-sheet' : 'border-ink2',
           )}
         >
-          <p className="max-w-prose text-[1.0625rem]">
-            Drop a file here: a table of putts (CSV, TSV or JSON, any columns), a list of students,
-            a calendar (ICS), or a full export from another Dirigo (ZIP). You see a preview before
-            anything is imported.
-          </p>
+          <p className="max-w-prose text-[1.0625rem]">{t('import.importPanel.dropAFileHereA')}</p>
           <Button kind="primary" disabled={busy} onClick={() => input.current?.click()}>
-            {busy ? 'Reading…' : 'Choose file'}
+            {busy ? t('import.importPanel.reading') : t('import.importPanel.chooseFile')}
           </Button>
           <input
             ref={input}
             type="file"
             accept=".csv,.tsv,.txt,.json,.jsonl,.ndjson,.ics,.zip"
             className="hidden"
-            aria-label="File to import"
+            aria-label={t('import.importPanel.fileToImport')}
             onChange={({ target }) => {
               choose(target.files?.[0]);
               target.value = '';
@@ -174,7 +178,9 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
               const done = await takeList(file);
               if (!showErrors(done)) return;
               setTaken(
-                `${count(done.value, NAMED[list.kind])} imported. You can undo this in the change history.`,
+                t('import.importPanel.importedYouCanUndoThis', {
+                  done: count(done.value, NAMED[list.kind]),
+                }),
               );
             })
           }
@@ -200,9 +206,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
         <>
           <FileHead name={file.name} onFresh={fresh} />
           {looked.remembered && (
-            <p className="text-[1rem] text-ink2">
-              The columns are set as they were for the last file like this one.
-            </p>
+            <p className="text-[1rem] text-ink2">{t('import.importPanel.theColumnsAreSetAs')}</p>
           )}
           {looked.doubts.length > 0 && (
             <ul className="grid gap-1 border-l-[3px] border-line pl-3 text-[1rem]">
@@ -211,8 +215,8 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
               ))}
             </ul>
           )}
-          <section aria-label="Columns" className="grid gap-2">
-            <h3 className="cap">What each column means</h3>
+          <section aria-label={t('import.importPanel.columns')} className="grid gap-2">
+            <h3 className="cap">{t('import.importPanel.whatEachColumnMeans')}</h3>
             <ColumnFields
               headings={looked.headings}
               samples={looked.rows.slice(looked.mapping.skip)}
@@ -220,11 +224,14 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
               onChange={(columns) => set({ columns })}
             />
           </section>
-          <section aria-label="Settings for all rows" className="grid gap-4 sm:grid-cols-2">
+          <section
+            aria-label={t('import.importPanel.settingsForAllRows')}
+            className="grid gap-4 sm:grid-cols-2"
+          >
             {!has('student') && (
               <Pick
-                label="Student"
-                placeholder="Choose a student"
+                label={t('import.importPanel.student')}
+                placeholder={t('import.importPanel.chooseAStudent')}
                 options={students}
                 value={looked.mapping.studentId ?? ''}
                 onChange={(studentId) => set({ studentId })}
@@ -232,36 +239,39 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
             )}
             {!has('when') && (
               <DayField
-                label="Date"
+                label={t('import.importPanel.date')}
                 value={looked.mapping.day ?? ''}
                 onChange={(day) => set({ day: day || null })}
               />
             )}
             <Pick
-              label="Drill"
-              placeholder="Choose"
-              options={[{ value: NONE, label: 'not known (readings only)' }, ...drills]}
+              label={t('import.importPanel.drill')}
+              placeholder={t('import.importPanel.choose')}
+              options={[
+                { value: NONE, label: t('import.importPanel.notKnownReadingsOnly') },
+                ...drills,
+              ]}
               value={looked.mapping.drillId ?? NONE}
               onChange={(value) => set({ drillId: value === NONE ? null : value })}
             />
             <Pick
-              label="Decimal mark"
-              placeholder="Choose"
+              label={t('import.importPanel.decimalMark')}
+              placeholder={t('import.importPanel.choose')}
               options={[
-                { value: '.', label: 'point, as in 0.4' },
-                { value: ',', label: 'comma, as in 0,4' },
+                { value: '.', label: t('import.importPanel.pointAsIn04') },
+                { value: ',', label: t('import.importPanel.commaAsIn04') },
               ]}
               value={looked.mapping.decimal}
               onChange={(value) => set({ decimal: value === ',' ? ',' : '.' })}
             />
             {has('when') && (
               <Pick
-                label="Date order"
-                placeholder="Choose"
+                label={t('import.importPanel.dateOrder')}
+                placeholder={t('import.importPanel.choose')}
                 options={[
-                  { value: 'dmy', label: 'day first, as in 31/10/2025' },
-                  { value: 'mdy', label: 'month first, as in 10/31/2025' },
-                  { value: 'ymd', label: 'year first, as in 2025-10-31' },
+                  { value: 'dmy', label: t('import.importPanel.dayFirstAsIn31') },
+                  { value: 'mdy', label: t('import.importPanel.monthFirstAsIn10') },
+                  { value: 'ymd', label: t('import.importPanel.yearFirstAsIn2025') },
                 ]}
                 value={looked.mapping.order}
                 onChange={(value) => set({ order: value as Mapping['order'] })}
@@ -269,14 +279,14 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
             )}
             {has('student') && (
               <Toggle
-                label="Add new names as students"
+                label={t('import.importPanel.addNewNamesAsStudents')}
                 on={looked.mapping.addStudents}
                 onChange={(addStudents) => set({ addStudents })}
               />
             )}
           </section>
-          <section aria-label="First rows as putts" className="grid gap-1">
-            <h3 className="cap">First rows, as putts of a right-hander</h3>
+          <section aria-label={t('import.importPanel.firstRowsAsPutts')} className="grid gap-1">
+            <h3 className="cap">{t('import.importPanel.firstRowsAsPuttsOf')}</h3>
             <ol className="grid gap-1 text-[1rem]">
               {looked.rows
                 .slice(looked.mapping.skip)
@@ -305,7 +315,9 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
                   })
                 }
               >
-                {busy ? 'Checking…' : 'Check the whole file'}
+                {busy
+                  ? t('import.importPanel.checking')
+                  : t('import.importPanel.checkTheWholeFile')}
               </Button>
             ) : (
               <Button
@@ -320,7 +332,7 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
                   })
                 }
               >
-                Import {count(checked.fresh, 'putt')}
+                {t('import.importPanel.import', { fresh: count(checked.fresh, 'putt') })}
               </Button>
             )}
           </div>
@@ -331,11 +343,13 @@ export function ImportPanel({ students, drills }: { students: Option[]; drills: 
           <JobWords told={job.told} of={book?.putts ?? checked?.fresh ?? 0} />
           {job.told.state === 'going' ? (
             <div>
-              <Button onClick={() => void stopImport(job.id)}>Stop import</Button>
+              <Button onClick={() => void stopImport(job.id)}>
+                {t('import.importPanel.stopImport')}
+              </Button>
             </div>
           ) : (
             <div>
-              <Button onClick={fresh}>Choose another file</Button>
+              <Button onClick={fresh}>{t('import.importPanel.chooseAnotherFile')}</Button>
             </div>
           )}
         </div>

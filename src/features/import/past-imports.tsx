@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -10,6 +11,8 @@ import { takeBack } from './actions';
 
 /** What came in from files, each to be taken back as one. */
 export function PastImports({ imports }: { imports: ImportTold[] }) {
+  const t = useTranslations();
+
   const [sure, setSure] = useState<string | null>(null);
   const [busy, work] = useTransition();
   return (
@@ -22,10 +25,13 @@ export function PastImports({ imports }: { imports: ImportTold[] }) {
           <div className="min-w-0">
             <p className="truncate text-[1rem] font-[620]">{name}</p>
             <p className="text-[0.9375rem] text-ink2">
-              {format(at, 'd MMM yyyy, HH:mm')} · {putts.toLocaleString('en')}{' '}
-              {putts === 1 ? 'putt' : 'putts'} in {sessions}{' '}
-              {sessions === 1 ? 'session' : 'sessions'}
-              {undoneAt && ' · undone'}
+              {t('import.pastImports.puttInSession', {
+                date: format(at, 'd MMM yyyy, HH:mm'),
+                putts: putts.toLocaleString('en'),
+                putts2: putts,
+                sessions,
+              })}
+              {undoneAt && t('import.pastImports.undone')}
             </p>
           </div>
           {!undoneAt && (
@@ -38,12 +44,14 @@ export function PastImports({ imports }: { imports: ImportTold[] }) {
                 }
                 work(async () => {
                   if (showErrors(await takeBack(id)))
-                    toast(`Everything imported from ${name} has been removed.`);
+                    toast(t('import.pastImports.everythingImportedFromHasBeen', { name }));
                   setSure(null);
                 });
               }}
             >
-              {sure === id ? `Yes, remove ${putts.toLocaleString('en')} putts` : 'Undo import'}
+              {sure === id
+                ? t('import.pastImports.yesRemovePutts', { putts: putts.toLocaleString('en') })
+                : t('import.pastImports.undoImport')}
             </Button>
           )}
         </li>

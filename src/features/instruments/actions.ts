@@ -1,5 +1,6 @@
 'use server';
 
+import { getTranslations } from 'next-intl/server';
 import { z } from 'zod';
 import { nameSchema } from '@/core/people';
 import { STAND_INS, type StandIn } from '@/core/simulate';
@@ -43,8 +44,10 @@ export const endNow = coachAction(
 );
 
 async function senderOf(database: Database, principal: CoachPrincipal, id: string) {
+  const t = await getTranslations();
+
   const own = (await listInstruments(database, principal)).find((one) => one.id === id);
-  if (!own) throw new Problem('not-found', 'This instrument does not exist.');
+  if (!own) throw new Problem('not-found', t('instruments.actions.thisInstrumentDoesNotExist'));
   return { instrumentId: id, name: own.name, sessionId: own.sessionId, principal };
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useParams } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -11,6 +12,8 @@ import { besideNow, standHere, stopSimulated, tryStandIn, type InstrumentsNow } 
 
 /** In a session: which instrument stands beside this ball, and in the demo a simulated one to try it with. */
 export function Beside() {
+  const t = useTranslations();
+
   const { id: sessionId } = useParams<{ id: string }>();
   const [known, setKnown] = useState<InstrumentsNow | null>(null);
   const [busy, work] = useTransition();
@@ -26,8 +29,8 @@ export function Beside() {
       if (!showErrors(done)) return;
       toast(
         here
-          ? `${name} now sends its putts to this session.`
-          : `${name} is no longer assigned to a session.`,
+          ? t('instruments.beside.nowSendsItsPuttsTo', { name })
+          : t('instruments.beside.isNoLongerAssignedTo', { name }),
       );
       await refresh();
     });
@@ -38,14 +41,16 @@ export function Beside() {
       if (!showErrors(done)) return;
       toast(
         on
-          ? `${STAND_INS[kind].name}: no more simulated putts.`
-          : `${STAND_INS[kind].name}: a simulated player hits 20 putts, one every 3 seconds.`,
+          ? t('instruments.beside.noMoreSimulatedPutts', { instrument: STAND_INS[kind].name })
+          : t('instruments.beside.aSimulatedPlayerHits20', { instrument: STAND_INS[kind].name }),
       );
       await refresh();
     });
   return (
     <section className="grid gap-2 border-t border-rule pt-3">
-      <h3 className="text-[1rem] font-[640]">Instruments for this session</h3>
+      <h3 className="text-[1rem] font-[640]">
+        {t('instruments.beside.instrumentsForThisSession')}
+      </h3>
       {instruments.map((one) => (
         <Button
           key={one.id}
@@ -56,14 +61,18 @@ export function Beside() {
         >
           {one.name}
           <small className="text-[0.875rem] font-[560]">
-            {one.sessionId === sessionId ? 'in use here ✓' : 'use here'}
+            {one.sessionId === sessionId
+              ? t('instruments.beside.inUseHere')
+              : t('instruments.beside.useHere')}
           </small>
         </Button>
       ))}
       {demo &&
         (Object.keys(STAND_INS) as StandIn[]).map((kind) => (
           <Button key={kind} className="min-h-12" disabled={busy} onClick={() => attempt(kind)}>
-            {simulated.includes(STAND_INS[kind].name) ? 'Stop the simulated ' : 'Simulate a '}
+            {simulated.includes(STAND_INS[kind].name)
+              ? t('instruments.beside.stopTheSimulated')
+              : t('instruments.beside.simulateA')}
             {STAND_INS[kind].name.toLowerCase()}
           </Button>
         ))}

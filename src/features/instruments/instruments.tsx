@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -35,6 +36,8 @@ export function Instruments({
   /** An assistant uses those that there are. */
   mayAdd: boolean;
 }) {
+  const t = useTranslations();
+
   const [secret, setSecret] = useState<{ name: string; secret: string } | null>(null);
   const [name, setName] = useState('');
   const [wrong, setWrong] = useState<string>();
@@ -44,9 +47,7 @@ export function Instruments({
     <div className="grid gap-4">
       {instruments.length === 0 ? (
         <p className="max-w-prose text-[1rem]">
-          There are no instruments yet. A putting sensor, a wrist sensor or a balance plate can send
-          each putt to the open session. The program that reads the instrument needs the secret key
-          created here.
+          {t('instruments.instruments.thereAreNoInstrumentsYet')}
         </p>
       ) : (
         <ul>
@@ -58,21 +59,30 @@ export function Instruments({
       {secret && (
         <div role="status" className="grid gap-2 border-2 border-ink bg-sheet px-4 py-3">
           <p className="text-[1.0625rem]">
-            Secret key of <strong>{secret.name}</strong>, shown only once:
+            {t.rich('instruments.instruments.secretKeyOfShownOnly', {
+              secret: secret.name,
+              strong: (chunks) => <strong>{chunks}</strong>,
+            })}
           </p>
           <code className="border border-rule px-2 py-1.5 text-[1rem] break-all select-all">
             {secret.secret}
           </code>
           <p className="text-[0.9375rem] text-ink2">
-            Send lines of JSON to <code className="break-all">{address}</code> with the header{' '}
-            <code>Authorization: Bearer …</code>, one line per putt. The{' '}
-            <a href="/instrument.schema.json" className="underline underline-offset-4">
-              line schema
-            </a>{' '}
-            describes what a line can contain.
+            {t.rich('instruments.instruments.sendLinesOfJSONTo', {
+              address,
+              code: (chunks) => <code className="break-all">{chunks}</code>,
+              code2: (chunks) => <code>{chunks}</code>,
+              a: (chunks) => (
+                <a href="/instrument.schema.json" className="underline underline-offset-4">
+                  {chunks}
+                </a>
+              ),
+            })}
           </p>
           <div>
-            <Button onClick={() => setSecret(null)}>I have copied it</Button>
+            <Button onClick={() => setSecret(null)}>
+              {t('instruments.instruments.iHaveCopiedIt')}
+            </Button>
           </div>
         </div>
       )}
@@ -96,15 +106,15 @@ export function Instruments({
         >
           <div className="w-[260px]">
             <TextField
-              label="New instrument"
-              placeholder="Sensor on the mat"
+              label={t('instruments.instruments.newInstrument')}
+              placeholder={t('instruments.instruments.sensorOnTheMat')}
               value={name}
               error={wrong}
               onChange={(event) => setName(event.target.value)}
             />
           </div>
           <Button type="submit" disabled={busy}>
-            Add instrument
+            {t('instruments.instruments.addInstrument')}
           </Button>
         </form>
       )}
@@ -113,14 +123,15 @@ export function Instruments({
 }
 
 function One({ instrument, open }: { instrument: Instrument; open: OpenSession[] }) {
+  const t = useTranslations();
+
   const { id, name, seenAt, sessionId, waiting, refused } = instrument;
   const [busy, work] = useTransition();
   const [lines, setLines] = useState<LeftLine[] | null>(null);
   const router = useRouter();
   const troubles = [
-    waiting > 0 &&
-      `${waiting} ${waiting === 1 ? 'reading is' : 'readings are'} waiting for a session`,
-    refused > 0 && `${refused} ${refused === 1 ? 'reading' : 'readings'} could not be understood`,
+    waiting > 0 && t('instruments.instruments.readingIsWaitingForA', { waiting }),
+    refused > 0 && t('instruments.instruments.readingCouldNotBeUnderstood', { refused }),
   ].filter(Boolean);
   return (
     <li className="grid gap-2 border-b border-rule py-3 last:border-0">
@@ -128,22 +139,27 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
         <div>
           <p className="text-[1.0625rem] font-[620]">{name}</p>
           <p className="text-[0.9375rem] text-ink2">
-            {seenAt ? `last sent ${format(seenAt, 'd MMMM, HH:mm:ss')}` : 'nothing sent yet'}
+            {seenAt
+              ? t('instruments.instruments.lastSent', { date: format(seenAt, 'd MMMM, HH:mm:ss') })
+              : t('instruments.instruments.nothingSentYet')}
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-2.5">
           <div className="w-[264px]">
             <Pick
-              label="Session"
-              placeholder="Choose a session"
+              label={t('instruments.instruments.session')}
+              placeholder={t('instruments.instruments.chooseASession')}
               value={sessionId ?? ANY}
-              options={[{ value: ANY, label: 'the open session' }, ...open]}
+              options={[
+                { value: ANY, label: t('instruments.instruments.theOpenSession') },
+                ...open,
+              ]}
               onChange={(value) =>
                 work(async () => {
                   const done = await standHere({ id, sessionId: value === ANY ? null : value });
                   if (showErrors(done) && done.value > 0) {
                     toast(
-                      `${done.value} waiting ${done.value === 1 ? 'reading was' : 'readings were'} added.`,
+                      t('instruments.instruments.waitingReadingWasAdded', { done: done.value }),
                     );
                   }
                 })
@@ -152,15 +168,15 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
           </div>
           <Button
             disabled={busy}
-            aria-label={`Disconnect ${name}`}
+            aria-label={t('instruments.instruments.disconnect', { name })}
             onClick={() =>
               work(async () => {
                 if (showErrors(await endNow(id)))
-                  toast(`${name} can no longer send putts. The putts it sent are kept.`);
+                  toast(t('instruments.instruments.canNoLongerSendPutts', { name }));
               })
             }
           >
-            Disconnect
+            {t('instruments.instruments.disconnect2')}
           </Button>
         </div>
       </div>
@@ -177,7 +193,7 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
               })
             }
           >
-            View readings
+            {t('instruments.instruments.viewReadings')}
           </button>
           {refused > 0 && (
             <button
@@ -192,7 +208,7 @@ function One({ instrument, open }: { instrument: Instrument; open: OpenSession[]
                 })
               }
             >
-              Discard readings that could not be understood
+              {t('instruments.instruments.discardReadingsThatCouldNot')}
             </button>
           )}
         </p>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useState } from 'react';
 import { Button } from '@/ui/button';
 import { Toggle } from '@/ui/toggle';
@@ -13,6 +14,8 @@ import { STAMPS } from './stamps';
 
 /** Who and what: a session is begun on this device, the rung that teaches chosen for it. */
 export function Begin({ home, kept, online, go, again, student }: ShellPart & { student: string }) {
+  const t = useTranslations();
+
   const known = kept.students.some(({ id }) => id === student);
   const [players, setPlayers] = useState<Player[]>([
     { ...nobody, studentId: known ? student : '' },
@@ -25,16 +28,16 @@ export function Begin({ home, kept, online, go, again, student }: ShellPart & { 
   const onRung = (player: Player, firsts: string): Player => {
     const { studentId } = player;
     const ref = player.drillId || firsts;
-    return { ...player, rung: studentId && ref ? rungFor(kept, { studentId, ref }) : null };
+    return { ...player, rung: studentId && ref ? rungFor(t, kept, { studentId, ref }) : null };
   };
   const start = async () => {
     const missing = {
       ...Object.fromEntries(
         players.flatMap(({ studentId }, index) =>
-          studentId ? [] : [[`players.${index}.studentId`, 'Choose a student.']],
+          studentId ? [] : [[`players.${index}.studentId`, t('offline.beginForm.chooseAStudent')]],
         ),
       ),
-      ...(!first.drillId && { 'players.0.drillId': 'Choose a drill.' }),
+      ...(!first.drillId && { 'players.0.drillId': t('offline.beginForm.chooseADrill') }),
     };
     setErrors(missing);
     if (Object.keys(missing).length > 0) return;
@@ -42,28 +45,26 @@ export function Begin({ home, kept, online, go, again, student }: ShellPart & { 
       ...{ studentId, rung, ref: drillId || first.drillId },
     }));
     try {
-      const sessions = beginHere(kept, chosen, { cold, home, ...STAMPS });
+      const sessions = beginHere(t, kept, chosen, { cold, home, ...STAMPS });
       await keepBegunHere(sessions);
       await again();
       go(`?session=${sessions[0]!.id}`);
     } catch (error) {
       setWrong(
-        error instanceof RangeError
-          ? error.message
-          : 'This device could not save the session. It may be full.',
+        error instanceof RangeError ? error.message : t('offline.beginForm.thisDeviceCouldNotSave'),
       );
     }
   };
   return (
     <main className="min-h-dvh bg-paper pb-12">
-      <ShellHead title="New session" online={online} onBack={() => go('?')} />
+      <ShellHead title={t('offline.beginForm.newSession')} online={online} onBack={() => go('?')} />
       <div className="mx-auto grid max-w-xl gap-5 px-4 pt-5 md:px-7">
         <PlayersFields
           players={players}
           students={kept.students.map(({ id, name, fitting: { hand } }) => ({
             ...{ value: id, label: name, detail: `${hand}-handed` },
           }))}
-          drills={drillOptions(kept)}
+          drills={drillOptions(t, kept)}
           errors={errors}
           onPlayers={(next, changed) => {
             setWrong('');
@@ -78,14 +79,14 @@ export function Begin({ home, kept, online, go, again, student }: ShellPart & { 
             setPlayers(next.map((one, at) => (goes(one, at) ? onRung(one, firsts) : one)));
           }}
         />
-        <Toggle label="Cold test first: 10 putts, no warm-up" on={cold} onChange={setCold} />
+        <Toggle label={t('offline.beginForm.coldTestFirst10Putts')} on={cold} onChange={setCold} />
         {wrong && (
           <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[1rem]">
             {wrong}
           </p>
         )}
         <Button kind="primary" className="min-h-14 text-[1.125rem]" onClick={() => void start()}>
-          Start session
+          {t('offline.beginForm.startSession')}
         </Button>
       </div>
     </main>

@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import fc from 'fast-check';
 import { LIBRARY } from '@/core/drill';
 import { STANDARD_FITTING } from '@/core/people';
@@ -43,11 +44,11 @@ const LADDER = 'lib:gate-ladder';
 test('every built-in drill is begun for either hand on the rung that teaches, and is such that it can be sent', () => {
   fc.assert(
     fc.property(fc.constantFrom(...kept.drills), fc.constantFrom(AMA, BO), (drill, studentId) => {
-      const rung = rungFor(kept, { studentId, ref: drill.ref });
+      const rung = rungFor(t, kept, { studentId, ref: drill.ref });
       expect(rung === null).toBe(drill.details.ladder.length === 0);
-      const [session] = beginHere(kept, [{ studentId, ref: drill.ref, rung }], alone);
+      const [session] = beginHere(t, kept, [{ studentId, ref: drill.ref, rung }], alone);
       expect(begunSession.parse(JSON.parse(JSON.stringify(toSend(session!))))).toBeTruthy();
-      const player = playerOf(kept, session!, new Map());
+      const player = playerOf(t, kept, session!, new Map());
       expect(player.layout.player.hand).toBe(studentId === AMA ? 'right' : 'left');
       expect(player.rung === null || player.rung < drill.details.ladder.length).toBe(true);
     }),
@@ -60,28 +61,28 @@ test('a group shares its number and has its places; nobody is named twice', () =
     { studentId: AMA, ref: GATE, rung: null },
     { studentId: BO, ref: LADDER, rung: 1 },
   ];
-  const [a, b] = beginHere(kept, players, alone);
+  const [a, b] = beginHere(t, kept, players, alone);
   expect(a!.groupId).toBe(a!.id);
   expect(b!.groupId).toBe(a!.id);
   expect([a!.place, b!.place]).toEqual([1, 2]);
-  expect(() => beginHere(kept, [players[0]!, players[0]!], alone)).toThrow('listed twice');
+  expect(() => beginHere(t, kept, [players[0]!, players[0]!], alone)).toThrow('listed twice');
 });
 
 test('climbing stays in one going at the drill; another drill is a new one', () => {
-  const [session] = beginHere(kept, [{ studentId: AMA, ref: LADDER, rung: 1 }], alone);
-  const up = moved(kept, session!, 2, stamps.newId);
+  const [session] = beginHere(t, kept, [{ studentId: AMA, ref: LADDER, rung: 1 }], alone);
+  const up = moved(t, kept, session!, 2, stamps.newId);
   expect(up.runs.map(({ rung, block }) => [rung, block])).toEqual([
     [1, 1],
     [2, 1],
   ]);
-  const other = swapped(kept, up, { ref: GATE, rung: null }, stamps.newId);
+  const other = swapped(t, kept, up, { ref: GATE, rung: null }, stamps.newId);
   expect(other.runs.map(({ block }) => block)).toEqual([1, 1, 2]);
   expect(new Set(other.runs.map(({ id }) => id)).size).toBe(3);
 });
 
 test('what was putted on earlier rungs counts for the rule, and what was taken back does not', () => {
-  const [session] = beginHere(kept, [{ studentId: AMA, ref: LADDER, rung: 1 }], alone);
-  const up = moved(kept, session!, 2, stamps.newId);
+  const [session] = beginHere(t, kept, [{ studentId: AMA, ref: LADDER, rung: 1 }], alone);
+  const up = moved(t, kept, session!, 2, stamps.newId);
   const gate = up.runs[0]!.layout.elements.find(({ kind }) => kind === 'ballGate')!.id;
   const putt = (id: string, undone: boolean) => ({
     ...{ id, outcomes: { [gate]: 'clear' }, points: {}, guess: null, note: '', leftOut: false },
@@ -93,7 +94,7 @@ test('what was putted on earlier rungs counts for the rule, and what was taken b
   const logged = new Map([
     [up.runs[0]!.id, { putts: [putt('a', false), putt('b', true)], marks: [] }],
   ]);
-  const player = playerOf(kept, up, logged);
+  const player = playerOf(t, kept, up, logged);
   expect(player.earlier.map(({ putts }) => putts.length)).toEqual([1]);
   expect(player.begunOn).toBe(1);
   expect(player.rung).toBe(2);
@@ -104,11 +105,11 @@ test('all on by one station, and round again: everyone is back where they were, 
     { studentId: AMA, ref: GATE, rung: null },
     { studentId: BO, ref: LADDER, rung: 1 },
   ];
-  const group = beginHere(kept, players, alone);
-  const climbed = [group[0]!, moved(kept, group[1]!, 3, stamps.newId)];
-  const once = rotated(kept, climbed, stamps.newId);
+  const group = beginHere(t, kept, players, alone);
+  const climbed = [group[0]!, moved(t, kept, group[1]!, 3, stamps.newId)];
+  const once = rotated(t, kept, climbed, stamps.newId);
   expect(once.map(({ runs }) => runs.at(-1)!.ref)).toEqual([LADDER, GATE]);
-  const twice = rotated(kept, once, stamps.newId);
+  const twice = rotated(t, kept, once, stamps.newId);
   expect(twice.map(({ runs }) => [runs.at(-1)!.ref, runs.at(-1)!.rung])).toEqual([
     [GATE, null],
     [LADDER, 3],
@@ -117,10 +118,10 @@ test('all on by one station, and round again: everyone is back where they were, 
 
 test('a cold test is ten putts, whatever the drill; what is not kept here is named', () => {
   const cold = { ...alone, cold: true };
-  const [session] = beginHere(kept, [{ studentId: AMA, ref: LADDER, rung: 1 }], cold);
-  const player = playerOf(kept, session!, new Map());
+  const [session] = beginHere(t, kept, [{ studentId: AMA, ref: LADDER, rung: 1 }], cold);
+  const player = playerOf(t, kept, session!, new Map());
   expect(player.rule).toEqual({ type: 'assessment', putts: 10 });
   expect(player.manners).toEqual([]);
   const gone = { studentId: BO, ref: 'lib:moat', rung: null };
-  expect(() => beginHere(kept, [gone], alone)).toThrow('The drill is not saved on this device.');
+  expect(() => beginHere(t, kept, [gone], alone)).toThrow('The drill is not saved on this device.');
 });

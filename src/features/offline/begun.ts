@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import {
   COLD_RULE,
   beginOn,
@@ -58,15 +59,15 @@ const found = <T>(thing: T | undefined, what: string): T => {
   if (thing === undefined) throw new RangeError(`${what} is not saved on this device.`);
   return thing;
 };
-export const studentOf = ({ students }: Kept, id: string): KeptStudent =>
+export const studentOf = (t: Translate, { students }: Kept, id: string): KeptStudent =>
   found(
     students.find((one) => one.id === id),
-    'The student',
+    t('offline.begun.theStudent'),
   );
-export const drillOf = ({ drills }: Kept, ref: string): KeptDrill =>
+export const drillOf = (t: Translate, { drills }: Kept, ref: string): KeptDrill =>
   found(
     drills.find((one) => one.ref === ref),
-    'The drill',
+    t('offline.begun.theDrill'),
   );
 
 /**
@@ -74,9 +75,13 @@ export const drillOf = ({ drills }: Kept, ref: string): KeptDrill =>
  *
  * @returns from 0; null without a ladder, or where nothing is known of them
  */
-export function rungFor(kept: Kept, { studentId, ref }: Omit<Chosen, 'rung'>): number | null {
-  const { fitting, belief } = studentOf(kept, studentId);
-  const { layout, details, homework } = drillOf(kept, ref);
+export function rungFor(
+  t: Translate,
+  kept: Kept,
+  { studentId, ref }: Omit<Chosen, 'rung'>,
+): number | null {
+  const { fitting, belief } = studentOf(t, kept, studentId);
+  const { layout, details, homework } = drillOf(t, kept, ref);
   if (homework) return homework.rung;
   if (!belief || details.ladder.length === 0) return null;
   const own = fitted(layout, fitting);
@@ -84,14 +89,15 @@ export function rungFor(kept: Kept, { studentId, ref }: Omit<Chosen, 'rung'>): n
 }
 
 function runOf(
+  t: Translate,
   kept: Kept,
   { studentId, ref, rung }: Chosen,
   block: number,
   cold: boolean,
   newId: () => string,
 ): BegunRun {
-  const student = studentOf(kept, studentId);
-  const { name, versionId, layout: drawn, details } = drillOf(kept, ref);
+  const student = studentOf(t, kept, studentId);
+  const { name, versionId, layout: drawn, details } = drillOf(t, kept, ref);
   const asked = { ...details, layout: drawn };
   const { layout: own, rung: begun } = beginOn(asked, student.fitting, rung ?? undefined);
   const layout = kept.carpet !== null && onFloor(details) ? onCarpet(own, kept.carpet) : own;
@@ -109,8 +115,8 @@ function runOf(
 }
 
 /** What whoever uses this device is called: the coach, or the student at home. */
-export const ownerNameOf = ({ coach, students }: Kept, home: string): string =>
-  (home === '' ? coach : students[0]?.name) || 'another coach';
+export const ownerNameOf = (t: Translate, { coach, students }: Kept, home: string): string =>
+  (home === '' ? coach : students[0]?.name) || t('offline.begun.anotherCoach');
 
 /**
  * Begins a session for each of some students, in rotation where there are several.
@@ -119,6 +125,7 @@ export const ownerNameOf = ({ coach, students }: Kept, home: string): string =>
  * @throws RangeError with a sentence when a drill cannot be set up for one of them, or one is named twice
  */
 export function beginHere(
+  t: Translate,
   kept: Kept,
   players: readonly Chosen[],
   { cold, home, newId, now }: { cold: boolean; home: string } & Stamps,
@@ -126,7 +133,7 @@ export function beginHere(
   if (new Set(players.map(({ studentId }) => studentId)).size < players.length) {
     throw new RangeError('A student is listed twice. Each student putts once in a rotation.');
   }
-  const runs = players.map((player) => runOf(kept, player, 1, cold, newId));
+  const runs = players.map((player) => runOf(t, kept, player, 1, cold, newId));
   const ids = players.map(() => newId());
   const startedAt = now();
   return players.map(({ studentId, ref }, index) => ({
@@ -134,51 +141,58 @@ export function beginHere(
     studentId,
     groupId: players.length > 1 ? ids[0]! : null,
     place: index + 1,
-    homeworkId: drillOf(kept, ref).homework?.id ?? null,
+    homeworkId: drillOf(t, kept, ref).homework?.id ?? null,
     startedAt,
     finishedAt: null,
     note: '',
     noteWas: '',
     runs: [runs[index]!],
     home,
-    name: studentOf(kept, studentId).name,
-    ...{ owner: kept.owner, ownerName: ownerNameOf(kept, home) },
+    name: studentOf(t, kept, studentId).name,
+    ...{ owner: kept.owner, ownerName: ownerNameOf(t, kept, home) },
     ...{ sent: null, refused: null, theirs: null },
   }));
 }
 
 /** The same session on another rung of its drill. */
 export function moved(
+  t: Translate,
   kept: Kept,
   session: BegunHere,
   rung: number,
   newId: () => string,
 ): BegunHere {
   const last = session.runs.at(-1)!;
-  const { layout, details } = drillOf(kept, last.ref);
+  const { layout, details } = drillOf(t, kept, last.ref);
   const next = moveOn({ layout, ladder: details.ladder }, last.layout, rung);
   return { ...session, runs: [...session.runs, { ...last, id: newId(), layout: next, rung }] };
 }
 
 /** The same session on another drill, or anew on the same: a new going. */
 export function swapped(
+  t: Translate,
   kept: Kept,
   session: BegunHere,
   { ref, rung }: Omit<Chosen, 'studentId'>,
   newId: () => string,
 ): BegunHere {
   const block = 1 + session.runs.at(-1)!.block;
-  const run = runOf(kept, { studentId: session.studentId, ref, rung }, block, false, newId);
+  const run = runOf(t, kept, { studentId: session.studentId, ref, rung }, block, false, newId);
   return { ...session, runs: [...session.runs, run] };
 }
 
 /** A group moved on by one station: everyone takes the drill of the one before them, on the rung they had come to there. */
-export function rotated(kept: Kept, group: readonly BegunHere[], newId: () => string): BegunHere[] {
+export function rotated(
+  t: Translate,
+  kept: Kept,
+  group: readonly BegunHere[],
+  newId: () => string,
+): BegunHere[] {
   const lasts = group.map(({ runs }) => runs.at(-1)!);
   return group.map((session, index) => {
     const { ref } = lasts[(index + lasts.length - 1) % lasts.length]!;
     const before = session.runs.findLast((run) => run.ref === ref);
-    return swapped(kept, session, { ref, rung: before?.rung ?? null }, newId);
+    return swapped(t, kept, session, { ref, rung: before?.rung ?? null }, newId);
   });
 }
 
@@ -186,13 +200,14 @@ const NONE: WireRun = { putts: [], marks: [] };
 
 /** A session that was begun here as the logging screen takes it, with what was logged of its runs. */
 export function playerOf(
+  t: Translate,
   kept: Kept,
   session: BegunHere,
   logged: ReadonlyMap<string, WireRun>,
 ): PlayerRun {
   const block = blocksOf(session.runs).at(-1)!;
   const run = block.at(-1)!;
-  const { details } = drillOf(kept, run.ref);
+  const { details } = drillOf(t, kept, run.ref);
   const of = ({ id }: BegunRun) => logged.get(id) ?? NONE;
   return {
     sessionId: session.id,
@@ -212,7 +227,7 @@ export function playerOf(
     rung: run.rung,
     begunOn: block[0]!.rung,
     nearest: run.rung ?? nearestRung(run.layout, details.ladder),
-    card: cardHere(kept, session, logged),
+    card: cardHere(t, kept, session, logged),
     plan: null,
     earlier: block.slice(0, -1).map((one) => {
       const { putts, marks } = of(one);
@@ -232,11 +247,12 @@ export function playerOf(
 
 /** The last set-up card of a session that was begun here, or else the one that was known when this was kept. */
 function cardHere(
+  t: Translate,
   kept: Kept,
   { studentId, runs }: BegunHere,
   logged: ReadonlyMap<string, WireRun>,
 ): PlayerRun['card'] {
-  const { card, putters } = studentOf(kept, studentId);
+  const { card, putters } = studentOf(t, kept, studentId);
   const marks = runs.flatMap(({ id }) => logged.get(id)?.marks ?? []);
   const last = marks.findLast(({ mark }) => mark.type === 'card');
   const own = cardOf(marks);

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useEffect, useState } from 'react';
 import { tallyRuns } from '@/core/drill';
 import { Button } from '@/ui/button';
@@ -28,18 +29,20 @@ export function Done({
   /** Null once all of it is on the server. */
   session: BegunHere | null;
 }) {
+  const t = useTranslations();
+
   const back = () => go('?');
   if (!session) {
     const there = home === '' ? `/sessions/${id}/review` : `/home/${home}/sessions/${id}/done`;
     return (
       <main className="min-h-dvh bg-paper">
-        <ShellHead title="Session sent to the server" online={online} onBack={back} />
+        <ShellHead title={t('offline.done.sessionSentToTheServer')} online={online} onBack={back} />
         <div className="grid justify-items-start gap-4 px-4 pt-5 md:px-7">
-          <p className="text-[1.0625rem]">The results are calculated there.</p>
+          <p className="text-[1.0625rem]">{t('offline.done.theResultsAreCalculatedThere')}</p>
           <Button kind="primary" onClick={() => go(there)}>
-            View session
+            {t('offline.done.viewSession')}
           </Button>
-          <Button onClick={back}>Start next session</Button>
+          <Button onClick={back}>{t('offline.done.startNextSession')}</Button>
         </div>
       </main>
     );
@@ -53,11 +56,13 @@ export function Done({
     <main className="min-h-dvh bg-paper pb-12">
       <ShellHead title={session.name} online={online} onBack={back}>
         <p className="text-[1rem] text-ink2">
-          started {timeOf(session.startedAt)} · saved on this device. Scores follow when you are
-          online again.
+          {t('offline.done.startedSavedOnThisDevice', { startedAt: timeOf(session.startedAt) })}
         </p>
       </ShellHead>
-      <section aria-label="Session summary" className="max-w-2xl px-4 pt-5 md:px-7">
+      <section
+        aria-label={t('offline.done.sessionSummary')}
+        className="max-w-2xl px-4 pt-5 md:px-7"
+      >
         {session.runs.map((run) => (
           <RunLine key={run.id} run={run} />
         ))}
@@ -65,15 +70,17 @@ export function Done({
       {home === '' && <Note key={session.id} session={session} again={again} />}
       <div className="flex flex-wrap gap-2.5 px-4 pt-6 md:px-7">
         <Button kind="primary" onClick={back}>
-          Start next session
+          {t('offline.done.startNextSession')}
         </Button>
-        <Button onClick={() => void reopen()}>Resume session</Button>
+        <Button onClick={() => void reopen()}>{t('offline.done.resumeSession')}</Button>
       </div>
     </main>
   );
 }
 
 function RunLine({ run }: { run: BegunHere['runs'][number] }) {
+  const t = useTranslations();
+
   const [logged, setLogged] = useState<WireRun | null>(null);
   useEffect(() => {
     void loggedOf(run.id).then(setLogged);
@@ -84,29 +91,33 @@ function RunLine({ run }: { run: BegunHere['runs'][number] }) {
     <div className="flex items-baseline justify-between gap-3 border-b border-rule py-2.5">
       <p className="text-[1.0625rem]">
         <strong className="font-[640]">{run.drillName}</strong>
-        {run.rung !== null && <span className="text-ink2"> · rung {run.rung + 1}</span>}
-        {run.cold && <span className="text-ink2"> · cold test</span>}
+        {run.rung !== null && (
+          <span className="text-ink2"> {t('offline.done.rung', { rung: run.rung + 1 })}</span>
+        )}
+        {run.cold && <span className="text-ink2"> {t('offline.done.coldTest')}</span>}
       </p>
       <p className="text-[1.25rem] num whitespace-nowrap">
-        {clear} of {putts.length} {passWord(run.layout)}
+        {t('offline.done.of', { clear, putts: putts.length, passWord: passWord(run.layout) })}
       </p>
     </div>
   );
 }
 
 function Note({ session, again }: { session: BegunHere; again(): Promise<void> }) {
+  const t = useTranslations();
+
   const [said, setSaid] = useState('');
   const keep = async (note: string) => {
     try {
       await changeBegun(session.id, (one) => ({ ...one, note }));
-      setSaid('Note saved on this device.');
+      setSaid(t('offline.done.noteSavedOnThisDevice'));
       await again();
     } catch {
-      setSaid('This device could not save the note. Copy it elsewhere.');
+      setSaid(t('offline.done.thisDeviceCouldNotSave'));
     }
   };
   return (
-    <section aria-label="Coach’s note" className="px-4 pt-5 md:px-7">
+    <section aria-label={t('offline.done.coachsNote')} className="px-4 pt-5 md:px-7">
       <NoteForm note={session.note} busy={false} onKeep={(text) => void keep(text)} />
       <p role="status" className="min-h-6 text-[0.9375rem] text-ink2">
         {said}

@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { useEffect, useMemo, useState } from 'react';
 import { counted } from './counted';
 import { Logging } from '../session/logging';
@@ -16,15 +18,13 @@ import { STAMPS } from './stamps';
 const done: ActionResult<null> = { ok: true, value: null };
 
 /** What cannot be is told as a server would tell it. */
-async function trying(work: () => Promise<void>): Promise<ActionResult<null>> {
+async function trying(t: Translate, work: () => Promise<void>): Promise<ActionResult<null>> {
   try {
     await work();
     return done;
   } catch (error) {
     const message =
-      error instanceof RangeError
-        ? error.message
-        : 'This device could not save it. It may be full.';
+      error instanceof RangeError ? error.message : t('offline.going.thisDeviceCouldNotSave');
     return { ok: false, message, fields: {} };
   }
 }
@@ -38,6 +38,8 @@ export function Going({
   again,
   session,
 }: ShellPart & { session: BegunHere }) {
+  const t = useTranslations();
+
   const group = useMemo(
     () =>
       session.groupId === null
@@ -56,33 +58,35 @@ export function Going({
         await Promise.all(ids.map(async (id) => [id, await loggedOf(id)] as const)),
       );
       if (ended) return;
-      setPlayers(group.map((one) => playerOf(kept, one, logged)));
+      setPlayers(group.map((one) => playerOf(t, kept, one, logged)));
     };
     void read();
     return () => {
       ended = true;
     };
-  }, [kept, group]);
+  }, [t, kept, group]);
   const ways = useMemo((): Ways => {
     const changing = (id: string, change: (one: BegunHere) => BegunHere) =>
-      trying(() => changeBegun(id, change));
+      trying(t, () => changeBegun(id, change));
     return {
       sendTo: pathsOf(home).putts,
       live: null,
-      sender: { home, owner: session.owner ?? kept.owner, ownerName: ownerNameOf(kept, home) },
+      sender: { home, owner: session.owner ?? kept.owner, ownerName: ownerNameOf(t, kept, home) },
       reopen: (id) => changing(id, (one) => ({ ...one, finishedAt: null })),
       move: ({ sessionId, rung }) =>
-        changing(sessionId, (one) => moved(kept, one, rung, STAMPS.newId)),
+        changing(sessionId, (one) => moved(t, kept, one, rung, STAMPS.newId)),
       swap:
         home === ''
           ? ({ sessionId, drillId, rung }) =>
-              changing(sessionId, (one) => swapped(kept, one, { ref: drillId, rung }, STAMPS.newId))
+              changing(sessionId, (one) =>
+                swapped(t, kept, one, { ref: drillId, rung }, STAMPS.newId),
+              )
           : null,
       rotate:
         home === '' && group.length > 1
           ? () =>
-              trying(async () => {
-                for (const next of rotated(kept, group, STAMPS.newId)) {
+              trying(t, async () => {
+                for (const next of rotated(t, kept, group, STAMPS.newId)) {
                   await changeBegun(next.id, (one) => ({ ...one, runs: next.runs }));
                 }
               })
@@ -97,7 +101,7 @@ export function Going({
       apart: {
         finish: async () => {
           const at = STAMPS.now();
-          const ended = await trying(async () => {
+          const ended = await trying(t, async () => {
             for (const { id } of group)
               await changeBegun(id, (one) => ({ ...one, finishedAt: at }));
           });
@@ -114,8 +118,8 @@ export function Going({
         again: () => void again(),
       },
     };
-  }, [home, kept, group, session.owner, go, again]);
-  const drills = useMemo(() => drillOptions(kept), [kept]);
+  }, [t, home, kept, group, session.owner, go, again]);
+  const drills = useMemo(() => drillOptions(t, kept), [t, kept]);
   if (!players) return <main className="min-h-dvh bg-paper" aria-busy="true" />;
   const first = Math.max(
     0,

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { toast } from 'sonner';
 import { Button } from '@/ui/button';
@@ -15,6 +16,8 @@ import { STAMPS, timeOf } from './stamps';
 
 /** What this device can do with no server: what goes on, who comes, a session to begin, and what is to be settled. */
 export function HereList({ home, kept, begun, online, go, again, to }: ShellPart & { to: string }) {
+  const t = useTranslations();
+
   // On a shared phone sessions of another coach may wait: they are theirs to go on with, and are sent as theirs.
   const own = begun.filter(({ owner }) => owner === undefined || owner === kept.owner);
   const others = begun.filter((session) => !own.includes(session));
@@ -27,7 +30,7 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
   const today = format(new Date(), 'yyyy-MM-dd');
   const start = (chosen: Chosen) => {
     try {
-      const sessions = beginHere(kept, [chosen], { cold: false, home, ...STAMPS });
+      const sessions = beginHere(t, kept, [chosen], { cold: false, home, ...STAMPS });
       void keepBegunHere(sessions).then(async () => {
         await again();
         go(`?session=${sessions[0]!.id}`);
@@ -38,17 +41,20 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
   };
   return (
     <main className="min-h-dvh bg-paper pb-12">
-      <ShellHead title={online ? 'On this device' : 'Offline'} online={online}>
+      <ShellHead
+        title={online ? t('offline.hereList.onThisDevice') : t('offline.hereList.offline')}
+        online={online}
+      >
         <p className="text-[1rem] text-ink2">
-          {home === ''
-            ? 'You can start and log sessions here'
-            : 'You can start and log homework here'}
-          , and everything is sent when you are online again. Last updated {timeOf(kept.at)}.
+          {t('offline.hereList.youCanStartAndLog', {
+            noHome: String(home === ''),
+            at: timeOf(kept.at),
+          })}
         </p>
         {online && (
           <div className="pt-1">
             <Button kind="primary" onClick={() => go(to)}>
-              Continue online
+              {t('offline.hereList.continueOnline')}
             </Button>
           </div>
         )}
@@ -60,15 +66,18 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
         <Unsettled key={session.id} session={session} again={again} />
       ))}
       {going.length > 0 && (
-        <Part title="In progress">
+        <Part title={t('offline.hereList.inProgress')}>
           {going.map((session) => (
             <Row
               key={session.id}
               name={session.name}
-              words={`${session.runs.at(-1)!.drillName}, started ${timeOf(session.startedAt)}`}
+              words={t('offline.hereList.started', {
+                drillName: session.runs.at(-1)!.drillName,
+                startedAt: timeOf(session.startedAt),
+              })}
             >
               <Button kind="primary" onClick={() => go(`?session=${session.id}`)}>
-                Resume
+                {t('offline.hereList.resume')}
               </Button>
             </Row>
           ))}
@@ -77,80 +86,86 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
       {home === '' ? (
         <>
           {coming.length > 0 && (
-            <Part title="Today’s lessons">
+            <Part title={t('offline.hereList.todaysLessons')}>
               {coming.map(({ id, day, studentId, words }) => (
                 <Row
                   key={id}
                   name={known.get(studentId)!}
                   words={`${day === today ? 'today' : 'tomorrow'} · ${words}`}
                 >
-                  <Button onClick={() => go(`?student=${studentId}`)}>Start</Button>
+                  <Button onClick={() => go(`?student=${studentId}`)}>
+                    {t('offline.hereList.start')}
+                  </Button>
                 </Row>
               ))}
             </Part>
           )}
-          <Part title="New session">
+          <Part title={t('offline.hereList.newSession')}>
             {kept.students.length === 0 && (
-              <p className="py-2 text-[1rem]">
-                No students yet. Students that you add online will be listed here.
-              </p>
+              <p className="py-2 text-[1rem]">{t('offline.hereList.noStudentsYetStudentsThat')}</p>
             )}
             {kept.students.map(({ id, name, fitting }) => (
               <Row key={id} name={name} words={`${fitting.hand}-handed`}>
                 <Button
                   onClick={() => go(`?student=${id}`)}
-                  aria-label={`Start session for ${name}`}
+                  aria-label={t('offline.hereList.startSessionFor', { name })}
                 >
-                  Start
+                  {t('offline.hereList.start')}
                 </Button>
               </Row>
             ))}
           </Part>
         </>
       ) : (
-        <Part title="Homework">
+        <Part title={t('offline.hereList.homework')}>
           {kept.drills.length === 0 && (
-            <p className="py-2 text-[1rem]">There is no homework at the moment.</p>
+            <p className="py-2 text-[1rem]">{t('offline.hereList.thereIsNoHomeworkAt')}</p>
           )}
           {kept.drills.map(({ ref, name, homework }) => (
             <Row key={homework?.id ?? ref} name={name} words={homework?.note ?? ''}>
               <Button
                 kind="primary"
-                aria-label={`Start ${name}`}
+                aria-label={t('offline.hereList.start2', { name })}
                 onClick={() =>
                   start({
-                    studentId: studentOf(kept, kept.owner).id,
+                    studentId: studentOf(t, kept, kept.owner).id,
                     ref,
                     rung: homework?.rung ?? null,
                   })
                 }
               >
-                Start
+                {t('offline.hereList.start')}
               </Button>
             </Row>
           ))}
         </Part>
       )}
       {done.length > 0 && (
-        <Part title="Finished here, not sent yet">
+        <Part title={t('offline.hereList.finishedHereNotSentYet')}>
           {done.map((session) => (
             <Row
               key={session.id}
               name={session.name}
               words={`${session.runs.map(({ drillName }) => drillName).join(', ')}, ${timeOf(session.startedAt)}`}
             >
-              <Button onClick={() => go(`?review=${session.id}`)}>View</Button>
+              <Button onClick={() => go(`?review=${session.id}`)}>
+                {t('offline.hereList.view')}
+              </Button>
             </Row>
           ))}
         </Part>
       )}
       {others.length > 0 && (
-        <Part title="Sessions of other coaches">
+        <Part title={t('offline.hereList.sessionsOfOtherCoaches')}>
           {others.map(({ id, name, runs, startedAt, ownerName }) => (
             <Row
               key={id}
               name={name}
-              words={`${runs.map(({ drillName }) => drillName).join(', ')}, ${timeOf(startedAt)} · sent when ${ownerName || 'the coach who started it'} signs in here`}
+              words={t('offline.hereList.sentWhenSignsInHere', {
+                runs: runs.map(({ drillName }) => drillName).join(', '),
+                startedAt: timeOf(startedAt),
+                ownerName: ownerName || t('offline.hereList.theCoachWhoStartedIt'),
+              })}
             >
               {null}
             </Row>
@@ -163,7 +178,7 @@ export function HereList({ home, kept, begun, online, go, again, to }: ShellPart
           onClick={() => go('?view=phone')}
           className="min-h-11 text-[1rem] underline underline-offset-4"
         >
-          Data on this device
+          {t('offline.hereList.dataOnThisDevice')}
         </button>
       </p>
     </main>
@@ -206,11 +221,13 @@ interface OfSession {
 
 /** What the server will not take: it is kept as a file before it goes. */
 function Refused({ session, again }: OfSession) {
+  const t = useTranslations();
+
   const { id, name, startedAt, refused } = session;
   return (
     <section
       role="alert"
-      aria-label={`Refused: ${name}`}
+      aria-label={t('offline.hereList.refused', { name })}
       className="mx-4 mt-5 grid gap-2 border-2 border-warn bg-sheet p-3 md:mx-7"
     >
       <p className="text-[1rem]">
@@ -227,14 +244,14 @@ function Refused({ session, again }: OfSession) {
               .then(again)
           }
         >
-          Save as a file and delete it here
+          {t('offline.hereList.saveAsAFileAnd')}
         </Button>
         <Button
           onClick={() =>
             void changeBegun(id, (one) => ({ ...one, refused: null, sent: null })).then(again)
           }
         >
-          Try again
+          {t('offline.hereList.tryAgain')}
         </Button>
       </div>
     </section>
@@ -243,33 +260,37 @@ function Refused({ session, again }: OfSession) {
 
 /** Two have noted something of one session: the coach says which stays, once. */
 function Unsettled({ session, again }: OfSession) {
+  const t = useTranslations();
+
   const { id, name, startedAt, note, theirs } = session;
   const keep = (how: Settled) => void changeBegun(id, (one) => settled(one, how)).then(again);
   return (
     <section
       role="alert"
-      aria-label={`Two notes: ${name}`}
+      aria-label={t('offline.hereList.twoNotes', { name })}
       className="mx-4 mt-5 grid gap-2 border-2 border-ink bg-sheet p-3 md:mx-7"
     >
       <p className="text-[1rem]">
-        <strong>
-          {name}, {timeOf(startedAt)}:
-        </strong>{' '}
-        this session has two notes, one written here and one written elsewhere. Which one do you
-        want to keep?
+        {t.rich('offline.hereList.thisSessionHasTwoNotes', {
+          name,
+          startedAt: timeOf(startedAt),
+          strong: (chunks) => <strong>{chunks}</strong>,
+        })}
       </p>
       <p className="text-[1rem]">
-        <span className="cap">here</span> {note || '(empty)'}
+        <span className="cap">{t('offline.hereList.here')}</span>{' '}
+        {note || t('offline.hereList.empty')}
       </p>
       <p className="text-[1rem]">
-        <span className="cap">elsewhere</span> {theirs || '(empty)'}
+        <span className="cap">{t('offline.hereList.elsewhere')}</span>{' '}
+        {theirs || t('offline.hereList.empty')}
       </p>
       <div className="flex flex-wrap gap-2.5">
         <Button kind="primary" onClick={() => keep('both')}>
-          Keep both
+          {t('offline.hereList.keepBoth')}
         </Button>
-        <Button onClick={() => keep('mine')}>Keep the note from here</Button>
-        <Button onClick={() => keep('theirs')}>Keep the other note</Button>
+        <Button onClick={() => keep('mine')}>{t('offline.hereList.keepTheNoteFromHere')}</Button>
+        <Button onClick={() => keep('theirs')}>{t('offline.hereList.keepTheOtherNote')}</Button>
       </div>
     </section>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useEffect, useState } from 'react';
 import { Button } from '@/ui/button';
 import { saveText } from '@/ui/save-text';
@@ -17,6 +18,8 @@ import { amountWaiting } from './waiting-words';
 
 /** What this device keeps: what, how much, since when; and a way to empty it. */
 export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
+  const t = useTranslations();
+
   const queue = useWaiting();
   const [photos, setPhotos] = useState<number | null>(null);
   const [bytes, setBytes] = useState<number | null>(null);
@@ -36,23 +39,31 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
   const sessions = begun.length + runs.filter(({ runId }) => !apart.has(runId)).length;
   const waits = begun.length > 0 || runs.length > 0;
   const rows: [string, string][] = [
-    ['Up to date', timeOf(kept.at)],
+    [t('offline.keptNote.upToDate'), timeOf(kept.at)],
     [
-      home === '' ? 'Students' : 'Student',
+      home === '' ? t('offline.keptNote.students') : t('offline.keptNote.student'),
       home === ''
-        ? `${kept.students.length}: name, hand, putter and skills`
+        ? t('offline.keptNote.nameHandPutterAndSkills', { students: kept.students.length })
         : (kept.students[0]?.name ?? ''),
     ],
-    [home === '' ? 'Drills' : 'Homework', String(kept.drills.length)],
-    ...(home === ''
-      ? ([['Appointments today and tomorrow', String(kept.coming.length)]] as [string, string][])
-      : []),
-    ['Measured photos, never sent', photos === null ? '…' : String(photos)],
-    ['Sessions not sent yet', queue === null ? '…' : String(sessions)],
-    ['Putts not sent yet', queue === null ? '…' : String(puttsWaiting(runs))],
     [
-      'Storage used',
-      bytes === null ? 'not reported by this browser' : `${(bytes / 1e6).toFixed(1)} MB`,
+      home === '' ? t('offline.keptNote.drills') : t('offline.keptNote.homework'),
+      String(kept.drills.length),
+    ],
+    ...(home === ''
+      ? ([[t('offline.keptNote.appointmentsTodayAndTomorrow'), String(kept.coming.length)]] as [
+          string,
+          string,
+        ][])
+      : []),
+    [t('offline.keptNote.measuredPhotosNeverSent'), photos === null ? '…' : String(photos)],
+    [t('offline.keptNote.sessionsNotSentYet'), queue === null ? '…' : String(sessions)],
+    [t('offline.keptNote.puttsNotSentYet'), queue === null ? '…' : String(puttsWaiting(runs))],
+    [
+      t('offline.keptNote.storageUsed'),
+      bytes === null
+        ? t('offline.keptNote.notReportedByThisBrowser')
+        : t('offline.keptNote.mB', { bytes: (bytes / 1e6).toFixed(1) }),
     ],
   ];
   const save = async () => {
@@ -69,7 +80,11 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
   };
   return (
     <main className="min-h-dvh bg-paper pb-12">
-      <ShellHead title="On this device" online={online} onBack={() => go('?')} />
+      <ShellHead
+        title={t('offline.keptNote.onThisDevice')}
+        online={online}
+        onBack={() => go('?')}
+      />
       <div className="grid max-w-2xl gap-5 px-4 pt-5 md:px-7">
         <RefusedEntries />
         <dl>
@@ -83,27 +98,27 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
             </div>
           ))}
         </dl>
-        <p className="text-[1rem]">
-          The data contains only what you may see yourself. It is deleted when you sign out on this
-          device, and updated whenever you open Dirigo online.
-        </p>
+        <p className="text-[1rem]">{t('offline.keptNote.theDataContainsOnlyWhat')}</p>
         {sure && (
           <div role="alert" className="grid gap-2.5 border-2 border-warn bg-sheet px-3 py-2.5">
             <p className="text-[1rem]">
-              Without this data you cannot start a session here until you are online again.
-              {!!photos && ' The photos exist nowhere else.'}
+              {t('offline.keptNote.withoutThisDataYouCannot')}
+              {!!photos && t('offline.keptNote.thePhotosExistNowhereElse')}
             </p>
             {waits && (
               <>
                 <p className="text-[1rem]">
-                  <strong>
-                    {runs.length > 0 ? amountWaiting(runs) : `${sessions} sessions`} not sent yet.
-                  </strong>{' '}
-                  They stay on this device until they are sent. To be safe, save them as a file as
-                  well.
+                  {t.rich('offline.keptNote.notSentYetTheyStay', {
+                    amountWaiting: amountWaiting(t, runs),
+                    sessions,
+                    runsPositive: String(runs.length > 0),
+                    strong: (chunks) => <strong>{chunks}</strong>,
+                  })}
                 </p>
                 <div>
-                  <Button onClick={() => void save()}>Save them as a file</Button>
+                  <Button onClick={() => void save()}>
+                    {t('offline.keptNote.saveThemAsAFile')}
+                  </Button>
                 </div>
               </>
             )}
@@ -111,17 +126,19 @@ export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
         )}
         <div className="flex flex-wrap gap-2.5">
           <Button disabled={!online} onClick={() => void refreshKept(home, true).then(again)}>
-            Update now
+            {t('offline.keptNote.updateNow')}
           </Button>
           {sure ? (
             <>
               <Button kind="primary" onClick={() => void empty()}>
-                Yes, delete the data
+                {t('offline.keptNote.yesDeleteTheData')}
               </Button>
-              <Button onClick={() => setSure(false)}>Cancel</Button>
+              <Button onClick={() => setSure(false)}>{t('offline.keptNote.cancel')}</Button>
             </>
           ) : (
-            <Button onClick={() => setSure(true)}>Delete data on this device…</Button>
+            <Button onClick={() => setSure(true)}>
+              {t('offline.keptNote.deleteDataOnThisDevice')}
+            </Button>
           )}
         </div>
       </div>

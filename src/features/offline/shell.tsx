@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { z } from 'zod';
 import { Begin } from './begin-form';
@@ -132,17 +133,16 @@ async function isThere(): Promise<boolean> {
 }
 
 function Nothing({ start, online }: { start: string; online: boolean | null }) {
+  const t = useTranslations();
+
   return (
     <main className="grid min-h-dvh content-start gap-4 bg-paper px-5 pt-10">
-      <h1>Not ready to work offline</h1>
-      <p className="max-w-prose text-[1.0625rem]">
-        Open Dirigo once online and wait a few seconds. After that you can start sessions on this
-        device offline.
-      </p>
+      <h1>{t('offline.shell.notReadyToWorkOffline')}</h1>
+      <p className="max-w-prose text-[1.0625rem]">{t('offline.shell.openDirigoOnceOnlineAnd')}</p>
       <RefusedEntries />
       <p>
         <a href={start} className="text-[1.0625rem] underline underline-offset-4">
-          {online ? 'Open Dirigo' : 'Try again'}
+          {online ? t('offline.shell.openDirigo') : t('offline.shell.tryAgain')}
         </a>
       </p>
     </main>

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import 'server-only';
 import { addDays, addMinutes } from 'date-fns';
 import {
@@ -19,6 +20,7 @@ const answer = (body: BegunAnswer, status = 200) => Response.json(body, { status
 
 /** A run as it is kept; a built-in drill is taken into the coach's own for it. */
 async function toRun(
+  t: Translate,
   database: Database,
   principal: Principal,
   { ref, versionId, ...run }: BegunRun,
@@ -26,7 +28,7 @@ async function toRun(
   const key = keyOfRef(ref);
   if (!key) return { ...run, drillId: ref, ...(versionId && { versionId }) };
   if (principal.as === 'student') {
-    throw new Problem('not-found', 'This drill is not on this page.');
+    throw new Problem('not-found', t('offline.takeBegun.thisDrillIsNotOn'));
   }
   return { ...run, drillId: await takeBuiltIn(database, principal, key) };
 }
@@ -38,25 +40,25 @@ async function toRun(
  * @param open who sends; throws when it is nobody
  */
 export async function takeBegun(
+  t: Translate,
   request: Request,
   open: () => Promise<{ database: Database; principal: Principal }>,
 ): Promise<Response> {
   const sent = begunSent.safeParse(await request.json().catch(() => null));
   if (!sent.success) {
-    const message = 'The data sent is not a session that was started on a device.';
+    const message = t('offline.takeBegun.theDataSentIsNot');
     return answer({ ok: false, code: 'invalid', message }, 422);
   }
   try {
     const { database, principal } = await open();
     const { session, finish, owner } = sent.data;
     if (owner !== null && owner !== ownerOf(principal)) {
-      const message =
-        'This session is waiting for the coach who started it. It will be sent when that coach signs in on this device.';
+      const message = t('offline.takeBegun.thisSessionIsWaitingFor');
       return answer({ ok: false, code: 'other', message }, 403);
     }
     const now = new Date();
     const runs: Begun['runs'] = [];
-    for (const run of session.runs) runs.push(await toRun(database, principal, run));
+    for (const run of session.runs) runs.push(await toRun(t, database, principal, run));
     const begun = { ...session, startedAt: new Date(session.startedAt), runs };
     const kept = await keepBegun(database, principal, begun, now);
     if (finish && session.finishedAt) {

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useEffect, useState } from 'react';
 import { amountWaiting, waitingWords } from './waiting-words';
 import { useWaiting } from './use-waiting';
@@ -14,6 +15,8 @@ const FIRST = 1500;
  * by a flag that the queue keeps, so that nothing moves under a finger.
  */
 export function WaitingBanner({ asking }: { asking: string | null }) {
+  const t = useTranslations();
+
   const queue = useWaiting();
   // What had waited when the page came, and is sent: the line stays, so that nothing moves.
   const [waited, setWaited] = useState(false);
@@ -40,15 +43,22 @@ export function WaitingBanner({ asking }: { asking: string | null }) {
       data-shown={shown || undefined}
       className="waiting-banner border-b-[length:var(--stroke)] border-ink bg-line px-4 text-[0.9375rem] font-[620] text-sheet md:px-7 print:hidden"
     >
-      {waits ? waitingWords(queue!.runs, asking) : waited ? 'Everything has been sent.' : ''}
+      {waits
+        ? waitingWords(t, queue!.runs, asking)
+        : waited
+          ? t('offline.waitingBanner.everythingHasBeenSent')
+          : ''}
       {refused > 0 && (
         <>
           {' '}
-          The server did not accept {refused === 1 ? '1 entry' : `${refused} entries`}:{' '}
-          <a href="/offline?view=phone" className="underline underline-offset-4">
-            view them
-          </a>
-          .
+          {t.rich('offline.waitingBanner.theServerDidNotAccept', {
+            refused,
+            a: (chunks) => (
+              <a href="/offline?view=phone" className="underline underline-offset-4">
+                {chunks}
+              </a>
+            ),
+          })}
         </>
       )}
     </div>
@@ -57,7 +67,13 @@ export function WaitingBanner({ asking }: { asking: string | null }) {
 
 /** What waits of other sessions than the one that is being logged, in a few words; empty for nothing. */
 export function useOthersWaiting(runIds: readonly string[]): string {
+  const t = useTranslations();
+
   const queue = useWaiting();
   const others = (queue?.runs ?? []).filter(({ runId }) => !runIds.includes(runId));
-  return others.length === 0 ? '' : `${amountWaiting(others)} of other sessions not sent`;
+  return others.length === 0
+    ? ''
+    : t('offline.waitingBanner.ofOtherSessionsNotSent', {
+        amountWaiting: amountWaiting(t, others),
+      });
 }

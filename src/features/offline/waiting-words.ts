@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import type { WaitingRun } from '../session/queue';
 import { puttsWaiting } from './use-waiting';
 
@@ -5,11 +6,16 @@ const list = (names: readonly string[]): string =>
   new Intl.ListFormat('en', { type: 'conjunction' }).format(names);
 
 /** Says how much waits on this device: "3 putts", or "1 finished session" where no putt does. */
-export function amountWaiting(runs: readonly WaitingRun[]): string {
+export function amountWaiting(t: Translate, runs: readonly WaitingRun[]): string {
   const putts = puttsWaiting(runs);
-  if (putts > 0) return putts === 1 ? '1 putt' : `${putts} putts`;
+  if (putts > 0)
+    return putts === 1
+      ? t('offline.waitingWords.n1Putt')
+      : t('offline.waitingWords.putts', { putts });
   const entries = runs.reduce((sum, { events }) => sum + events, 0);
-  return entries === 1 ? '1 entry' : `${entries} entries`;
+  return entries === 1
+    ? t('offline.waitingWords.n1Entry')
+    : t('offline.waitingWords.entries', { entries });
 }
 
 /**
@@ -17,19 +23,25 @@ export function amountWaiting(runs: readonly WaitingRun[]): string {
  *
  * @param asking id of whoever is signed in here; null where that is not known
  */
-export function waitingWords(runs: readonly WaitingRun[], asking: string | null): string {
+export function waitingWords(
+  t: Translate,
+  runs: readonly WaitingRun[],
+  asking: string | null,
+): string {
   const others = runs.filter(
     ({ sender }) => asking !== null && sender?.home === '' && sender.owner !== asking,
   );
   const own = runs.filter((run) => !others.includes(run));
   const said: string[] = [];
-  if (own.length > 0) said.push(`${amountWaiting(own)} on this device not sent yet.`);
+  if (own.length > 0) said.push(`${amountWaiting(t, own)} on this device not sent yet.`);
   if (others.length > 0) {
     const names = list([
-      ...new Set(others.map(({ sender }) => sender!.ownerName || 'another coach')),
+      ...new Set(
+        others.map(({ sender }) => sender!.ownerName || t('offline.waitingWords.anotherCoach')),
+      ),
     ]);
     said.push(
-      `${amountWaiting(others)} of ${names} not sent yet: sign in as ${names} to send them.`,
+      `${amountWaiting(t, others)} of ${names} not sent yet: sign in as ${names} to send them.`,
     );
   }
   return said.join(' ');

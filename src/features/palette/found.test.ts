@@ -3,14 +3,14 @@ import { found, type PaletteEntry } from './found';
 
 const DO = ['Start a session', 'Add a student', 'Create drill', 'Change settings'];
 const entries: PaletteEntry[] = [
-  ...DO.map((name) => ({ group: 'Actions' as const, name, href: `/do/${name}` })),
+  ...DO.map((name) => ({ group: 'actions' as const, name, href: `/do/${name}` })),
   ...['Otto Lockgate', 'Ida Lotton', 'Élodie Quay', 'Ot Ware', 'Otto Warehouse'].map((name) => ({
-    group: 'Students' as const,
+    group: 'students' as const,
     name,
     href: `/students/${name}`,
   })),
   ...['Otter gate', 'Start gate', 'Gate of one degree'].map((name) => ({
-    group: 'Drills' as const,
+    group: 'drills' as const,
     name,
     href: `/drills/${name}`,
   })),
@@ -37,7 +37,7 @@ test('each entry is found by its whole name, first, whatever else there is', () 
   const word = fc.constantFrom('otto', 'gate', 'start', 'a', 'lock', 'quay', 'do', 'of', 'öt');
   const entry = fc.record({
     group: fc.constantFrom(
-      ...(['Actions', 'Students', 'Drills', 'Built-in drills', 'Greens'] as const),
+      ...(['actions', 'students', 'drills', 'builtInDrills', 'greens'] as const),
     ),
     name: fc.array(word, { minLength: 1, maxLength: 3 }).map((words) => words.join(' ')),
     href: fc.uuid(),

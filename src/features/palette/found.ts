@@ -1,7 +1,7 @@
 import { matchSorter, rankings } from 'match-sorter';
 
 /** Whom a name is looked for among first, where two fit it equally well: a person before what can be done. */
-const NEAREST = ['Students', 'Drills', 'Built-in drills', 'Greens', 'Actions'] as const;
+const NEAREST = ['students', 'drills', 'builtInDrills', 'greens', 'actions'] as const;
 
 export interface PaletteEntry {
   group: (typeof NEAREST)[number];

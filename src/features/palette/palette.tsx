@@ -1,5 +1,7 @@
 'use client';
 
+import type { Translate } from '@/words/translate';
+import { useTranslations } from 'next-intl';
 import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useRouter } from 'next/navigation';
@@ -11,14 +13,18 @@ import { PLACES } from '../shared/places';
 import { askToLeave, unsavedNow } from '../shared/unsaved';
 import { found, type PaletteEntry } from './found';
 
-const KEYS: [keys: string, what: string][] = [
-  ['Ctrl K', 'search for a student, a drill or a green'],
-  ['?', 'show the keyboard shortcuts'],
-  ...PLACES.map(({ key, name }): [string, string] => [key, `go to ${name}`]),
-  ['S', 'start a session'],
-  ['Space', 'while logging: through'],
-  ['← →', 'while logging: hit the left tee, hit the right tee'],
-  ['U', 'while logging: undo'],
+/** The single keys and key pairs, with what they do. */
+const keyHelp = (t: Translate): [keys: string, what: string][] => [
+  [t('palette.palette.ctrlK'), t('palette.palette.keyFind')],
+  ['?', t('palette.palette.keyShortcuts')],
+  ...PLACES.map(({ key, name }): [string, string] => [
+    key,
+    t('palette.palette.keyGoTo', { name: t(name) }),
+  ]),
+  ['S', t('palette.palette.keyStart')],
+  [t('palette.palette.space'), t('palette.palette.keyThrough')],
+  ['← →', t('palette.palette.keyTees')],
+  ['U', t('palette.palette.keyUndo')],
 ];
 
 const panel =
@@ -27,6 +33,8 @@ const veil = 'fixed inset-0 z-40 bg-black/40';
 
 /** Finding anything by typing, and the list of keys; on every screen. */
 export function Palette({ entries }: { entries: PaletteEntry[] }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [open, setOpen] = useState<'find' | 'keys' | null>(null);
   const [single, setSingle] = useKeptSwitch('single-keys', true);
@@ -56,7 +64,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
         <Dialog.Portal>
           <Dialog.Overlay className={veil} />
           <Dialog.Content className={panel} aria-describedby={undefined}>
-            <Dialog.Title className="sr-only">Search</Dialog.Title>
+            <Dialog.Title className="sr-only">{t('palette.palette.search')}</Dialog.Title>
             <Find entries={entries} go={go} />
           </Dialog.Content>
         </Dialog.Portal>
@@ -65,9 +73,11 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
         <Dialog.Portal>
           <Dialog.Overlay className={veil} />
           <Dialog.Content className={`${panel} p-6`} aria-describedby={undefined}>
-            <Dialog.Title className="text-[1.25rem] num">Keyboard shortcuts</Dialog.Title>
+            <Dialog.Title className="text-[1.25rem] num">
+              {t('palette.palette.keyboardShortcuts')}
+            </Dialog.Title>
             <dl className="mt-3 grid grid-cols-[110px_1fr] gap-y-1.5">
-              {KEYS.map(([keys, what]) => (
+              {keyHelp(t).map(([keys, what]) => (
                 <div key={keys} className="contents">
                   <dt className="num">{keys}</dt>
                   <dd className="text-ink2">{what}</dd>
@@ -76,8 +86,8 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
             </dl>
             <div className="mt-5 border-t border-rule pt-4">
               <Toggle
-                label="Single-key shortcuts"
-                hint="Turn off if you use voice control or press keys by accident"
+                label={t('palette.palette.singleKeyShortcuts')}
+                hint={t('palette.palette.turnOffIfYouUse')}
                 on={single}
                 onChange={setSingle}
               />
@@ -91,13 +101,15 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
 
 /** What is typed, and below it what has that name, the best first and taken by Enter. */
 function Find({ entries, go }: { entries: PaletteEntry[]; go: (href: string) => void }) {
+  const t = useTranslations();
+
   const [typed, setTyped] = useState('');
   const [pointedAt, setPointedAt] = useState('');
   const shown = found(entries, typed);
   const pointed = shown.some(({ href }) => href === pointedAt) ? pointedAt : shown[0]?.href;
   return (
     <Command
-      label="Search"
+      label={t('palette.palette.search')}
       loop
       shouldFilter={false}
       value={pointed ?? ''}
@@ -109,15 +121,17 @@ function Find({ entries, go }: { entries: PaletteEntry[]; go: (href: string) => 
           setTyped(next);
           setPointedAt('');
         }}
-        placeholder="Student, drill or green…"
+        placeholder={t('palette.palette.studentDrillOrGreen')}
         className="w-full border-b-2 border-ink bg-transparent px-4 py-3.5 text-[1.125rem] outline-none"
       />
       <Command.List className="max-h-[50vh] overflow-auto p-2">
-        <Command.Empty className="px-3 py-4 text-ink2">Nothing matches that name.</Command.Empty>
+        <Command.Empty className="px-3 py-4 text-ink2">
+          {t('palette.palette.nothingMatchesThatName')}
+        </Command.Empty>
         {[...new Set(shown.map(({ group }) => group))].map((group) => (
           <Command.Group
             key={group}
-            heading={group}
+            heading={t(`palette.groups.${group}`)}
             className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:cap"
           >
             {shown

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useEffect, useState, type KeyboardEvent } from 'react';
 import type { Pixel } from '@/core/photo';
 import { useSize } from '@/ui/use-size';
@@ -43,6 +44,8 @@ export function PhotoPicture({
   /** A point in the picture's own pixels, and how large a pixel is shown in the loupe. */
   onPoint: (at: Pixel, shown: number) => void;
 }) {
+  const t = useTranslations();
+
   const [ref, size] = useSize<HTMLDivElement>();
   const [cross, setCross] = useState<Pixel | null>(null);
   const [closer, setCloser] = useState(false);
@@ -107,8 +110,8 @@ export function PhotoPicture({
         tabIndex={0}
         aria-label={
           asks
-            ? `Photo. Mark ${asks}. Move the cross with the arrow keys and press Enter to mark the point.`
-            : 'Photo. All points are marked.'
+            ? t('photo.photoPicture.photoMarkMoveTheCross', { asks })
+            : t('photo.photoPicture.photoAllPointsAreMarked')
         }
         className="absolute inset-0 cursor-crosshair"
         style={{ backgroundImage: `url(${url})`, backgroundSize: '100% 100%' }}
@@ -149,7 +152,7 @@ export function PhotoPicture({
       {cross && lensAt && (
         <button
           type="button"
-          aria-label={`Mark ${asks ?? ''} here`}
+          aria-label={t('photo.photoPicture.markHere', { asks: asks ?? '' })}
           className="absolute cursor-crosshair border-[3px] border-ink bg-sheet"
           style={{
             ...lensAt,

@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { Camera } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
@@ -55,12 +57,16 @@ export type PhotoUse = (
 ) => { label: string; use: () => void } | null;
 
 /** What stands on the green, by its letter or name, and where; without what is itself to be measured. */
-function placesOf(layout: Layout, but?: string): { label: string; at: { x: number; y: number } }[] {
-  const ball = { label: 'the ball marker', at: { x: 0, y: 0 } };
+function placesOf(
+  t: Translate,
+  layout: Layout,
+  but?: string,
+): { label: string; at: { x: number; y: number } }[] {
+  const ball = { label: t('photo.photoTape.theBallMarker'), at: { x: 0, y: 0 } };
   const known = standing(layout).filter(({ id }) => id !== but);
   const others = known.flatMap((element) =>
     element.places().map(({ at, label, name }) => ({
-      label: label ? `tee ${label}, at ground level` : name,
+      label: label ? t('photo.photoTape.teeAtGroundLevel', { label }) : name,
       at: { x: at.across, y: at.along },
     })),
   );
@@ -95,6 +101,8 @@ export function PhotoTape({
   /** What lies below it may go too. */
   onUsed?: () => void;
 }) {
+  const t = useTranslations();
+
   const [open, setOpen] = useState(false);
   const [photo, setPhoto] = useState<Photo | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -110,26 +118,28 @@ export function PhotoTape({
       setProblem(null);
     } catch {
       URL.revokeObjectURL(url);
-      setProblem(`“${file.name}” cannot be opened as a picture. Use a JPEG or PNG.`);
+      setProblem(t('photo.photoTape.cannotBeOpenedAsA', { file: file.name }));
     }
   };
   return (
     <SheetDialog
-      title="Measure from a photo"
-      sub="Lay a sheet of paper flat beside what you measure, stand over it and take the photo from above. The photo stays on this device."
+      title={t('photo.photoTape.measureFromAPhoto')}
+      sub={t('photo.photoTape.layASheetOfPaper')}
       open={open}
       onOpen={setOpen}
       trigger={
         <Button className="min-h-12">
           <Camera size={18} aria-hidden />
-          Measure from a photo
+          {t('photo.photoTape.measureFromAPhoto')}
         </Button>
       }
     >
       <div className="mt-4 grid gap-4">
         <label className="relative inline-flex min-h-12 w-fit cursor-pointer items-center gap-2 rounded-[3px] border-[length:var(--stroke)] border-ink px-4 text-[0.9375rem] font-[620] focus-within:outline-2 focus-within:outline-offset-2">
           <Camera size={18} aria-hidden />
-          {photo ? 'Choose another photo' : 'Take or choose a photo'}
+          {photo
+            ? t('photo.photoTape.chooseAnotherPhoto')
+            : t('photo.photoTape.takeOrChooseAPhoto')}
           <input
             type="file"
             accept="image/*"
@@ -185,7 +195,9 @@ function Measuring({
   use: PhotoUse;
   onUsed: () => void;
 }) {
-  const places = placesOf(layout, measured);
+  const t = useTranslations();
+
+  const places = placesOf(t, layout, measured);
   const [reference, setReference] = useState<Reference>(
     units.long === 'imperial' ? 'letter' : 'a4',
   );
@@ -200,9 +212,12 @@ function Measuring({
   const stands = reference === 'stands';
   const knownLabels = stands
     ? places.map(({ label }) => label)
-    : ['one end of a long side', 'its other end', 'the next corner', 'the last corner'].map(
-        (words) => `paper: ${words}`,
-      );
+    : [
+        t('photo.photoTape.oneEndOfALong'),
+        t('photo.photoTape.itsOtherEnd'),
+        t('photo.photoTape.theNextCorner'),
+        t('photo.photoTape.theLastCorner'),
+      ].map((words) => t('photo.photoTape.paper', { words }));
   const wanted = record.count === 0 ? REPEATS.first : REPEATS.later;
   const twice = knownAt
     .flatMap((seen, index) => (seen ? [{ seen, label: knownLabels[index]! }] : []))
@@ -210,7 +225,7 @@ function Measuring({
   const allKnown = knownAt.length === knownLabels.length;
   const asks = [
     ...knownLabels,
-    ...twice.map(({ label }) => `${label}, once more`),
+    ...twice.map(({ label }) => t('photo.photoTape.onceMore', { label })),
     ...MEASURES[name].touches,
   ];
   const set = knownAt.length + repeatAt.length + askedAt.length;
@@ -248,7 +263,7 @@ function Measuring({
   const using = told?.ok ? use(name, told, other) : null;
   const [kept, setKept] = useState('');
   const words = told?.ok
-    ? `${readingWords(name, told, units)}. ${certaintyWords(name, told, units)}`
+    ? `${readingWords(t, name, told, units)}. ${certaintyWords(t, name, told, units)}`
     : '';
   const keep = async () => {
     try {
@@ -285,12 +300,12 @@ function Measuring({
     <>
       <div className="grid gap-3 sm:grid-cols-2">
         <Pick
-          label="Known size in the photo"
-          placeholder="Choose"
+          label={t('photo.photoTape.knownSizeInThePhoto')}
+          placeholder={t('photo.photoTape.choose')}
           options={[
             ...Object.entries(SHEETS).map(([value, { label }]) => ({ value, label })),
             ...(places.length >= 4
-              ? [{ value: 'stands', label: 'Set-up from the tape list' }]
+              ? [{ value: 'stands', label: t('photo.photoTape.setUpFromTheTape') }]
               : []),
           ]}
           value={reference}
@@ -300,8 +315,8 @@ function Measuring({
           }}
         />
         <Pick
-          label="Measurement"
-          placeholder="Choose"
+          label={t('photo.photoTape.measurement')}
+          placeholder={t('photo.photoTape.choose')}
           options={names.map((value) => ({ value, label: MEASURES[value].label }))}
           value={name}
           onChange={(value) => {
@@ -325,16 +340,18 @@ function Measuring({
         <p aria-live="polite" className="text-[1.125rem]">
           {next ? (
             <>
-              Touch <strong>{next}</strong>{' '}
-              <span className="text-ink2">
-                ({set + 1} of {asks.length - twice.length + wanted}), then touch it again in the
-                magnifier.
-              </span>
+              {t.rich('photo.photoTape.touchOfThenTouchIt', {
+                next,
+                set: set + 1,
+                asks: asks.length - twice.length + wanted,
+                strong: (chunks) => <strong>{chunks}</strong>,
+                span: (chunks) => <span className="text-ink2">{chunks}</span>,
+              })}
             </>
           ) : told?.ok ? (
             <>
-              <strong>{readingWords(name, told, units)}</strong>{' '}
-              <span className="text-ink2">{certaintyWords(name, told, units)}</span>
+              <strong>{readingWords(t, name, told, units)}</strong>{' '}
+              <span className="text-ink2">{certaintyWords(t, name, told, units)}</span>
             </>
           ) : null}
           {wrong && (
@@ -358,27 +375,29 @@ function Measuring({
           )}
           {told?.ok && (
             <Button className="min-h-12" disabled={kept === words} onClick={() => void keep()}>
-              {kept === words ? 'Saved on this device' : 'Save photo with this run'}
+              {kept === words
+                ? t('photo.photoTape.savedOnThisDevice')
+                : t('photo.photoTape.savePhotoWithThisRun')}
             </Button>
           )}
           {stands && next && !allKnown && (
             <Button className="min-h-12" onClick={() => setKnownAt([...knownAt, null])}>
-              Not in the photo
+              {t('photo.photoTape.notInThePhoto')}
             </Button>
           )}
           {set > 0 && (
             <>
               <Button className="min-h-12" onClick={back}>
-                Undo last point
+                {t('photo.photoTape.undoLastPoint')}
               </Button>
               <Button className="min-h-12" onClick={again}>
-                Start over
+                {t('photo.photoTape.startOver')}
               </Button>
             </>
           )}
           {askedAt.length > 0 && (
             <Button className="min-h-12" onClick={() => setAskedAt([])}>
-              Take another measurement
+              {t('photo.photoTape.takeAnotherMeasurement')}
             </Button>
           )}
         </div>

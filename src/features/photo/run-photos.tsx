@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import Image from 'next/image';
 import { useEffect, useState } from 'react';
@@ -9,6 +10,8 @@ import { dropPhoto, photosOf, type KeptPhoto } from './kept-photos';
 
 /** The photos that were measured in some runs and kept on this device, with what was touched; nothing where there are none. */
 export function RunPhotos({ runIds }: { runIds: readonly string[] }) {
+  const t = useTranslations();
+
   const [photos, setPhotos] = useState<KeptPhoto[]>([]);
   const asked = runIds.join();
   useEffect(() => {
@@ -22,10 +25,13 @@ export function RunPhotos({ runIds }: { runIds: readonly string[] }) {
   }, [asked]);
   if (photos.length === 0) return null;
   return (
-    <section aria-label="Photos" className="border-b border-rule px-4 py-5 md:px-7">
-      <h2 className="mb-1 text-[1.25rem] num">Photos</h2>
+    <section
+      aria-label={t('photo.runPhotos.photos')}
+      className="border-b border-rule px-4 py-5 md:px-7"
+    >
+      <h2 className="mb-1 text-[1.25rem] num">{t('photo.runPhotos.photos')}</h2>
       <p className="mb-3 text-[0.9375rem] text-ink2">
-        Photos stay on this device and are never sent.
+        {t('photo.runPhotos.photosStayOnThisDevice')}
       </p>
       <ul className="flex flex-wrap gap-5">
         {photos.map(({ id, at, words, picture, touched }) => (
@@ -34,7 +40,7 @@ export function RunPhotos({ runIds }: { runIds: readonly string[] }) {
               <Image
                 unoptimized
                 src={picture}
-                alt={`Photo: ${words}`}
+                alt={t('photo.runPhotos.photo', { words })}
                 width={PHOTO_SIDE}
                 height={PHOTO_SIDE}
                 className="h-auto max-h-72 w-auto max-w-full border border-rule"
@@ -57,7 +63,10 @@ export function RunPhotos({ runIds }: { runIds: readonly string[] }) {
                   void dropPhoto(id).then(() => setPhotos(photos.filter((one) => one.id !== id)));
                 }}
               >
-                Delete<span className="sr-only"> the photo: {words}</span>
+                {t.rich('photo.runPhotos.deleteThePhoto', {
+                  words,
+                  span: (chunks) => <span className="sr-only">{chunks}</span>,
+                })}
               </Button>
             </span>
           </li>

@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import { DEFAULT_UNITS } from '@/core/units';
 import { certaintyWords, readingWords } from './words';
 
@@ -30,16 +31,16 @@ test.each([
     '80 % interval 2.0 mm to 6.0 mm left',
   ],
 ] as const)('%s of %d is said with its side and how sure', (name, value, from, to, said, sure) => {
-  expect(readingWords(name, { value }, DEFAULT_UNITS)).toBe(said);
-  expect(certaintyWords(name, { interval: [from, to] }, DEFAULT_UNITS)).toBe(sure);
+  expect(readingWords(t, name, { value }, DEFAULT_UNITS)).toBe(said);
+  expect(certaintyWords(t, name, { interval: [from, to] }, DEFAULT_UNITS)).toBe(sure);
 });
 
 test('where a ball stopped is told in the coach’s own length', () => {
   const metric = { ...DEFAULT_UNITS, long: 'metric' as const };
-  expect(readingWords('past', { value: 0.457 }, metric)).toMatch(
+  expect(readingWords(t, 'past', { value: 0.457 }, metric)).toMatch(
     /0\.46 m past the hole|46 cm past/,
   );
-  expect(readingWords('past', { value: -0.457 }, DEFAULT_UNITS)).toMatch(
+  expect(readingWords(t, 'past', { value: -0.457 }, DEFAULT_UNITS)).toMatch(
     /(18 in|1 ft 6 in) short of/,
   );
 });

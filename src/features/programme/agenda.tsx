@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { Link } from '@/ui/link';
 import { dayWords, type Day } from '@/core/calendar';
 import type { Appointment } from '@/data';
@@ -13,12 +14,16 @@ export function Agenda({
   nameOf: (studentId: string) => string;
   today: Day;
 }) {
+  const t = useTranslations();
+
   const days = [...new Set(dates.map(({ day }) => day))];
   if (days.length === 0) {
-    return <p className="px-4 py-6 text-ink2 md:px-7">The diary is empty for these days.</p>;
+    return (
+      <p className="px-4 py-6 text-ink2 md:px-7">{t('programme.agenda.theDiaryIsEmptyFor')}</p>
+    );
   }
   return (
-    <ol aria-label="Agenda">
+    <ol aria-label={t('programme.agenda.agenda')}>
       {days.map((day) => (
         <li
           key={day}
@@ -26,7 +31,9 @@ export function Agenda({
         >
           <h3 className={day === today ? 'text-[1.0625rem] num text-line' : 'text-[1.0625rem] num'}>
             {dayWords(day)}
-            {day === today && <span className="block text-[0.84375rem]">today</span>}
+            {day === today && (
+              <span className="block text-[0.84375rem]">{t('programme.agenda.today')}</span>
+            )}
           </h3>
           <ul>
             {dates

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { toast } from 'sonner';
@@ -9,6 +10,8 @@ import { closeProgramme } from './date-actions';
 
 /** Ends a programme, once asked again: what was to come leaves the diary. */
 export function CloseProgramme({ id }: { id: string }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, begin] = useTransition();
   const end = () =>
@@ -19,12 +22,12 @@ export function CloseProgramme({ id }: { id: string }) {
     <Button
       disabled={busy}
       onClick={() =>
-        toast('Days still to come are removed from the diary. What was done stays.', {
-          action: { label: 'End programme', onClick: end },
+        toast(t('programme.closeProgramme.daysStillToComeAre'), {
+          action: { label: t('programme.closeProgramme.endProgramme'), onClick: end },
         })
       }
     >
-      End programme
+      {t('programme.closeProgramme.endProgramme')}
     </Button>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'next/navigation';
 import { Controller, useForm } from 'react-hook-form';
@@ -33,6 +34,8 @@ export function DateForm({
   /** Its student is the programme's. */
   ofProgramme: boolean;
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const { register, control, handleSubmit, setError, formState } = useForm<AppointmentValues>({
     resolver: zodResolver(appointmentSchema),
@@ -42,7 +45,7 @@ export function DateForm({
   const { errors, isSubmitting } = formState;
   const save = handleSubmit(async (typed) => {
     if (!showErrors(await keepDate({ ...typed, id }), setError)) return;
-    toast.success('Saved to the diary.');
+    toast.success(t('programme.dateForm.savedToTheDiary'));
     router.push(`/programme?day=${typed.day}`);
   });
   return (
@@ -51,31 +54,31 @@ export function DateForm({
         <PickField
           control={control}
           name="studentId"
-          label="Student"
-          placeholder="Choose a student"
+          label={t('programme.dateForm.student')}
+          placeholder={t('programme.dateForm.chooseAStudent')}
           options={students}
         />
       )}
       <ChoiceField
         control={control}
         name="kind"
-        label="Type"
+        label={t('programme.dateForm.type')}
         options={Object.entries(KINDS).map(([value, { name }]) => ({
           value: value as AppointmentValues['kind'],
           label: name,
         }))}
       />
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
-        <FormDay control={control} name="day" label="Day" />
+        <FormDay control={control} name="day" label={t('programme.dateForm.day')} />
         <FormTime
           control={control}
           name="time"
           none={null}
-          label="Time"
-          hint="Leave empty for any time that day"
+          label={t('programme.dateForm.time')}
+          hint={t('programme.dateForm.leaveEmptyForAnyTime')}
         />
         <TextField
-          label="Minutes"
+          label={t('programme.dateForm.minutes')}
           type="number"
           inputMode="numeric"
           {...register('minutes', { valueAsNumber: true })}
@@ -88,9 +91,9 @@ export function DateForm({
           name="planId"
           render={({ field }) => (
             <Pick
-              label="Plan"
-              placeholder="none"
-              options={[{ value: NONE, label: 'none yet' }, ...plans]}
+              label={t('programme.dateForm.plan')}
+              placeholder={t('programme.dateForm.none')}
+              options={[{ value: NONE, label: t('programme.dateForm.noneYet') }, ...plans]}
               value={field.value ?? NONE}
               onChange={(value) => field.onChange(value === NONE ? null : value)}
             />
@@ -98,15 +101,15 @@ export function DateForm({
         />
       )}
       <NotesField
-        label="Note"
+        label={t('programme.dateForm.note')}
         rows={2}
         {...register('note')}
-        hint="Appears in the calendar that is shared by link"
+        hint={t('programme.dateForm.appearsInTheCalendarThat')}
         error={errors.note?.message}
       />
       <div className="flex flex-wrap gap-2.5">
         <Button kind="primary" type="submit" disabled={isSubmitting}>
-          Save appointment
+          {t('programme.dateForm.saveAppointment')}
         </Button>
         {id && (
           <Button
@@ -114,11 +117,11 @@ export function DateForm({
             onClick={async () => {
               const result = await dropDate(id);
               if (!showErrors(result)) return;
-              toastUndo('Removed from the diary.', result.value);
+              toastUndo(t, t('programme.dateForm.removedFromTheDiary'), result.value);
               router.push('/programme');
             }}
           >
-            Delete
+            {t('programme.dateForm.delete')}
           </Button>
         )}
       </div>

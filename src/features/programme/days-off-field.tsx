@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Plus, X } from 'lucide-react';
 import {
   useController,
@@ -28,6 +29,8 @@ export function DaysOffField<Values extends FieldValues, Context, Output>({
   /** The day that a new row begins with, as "2026-04-09". */
   today: string;
 }) {
+  const t = useTranslations();
+
   const { field, fieldState } = useController({ control, name });
   const rows = field.value as DaysOff[];
   // What is wrong with a part of a row lies beneath what is wrong with the field.
@@ -51,20 +54,20 @@ export function DaysOffField<Values extends FieldValues, Context, Output>({
           <div
             key={at}
             role="group"
-            aria-label={`Time off ${at + 1}`}
+            aria-label={t('programme.daysOffField.timeOff', { at: at + 1 })}
             className="grid grid-cols-2 items-start gap-x-4 gap-y-3 border-b border-rule pb-3 sm:grid-cols-[0.9fr_0.9fr_1.2fr_auto]"
           >
-            {day('from', 'First day')}
-            {day('until', 'Last day')}
+            {day('from', t('programme.daysOffField.firstDay'))}
+            {day('until', t('programme.daysOffField.lastDay'))}
             <TextField
-              label="Reason (optional)"
+              label={t('programme.daysOffField.reasonOptional')}
               value={row.why}
               onChange={({ target }) => put(at, 'why', target.value)}
               error={wrong?.[at]?.why?.message}
             />
             <Button
               className="justify-self-end px-3"
-              aria-label={`Remove time off ${at + 1}`}
+              aria-label={t('programme.daysOffField.removeTimeOff', { at: at + 1 })}
               onClick={() => field.onChange(rows.filter((_, other) => other !== at))}
             >
               <X size={18} aria-hidden />
@@ -79,7 +82,7 @@ export function DaysOffField<Values extends FieldValues, Context, Output>({
       )}
       <div>
         <Button onClick={() => field.onChange([...rows, { from: today, until: today, why: '' }])}>
-          <Plus size={17} aria-hidden /> Add time off
+          <Plus size={17} aria-hidden /> {t('programme.daysOffField.addTimeOff')}
         </Button>
       </div>
     </fieldset>

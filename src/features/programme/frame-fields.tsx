@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { PLACES, PLACE_WORDS, skills, skillWords } from '@/core/drill';
 import { KIT, KIT_IDS } from '@/core/people';
 import type { PlanFrame } from '@/core/planning';
@@ -29,10 +30,12 @@ export function FrameFields({
   errors: Record<string, string>;
   onChange: (changes: Partial<PlanFrame>) => void;
 }) {
+  const t = useTranslations();
+
   return (
     <div className="grid gap-5">
       <Several
-        label="Students"
+        label={t('programme.frameFields.students')}
         options={students}
         values={frame.studentIds}
         onChange={(studentIds) => onChange({ studentIds })}
@@ -43,13 +46,13 @@ export function FrameFields({
         </p>
       )}
       <Choice
-        label="Minutes"
+        label={t('programme.frameFields.minutes')}
         value={String(frame.minutes)}
         onChange={(minutes) => onChange({ minutes: Number(minutes) })}
         options={LENGTHS.map((minutes) => ({ value: String(minutes), label: String(minutes) }))}
       />
       <TextField
-        label="Other length in minutes"
+        label={t('programme.frameFields.otherLengthInMinutes')}
         type="number"
         inputMode="numeric"
         min={10}
@@ -60,25 +63,28 @@ export function FrameFields({
         className="max-w-28"
       />
       <Pick
-        label="Place"
-        placeholder="Choose a place"
+        label={t('programme.frameFields.place')}
+        placeholder={t('programme.frameFields.chooseAPlace')}
         options={PLACES.map((place) => ({ value: place, label: PLACE_WORDS[place] }))}
         value={frame.place}
         onChange={(place) => onChange({ place: place as PlanFrame['place'] })}
       />
       <Several
-        label="Focus (leave empty and Dirigo chooses)"
+        label={t('programme.frameFields.focusLeaveEmptyAndDirigo')}
         options={skills().map((skill) => ({ value: skill, label: skillWords(skill) }))}
         values={frame.goals}
         onChange={(goals) => onChange({ goals })}
       />
       <details className="border-t border-rule pt-3">
         <summary className="cursor-pointer cap">
-          Kit available: {frame.kit.length} of {KIT_IDS.length}
+          {t('programme.frameFields.kitAvailableOf', {
+            kit: frame.kit.length,
+            all: KIT_IDS.length,
+          })}
         </summary>
         <div className="mt-3">
           <Several
-            label="Kit available"
+            label={t('programme.frameFields.kitAvailable')}
             options={KIT_IDS.map((item) => ({ value: item, label: KIT[item].many }))}
             values={frame.kit}
             onChange={(kit) => onChange({ kit })}
@@ -86,7 +92,7 @@ export function FrameFields({
         </div>
       </details>
       <TextField
-        label="Plan name"
+        label={t('programme.frameFields.planName')}
         value={frame.name}
         onChange={({ target }) => onChange({ name: target.value })}
         error={errors.name}

@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import {
   closestCenter,
   DndContext,
@@ -58,6 +60,8 @@ export function HourBuilder({
     reckoned: string;
   };
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [frame, setFrame] = useState(start.frame);
   const [items, setItems] = useState(start.items);
@@ -89,7 +93,7 @@ export function HourBuilder({
   }, [items, offers, own]);
   const totals = useMemo(() => totalsOf(blocks.map(({ offer }) => offer)), [blocks]);
   const stale = blocks.length > 0 && madeFor !== whom(frame);
-  const warnings = totalsWarnings(totals, frame.minutes);
+  const warnings = totalsWarnings(t, totals, frame.minutes);
   const ordered = inOrder(blocks.map(({ offer }) => offer.phase));
 
   const change = (changes: Partial<PlanFrame>) => {
@@ -113,13 +117,13 @@ export function HourBuilder({
   const ask = () =>
     beginProposal(async () => {
       const kept = items.filter(({ locked }) => locked);
-      const result = await propose({ frame: withName(frame, names), kept });
+      const result = await propose({ frame: withName(t, frame, names), kept });
       if (!result.ok) {
         setErrors(ofFrame(result.fields));
         if (Object.keys(result.fields).length === 0) showErrors(result);
         return;
       }
-      setFrame((old) => withName(old, names));
+      setFrame((old) => withName(t, old, names));
       setOffers(result.value.offers);
       setItems(result.value.items);
       setProposed((times) => times + 1);
@@ -140,7 +144,7 @@ export function HourBuilder({
     );
     setChoosing(null);
     begin(async () => {
-      const result = await timeBlock({ frame: withName(frame, names), item });
+      const result = await timeBlock({ frame: withName(t, frame, names), item });
       if (!showErrors(result) || !result.value) return;
       const timed = result.value;
       setOwn((old) => ({ ...old, [item.id]: timed }));
@@ -150,7 +154,7 @@ export function HourBuilder({
     begin(async () => {
       const rungs = Object.fromEntries(frame.studentIds.map((who) => [who, rung]));
       const next = { ...item, rungs };
-      const result = await timeBlock({ frame: withName(frame, names), item: next });
+      const result = await timeBlock({ frame: withName(t, frame, names), item: next });
       if (!showErrors(result) || !result.value) return;
       const offer = result.value;
       setOwn((old) => ({ ...old, [item.id]: offer }));
@@ -158,7 +162,7 @@ export function HourBuilder({
     });
   const keep = (then: (id: string) => void) =>
     begin(async () => {
-      const result = await keepPlan({ id, frame: withName(frame, names), items });
+      const result = await keepPlan({ id, frame: withName(t, frame, names), items });
       if (!result.ok) setErrors(ofFrame(result.fields));
       if (showErrors(result)) then(result.value);
     });
@@ -186,11 +190,11 @@ export function HourBuilder({
   return (
     <>
       <PlaceHead
-        title={id ? frame.name || 'Plan' : 'New plan'}
+        title={
+          id ? frame.name || t('programme.hourBuilder.plan') : t('programme.hourBuilder.newPlan')
+        }
         sub={
-          blocks.length > 0
-            ? totalsWords(totals)
-            : 'Choose who, how long and where, and Dirigo suggests the rest'
+          blocks.length > 0 ? totalsWords(totals) : t('programme.hourBuilder.chooseWhoHowLongAnd')
         }
       >
         {id && (
@@ -199,7 +203,7 @@ export function HourBuilder({
         {id && (
           <Button asChild>
             <Link href={`/programme/hours/${id}/sheet`}>
-              <Printer size={17} aria-hidden /> Open printable plan
+              <Printer size={17} aria-hidden /> {t('programme.hourBuilder.openPrintablePlan')}
             </Link>
           </Button>
         )}
@@ -209,17 +213,17 @@ export function HourBuilder({
               disabled={busy || stale}
               onClick={() => keep((kept) => router.push(`/programme/hours/${kept}`))}
             >
-              Save plan
+              {t('programme.hourBuilder.savePlan')}
             </Button>
             <Button kind="primary" disabled={busy || stale} onClick={run}>
-              <Play size={17} aria-hidden /> Start session
+              <Play size={17} aria-hidden /> {t('programme.hourBuilder.startSession')}
             </Button>
           </>
         )}
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_380px] lg:divide-x lg:divide-y-0">
         <section
-          aria-label="Plan details"
+          aria-label={t('programme.hourBuilder.planDetails')}
           className="grid content-start gap-5 bg-sheet px-4 py-6 md:px-7 lg:order-2 lg:border-l"
         >
           <FrameFields frame={frame} students={students} errors={errors} onChange={change} />
@@ -231,36 +235,27 @@ export function HourBuilder({
           >
             <Sparkle size={17} aria-hidden />
             {proposing
-              ? 'Calculating…'
+              ? t('programme.hourBuilder.calculating')
               : blocks.length === 0
-                ? 'Suggest a plan'
-                : 'Suggest again around the locked drills'}
+                ? t('programme.hourBuilder.suggestAPlan')
+                : t('programme.hourBuilder.suggestAgainAroundTheLocked')}
           </Button>
         </section>
-        <section ref={planned} aria-label="Plan" className="lg:order-1">
+        <section ref={planned} aria-label={t('programme.hourBuilder.plan')} className="lg:order-1">
           {blocks.length === 0 ? (
             <p className="max-w-prose px-4 py-6 text-[1.0625rem] text-ink2 md:px-7">
-              We’ll build the session from technique to pressure, matched to the student, the place
-              and the kit. No drill in it makes their misses worse. Change anything you like.
+              {t('programme.hourBuilder.wellBuildTheSessionFrom')}
             </p>
           ) : (
             <>
               <div className="sticky top-0 z-10 border-b-[length:var(--stroke)] border-ink bg-sheet px-3 pt-3 md:px-5">
                 <HourLine blocks={blocks} totals={totals} minutes={frame.minutes} />
               </div>
-              <div role="status" aria-label="Notes on the whole plan">
+              <div role="status" aria-label={t('programme.hourBuilder.notesOnTheWholePlan')}>
                 {[
-                  ...(stale
-                    ? [
-                        'This plan was made for other students, another place or other kit. Suggest it again.',
-                      ]
-                    : []),
+                  ...(stale ? [t('programme.hourBuilder.thisPlanWasMadeFor')] : []),
                   ...warnings,
-                  ...(ordered
-                    ? []
-                    : [
-                        'The order is unusual. The usual order is parts first, then all at once, then pressure.',
-                      ]),
+                  ...(ordered ? [] : [t('programme.hourBuilder.theOrderIsUnusualThe')]),
                 ].map((words) => (
                   <p
                     key={words}
@@ -275,13 +270,13 @@ export function HourBuilder({
                 sensors={sensors}
                 collisionDetection={closestCenter}
                 onDragEnd={moved}
-                accessibility={{ announcements: spokenOrder(blocks) }}
+                accessibility={{ announcements: spokenOrder(t, blocks) }}
               >
                 <SortableContext
                   items={items.map((one) => one.id)}
                   strategy={verticalListSortingStrategy}
                 >
-                  <ol aria-label="Drills in the plan, in order">
+                  <ol aria-label={t('programme.hourBuilder.drillsInThePlanIn')}>
                     {blocks.map(({ item, offer }, index) => (
                       <PlanBlockRow
                         key={item.id}
@@ -306,7 +301,7 @@ export function HourBuilder({
               </DndContext>
               <div className="grid justify-items-start gap-3 px-4 py-4 md:px-6">
                 <Button onClick={() => setChoosing('more')}>
-                  <Plus size={17} aria-hidden /> Add drill
+                  <Plus size={17} aria-hidden /> {t('programme.hourBuilder.addDrill')}
                 </Button>
                 <p className="text-sm text-ink2">{reckoned}</p>
               </div>
@@ -315,8 +310,12 @@ export function HourBuilder({
         </section>
       </div>
       <SheetDialog
-        title={chosen ? `Replace ${chosen.offer.name}` : 'Add drill'}
-        sub="Suitable drills, with the time each takes"
+        title={
+          chosen
+            ? t('programme.hourBuilder.replace', { offer: chosen.offer.name })
+            : t('programme.hourBuilder.addDrill')
+        }
+        sub={t('programme.hourBuilder.suitableDrillsWithTheTime')}
         open={choosing !== null}
         onOpen={(open) => !open && setChoosing(null)}
       >
@@ -334,24 +333,31 @@ export function HourBuilder({
 
 /** What is said while a drill of the plan is moved: "Close gate, now 2nd of 5". */
 function spokenOrder(
+  t: Translate,
   blocks: readonly { item: { id: string }; offer: { name: string } }[],
 ): Announcements {
   const nameOf = (id: UniqueIdentifier) =>
-    blocks.find(({ item }) => item.id === id)?.offer.name ?? 'The drill';
+    blocks.find(({ item }) => item.id === id)?.offer.name ?? t('programme.hourBuilder.theDrill');
   const placeOf = (id: UniqueIdentifier) => {
     const place = 1 + blocks.findIndex(({ item }) => item.id === id);
-    return `${ordinal(place)} of ${blocks.length}`;
+    return t('programme.hourBuilder.of', { ordinal: ordinal(place), blocks: blocks.length });
   };
   return {
     onDragStart: ({ active }) =>
-      `${nameOf(active.id)} picked up, ${placeOf(active.id)}. Use the arrow keys to move it, Space to drop it, Escape to cancel.`,
+      t('programme.hourBuilder.pickedUpUseTheArrow', {
+        id: nameOf(active.id),
+        id2: placeOf(active.id),
+      }),
     onDragOver: ({ active, over }) =>
-      over ? `${nameOf(active.id)}, now ${placeOf(over.id)}.` : undefined,
+      over
+        ? t('programme.hourBuilder.now', { id: nameOf(active.id), id2: placeOf(over.id) })
+        : undefined,
     onDragEnd: ({ active, over }) =>
       over
-        ? `${nameOf(active.id)} dropped, ${placeOf(over.id)}.`
-        : `${nameOf(active.id)} did not move.`,
-    onDragCancel: ({ active }) => `Cancelled. ${nameOf(active.id)} is back where it was.`,
+        ? t('programme.hourBuilder.dropped', { id: nameOf(active.id), id2: placeOf(over.id) })
+        : t('programme.hourBuilder.didNotMove', { id: nameOf(active.id) }),
+    onDragCancel: ({ active }) =>
+      t('programme.hourBuilder.cancelledIsBackWhereIt', { id: nameOf(active.id) }),
   };
 }
 
@@ -366,12 +372,12 @@ const ofFrame = (fields: FieldErrors): FieldErrors =>
   );
 
 /** A plan that was not named is named by whom it is for. */
-const withName = (frame: PlanFrame, names: Record<string, string>): PlanFrame => ({
+const withName = (t: Translate, frame: PlanFrame, names: Record<string, string>): PlanFrame => ({
   ...frame,
   name:
     frame.name.trim() ||
-    `${frame.studentIds.map((who) => names[who]).join(', ')}, ${frame.minutes} minutes`.slice(
-      0,
-      80,
-    ),
+    t('programme.hourBuilder.minutes', {
+      studentIds: frame.studentIds.map((who) => names[who]).join(', '),
+      minutes: frame.minutes,
+    }).slice(0, 80),
 });

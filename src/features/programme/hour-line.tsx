@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { PHASE_WORDS, type Span, type Totals } from '@/core/planning';
 import { useSize } from '@/ui/use-size';
 import { letterOf } from './letters';
@@ -43,6 +44,8 @@ export function HourDrawn({
   minutes: number;
   width: number;
 }) {
+  const t = useTranslations();
+
   const reach = Math.max(minutes, totals.late, 10) * 1.02;
   const x = (minute: number) => LEFT + (minute / reach) * (width - LEFT - RIGHT);
   const sum = blocks.reduce((all, { offer }) => all + offer.span.median, 0);
@@ -56,7 +59,20 @@ export function HourDrawn({
   return (
     <svg
       role="img"
-      aria-label={`Plan timeline: ${blocks.map(({ offer }, i) => `${letterOf(i)} ${offer.name}, ${Math.round(offer.span.median)} minutes`).join('; ')}. In total ${Math.round(totals.median)} minutes, with a 90 % chance of finishing within ${Math.round(totals.late)}. You asked for ${minutes}.`}
+      aria-label={t('programme.hourLine.planTimelineInTotalMinutes', {
+        blocks: blocks
+          .map(({ offer }, i) =>
+            t('programme.hourLine.minutes', {
+              i: letterOf(i),
+              offer: offer.name,
+              median: Math.round(offer.span.median),
+            }),
+          )
+          .join('; '),
+        median: Math.round(totals.median),
+        late: Math.round(totals.late),
+        minutes,
+      })}
       width={width}
       height={HEIGHT}
       className="block text-ink"
@@ -99,7 +115,7 @@ export function HourDrawn({
                 fill="var(--ink2)"
               >
                 {Math.round(offer.span.median)}
-                {wide > 60 ? ' min' : ''}
+                {wide > 60 ? t('programme.hourLine.min') : ''}
               </text>
             )}
             {wide > 92 && (
@@ -110,7 +126,9 @@ export function HourDrawn({
                 fontSize="12.5"
                 fill="var(--ink2)"
               >
-                {offer.phase === 'reading' ? 'reading' : PHASE_WORDS[offer.phase]}
+                {offer.phase === 'reading'
+                  ? t('programme.hourLine.reading')
+                  : PHASE_WORDS[offer.phase]}
               </text>
             )}
           </g>
@@ -147,7 +165,7 @@ export function HourDrawn({
         fontWeight="650"
         fill="var(--hole)"
       >
-        {minutes} min requested
+        {t('programme.hourLine.minRequested', { minutes })}
       </text>
       {blocks.length > 0 && (
         <text
@@ -160,7 +178,7 @@ export function HourDrawn({
           fontWeight="650"
           fill={over ? 'var(--line)' : 'var(--ink2)'}
         >
-          90 % chance of finishing within {Math.round(totals.late)} min
+          {t('programme.hourLine.n90ChanceOfFinishingWithin', { late: Math.round(totals.late) })}
         </text>
       )}
     </svg>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { createContext, useContext } from 'react';
 import { DayPicker, type DayButtonProps } from 'react-day-picker';
@@ -20,14 +21,19 @@ const DatesContext = createContext<Map<string, MonthDate[]>>(new Map());
 
 /** A day of the month: its number, and who comes. */
 function Day({ day, modifiers, ...button }: DayButtonProps) {
+  const t = useTranslations();
+
   const dates = useContext(DatesContext).get(deviceDay(day.date)) ?? [];
   const said = dates
-    .map(({ name, kind, missed }) => `${name}, ${KINDS[kind].name}${missed ? ', missed' : ''}`)
+    .map(
+      ({ name, kind, missed }) =>
+        `${name}, ${KINDS[kind].name}${missed ? t('programme.month.missed') : ''}`,
+    )
     .join('; ');
   return (
     <button
       {...button}
-      aria-label={`${deviceDay(day.date, 'EEEE d MMMM')}${said ? `: ${said}` : ', no appointments'}`}
+      aria-label={`${deviceDay(day.date, 'EEEE d MMMM')}${said ? `: ${said}` : t('programme.month.noAppointments')}`}
       className="grid h-full min-h-[58px] w-full content-start gap-0.5 p-1.5 text-left md:min-h-[88px]"
     >
       <span className={modifiers.today ? 'num text-line' : modifiers.outside ? 'text-ink2' : 'num'}>
@@ -43,7 +49,7 @@ function Day({ day, modifiers, ...button }: DayButtonProps) {
       ))}
       {dates.length > 3 && (
         <span className="text-[0.78125rem] text-ink2 max-md:hidden">
-          and {dates.length - 3} more
+          {t('programme.month.andMore', { dates: dates.length - 3 })}
         </span>
       )}
       <span className="text-[0.8125rem] tracking-[2px] md:hidden" aria-hidden>
@@ -63,6 +69,8 @@ export function Month({
   today: string;
   dates: MonthDate[];
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const byDay = new Map<string, MonthDate[]>();
   for (const date of dates) byDay.set(date.day, [...(byDay.get(date.day) ?? []), date]);
@@ -96,7 +104,7 @@ export function Month({
           </li>
         ))}
         <li className="max-md:hidden">
-          <s>missed</s>
+          <s>{t('programme.month.missed2')}</s>
         </li>
       </ul>
     </DatesContext>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { PHASES, PHASE_WORDS, type Phase } from '@/core/planning';
 import type { Offer } from './plan-shape';
 import { lateWords } from './totals-words';
@@ -14,6 +15,8 @@ export function OfferList({
   first?: Phase;
   onChoose: (offer: Offer) => void;
 }) {
+  const t = useTranslations();
+
   const phases = first ? [first, ...PHASES.filter((phase) => phase !== first)] : PHASES;
   return (
     <div className="mt-3 grid gap-4">
@@ -39,7 +42,9 @@ export function OfferList({
                       </span>
                     </span>
                     <span className="text-right whitespace-nowrap">
-                      <span className="block num">{Math.round(offer.span.median)} min</span>
+                      <span className="block num">
+                        {t('programme.offerList.min', { median: Math.round(offer.span.median) })}
+                      </span>
                       <span className="text-sm text-ink2">{lateWords(offer.span.late)}</span>
                     </span>
                   </button>

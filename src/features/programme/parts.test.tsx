@@ -1,4 +1,4 @@
-import { renderToStaticMarkup } from 'react-dom/server';
+import { htmlOf, t } from 'tests/english';
 import type { Totals } from '@/core/planning';
 import { eightInTenWindow } from '@/core/scoring';
 import { DEGREE } from '@/core/units';
@@ -39,9 +39,7 @@ describe('the hour as a line', () => {
   ].map((one) => ({ id: one.name, offer: one }));
   const totals: Totals = { median: 38, late: 52, putts: 70, rests: 2, tooMany: false };
   const drawn = (minutes: number, width = 760) =>
-    renderToStaticMarkup(
-      <HourDrawn blocks={blocks} totals={totals} minutes={minutes} width={width} />,
-    );
+    htmlOf(<HourDrawn blocks={blocks} totals={totals} minutes={minutes} width={width} />);
   const rects = (html: string) =>
     [...html.matchAll(/<rect x="([\d.]+)"[^>]*? width="([\d.]+)"/g)].map((found) => ({
       x: Number(found[1]),
@@ -86,9 +84,7 @@ describe('drills to choose from', () => {
     const offers = [offer('Gate', 'technique', 9), offer('Round', 'pressure', 5)];
     const list = (first?: Offer['phase']) =>
       text(
-        renderToStaticMarkup(
-          <OfferList offers={offers} {...(first && { first })} onChoose={() => undefined} />,
-        ),
+        htmlOf(<OfferList offers={offers} {...(first && { first })} onChoose={() => undefined} />),
       );
     expect(list()).toMatch(/^technique Gate .* pressure Round/);
     expect(list('pressure')).toMatch(/^pressure Round .* technique Gate/);
@@ -116,7 +112,7 @@ const nameOf = () => 'Wren Halloway';
 describe('the diary', () => {
   it('goes day by day, and tells today and what was missed', () => {
     const said = text(
-      renderToStaticMarkup(
+      htmlOf(
         <Agenda
           dates={[
             date({ id: 'b', day: '2026-03-23', kind: 'practice', time: null, state: 'missed' }),
@@ -133,12 +129,12 @@ describe('the diary', () => {
   });
 
   it('says when nothing is in it', () =>
-    expect(
-      text(renderToStaticMarkup(<Agenda dates={[]} nameOf={nameOf} today="2026-03-24" />)),
-    ).toBe('The diary is empty for these days.'));
+    expect(text(htmlOf(<Agenda dates={[]} nameOf={nameOf} today="2026-03-24" />))).toBe(
+      'The diary is empty for these days.',
+    ));
 
   it('has a week of seven days from Monday, each date on its own', () => {
-    const html = renderToStaticMarkup(
+    const html = htmlOf(
       <Week
         monday="2026-03-23"
         dates={[date({}), date({ id: 'c', day: '2026-03-29', kind: 'test', skills: [] })]}
@@ -171,25 +167,23 @@ describe('the aim of a programme', () => {
   };
 
   it('is said with its unit and its day', () =>
-    expect(aimSaid(aim(0.8 * DEGREE))).toBe('8 in 10 putts start within ±0.80° by Sun 26 Apr'));
+    expect(aimSaid(t, aim(0.8 * DEGREE))).toBe('8 in 10 putts start within ±0.80° by Sun 26 Apr'));
 
   it('is as likely met as the share of what the player may be that meets it', () => {
-    expect(aimWords(aim(0.801 * DEGREE), points, 60)).toBe(
+    expect(aimWords(t, aim(0.801 * DEGREE), points, 60)).toBe(
       'The window is ±1.00° now. The chance that the goal is already met is 25 %.',
     );
-    expect(aimWords(aim(1.35 * DEGREE), points, 60)).toMatch(/very likely met \(9\d %\)/);
-    expect(aimWords(aim(0.2 * DEGREE), points, 60)).toContain('under 1 %');
+    expect(aimWords(t, aim(1.35 * DEGREE), points, 60)).toMatch(/very likely met \(9\d %\)/);
+    expect(aimWords(t, aim(0.2 * DEGREE), points, 60)).toContain('under 1 %');
   });
 
   it('is not judged before a putt told of it', () =>
-    expect(aimWords(aim(0.8 * DEGREE), points, 0)).toBe('No putts for this skill yet.'));
+    expect(aimWords(t, aim(0.8 * DEGREE), points, 0)).toBe('No putts for this skill yet.'));
 });
 
 describe('a week of homework', () => {
   it('has a mark for each that was asked, filled for what was done', () => {
-    const html = renderToStaticMarkup(
-      <WeekMarks week={{ from: '2026-03-02', asked: 3, done: 2, now: true }} />,
-    );
+    const html = htmlOf(<WeekMarks week={{ from: '2026-03-02', asked: 3, done: 2, now: true }} />);
     expect(html).toContain('aria-label="2 of 3 done"');
     expect(html.match(/rounded-full/g)).toHaveLength(3);
     expect(html.match(/bg-ink/g)).toHaveLength(2);

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useSortable } from '@dnd-kit/sortable';
 import { GripVertical, Lock, LockOpen, Repeat2, X } from 'lucide-react';
 import clsx from 'clsx';
@@ -32,6 +33,8 @@ export function PlanBlockRow({
   onSwap: () => void;
   onRemove: () => void;
 }) {
+  const t = useTranslations();
+
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } =
     useSortable({ id: item.id });
   const { median, late } = offer.span;
@@ -57,7 +60,7 @@ export function PlanBlockRow({
         ref={setActivatorNodeRef}
         {...attributes}
         {...listeners}
-        aria-label={`Move ${offer.name}`}
+        aria-label={t('programme.planBlock.move', { offer: offer.name })}
         className="flex min-h-11 touch-none items-center gap-1 self-start text-ink2"
       >
         <GripVertical size={20} aria-hidden />
@@ -79,17 +82,21 @@ export function PlanBlockRow({
         </p>
         <p className="text-[0.9375rem]">
           {several
-            ? `passes: ${offer.players
-                .map(({ studentId, passes }) => `${names[studentId]} ${tenths(passes)}`)
-                .join(', ')}`
-            : `passes ${tenths(first!.passes)}`}
+            ? t('programme.planBlock.passes', {
+                players: offer.players
+                  .map(({ studentId, passes }) => `${names[studentId]} ${tenths(t, passes)}`)
+                  .join(', '),
+              })
+            : t('programme.planBlock.passes2', { tenths: tenths(t, first!.passes) })}
           {first!.assumed && (
-            <span className="text-ink2"> (assumed: this drill is judged by eye)</span>
+            <span className="text-ink2"> {t('programme.planBlock.assumedThisDrillIsJudged')}</span>
           )}
         </p>
       </div>
       <p className="text-right">
-        <span className="block text-[1.375rem] leading-tight num">{Math.round(median)} min</span>
+        <span className="block text-[1.375rem] leading-tight num">
+          {t('programme.planBlock.min', { median: Math.round(median) })}
+        </span>
         <span className="text-sm text-ink2">{lateWords(late)}</span>
       </p>
       {warnings.map((words) => (
@@ -102,13 +109,13 @@ export function PlanBlockRow({
           <div className="min-w-0 flex-1 basis-full md:max-w-72 md:basis-0">
             <Pick
               quiet
-              label={`Rung of ${offer.name}`}
-              placeholder="each on their own rung"
+              label={t('programme.planBlock.rungOf', { offer: offer.name })}
+              placeholder={t('programme.planBlock.eachOnTheirOwnRung')}
               options={[
-                { value: DRAWN, label: 'as designed' },
+                { value: DRAWN, label: t('programme.planBlock.asDesigned') },
                 ...offer.rungs.map((words, rung) => ({
                   value: String(rung),
-                  label: `rung ${rung + 1}, ${words}`,
+                  label: t('programme.planBlock.rung', { rung: rung + 1, words }),
                 })),
               ]}
               value={rungValue(offer)}
@@ -119,17 +126,29 @@ export function PlanBlockRow({
         <span className="ml-auto flex gap-2">
           <Button
             aria-pressed={item.locked}
-            aria-label={item.locked ? `Unlock ${offer.name}` : `Lock ${offer.name}`}
-            title="Locked drills stay when the rest is suggested again"
+            aria-label={
+              item.locked
+                ? t('programme.planBlock.unlock', { offer: offer.name })
+                : t('programme.planBlock.lock', { offer: offer.name })
+            }
+            title={t('programme.planBlock.lockedDrillsStayWhenThe')}
             className={clsx('px-3', item.locked && 'bg-ink text-sheet')}
             onClick={onLock}
           >
             {item.locked ? <Lock size={17} aria-hidden /> : <LockOpen size={17} aria-hidden />}
           </Button>
-          <Button className="px-3" aria-label={`Replace ${offer.name}`} onClick={onSwap}>
+          <Button
+            className="px-3"
+            aria-label={t('programme.planBlock.replace', { offer: offer.name })}
+            onClick={onSwap}
+          >
             <Repeat2 size={18} aria-hidden />
           </Button>
-          <Button className="px-3" aria-label={`Remove ${offer.name}`} onClick={onRemove}>
+          <Button
+            className="px-3"
+            aria-label={t('programme.planBlock.remove', { offer: offer.name })}
+            onClick={onRemove}
+          >
             <X size={18} aria-hidden />
           </Button>
         </span>

@@ -1,3 +1,4 @@
+import { getTranslations } from 'next-intl/server';
 import { ArrowLeft } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { coachContext } from '../shared/server';
@@ -10,6 +11,8 @@ import { planTold } from './plan-told';
 
 /** A plan on one page, to take along. */
 export async function PlanOnPage(loaded: Awaited<ReturnType<typeof loadPlan>>) {
+  const t = await getTranslations();
+
   const { plan, frame } = loaded;
   const { blocks, totals, rows, title, under, time, bring, cautions } = await planTold(
     await coachContext(),
@@ -17,13 +20,13 @@ export async function PlanOnPage(loaded: Awaited<ReturnType<typeof loadPlan>>) {
   );
   return (
     <main className="mx-auto max-w-[820px] bg-sheet px-6 py-6 print:max-w-none print:bg-white print:p-0">
-      <style>{'@page{margin:12mm}'}</style>
+      <style>{t('programme.planOnPage.pageMargin12mm')}</style>
       <div className="mb-4 flex flex-wrap items-center justify-between gap-3 print:hidden">
         <Link
           href={`/programme/hours/${plan.id}`}
           className="inline-flex min-h-11 items-center gap-1.5 underline underline-offset-4"
         >
-          <ArrowLeft size={15} aria-hidden /> Back to the plan
+          <ArrowLeft size={15} aria-hidden /> {t('programme.planOnPage.backToThePlan')}
         </Link>
         <div className="flex flex-wrap gap-2.5">
           <PdfLinks at={`/programme/hours/${plan.id}/sheet/pdf`} />
@@ -58,11 +61,14 @@ export async function PlanOnPage(loaded: Awaited<ReturnType<typeof loadPlan>>) {
         ))}
       </ol>
       <p className="border-t-[length:var(--stroke)] border-ink pt-2 text-[0.9375rem]">
-        <strong>Bring</strong> {bring}, balls and a putter.
+        {t.rich('programme.planOnPage.bringBallsAndAPutter', {
+          bring,
+          strong: (chunks) => <strong>{chunks}</strong>,
+        })}
       </p>
       {cautions && (
         <p className="mt-1 text-sm">
-          <strong>Take care</strong> {cautions}
+          <strong>{t('programme.planOnPage.takeCare')}</strong> {cautions}
         </p>
       )}
     </main>

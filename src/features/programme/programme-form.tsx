@@ -1,5 +1,6 @@
 'use client';
 
+import { useLocale, useTranslations } from 'next-intl';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Plus, X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
@@ -24,9 +25,15 @@ import {
 } from './programme-form-schema';
 import { ReachLine } from './reach-line';
 
-const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map(
-  (label, i) => ({ value: String(i + 1), label }),
-);
+/** Monday to Sunday, as the language has them. */
+const weekdays = (locale: string) =>
+  Array.from({ length: 7 }, (_, day) => ({
+    value: String(day + 1),
+    // 1 January 2024 was a Monday.
+    label: new Intl.DateTimeFormat(locale, { weekday: 'long', timeZone: 'UTC' }).format(
+      Date.UTC(2024, 0, day + 1),
+    ),
+  }));
 
 /** Weeks of lessons and practice towards an aim: who, what to come to, and on which days. */
 export function ProgrammeForm({
@@ -38,6 +45,8 @@ export function ProgrammeForm({
   values: ProgrammeInput;
   students: PickOption[];
 }) {
+  const t = useTranslations();
+  const locale = useLocale();
   const router = useRouter();
   const { register, control, handleSubmit, setError, setValue, formState } = useForm<
     ProgrammeInput,
@@ -57,7 +66,7 @@ export function ProgrammeForm({
       id,
     });
     if (!showErrors(result, setError)) return;
-    toast.success('Saved. The days are in the diary.');
+    toast.success(t('programme.programmeForm.savedTheDaysAreIn'));
     router.push(`/programme/${result.value}`);
   });
   return (
@@ -66,30 +75,30 @@ export function ProgrammeForm({
         <PickField
           control={control}
           name="studentId"
-          label="Student"
-          placeholder="Choose a student"
+          label={t('programme.programmeForm.student')}
+          placeholder={t('programme.programmeForm.chooseAStudent')}
           options={students}
         />
       )}
       <fieldset className="grid gap-4">
-        <legend className="mb-2 text-[1.25rem] num">Goal</legend>
+        <legend className="mb-2 text-[1.25rem] num">{t('programme.programmeForm.goal')}</legend>
         <ChoiceField
           control={control}
           name="skill"
-          label="Skill (8 putts in 10 within the window)"
+          label={t('programme.programmeForm.skill8PuttsIn10')}
           options={trainedIds().map((value) => ({ value, label: nameOf(value) }))}
           onChosen={(next) => setValue('window', aimUnit(next).usual)}
         />
         <div className="grid max-w-lg gap-x-6 gap-y-4 sm:grid-cols-2">
           <TextField
-            label={`Window, ± ${aimUnit(skill).unit}`}
+            label={t('programme.programmeForm.window', { unit: aimUnit(skill).unit })}
             type="number"
             step="any"
             inputMode="decimal"
             {...register('window', { valueAsNumber: true })}
             error={errors.window?.message}
           />
-          <FormDay control={control} name="by" label="Target date" />
+          <FormDay control={control} name="by" label={t('programme.programmeForm.targetDate')} />
         </div>
         <ReachLine
           studentId={studentId}
@@ -100,16 +109,16 @@ export function ProgrammeForm({
         />
       </fieldset>
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
-        <FormDay control={control} name="from" label="Start date" />
+        <FormDay control={control} name="from" label={t('programme.programmeForm.startDate')} />
         <TextField
-          label="Weeks"
+          label={t('programme.programmeForm.weeks')}
           type="number"
           inputMode="numeric"
           {...register('weeks', { valueAsNumber: true })}
           error={errors.weeks?.message}
         />
         <TextField
-          label="Weeks between cold tests"
+          label={t('programme.programmeForm.weeksBetweenColdTests')}
           type="number"
           inputMode="numeric"
           {...register('testEvery', { valueAsNumber: true })}
@@ -117,7 +126,9 @@ export function ProgrammeForm({
         />
       </div>
       <fieldset className="grid gap-3">
-        <legend className="mb-2 text-[1.25rem] num">Weekly schedule</legend>
+        <legend className="mb-2 text-[1.25rem] num">
+          {t('programme.programmeForm.weeklySchedule')}
+        </legend>
         {slots.fields.map((slot, index) => (
           <div
             key={slot.id}
@@ -126,18 +137,18 @@ export function ProgrammeForm({
             <PickField
               control={control}
               name={`slots.${index}.weekday`}
-              label={`Day ${index + 1}`}
-              placeholder="Choose a day"
-              options={WEEKDAYS}
+              label={t('programme.programmeForm.day', { index: index + 1 })}
+              placeholder={t('programme.programmeForm.chooseADay')}
+              options={weekdays(locale)}
             />
             <FormTime
               control={control}
               name={`slots.${index}.time`}
-              label="Time (optional)"
+              label={t('programme.programmeForm.timeOptional')}
               none=""
             />
             <TextField
-              label="Minutes"
+              label={t('programme.programmeForm.minutes')}
               type="number"
               inputMode="numeric"
               {...register(`slots.${index}.minutes`, { valueAsNumber: true })}
@@ -146,7 +157,7 @@ export function ProgrammeForm({
             <ChoiceField
               control={control}
               name={`slots.${index}.kind`}
-              label="Type"
+              label={t('programme.programmeForm.type')}
               options={[
                 { value: 'lesson', label: 'lesson' },
                 { value: 'practice', label: 'practice' },
@@ -154,7 +165,7 @@ export function ProgrammeForm({
             />
             <Button
               className="px-3"
-              aria-label={`Remove day ${index + 1}`}
+              aria-label={t('programme.programmeForm.removeDay', { index: index + 1 })}
               onClick={() => slots.remove(index)}
             >
               <X size={18} aria-hidden />
@@ -170,20 +181,22 @@ export function ProgrammeForm({
           <Button
             onClick={() => slots.append({ weekday: 4, time: '', minutes: 30, kind: 'practice' })}
           >
-            <Plus size={17} aria-hidden /> Add day
+            <Plus size={17} aria-hidden /> {t('programme.programmeForm.addDay')}
           </Button>
         </div>
       </fieldset>
       <DaysOffField
         control={control}
         name="off"
-        title="Time off"
-        hint="Dates when this student is away. The programme skips them, and also skips your own time off, which is in your settings."
+        title={t('programme.programmeForm.timeOff')}
+        hint={t('programme.programmeForm.datesWhenThisStudentIs')}
         today={from}
       />
       <div>
         <Button kind="primary" type="submit" className="min-h-12" disabled={isSubmitting}>
-          {id ? 'Save programme' : 'Create programme'}
+          {id
+            ? t('programme.programmeForm.saveProgramme')
+            : t('programme.programmeForm.createProgramme')}
         </Button>
       </div>
     </form>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { daySchema, dayWords } from '@/core/calendar';
 import { chanceWithin } from '@/core/planning';
 import { Button } from '@/ui/button';
@@ -24,6 +25,8 @@ export function ReachLine({
   by: string;
   onTake: (window: number) => void;
 }) {
+  const t = useTranslations();
+
   const askable = studentId !== '' && daySchema.safeParse(by).success;
   const key = askable ? [studentId, skill, by].join() : null;
   const told = useLatest(key, async () => ({
@@ -40,21 +43,32 @@ export function ReachLine({
   return (
     <div role="status" className="grid gap-2.5 border-l-4 border-hole pl-3 text-[1rem]">
       <p>
-        Now {amount(reach.now.middle)} (80 % interval {amount(reach.now.low)} to{' '}
-        {amount(reach.now.high)}). Without the bias it would be {amount(reach.centred.middle)}.
+        {t('programme.reachLine.now80IntervalToWithout', {
+          amount: amount(reach.now.middle),
+          amount2: amount(reach.now.low),
+          amount3: amount(reach.now.high),
+          amount4: amount(reach.centred.middle),
+        })}
         {chance !== null &&
-          ` With the bias gone by ${dayWords(by)}, ${aboutTenths(chance)} players like this would meet this goal.`}
+          t('programme.reachLine.withTheBiasGoneBy', {
+            by: dayWords(by),
+            aboutTenths: aboutTenths(t, chance),
+          })}
       </p>
       {reach.offered === null ? (
-        <p>This is good enough, or very nearly. The goal is to keep it.</p>
+        <p>{t('programme.reachLine.thisIsGoodEnoughOr')}</p>
       ) : (
         inTyped !== window && (
           <p className="flex flex-wrap items-center gap-3">
             <span>
-              Realistic by then: {amount(reach.offered)}, met by{' '}
-              {aboutTenths(chanceWithin(reach, reach.offered))}.
+              {t('programme.reachLine.realisticByThenMetBy', {
+                amount: amount(reach.offered),
+                aboutTenths: aboutTenths(t, chanceWithin(reach, reach.offered)),
+              })}
             </span>
-            <Button onClick={() => onTake(inTyped!)}>Use {amount(reach.offered)}</Button>
+            <Button onClick={() => onTake(inTyped!)}>
+              {t('programme.reachLine.use', { amount: amount(reach.offered) })}
+            </Button>
           </p>
         )
       )}

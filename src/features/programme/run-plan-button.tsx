@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Play } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
@@ -12,20 +13,22 @@ export function RunPlanButton({
   id,
   name,
   kind = 'plain',
-  words = 'Start',
+  words,
 }: {
   id: string;
   name?: string;
   kind?: 'plain' | 'primary';
   words?: string;
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, begin] = useTransition();
   return (
     <Button
       kind={kind}
       disabled={busy}
-      aria-label={name && `Start ${name}`}
+      aria-label={name && t('programme.runPlanButton.start2', { name })}
       onClick={() =>
         begin(async () => {
           const result = await runPlan(id);
@@ -33,7 +36,7 @@ export function RunPlanButton({
         })
       }
     >
-      <Play size={17} aria-hidden /> {words}
+      <Play size={17} aria-hidden /> {words ?? t('programme.runPlanButton.start')}
     </Button>
   );
 }

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { Link } from '@/ui/link';
 import type { Appointment } from '@/data';
 import { Button } from '@/ui/button';
@@ -16,6 +17,8 @@ export function Coming({
   /** What a student does, in a sentence; null where nothing is known. */
   saysOf: (id: string) => string | null;
 }) {
+  const t = useTranslations();
+
   return (
     <ul>
       {dates.map((date) => {
@@ -27,7 +30,7 @@ export function Coming({
             key={id}
             className="grid grid-cols-[64px_minmax(0,1fr)] items-center gap-x-3 gap-y-2 border-b border-hair py-2.5 last:border-0 sm:grid-cols-[64px_minmax(0,1fr)_auto]"
           >
-            <span className="text-[1.25rem] num">{time ?? 'today'}</span>
+            <span className="text-[1.25rem] num">{time ?? t('programme.todayParts.today')}</span>
             <p className="min-w-0">
               <Link
                 href={`/programme/dates/${id}`}
@@ -36,9 +39,12 @@ export function Coming({
                 {name}
               </Link>
               <span className="block text-[0.9375rem] text-ink2">
-                {KINDS[kind].name}
-                {words && `: ${words}`} · {minutes} min
-                {state === 'done' && ' · done'}
+                {t('programme.todayParts.min', {
+                  kind: KINDS[kind].name,
+                  words: words && `: ${words}`,
+                  minutes,
+                })}
+                {state === 'done' && t('programme.todayParts.done')}
               </span>
               {saysOf(studentId) && <span className="block text-[1rem]">{saysOf(studentId)}</span>}
             </p>
@@ -48,15 +54,15 @@ export function Coming({
                   <RunPlanButton
                     id={planId}
                     name={`the plan for ${name}`}
-                    words="Start planned session"
+                    words={t('programme.todayParts.startPlannedSession')}
                   />
                 ) : (
                   <Button asChild>
                     <Link
                       href={`/start?student=${studentId}${kind === 'test' ? '&cold=1' : ''}`}
-                      aria-label={`Start a session with ${name}`}
+                      aria-label={t('programme.todayParts.startASessionWith', { name })}
                     >
-                      Start
+                      {t('programme.todayParts.start')}
                     </Link>
                   </Button>
                 )}
@@ -71,6 +77,8 @@ export function Coming({
 
 /** Things to have in mind, student by student, each leading to where it is done. */
 export function ToDoList({ all }: { all: ToDo[] }) {
+  const t = useTranslations();
+
   return (
     <ul>
       {all.map(({ studentId, who, all: things }) => (
@@ -81,7 +89,7 @@ export function ToDoList({ all }: { all: ToDo[] }) {
           >
             {who}
           </Link>
-          <ul aria-label={`To do for ${who}`}>
+          <ul aria-label={t('programme.todayParts.toDoFor', { who })}>
             {things.map(({ id, words, href }) => (
               <li key={id}>
                 <Link

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import 'server-only';
 import { differenceInDays } from 'date-fns';
 import { dayAfter, dayIn, dayWords, type Day } from '@/core/calendar';
@@ -47,6 +48,7 @@ const LATELY = 7;
 
 /** Today’s lessons, and what was missed or is due. */
 export async function todayOf(
+  t: Translate,
   database: Database,
   principal: CoachPrincipal,
   students: Student[],
@@ -77,24 +79,29 @@ export async function todayOf(
       reminder(
         date.id,
         date.studentId,
-        `Missed: ${forWhat(date) ? `${forWhat(date)} ` : ''}${KINDS[date.kind].name}, ${dayWords(date.day)}`,
+        t('programme.today.missed', {
+          forWhat: forWhat(date),
+          forWhat2: String(!!forWhat(date)),
+          kind: KINDS[date.kind].name,
+          day: dayWords(date.day),
+        }),
         date.programmeId ? `/programme/${date.programmeId}` : `/programme/dates/${date.id}`,
       ),
     );
   const changed = programmes.flatMap(({ id, studentId, changes }) => {
     const lately = changes.filter((change) => differenceInDays(at, change.at) < LATELY);
     if (lately.length === 0) return [];
-    const words = `Programme updated: ${lately[0]!.words}`;
-    return reminder(`changed ${id}`, studentId, words, `/programme/${id}`);
+    const words = t('programme.today.programmeUpdated', { words: lately[0]!.words });
+    return reminder(t('programme.today.changed', { id }), studentId, words, `/programme/${id}`);
   });
   const tests = active.flatMap(({ id }) => {
     const last = cold.get(id);
     // Who never came is not asked yet.
     if (!seen.has(id) || !coldTestDue(last, at)) return [];
     const words = last
-      ? `Cold test due (the last was ${dayWords(dayIn(last, zone))})`
-      : 'No cold test yet';
-    return reminder(`cold ${id}`, id, words, `/start?student=${id}&cold=1`);
+      ? t('programme.today.coldTestDueTheLast', { last: dayWords(dayIn(last, zone)) })
+      : t('programme.today.noColdTestYet');
+    return reminder(t('programme.today.cold', { id }), id, words, `/start?student=${id}&cold=1`);
   });
   const atHome: Reminder[] = [];
   for (const work of homework) {

@@ -1,17 +1,20 @@
+import type { Translate } from '@/words/translate';
 import { MOST_PUTTS_AN_HOUR, REST, type Totals } from '@/core/planning';
 
 const many = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 
 /** A share as a coach says it: "3 in 10"; one next to none or to all is not said to be that. */
-export function tenths(share: number): string {
-  if (share < 0.05) return 'fewer than 1 in 10';
-  return share > 0.95 ? 'more than 9 in 10' : `${Math.round(10 * share)} in 10`;
+export function tenths(t: Translate, share: number): string {
+  if (share < 0.05) return t('programme.totalsWords.fewerThan1In10');
+  return share > 0.95
+    ? t('programme.totalsWords.moreThan9In10')
+    : t('programme.totalsWords.in10', { value: Math.round(10 * share) });
 }
 
 /** The same within a sentence: "about 3 in 10", "fewer than 1 in 10". */
-export function aboutTenths(share: number): string {
-  const said = tenths(share);
-  return /^\d/.test(said) ? `about ${said}` : said;
+export function aboutTenths(t: Translate, share: number): string {
+  const said = tenths(t, share);
+  return /^\d/.test(said) ? t('programme.totalsWords.about', { said }) : said;
 }
 
 /** By when nine times in ten a block is done. */
@@ -29,15 +32,21 @@ export const totalsWords = ({ median, late, putts, rests }: Totals): string =>
     .join(' · ');
 
 /** What must be said of a plan as a whole. */
-export function totalsWarnings({ median, late, tooMany }: Totals, minutes: number): string[] {
+export function totalsWarnings(
+  t: Translate,
+  { median, late, tooMany }: Totals,
+  minutes: number,
+): string[] {
   const over = Math.round(late - minutes);
   return [
     median > minutes &&
-      `It will take about ${Math.round(median)} minutes, ${Math.round(median - minutes)} more than you asked for.`,
+      t('programme.totalsWords.itWillTakeAboutMinutes', {
+        median: Math.round(median),
+        median2: Math.round(median - minutes),
+      }),
     median <= minutes &&
       over > 0 &&
-      `There is a 1 in 10 chance that it runs over by ${many(over, 'minute')} or more. Agree which drill to drop first.`,
-    tooMany &&
-      `More than ${MOST_PUTTS_AN_HOUR} putts an hour is too long to spend bent over. Take a drill out, or sit down between drills.`,
+      t('programme.totalsWords.thereIsA1In', { many: many(over, 'minute') }),
+    tooMany && t('programme.totalsWords.moreThanPuttsAnHour', { most: MOST_PUTTS_AN_HOUR }),
   ].filter((words): words is string => typeof words === 'string');
 }

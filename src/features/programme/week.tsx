@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { Link } from '@/ui/link';
 import { dayAfter, dayWords, type Day } from '@/core/calendar';
 import type { Appointment } from '@/data';
@@ -15,14 +16,19 @@ export function Week({
   nameOf: (studentId: string) => string;
   today: Day;
 }) {
+  const t = useTranslations();
+
   const days = Array.from({ length: 7 }, (_, i) => dayAfter(monday, i));
   return (
-    <ol aria-label="Week" className="grid divide-rule max-lg:divide-y lg:grid-cols-7 lg:divide-x">
+    <ol
+      aria-label={t('programme.week.week')}
+      className="grid divide-rule max-lg:divide-y lg:grid-cols-7 lg:divide-x"
+    >
       {days.map((day) => (
         <li key={day} className="min-w-0 px-2.5 py-2.5 lg:min-h-[calc(100dvh-150px)]">
           <h3 className={day === today ? 'num text-line' : 'num'}>
             {dayWords(day)}
-            {day === today && <span className="sr-only">, today</span>}
+            {day === today && <span className="sr-only">{t('programme.week.today')}</span>}
           </h3>
           <ul className="grid gap-2 pt-2">
             {dates
@@ -40,8 +46,12 @@ export function Week({
                     {nameOf(date.studentId)}
                   </Link>
                   <span className="block">
-                    <span aria-hidden>{KINDS[date.kind].shape} </span>
-                    {KINDS[date.kind].name}, {date.minutes} min
+                    {t.rich('programme.week.min', {
+                      shape: KINDS[date.kind].shape,
+                      kind: KINDS[date.kind].name,
+                      minutes: date.minutes,
+                      span: (chunks) => <span aria-hidden>{chunks}</span>,
+                    })}
                     {date.state !== 'planned' && `, ${STATES[date.state]}`}
                   </span>
                   <span className="block text-ink2">{forWhat(date) || date.note}</span>

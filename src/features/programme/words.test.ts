@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import { trainedIds } from '@/core/quantity';
 import { entryWords, type Entry, type Totals } from '@/core/planning';
 import { DEGREE } from '@/core/units';
@@ -26,14 +27,14 @@ describe('what a plan amounts to', () => {
   });
 
   it('warns of what runs over, one time in ten or as a rule, and of a back', () => {
-    expect(totalsWarnings(totals(), 70)).toEqual([]);
-    expect(totalsWarnings(totals(), 60)).toEqual([
+    expect(totalsWarnings(t, totals(), 70)).toEqual([]);
+    expect(totalsWarnings(t, totals(), 60)).toEqual([
       'There is a 1 in 10 chance that it runs over by 8 minutes or more. Agree which drill to drop first.',
     ]);
-    expect(totalsWarnings(totals(), 45)).toEqual([
+    expect(totalsWarnings(t, totals(), 45)).toEqual([
       'It will take about 54 minutes, 9 more than you asked for.',
     ]);
-    expect(totalsWarnings(totals({ tooMany: true }), 70)[0]).toMatch(/150 putts an hour/);
+    expect(totalsWarnings(t, totals({ tooMany: true }), 70)[0]).toMatch(/150 putts an hour/);
   });
 
   it('has its drills lettered as tees are', () =>

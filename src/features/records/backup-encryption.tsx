@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -10,6 +11,8 @@ import { startEncrypting, stopEncrypting } from './backup-actions';
 
 /** Whether backups are encrypted, and the passphrase that opens them. */
 export function BackupEncryption({ encrypted }: { encrypted: boolean }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, begin] = useTransition();
   const [typed, setTyped] = useState({ passphrase: '', again: '' });
@@ -23,23 +26,23 @@ export function BackupEncryption({ encrypted }: { encrypted: boolean }) {
       if (!answer.ok && Object.keys(answer.fields).length > 0) return;
       if (!showErrors(answer)) return;
       setTyped({ passphrase: '', again: '' });
-      toast('New backups are encrypted.');
+      toast(t('records.backupEncryption.newBackupsAreEncrypted'));
       router.refresh();
     });
   const stop = () =>
     begin(async () => {
-      if (showErrors(await stopEncrypting(null))) toast('New backups are not encrypted.');
+      if (showErrors(await stopEncrypting(null)))
+        toast(t('records.backupEncryption.newBackupsAreNotEncrypted'));
       router.refresh();
     });
   if (encrypted) {
     return (
       <div className="grid justify-items-start gap-3">
         <p className="text-[1rem]">
-          New backups are encrypted. Restoring one asks for its passphrase. Dirigo does not keep the
-          passphrase: without it the backups cannot be opened anywhere else.
+          {t('records.backupEncryption.newBackupsAreEncryptedRestoring')}
         </p>
         <Button disabled={busy} onClick={stop}>
-          Stop encrypting
+          {t('records.backupEncryption.stopEncrypting')}
         </Button>
       </div>
     );
@@ -53,20 +56,18 @@ export function BackupEncryption({ encrypted }: { encrypted: boolean }) {
         start();
       }}
     >
-      <p className="text-[1rem]">
-        Backups are not encrypted. Encrypt them when they are stored on a disk that others can read.
-      </p>
+      <p className="text-[1rem]">{t('records.backupEncryption.backupsAreNotEncryptedEncrypt')}</p>
       <TextField
-        label="Backup passphrase"
+        label={t('records.backupEncryption.backupPassphrase')}
         type="password"
         autoComplete="new-password"
-        hint="At least 12 characters. Write it down: nobody can recover it."
+        hint={t('records.backupEncryption.atLeast12CharactersWrite')}
         value={typed.passphrase}
         error={fields.passphrase}
         onChange={set('passphrase')}
       />
       <TextField
-        label="Repeat the passphrase"
+        label={t('records.backupEncryption.repeatThePassphrase')}
         type="password"
         autoComplete="new-password"
         value={typed.again}
@@ -75,7 +76,7 @@ export function BackupEncryption({ encrypted }: { encrypted: boolean }) {
       />
       <div>
         <Button type="submit" disabled={busy}>
-          Encrypt backups
+          {t('records.backupEncryption.encryptBackups')}
         </Button>
       </div>
     </form>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -10,6 +11,8 @@ import { backUpNow, keepFolder } from './backup-actions';
 
 /** Where backups are put, and a backup made now. */
 export function BackupFolder({ folder, usual }: { folder: string; usual: string }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, begin] = useTransition();
   const [typed, setTyped] = useState(folder);
@@ -18,34 +21,34 @@ export function BackupFolder({ folder, usual }: { folder: string; usual: string 
     begin(async () => {
       const answer = await keepFolder({ folder: typed });
       setWrong(answer.ok ? undefined : (answer.fields.folder ?? answer.message));
-      if (answer.ok) toast('Folder saved. New backups go there.');
+      if (answer.ok) toast(t('records.backupFolder.folderSavedNewBackupsGo'));
       router.refresh();
     });
   const make = () =>
     begin(async () => {
-      if (showErrors(await backUpNow(null))) toast('Backup made and checked.');
+      if (showErrors(await backUpNow(null))) toast(t('records.backupFolder.backupMadeAndChecked'));
       router.refresh();
     });
   return (
     <div className="grid gap-3">
       <TextField
-        label="Backup folder"
+        label={t('records.backupFolder.backupFolder')}
         placeholder={usual}
         value={typed}
-        hint="An absolute path, on another disk if you have one. Leave empty for a folder beside the database."
+        hint={t('records.backupFolder.anAbsolutePathOnAnother')}
         error={wrong}
         onChange={({ target }) => setTyped(target.value)}
       />
       <div className="flex flex-wrap gap-2.5">
         <Button disabled={busy} onClick={keep}>
-          Save folder
+          {t('records.backupFolder.saveFolder')}
         </Button>
         <Button kind="primary" disabled={busy} onClick={make}>
-          Back up now
+          {t('records.backupFolder.backUpNow')}
         </Button>
         <Button asChild>
           <a href="/records/backup" download>
-            Download a backup
+            {t('records.backupFolder.downloadABackup')}
           </a>
         </Button>
       </div>

@@ -1,5 +1,8 @@
 'use client';
 
+import type { MessageKey } from '@/words/translate';
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { formatDistance } from 'date-fns';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -13,13 +16,14 @@ import { format } from '@/ui/when';
 import { showErrors } from '../shared/show-errors';
 import { inspectBackup, restoreFrom } from './backup-actions';
 
-const KIND_WORDS: Record<Backup['kind'], string> = {
-  backup: 'backup',
-  before: 'before an update of Dirigo',
-  replaced: 'replaced by a restore',
-};
+const KIND_WORDS = {
+  backup: 'records.backupsPanel.kindBackup',
+  before: 'records.backupsPanel.kindBefore',
+  replaced: 'records.backupsPanel.kindReplaced',
+} as const satisfies Record<Backup['kind'], MessageKey>;
 
-const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(1)} MB`;
+const megabytes = (t: Translate, bytes: number): string =>
+  t('records.backupsPanel.mB', { bytes: (bytes / 1e6).toFixed(1) });
 
 /** The backup that is open in the dialog. */
 interface Chosen {
@@ -30,6 +34,8 @@ interface Chosen {
 
 /** Lists the backups, and restores one: it is looked at first, and asked about twice. */
 export function BackupsPanel({ backups, now }: { backups: Backup[]; now: Date }) {
+  const t = useTranslations();
+
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [other, setOther] = useState('');
   const open = (file: string, name: string) =>
@@ -37,9 +43,7 @@ export function BackupsPanel({ backups, now }: { backups: Backup[]; now: Date })
   return (
     <>
       {backups.length === 0 ? (
-        <p className="text-[1rem] text-ink2">
-          No backup yet. Dirigo makes the first one in a few seconds.
-        </p>
+        <p className="text-[1rem] text-ink2">{t('records.backupsPanel.noBackupYetDirigoMakes')}</p>
       ) : (
         <ul>
           {backups.map(({ file, madeAt, bytes, kind, encrypted }) => {
@@ -53,12 +57,15 @@ export function BackupsPanel({ backups, now }: { backups: Backup[]; now: Date })
                   <strong>{name}</strong>
                   <span className="text-ink2">
                     {' '}
-                    · {formatDistance(madeAt, now, { addSuffix: true })} · {KIND_WORDS[kind]}
-                    {encrypted && ', encrypted'}, {megabytes(bytes)}
+                    · {formatDistance(madeAt, now, { addSuffix: true })} · {t(KIND_WORDS[kind])}
+                    {encrypted && t('records.backupsPanel.encrypted')}, {megabytes(t, bytes)}
                   </span>
                 </p>
-                <Button aria-label={`View the backup of ${name}`} onClick={() => open(file, name)}>
-                  View
+                <Button
+                  aria-label={t('records.backupsPanel.viewTheBackupOf', { name })}
+                  onClick={() => open(file, name)}
+                >
+                  {t('records.backupsPanel.view')}
                 </Button>
               </li>
             );
@@ -74,13 +81,13 @@ export function BackupsPanel({ backups, now }: { backups: Backup[]; now: Date })
       >
         <div className="min-w-0 flex-1">
           <TextField
-            label="Another file on this machine"
+            label={t('records.backupsPanel.anotherFileOnThisMachine')}
             value={other}
             onChange={({ target }) => setOther(target.value)}
           />
         </div>
         <Button type="submit" disabled={other.trim() === ''}>
-          View
+          {t('records.backupsPanel.view')}
         </Button>
       </form>
       {chosen && <RestoreDialog key={chosen.file} {...chosen} onClose={() => setChosen(null)} />}
@@ -89,6 +96,8 @@ export function BackupsPanel({ backups, now }: { backups: Backup[]; now: Date })
 }
 
 function RestoreDialog({ file, name, encrypted, onClose }: Chosen & { onClose: () => void }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, begin] = useTransition();
   const [typed, setTyped] = useState('');
@@ -109,14 +118,17 @@ function RestoreDialog({ file, name, encrypted, onClose }: Chosen & { onClose: (
       onClose();
       const { replaced, signInsEnded } = answer.value;
       toast(
-        `Restored. The database that was here is kept as ${replaced}.${signInsEnded ? ' All devices and links were signed out: create new links for your students.' : ''}`,
+        t('records.backupsPanel.restoredTheDatabaseThatWas', {
+          replaced,
+          signInsEnded: String(signInsEnded),
+        }),
         { duration: 20_000 },
       );
       router.refresh();
     });
   return (
     <SheetDialog
-      title={`Backup of ${name}`}
+      title={t('records.backupsPanel.backupOf', { name })}
       open
       onOpen={(open) => {
         if (!open) onClose();
@@ -133,7 +145,7 @@ function RestoreDialog({ file, name, encrypted, onClose }: Chosen & { onClose: (
           >
             {encrypted ? (
               <TextField
-                label="Passphrase of this backup"
+                label={t('records.backupsPanel.passphraseOfThisBackup')}
                 type="password"
                 autoComplete="off"
                 value={typed}
@@ -141,7 +153,7 @@ function RestoreDialog({ file, name, encrypted, onClose }: Chosen & { onClose: (
                 onChange={({ target }) => setTyped(target.value)}
               />
             ) : (
-              <p className="text-[1rem]">Dirigo checks the backup before it shows what is in it.</p>
+              <p className="text-[1rem]">{t('records.backupsPanel.dirigoChecksTheBackupBefore')}</p>
             )}
             {!encrypted && wrong && (
               <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[1rem]">
@@ -150,7 +162,7 @@ function RestoreDialog({ file, name, encrypted, onClose }: Chosen & { onClose: (
             )}
             <div>
               <Button kind="primary" type="submit" disabled={busy}>
-                Check this backup
+                {t('records.backupsPanel.checkThisBackup')}
               </Button>
             </div>
           </form>
@@ -159,21 +171,19 @@ function RestoreDialog({ file, name, encrypted, onClose }: Chosen & { onClose: (
           <>
             <Comparison {...looked} />
             <p className="max-w-prose text-[0.9375rem] text-ink2">
-              Restoring replaces the database with this backup. The database that is here now is
-              kept, and listed with the backups. Links and devices that were revoked since then stay
-              revoked; you may have to sign in again.
+              {t('records.backupsPanel.restoringReplacesTheDatabaseWith')}
             </p>
             <div className="flex flex-wrap gap-2.5">
               {sure ? (
                 <>
                   <Button kind="primary" disabled={busy} onClick={restoreNow}>
-                    Yes, replace the database
+                    {t('records.backupsPanel.yesReplaceTheDatabase')}
                   </Button>
-                  <Button onClick={onClose}>Cancel</Button>
+                  <Button onClick={onClose}>{t('records.backupsPanel.cancel')}</Button>
                 </>
               ) : (
                 <Button kind="primary" onClick={() => setSure(true)}>
-                  Restore this backup
+                  {t('records.backupsPanel.restoreThisBackup')}
                 </Button>
               )}
             </div>
@@ -186,21 +196,23 @@ function RestoreDialog({ file, name, encrypted, onClose }: Chosen & { onClose: (
 
 /** What a backup holds beside what the database holds. */
 function Comparison({ here, there }: { here: Contents; there: Contents }) {
+  const t = useTranslations();
+
   const day = ({ newest }: Contents) => (newest ? format(newest, 'd MMM yyyy, HH:mm') : 'none');
   const rows: [string, string | number, string | number][] = [
-    ['Students', here.students, there.students],
-    ['Sessions', here.sessions, there.sessions],
-    ['Putts', here.putts, there.putts],
-    ['Newest session', day(here), day(there)],
+    [t('records.backupsPanel.students'), here.students, there.students],
+    [t('records.backupsPanel.sessions'), here.sessions, there.sessions],
+    [t('records.backupsPanel.putts'), here.putts, there.putts],
+    [t('records.backupsPanel.newestSession'), day(here), day(there)],
   ];
   return (
     <table className="w-full max-w-lg text-[1rem]">
-      <caption className="sr-only">The database compared with the backup</caption>
+      <caption className="sr-only">{t('records.backupsPanel.theDatabaseComparedWithThe')}</caption>
       <thead>
         <tr className="border-b text-left cap">
           <td className="py-1.5 font-[inherit]" />
-          <ColumnHead>now</ColumnHead>
-          <ColumnHead>in the backup</ColumnHead>
+          <ColumnHead>{t('records.backupsPanel.now')}</ColumnHead>
+          <ColumnHead>{t('records.backupsPanel.inTheBackup')}</ColumnHead>
         </tr>
       </thead>
       <tbody>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useTheme } from 'next-themes';
 import { useRouter } from 'next/navigation';
@@ -31,6 +32,8 @@ export function SettingsForm({
   units: UnitPreferences;
   today: Day;
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const { theme = 'system', setTheme } = useTheme();
   const inBrowser = useSyncExternalStore(
@@ -46,27 +49,31 @@ export function SettingsForm({
   const { errors, isSubmitting } = formState;
   const save = handleSubmit(async () => {
     if (!showErrors(await keepSettings(getValues()), setError)) return;
-    toast.success('Saved.');
+    toast.success(t('records.settingsForm.saved'));
     router.refresh();
   });
   return (
     <form onSubmit={save} noValidate className="grid max-w-2xl gap-7 px-4 py-6 md:px-7">
-      <h2 className="text-[1.25rem] num">Your settings</h2>
-      <TextField label="Your name" {...register('name')} error={errors.name?.message} />
+      <h2 className="text-[1.25rem] num">{t('records.settingsForm.yourSettings')}</h2>
+      <TextField
+        label={t('records.settingsForm.yourName')}
+        {...register('name')}
+        error={errors.name?.message}
+      />
       <div className="flex flex-wrap gap-x-10 gap-y-6">
         <ChoiceField
           control={control}
           name="units.long"
-          label="Units for putts and distances"
+          label={t('records.settingsForm.unitsForPuttsAndDistances')}
           options={[
-            { value: 'imperial', label: 'feet and inches' },
+            { value: 'imperial', label: t('records.settingsForm.feetAndInches') },
             { value: 'metric', label: 'metres' },
           ]}
         />
         <ChoiceField
           control={control}
           name="units.short"
-          label="Units for gaps and putters"
+          label={t('records.settingsForm.unitsForGapsAndPutters')}
           options={[
             { value: 'metric', label: 'millimetres' },
             { value: 'imperial', label: 'inches' },
@@ -74,31 +81,31 @@ export function SettingsForm({
         />
       </div>
       <TextField
-        label="Green speed for new drills"
+        label={t('records.settingsForm.greenSpeedForNewDrills')}
         {...register('greenSpeed')}
-        hint="how far the ball rolls from the ramp on your usual green"
+        hint={t('records.settingsForm.howFarTheBallRolls')}
         error={errors.greenSpeed?.message}
       />
       <ChoiceField
         control={control}
         name="pace"
-        label="Pace for new drills"
+        label={t('records.settingsForm.paceForNewDrills')}
         options={PACES.map(({ id, name }) => ({ value: id, label: name }))}
       />
       <ChoiceField
         control={control}
         name="faceShare"
-        label="Share of the start line that comes from the face (the rest comes from the path)"
+        label={t('records.settingsForm.shareOfTheStartLine')}
         options={FACE_SHARES.map((value) => ({
           value,
           label: `${Math.round(Number(value) * 100)} %`,
         }))}
       />
       <TextField
-        label="Time zone"
+        label={t('records.settingsForm.timeZone')}
         {...register('zone')}
         list="zones"
-        hint="used to date your lessons, for example “Europe/Amsterdam”"
+        hint={t('records.settingsForm.usedToDateYourLessons')}
         error={errors.zone?.message}
       />
       <datalist id="zones">
@@ -107,18 +114,18 @@ export function SettingsForm({
       </datalist>
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-3">
         <TextField
-          label="Your step length"
+          label={t('records.settingsForm.yourStepLength')}
           {...register('units.own.step')}
-          hint="Walk ten steps and divide the distance by ten. “3 steps” will use this length."
+          hint={t('records.settingsForm.walkTenStepsAndDivide')}
           error={errors.units?.own?.step?.message}
         />
         <TextField
-          label="Your putter length"
+          label={t('records.settingsForm.yourPutterLength')}
           {...register('units.own.putter')}
           error={errors.units?.own?.putter?.message}
         />
         <TextField
-          label="Length of your longest club"
+          label={t('records.settingsForm.lengthOfYourLongestClub')}
           {...register('units.own.club')}
           error={errors.units?.own?.club?.message}
         />
@@ -126,25 +133,25 @@ export function SettingsForm({
       <DaysOffField
         control={control}
         name="daysOff"
-        title="Your time off"
-        hint="Holidays. No day of any of your programmes will fall in this time. Planned days that already do are removed, with the reason, and their work moves to another day."
+        title={t('records.settingsForm.yourTimeOff')}
+        hint={t('records.settingsForm.holidaysNoDayOfAny')}
         today={today}
       />
       <div>
         <Button kind="primary" type="submit" disabled={isSubmitting}>
-          Save settings
+          {t('records.settingsForm.saveSettings')}
         </Button>
       </div>
       {inBrowser && (
         <Choice
-          label="Screen theme"
+          label={t('records.settingsForm.screenTheme')}
           value={theme as 'system' | 'light' | 'dark' | 'glare'}
           onChange={setTheme}
           options={[
-            { value: 'system', label: 'As the device' },
-            { value: 'light', label: 'Light' },
-            { value: 'dark', label: 'Dark, indoors' },
-            { value: 'glare', label: 'Glare, in the sun' },
+            { value: 'system', label: t('records.settingsForm.asTheDevice') },
+            { value: 'light', label: t('records.settingsForm.light') },
+            { value: 'dark', label: t('records.settingsForm.darkIndoors') },
+            { value: 'glare', label: t('records.settingsForm.glareInTheSun') },
           ]}
         />
       )}

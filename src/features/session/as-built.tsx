@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -21,10 +23,14 @@ import { showErrors } from '../shared/show-errors';
 import { useWays } from './ways';
 import { Term } from '../shared/term';
 
-const toleranceWords = ({ quantity, left, right }: Tolerance, units: UnitPreferences): string => {
+const toleranceWords = (
+  t: Translate,
+  { quantity, left, right }: Tolerance,
+  units: UnitPreferences,
+): string => {
   const one = (value: number) =>
     quantity === 'strike'
-      ? `${(value * 1000).toFixed(1)} mm`
+      ? t('session.asBuilt.mm', { value: (value * 1000).toFixed(1) })
       : quantity === 'pace'
         ? roughLength(value, units)
         : showDegrees(value);
@@ -43,16 +49,20 @@ export function AsBuilt({
   layout: Layout;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const { built } = useWays();
   const measured = standing(layout).filter((element) => element.measures().length > 0);
   if (measured.length === 0 || !built) return null;
   return (
-    <section aria-label="As measured" className="mt-5 grid gap-4 border-t border-rule pt-4">
+    <section
+      aria-label={t('session.asBuilt.asMeasured')}
+      className="mt-5 grid gap-4 border-t border-rule pt-4"
+    >
       <div>
-        <h3 className="text-[1.125rem] num">As measured</h3>
+        <h3 className="text-[1.125rem] num">{t('session.asBuilt.asMeasured')}</h3>
         <p className="text-[0.9375rem] text-ink2">
-          Measure again and enter what the tape says. The putts, including those already logged, are
-          scored <Term name="as measured" />.
+          {t('session.asBuilt.measureAgainAndEnterWhat')} <Term name="as measured" />.
         </p>
       </div>
       {measured.map((element) => (
@@ -82,6 +92,8 @@ function Measured({
   element: Standing;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, begin] = useTransition();
   const piece = layout.elements.find(({ id }) => id === element.id);
@@ -116,8 +128,8 @@ function Measured({
       if (!showErrors(result)) return;
       toast.success(
         Object.keys(values).length > 0
-          ? 'Putts are scored as measured.'
-          : 'Putts are scored as planned.',
+          ? t('session.asBuilt.puttsAreScoredAsMeasured')
+          : t('session.asBuilt.puttsAreScoredAsPlanned'),
       );
       router.refresh();
     });
@@ -130,9 +142,11 @@ function Measured({
         {was && now && (
           <span className="text-ink2">
             {' '}
-            planned {toleranceWords(was, units)}
-            {toleranceWords(now, units) !== toleranceWords(was, units) && (
-              <strong className="text-ink">, measured {toleranceWords(now, units)}</strong>
+            {t('session.asBuilt.planned', { was: toleranceWords(t, was, units) })}
+            {toleranceWords(t, now, units) !== toleranceWords(t, was, units) && (
+              <strong className="text-ink">
+                {t('session.asBuilt.measured', { toleranceWords: toleranceWords(t, now, units) })}
+              </strong>
             )}
           </span>
         )}
@@ -159,8 +173,10 @@ function Measured({
       </div>
       {off.gap !== undefined && typed.gap !== undefined && (
         <p className="text-[0.9375rem] text-ink2">
-          Gap from a photo: {(typed.gap * 1000).toFixed(1)} mm, give or take{' '}
-          {(off.gap * 1000).toFixed(1)} mm. The score is no surer than that.
+          {t('session.asBuilt.gapFromAPhotoMm', {
+            gap: (typed.gap * 1000).toFixed(1),
+            gap2: (off.gap * 1000).toFixed(1),
+          })}
         </p>
       )}
       <div className="flex flex-wrap gap-2.5">
@@ -174,7 +190,7 @@ function Measured({
             use={(name, { value, error }) =>
               name === 'gap'
                 ? {
-                    label: `Use ${(value * 1000).toFixed(1)} mm as the gap`,
+                    label: t('session.asBuilt.useMmAsTheGap', { value: (value * 1000).toFixed(1) }),
                     use: () => {
                       const refused = tryOn('gap', value, error);
                       if (refused) toast.error(refused);
@@ -188,7 +204,7 @@ function Measured({
           disabled={busy || Object.keys(wrong).length > 0 || Object.keys(typed).length === 0}
           onClick={() => keep(typed)}
         >
-          Score as measured
+          {t('session.asBuilt.scoreAsMeasured')}
         </Button>
         {Object.keys(before).length > 0 && (
           <Button
@@ -200,7 +216,7 @@ function Measured({
               keep({});
             }}
           >
-            Score as planned
+            {t('session.asBuilt.scoreAsPlanned')}
           </Button>
         )}
       </div>

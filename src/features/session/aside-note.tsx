@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useState } from 'react';
 import { Button } from '@/ui/button';
 import { saveText } from '@/ui/save-text';
@@ -7,6 +8,8 @@ import type { SetAside } from './queue';
 
 /** What the server would not take: told with its reason, saved as a file, and forgotten only when asked twice. */
 export function AsideNote({ aside, onForget }: { aside: SetAside[]; onForget: () => void }) {
+  const t = useTranslations();
+
   const [asked, setAsked] = useState(false);
   if (aside.length === 0) return null;
   const reasons = [...new Set(aside.map(({ message }) => message))];
@@ -20,27 +23,28 @@ export function AsideNote({ aside, onForget }: { aside: SetAside[]; onForget: ()
   return (
     <div
       role="alert"
-      aria-label="Set aside"
+      aria-label={t('session.asideNote.setAside')}
       className="grid gap-2 border-2 border-warn bg-sheet px-3 py-2 text-[0.9375rem]"
     >
       <p>
-        <strong>
-          {aside.length === 1 ? 'One entry was' : `${aside.length} entries were`} set aside.
-        </strong>{' '}
-        {reasons.slice(0, 3).join(' ')} The rest is saved.
+        {t.rich('session.asideNote.oneEntryWasSetAside', {
+          aside: aside.length,
+          slice: reasons.slice(0, 3).join(' '),
+          strong: (chunks) => <strong>{chunks}</strong>,
+        })}
       </p>
       <div className="flex flex-wrap gap-2">
-        <Button onClick={save}>Save {it} as a file</Button>
+        <Button onClick={save}>{t('session.asideNote.saveAsAFile', { it })}</Button>
         {asked ? (
           <>
-            <Button onClick={onForget}>Discard {it} permanently</Button>
+            <Button onClick={onForget}>{t('session.asideNote.discardPermanently', { it })}</Button>
             <Button kind="quiet" onClick={() => setAsked(false)}>
-              Keep {it}
+              {t('session.asideNote.keep', { it })}
             </Button>
           </>
         ) : (
           <Button kind="quiet" onClick={() => setAsked(true)}>
-            Discard {it}
+            {t('session.asideNote.discard', { it })}
           </Button>
         )}
       </div>

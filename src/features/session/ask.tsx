@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import clsx from 'clsx';
 import { Button } from '@/ui/button';
 
@@ -14,9 +15,11 @@ export interface Asked {
 
 /** What the rule, the evidence or a pause asks of the coach. */
 export function Ask({ asked, busy }: { asked: Asked; busy: boolean }) {
+  const t = useTranslations();
+
   const { words, small, other, primary } = asked;
   return (
-    <div className="grid gap-2.5" role="status" aria-label="Next step">
+    <div className="grid gap-2.5" role="status" aria-label={t('session.ask.nextStep')}>
       <p className={small ? 'text-[0.96875rem] font-[600]' : 'text-[1.1875rem] font-[680]'}>
         {words}
       </p>

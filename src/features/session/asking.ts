@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { gateFitWords } from '@/core/coaching';
 import { ruleTraits } from '@/core/drill';
 import type { Asked } from './ask';
@@ -32,13 +33,13 @@ export interface Asking {
  * @param play how they stand
  * @param asking where the screen stands, and what it can do
  */
-export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | null {
+export function askedOf(t: Translate, player: PlayerRun, play: Play, asking: Asking): Asked | null {
   const { layout, ladder, rung, cold, drillId } = player;
   const { counts, course, nextRung, fit } = play;
   if (course.pausedSince) {
     return {
-      words: 'Paused. The clock is stopped.',
-      primary: { label: 'Resume', act: asking.resume },
+      words: t('session.asking.pausedTheClockIsStopped'),
+      primary: { label: t('session.asking.resume'), act: asking.resume },
     };
   }
   if (!asking.asks) {
@@ -48,7 +49,7 @@ export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | 
     return {
       words: gateFitWords(fit) ?? '',
       small: true,
-      other: { label: 'Not now', act: asking.refuse },
+      other: { label: t('session.asking.notNow'), act: asking.refuse },
       ...(to !== null && {
         primary: {
           label: `Ready on rung ${to + 1}, ${ladder[to]}`,
@@ -60,40 +61,48 @@ export function askedOf(player: PlayerRun, play: Play, asking: Asking): Asked | 
   if (nextRung !== null) {
     return {
       words: `Move ${nextRung > (rung ?? 0) ? 'up' : 'down'} to rung ${nextRung + 1}: ${ladder[nextRung]}.`,
-      other: { label: 'Stay on this rung', act: asking.goOn },
-      primary: { label: 'Ready on new rung', act: () => asking.climb(nextRung) },
+      other: { label: t('session.asking.stayOnThisRung'), act: asking.goOn },
+      primary: { label: t('session.asking.readyOnNewRung'), act: () => asking.climb(nextRung) },
     };
   }
   const onward = player.plan?.next
-    ? { label: `Next: ${player.plan.next}`, act: asking.next }
+    ? { label: t('session.asking.next', { next: player.plan.next }), act: asking.next }
     : null;
   const { plan } = player;
   if (plan && (cold || ruleTraits(player.rule).cold)) {
-    const told = `${counts.clear} of ${counts.putts} ${passWord(layout)}`;
+    const told = t('session.asking.of', {
+      clear: counts.clear,
+      putts: counts.putts,
+      passWord: passWord(layout),
+    });
     return onward
       ? {
-          words: `Part ${plan.index + 1} of ${plan.count} done: ${told}.`,
+          words: t('session.asking.partOfDone', { index: plan.index + 1, count: plan.count, told }),
           // What is left is offered in the review.
-          other: { label: 'Stop here', act: asking.finish },
+          other: { label: t('session.asking.stopHere'), act: asking.finish },
           primary: onward,
         }
       : {
-          words: `Cold test done. The last part: ${told}.`,
-          other: { label: 'Keep going', act: asking.goOn },
-          primary: { label: 'Finish', act: asking.finish },
+          words: t('session.asking.coldTestDoneTheLast', { told }),
+          other: { label: t('session.asking.keepGoing'), act: asking.goOn },
+          primary: { label: t('session.asking.finish'), act: asking.finish },
         };
   }
   if (cold) {
-    const done = `Cold test done: ${counts.clear} of ${counts.putts} ${passWord(layout)}.`;
+    const done = t('session.asking.coldTestDoneOf', {
+      clear: counts.clear,
+      putts: counts.putts,
+      passWord: passWord(layout),
+    });
     return {
-      words: `${done} Now start the drill.`,
-      other: { label: 'Finish', act: asking.finish },
-      primary: { label: 'Start drill', act: () => asking.goTo({ drillId, rung }) },
+      words: t('session.asking.nowStartTheDrill', { done }),
+      other: { label: t('session.asking.finish'), act: asking.finish },
+      primary: { label: t('session.asking.startDrill'), act: () => asking.goTo({ drillId, rung }) },
     };
   }
   return {
     words: asking.won ?? asking.ended ?? '',
-    other: { label: 'Keep going', act: asking.goOn },
-    primary: onward ?? { label: 'Finish', act: asking.finish },
+    other: { label: t('session.asking.keepGoing'), act: asking.goOn },
+    primary: onward ?? { label: t('session.asking.finish'), act: asking.finish },
   };
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { BEATS_A_MINUTE, type BeatTone } from '@/core/stroke';
 import { Button } from '@/ui/button';
 import { Choice } from '@/ui/choice';
@@ -12,8 +13,10 @@ const SAID: Record<BeatTone, string> = { begin: 'back', turn: 'through', strike:
 
 /** What is heard, seen: one field a tone. */
 function Tones({ lit }: { lit: BeatTone | null }) {
+  const t = useTranslations();
+
   return (
-    <ul aria-label="Metronome" className="grid flex-1 grid-cols-3 gap-2">
+    <ul aria-label={t('session.beat.metronome')} className="grid flex-1 grid-cols-3 gap-2">
       {TONES.map((tone) => (
         <li
           key={tone}
@@ -29,13 +32,15 @@ function Tones({ lit }: { lit: BeatTone | null }) {
 
 /** The beat over the keys while it runs, and what stops it; nothing else. */
 export function BeatSign() {
+  const t = useTranslations();
+
   const { runs, lit } = useBeat();
   if (!runs) return null;
   return (
     <div className="flex items-center gap-2.5">
       <Tones lit={lit} />
       <Button className="min-h-11 px-3" onClick={() => setBeat({ runs: false })}>
-        Stop metronome
+        {t('session.beat.stopMetronome')}
       </Button>
     </div>
   );
@@ -43,17 +48,19 @@ export function BeatSign() {
 
 /** A beat for the stroke: begin, turn, strike, then a rest of three; heard and seen, and it goes on while putts are logged. */
 export function StrokeBeat() {
+  const t = useTranslations();
+
   const { runs, perMinute, ratio } = useBeat();
   const { min, max } = BEATS_A_MINUTE;
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-start gap-x-5 gap-y-3">
         <div className="grid gap-1.5">
-          <span className="cap">Strokes per minute</span>
+          <span className="cap">{t('session.beat.strokesPerMinute')}</span>
           <div className="flex items-center gap-2">
             <Button
               className="min-h-12 px-4"
-              aria-label="Slower"
+              aria-label={t('session.beat.slower')}
               disabled={perMinute <= min}
               onClick={() => setBeat({ perMinute: perMinute - STEP })}
             >
@@ -64,7 +71,7 @@ export function StrokeBeat() {
             </output>
             <Button
               className="min-h-12 px-4"
-              aria-label="Faster"
+              aria-label={t('session.beat.faster')}
               disabled={perMinute >= max}
               onClick={() => setBeat({ perMinute: perMinute + STEP })}
             >
@@ -73,14 +80,14 @@ export function StrokeBeat() {
           </div>
         </div>
         <Choice
-          label="Tempo, back to through"
+          label={t('session.beat.tempoBackToThrough')}
           value={String(ratio)}
           onChange={(value) => setBeat({ ratio: Number(value) })}
           options={RATIOS.map((value) => ({ value, label: `${value} : 1` }))}
         />
       </div>
       <Button className="min-h-12" aria-pressed={runs} onClick={() => setBeat({ runs: !runs })}>
-        {runs ? 'Stop metronome' : 'Start metronome'}
+        {runs ? t('session.beat.stopMetronome') : t('session.beat.startMetronome')}
       </Button>
     </div>
   );

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { MANNERS, isUsual, type Manner, type Putt } from '@/core/drill';
 import { judge, layoutAt, spotKey, type Layout, type PuttPlace } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
@@ -17,14 +18,15 @@ type PlacedPutt = Pick<Putt, 'outcomes' | 'manner'> & { place: PuttPlace };
 /** Fewer putts than this say nothing of a place. */
 const ENOUGH = 3;
 
-const noteOf = (putts: number, passed: number, others: number): string | null => {
+const noteOf = (t: Translate, putts: number, passed: number, others: number): string | null => {
   if (putts < ENOUGH) return null;
-  if (passed === 0) return 'always missed';
-  if (passed === putts && others < 1) return 'never missed';
+  if (passed === 0) return t('session.byPlace.alwaysMissed');
+  if (passed === putts && others < 1) return t('session.byPlace.neverMissed');
   return null;
 };
 
 function counted<Key>(
+  t: Translate,
   putts: readonly PlacedPutt[],
   keyOf: (putt: PlacedPutt) => Key,
   nameOf: (key: Key, first: PlacedPutt) => string,
@@ -45,7 +47,7 @@ function counted<Key>(
     return {
       ...own,
       name: nameOf(key, group[0]!),
-      note: noteOf(own.putts, own.passed, all.passed / Math.max(1, all.putts)),
+      note: noteOf(t, own.putts, own.passed, all.passed / Math.max(1, all.putts)),
     };
   });
 }
@@ -63,21 +65,25 @@ const passing = (layout: Layout) => {
  * @param putts that count
  */
 export function byPlace(
+  t: Translate,
   layout: Layout,
   putts: readonly PlacedPutt[],
   units: UnitPreferences,
 ): Counted[] {
   const stationOrSpot = ({ place }: PlacedPutt) =>
-    place.again > 0 ? `again ${place.again}` : `${place.station} ${spotKey(place)}`;
+    place.again > 0
+      ? t('session.byPlace.again', { again: place.again })
+      : `${place.station} ${spotKey(place)}`;
   const rows = counted(
+    t,
     putts,
     stationOrSpot,
     (_key, { place }) =>
       place.again > 0
-        ? `${ordinal(place.again + 1)} putt, from where the last one stopped`
+        ? t('session.byPlace.puttFromWhereTheLast', { ordinal: ordinal(place.again + 1) })
         : layoutAt(layout, place) === null
-          ? 'spot not recorded'
-          : (placeWords(layout, place, units) ?? 'from the ball marker'),
+          ? t('session.byPlace.spotNotRecorded')
+          : (placeWords(t, layout, place, units) ?? t('session.byPlace.fromTheBallMarker')),
     passing(layout),
   );
   return rows.length > 1 ? rows : [];
@@ -89,9 +95,10 @@ export function byPlace(
  * @param layout as it stands
  * @param putts that count
  */
-export function byManner(layout: Layout, putts: readonly PlacedPutt[]): Counted[] {
+export function byManner(t: Translate, layout: Layout, putts: readonly PlacedPutt[]): Counted[] {
   if (putts.every(({ manner }) => isUsual(manner))) return [];
   return counted(
+    t,
     putts,
     ({ manner = 'usual' }) => manner,
     (manner: Manner) => MANNERS[manner].label,

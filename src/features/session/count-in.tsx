@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { KIT, type KitId } from '@/core/people';
@@ -19,10 +20,17 @@ export function CountIn({
   onOpen: (open: boolean) => void;
   onCounted: (counted: Record<string, number>) => void;
 }) {
+  const t = useTranslations();
+
   const [less, setLess] = useState<Record<string, number>>({});
   const missing = Object.values(less).reduce((sum, count) => sum + count, 0);
   return (
-    <SheetDialog returnsFocus={false} title="Pick up your kit" open={open} onOpen={onOpen}>
+    <SheetDialog
+      returnsFocus={false}
+      title={t('session.countIn.pickUpYourKit')}
+      open={open}
+      onOpen={onOpen}
+    >
       <ul className="mt-3 grid gap-1">
         {Object.entries(out).map(([item, count]) => {
           const { one, many } = KIT[item as KitId];
@@ -35,13 +43,27 @@ export function CountIn({
               className="flex items-center justify-between gap-3 border-b border-hair py-1.5"
             >
               <span className="text-[1.0625rem]">
-                <strong className="num">{back}</strong> of {count} {count === 1 ? one : many}
+                {t.rich('session.countIn.of', {
+                  back,
+                  count,
+                  one,
+                  many,
+                  strong: (chunks) => <strong className="num">{chunks}</strong>,
+                })}
               </span>
               <span className="flex gap-2">
-                <Button aria-label={`One ${one} fewer`} className="px-3" onClick={() => change(-1)}>
+                <Button
+                  aria-label={t('session.countIn.oneFewer', { one })}
+                  className="px-3"
+                  onClick={() => change(-1)}
+                >
                   <Minus size={18} aria-hidden />
                 </Button>
-                <Button aria-label={`One ${one} more`} className="px-3" onClick={() => change(1)}>
+                <Button
+                  aria-label={t('session.countIn.oneMore', { one })}
+                  className="px-3"
+                  onClick={() => change(1)}
+                >
                   <Plus size={18} aria-hidden />
                 </Button>
               </span>
@@ -61,7 +83,9 @@ export function CountIn({
           )
         }
       >
-        {missing === 0 ? 'Finish, all collected' : `Finish with ${missing} missing`}
+        {missing === 0
+          ? t('session.countIn.finishAllCollected')
+          : t('session.countIn.finishWithMissing', { missing })}
       </Button>
     </SheetDialog>
   );

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { tallyRuns } from '@/core/drill';
 import { KIT } from '@/core/people';
 import type { UnitPreferences } from '@/core/units';
@@ -18,6 +19,8 @@ export function DrillPreview({
   given: string | null;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const runs = sessions.flatMap((session) =>
     session.runs.filter(({ drillId, putts }) => drillId === drill.id && putts.length > 0),
   );
@@ -28,9 +31,9 @@ export function DrillPreview({
     })),
   );
   const facts: [name: string, value: string][] = [
-    ['Set-up', drill.stands],
-    ['Kit', drill.kit.map((item) => KIT[item].many).join(', ') || 'none'],
-    ['Time', `${drill.minutes} min`],
+    [t('session.drillPreview.setUp'), drill.stands],
+    [t('session.drillPreview.kit'), drill.kit.map((item) => KIT[item].many).join(', ') || 'none'],
+    [t('session.drillPreview.time'), t('session.drillPreview.min', { minutes: drill.minutes })],
   ];
   if (given)
     facts.push([
@@ -38,7 +41,10 @@ export function DrillPreview({
       seen > 0 ? `passed ${clear} of ${seen} putts` : 'no putts on this drill yet',
     ]);
   return (
-    <section aria-label="Chosen drill" className="grid content-start gap-3">
+    <section
+      aria-label={t('session.drillPreview.chosenDrill')}
+      className="grid content-start gap-3"
+    >
       <h2 className="text-[1.25rem] num">{drill.name}</h2>
       <SmallLine
         id="chosen"

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRef } from 'react';
 import type { Spot } from '@/core/layout';
 import { headEnd, type Fitting } from '@/core/people';
@@ -36,6 +37,8 @@ export function FacePicture({
   onPoint?: (spot: Spot, at: number) => void;
   className?: string;
 }) {
+  const t = useTranslations();
+
   const length = player.headLength;
   const width = length + 2 * ROOM.aside;
   const height = FACE_HEIGHT + ROOM.above + ROOM.below;
@@ -63,8 +66,8 @@ export function FacePicture({
       role="img"
       aria-label={
         onPoint
-          ? 'Putter face, seen from the front. Tap where the mark is.'
-          : `Marks on the putter face: ${marks.length}`
+          ? t('session.facePicture.putterFaceSeenFromThe')
+          : t('session.facePicture.marksOnThePutterFace', { marks: marks.length })
       }
       viewBox={[-width / 2, top, width, height].map(mm).join(' ')}
       className={`w-full touch-manipulation ${className} ${onPoint ? 'cursor-crosshair' : ''}`}
@@ -133,7 +136,7 @@ export function FacePicture({
     </svg>
   );
   return onPoint ? (
-    <Cross label="Mark position" onPoint={point} className="grid h-full">
+    <Cross label={t('session.facePicture.markPosition')} onPoint={point} className="grid h-full">
       {drawn}
     </Cross>
   ) : (

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { drawLayout, type Layout, type Mark, type Spot } from '@/core/layout';
 import { formatLength, type UnitPreferences } from '@/core/units';
 import { useRef } from 'react';
@@ -87,6 +88,8 @@ function Finish({
   onPoint,
   size,
 }: FinishPictureProps & { size: { width: number; height: number } }) {
+  const t = useTranslations();
+
   const marks = drawLayout(layout);
   const { short, past, aside } = reachOf(layout, marks, rests);
   const { distance } = layout.putt;
@@ -129,8 +132,8 @@ function Finish({
       height={size.height}
       aria-label={
         onPoint
-          ? `Green around the hole, with the ball coming from ${up ? 'below' : 'the left'}. Tap where it stopped.`
-          : `Where ${rests.length} putts stopped around the hole`
+          ? t('session.finishPicture.greenAroundTheHoleWith', { up: String(up) })
+          : t('session.finishPicture.wherePuttsStoppedAroundThe', { rests: rests.length })
       }
       className={`touch-manipulation bg-sheet ${onPoint ? 'cursor-crosshair' : ''}`}
       onClick={({ clientX, clientY, timeStamp }) => point(clientX, clientY, timeStamp)}
@@ -231,7 +234,7 @@ function Finish({
     </svg>
   );
   return onPoint ? (
-    <Cross label="Where it stopped" onPoint={point}>
+    <Cross label={t('session.finishPicture.whereItStopped')} onPoint={point}>
       {drawn}
     </Cross>
   ) : (

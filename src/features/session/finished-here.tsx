@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useEffect, useRef } from 'react';
 import { Button } from '@/ui/button';
 
@@ -18,6 +19,8 @@ export function FinishedHere({
   onSent: () => void;
   onLeave: () => void;
 }) {
+  const t = useTranslations();
+
   const left = useRef(false);
   useEffect(() => {
     if (!sent || left.current) return;
@@ -26,15 +29,15 @@ export function FinishedHere({
   }, [sent, onSent]);
   return (
     <main className="grid min-h-dvh content-center justify-items-start gap-4 bg-paper px-5 md:px-12">
-      <h1>Session finished</h1>
+      <h1>{t('session.finishedHere.sessionFinished')}</h1>
       <p role="status" className="max-w-prose text-[1.125rem]">
         {offline
-          ? 'You are offline. Everything is saved on this device and will be sent from any page of Dirigo once you are online.'
-          : 'Sending the last putts…'}
+          ? t('session.finishedHere.youAreOfflineEverythingIs')
+          : t('session.finishedHere.sendingTheLastPutts')}
       </p>
       {offline && (
         <Button kind="primary" onClick={onLeave}>
-          Leave this session
+          {t('session.finishedHere.leaveThisSession')}
         </Button>
       )}
     </main>

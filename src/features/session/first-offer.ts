@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import 'server-only';
 import { libraryDrill } from '@/core/drill';
 import { drawLayout, layoutKit } from '@/core/layout';
@@ -7,13 +8,13 @@ import { FIRST_GATES } from './first-gates';
 import type { GateOffered } from './first-run';
 
 /** The gates that a first session offers, with their small drawings. */
-export const firstGates = (): GateOffered[] =>
+export const firstGates = (t: Translate): GateOffered[] =>
   FIRST_GATES.map((key) => {
     const { name, purpose, layout } = libraryDrill(key)!;
     const kit = layoutKit(layout).map(({ item, count }) => kitWords(item, count));
     return {
       ...{ key, name, purpose },
-      kit: kit.join(', ') || 'just a ball',
+      kit: kit.join(', ') || t('session.firstOffer.justABall'),
       marks: smallMarks(drawLayout(layout)),
     };
   });

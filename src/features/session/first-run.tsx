@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import clsx from 'clsx';
 import { useRouter } from 'next/navigation';
 import { useId, useState, useTransition } from 'react';
@@ -34,6 +35,8 @@ export function FirstRun({
   units: UnitPreferences;
   gates: GateOffered[];
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, run] = useTransition();
   const [name, setName] = useState(known);
@@ -46,7 +49,7 @@ export function FirstRun({
   const id = useId();
   const begin = () => {
     if (who === 'student' && student.trim() === '') {
-      setErrors({ student: 'Enter the student’s name.' });
+      setErrors({ student: t('session.firstRun.enterTheStudentsName') });
       return;
     }
     run(async () => {
@@ -63,19 +66,18 @@ export function FirstRun({
   return (
     <div className="grid max-w-4xl gap-7 px-4 py-6 md:px-7">
       <p className="max-w-prose text-[1.1875rem]">
-        Answer three questions, set up a gate and log your first putt. Twenty putts show how
-        straight they start. You can change everything here later.
+        {t('session.firstRun.answerThreeQuestionsSetUp')}
       </p>
       <div className="grid gap-x-8 gap-y-5 sm:grid-cols-2">
         <TextField
-          label="Your name"
+          label={t('session.firstRun.yourName')}
           value={name}
           onChange={({ target }) => setName(target.value)}
-          placeholder="as your students call you"
+          placeholder={t('session.firstRun.asYourStudentsCallYou')}
           error={errors.name}
         />
         <Choice
-          label="Units for putts"
+          label={t('session.firstRun.unitsForPutts')}
           value={long}
           onChange={(value) => setLong(value)}
           options={[
@@ -84,16 +86,16 @@ export function FirstRun({
           ]}
         />
         <Choice
-          label="Who will putt"
+          label={t('session.firstRun.whoWillPutt')}
           value={who}
           onChange={(value) => setWho(value)}
           options={[
-            { value: 'myself', label: 'me, to try it' },
+            { value: 'myself', label: t('session.firstRun.meToTryIt') },
             { value: 'student', label: 'a student' },
           ]}
         />
         <Choice
-          label="Hand"
+          label={t('session.firstRun.hand')}
           value={hand}
           onChange={(value) => setHand(value)}
           options={[
@@ -103,7 +105,7 @@ export function FirstRun({
         />
         {who === 'student' && (
           <TextField
-            label="Student’s name"
+            label={t('session.firstRun.studentsName')}
             value={student}
             onChange={({ target }) => {
               setStudent(target.value);
@@ -115,7 +117,7 @@ export function FirstRun({
       </div>
       <div role="radiogroup" aria-labelledby={id} className="grid gap-3">
         <span id={id} className="cap">
-          First drill
+          {t('session.firstRun.firstDrill')}
         </span>
         <div className="grid gap-3 sm:grid-cols-3">
           {gates.map((gate) => (
@@ -141,7 +143,9 @@ export function FirstRun({
                 {gate.name}
               </span>
               <span className="text-[0.9375rem]">{gate.purpose}</span>
-              <span className="text-sm text-ink2">You need {gate.kit}.</span>
+              <span className="text-sm text-ink2">
+                {t('session.firstRun.youNeed', { kit: gate.kit })}
+              </span>
             </button>
           ))}
         </div>
@@ -152,14 +156,16 @@ export function FirstRun({
         disabled={busy}
         onClick={begin}
       >
-        Set up and start
+        {t('session.firstRun.setUpAndStart')}
       </Button>
       <p className="text-[1rem] text-ink2">
-        Are your putts recorded elsewhere?{' '}
-        <Link href="/records/files" className="inline-flex min-h-11 items-center underline">
-          Import a file
-        </Link>
-        : a full Dirigo export or a table of putts.
+        {t.rich('session.firstRun.areYourPuttsRecordedElsewhere', {
+          link: (chunks) => (
+            <Link href="/records/files" className="inline-flex min-h-11 items-center underline">
+              {chunks}
+            </Link>
+          ),
+        })}
       </p>
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { Button } from '@/ui/button';
@@ -9,6 +10,8 @@ import { reopen } from './actions';
 
 /** Opens a session again that stopped before its plan was done, and goes on with the next drill of it. */
 export function GoOnButton({ id, next }: { id: string; next: string }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, run] = useTransition();
   return (
@@ -23,7 +26,7 @@ export function GoOnButton({ id, next }: { id: string; next: string }) {
         })
       }
     >
-      Resume with {next}
+      {t('session.goOnButton.resumeWith', { next })}
     </Button>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '@/ui/button';
 import {
@@ -15,6 +16,8 @@ import { useKeyMap } from './use-keymap';
 
 /** Which keys log, set by pressing them: a clicker in the pocket sends keys too. What is pressed is told, and logs nothing here. */
 export function KeyPanel() {
+  const t = useTranslations();
+
   const [map, setMap] = useKeyMap();
   const [setting, setSetting] = useState<KeyAction | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);
@@ -42,12 +45,16 @@ export function KeyPanel() {
   const does = pressed === null ? null : actionOf(pressed, map);
   return (
     <div ref={panel} className="grid gap-2">
-      <p role="status" aria-label="key pressed" className="min-h-6 text-[1rem]">
+      <p
+        role="status"
+        aria-label={t('session.keyPanel.keyPressed')}
+        className="min-h-6 text-[1rem]"
+      >
         {setting
-          ? `Press the key for “${KEY_ACTIONS[setting]}”.`
+          ? t('session.keyPanel.pressTheKeyFor', { action: KEY_ACTIONS[setting] })
           : pressed === null
-            ? 'Press a key or your clicker to see what it does.'
-            : `${keyWords(pressed)}: ${does ? KEY_ACTIONS[does] : 'does nothing yet'}`}
+            ? t('session.keyPanel.pressAKeyOrYour')
+            : `${keyWords(pressed)}: ${does ? KEY_ACTIONS[does] : t('session.keyPanel.doesNothingYet')}`}
       </p>
       <ul>
         {(Object.keys(KEY_ACTIONS) as KeyAction[]).map((action) => (
@@ -62,18 +69,18 @@ export function KeyPanel() {
               </span>
             </span>
             <Button
-              aria-label={`Set a key for ${KEY_ACTIONS[action]}`}
+              aria-label={t('session.keyPanel.setAKeyFor', { action: KEY_ACTIONS[action] })}
               aria-pressed={setting === action}
               onClick={() => setSetting(setting === action ? null : action)}
             >
-              {setting === action ? 'Cancel' : 'Set key'}
+              {setting === action ? t('session.keyPanel.cancel') : t('session.keyPanel.setKey')}
             </Button>
           </li>
         ))}
       </ul>
       {Object.keys(map).length > 0 && (
         <Button kind="quiet" className="justify-self-start" onClick={() => setMap({})}>
-          Reset to default keys
+          {t('session.keyPanel.resetToDefaultKeys')}
         </Button>
       )}
     </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { judge, type Layout } from '@/core/layout';
 import { againstBeat } from '@/core/stroke';
 import type { UnitPreferences } from '@/core/units';
@@ -23,15 +24,17 @@ export function LastMeasured({
   units: UnitPreferences;
   onLook: () => void;
 }) {
+  const t = useTranslations();
+
   const told = valuesTold(putt.measured, layout.player.hand);
   const ruled = told.filter(({ id }) => isRuled(id));
   const shown = (ruled.length > 0 ? ruled : told).slice(0, MOST);
   const beat = useBeat();
   const { timeBack, timeThrough } = putt.measured;
-  const happened = puttWords(layout, putt, units);
+  const happened = puttWords(t, layout, putt, units);
   return (
     <section
-      aria-label="Last putt, as measured"
+      aria-label={t('session.lastMeasured.lastPuttAsMeasured')}
       aria-live="polite"
       className="grid gap-1 border-b border-rule pb-1.5"
     >
@@ -47,13 +50,15 @@ export function LastMeasured({
               {happened}
             </>
           ) : (
-            'Measured'
+            t('session.lastMeasured.measured')
           )}
-          {putt.filled.length > 0 && <span className="font-[500] text-ink2"> (measured)</span>}
+          {putt.filled.length > 0 && (
+            <span className="font-[500] text-ink2"> {t('session.lastMeasured.measured2')}</span>
+          )}
         </span>
         <span className="shrink-0 text-sm text-ink2">
           {readBy(putt.measured)}
-          {putt.manner === 'simulated' && ', simulated'}
+          {putt.manner === 'simulated' && t('session.lastMeasured.simulated')}
         </span>
       </button>
       <dl className="flex flex-wrap gap-x-4 gap-y-1">
@@ -66,15 +71,19 @@ export function LastMeasured({
       </dl>
       {beat.runs && timeBack && timeThrough && (
         <p className="text-[1rem]">
-          Against the metronome:{' '}
-          {beatWords(againstBeat(beat, { back: timeBack.value, through: timeThrough.value }))}.
+          {t('session.lastMeasured.againstTheMetronome', {
+            againstBeat: beatWords(
+              t,
+              againstBeat(beat, { back: timeBack.value, through: timeThrough.value }),
+            ),
+          })}
         </p>
       )}
       <p className="flex flex-wrap justify-between gap-x-4 text-sm text-ink2">
-        {putt.filled.length > 0 && <span>Not right? Tap a key within 15 s.</span>}
+        {putt.filled.length > 0 && <span>{t('session.lastMeasured.notRightTapAKey')}</span>}
         {told.length > shown.length && (
           <button type="button" onClick={onLook} className="min-h-6 underline underline-offset-4">
-            {told.length - shown.length} more values
+            {t('session.lastMeasured.moreValues', { told: told.length - shown.length })}
           </button>
         )}
       </p>

@@ -1,3 +1,5 @@
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { restSeen } from '@/core/drill';
 import { breakWords } from '@/core/green';
 import { layoutAt, readShown, standing, traitsOf, trueReadOf, type Layout } from '@/core/layout';
@@ -14,6 +16,7 @@ export const asksRead = (layout: Layout): boolean =>
  * @returns null where no read was asked or said, or nobody can tell where the putt was made
  */
 export function readAndTrue(
+  t: Translate,
   layout: Layout,
   { outcomes, points, place }: Pick<WirePutt, 'outcomes' | 'points' | 'place'>,
 ): string | null {
@@ -24,7 +27,7 @@ export function readAndTrue(
   if (!said) return null;
   const spot = element && points[element.id];
   const read = spot ? breakWords(readShown(there, spot)) : said.label.toLowerCase();
-  return `Read: ${read}. True break: ${breakWords(trueReadOf(there))}.`;
+  return t('session.lastRead.readTrueBreak', { read, there: breakWords(trueReadOf(there)) });
 }
 
 /**
@@ -33,6 +36,7 @@ export function readAndTrue(
  * @returns null where it was not pointed at, or lies in the hole
  */
 export function leftWords(
+  t: Translate,
   layout: Layout,
   putt: Pick<WirePutt, 'outcomes' | 'points' | 'place'>,
   units: UnitPreferences,
@@ -42,7 +46,10 @@ export function leftWords(
   if (!there || !rest) return null;
   const past = rest.along - there.putt.distance;
   const left = Math.hypot(past, rest.across);
-  return `Stopped ${roughLength(left, units)} from the hole, ${past < 0 ? 'short of' : 'past'} it`;
+  return t('session.lastRead.stoppedFromTheHoleShort', {
+    left: roughLength(left, units),
+    pastBelow: String(past < 0),
+  });
 }
 
 /** After the putt: what the read was, and how far from the hole it came to rest. */
@@ -55,8 +62,10 @@ export function LastRead({
   putt: WirePutt;
   units: UnitPreferences;
 }) {
-  const read = asksRead(layout) ? readAndTrue(layout, putt) : null;
-  const left = leftWords(layout, putt, units);
+  const t = useTranslations();
+
+  const read = asksRead(layout) ? readAndTrue(t, layout, putt) : null;
+  const left = leftWords(t, layout, putt, units);
   const words = [read, left && `${left}.`].filter(Boolean).join(' ');
   return (
     words !== '' && (

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import type { Layout } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { Button } from '@/ui/button';
@@ -21,6 +22,8 @@ export function LoggingKeys({
   /** There is little height. */
   low: boolean;
 }) {
+  const t = useTranslations();
+
   const { there, primary, several, guess, guesses } = putt;
   if (!primary) return null;
   const outcomes = primary.outcomes();
@@ -28,19 +31,27 @@ export function LoggingKeys({
   return (
     <>
       {(guesses || guessed) && (
-        <p className="text-[1.0625rem] font-[640]" role="status" aria-label="Guess">
+        <p
+          className="text-[1.0625rem] font-[640]"
+          role="status"
+          aria-label={t('session.loggingKeys.guess')}
+        >
           {guesses
-            ? 'Guess first: where did it go?'
-            : `Guessed ${guessed!.label.toLowerCase()}. Now look.`}
+            ? t('session.loggingKeys.guessFirstWhereDidIt')
+            : t('session.loggingKeys.guessedNowLook', { guessed: guessed!.label.toLowerCase() })}
         </p>
       )}
       {putt.waitsForRest && (
         <div className="flex flex-wrap items-center justify-between gap-3">
-          <p className="text-[1.0625rem] font-[640]" role="status" aria-label="where it stopped">
-            Where did it stop? Tap the spot on the picture. The next putt is from there.
+          <p
+            className="text-[1.0625rem] font-[640]"
+            role="status"
+            aria-label={t('session.loggingKeys.whereItStopped')}
+          >
+            {t('session.loggingKeys.whereDidItStopTap')}
           </p>
           <Button className="min-h-12" onClick={putt.onward}>
-            Not seen
+            {t('session.loggingKeys.notSeen')}
           </Button>
         </div>
       )}
@@ -79,18 +90,22 @@ function Several({
   layout: Layout;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const parts = touchParts(layout);
   const some = Object.keys(seen).length > 0;
   return (
     <>
       <p
         role="status"
-        aria-label="Seen so far"
+        aria-label={t('session.loggingKeys.seenSoFar')}
         className="min-h-6 text-[1rem] text-ink2 [@media(max-height:500px)]:hidden"
       >
         {some
-          ? `Seen: ${puttWords(layout, { ...puttOf(seen), guess: null }, units)}`
-          : 'Tap what you saw, or “All good”.'}
+          ? t('session.loggingKeys.seen', {
+              layout: puttWords(t, layout, { ...puttOf(seen), guess: null }, units),
+            })
+          : t('session.loggingKeys.tapWhatYouSawOr')}
       </p>
       <MoreTouch
         elements={[...parts.keys, ...parts.rest]}
@@ -108,7 +123,7 @@ function Several({
             onward();
           }}
         >
-          Next
+          {t('session.loggingKeys.next')}
         </Button>
         <Button
           kind="primary"
@@ -118,7 +133,7 @@ function Several({
             rest(event.timeStamp);
           }}
         >
-          {some ? 'The rest is good' : 'All good'}
+          {some ? t('session.loggingKeys.theRestIsGood') : t('session.loggingKeys.allGood')}
         </Button>
       </div>
     </>

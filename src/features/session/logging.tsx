@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useMemo, useRef, useState, useTransition } from 'react';
 import { toast } from 'sonner';
 import { standingsWords } from '@/core/coaching';
@@ -32,6 +33,8 @@ export interface LoggingProps {
 
 /** Logging: one player in front, the others of the group one touch away. */
 export function Logging({ players, first, units, drills }: LoggingProps) {
+  const t = useTranslations();
+
   const onward = useOnward();
   useKeptPage();
   const ways = useWays();
@@ -50,15 +53,9 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
   const stores = useRuns(
     players.map(({ runId, run }) => ({ id: runId, run })),
     {
-      others: (count) =>
-        toast(
-          `${count === 1 ? 'One putt' : `${count} putts`} arrived from another screen. All are kept, in order of arrival.`,
-        ),
+      others: (count) => toast(t('session.logging.onePuttArrivedFromAnother', { count })),
       late: (count) =>
-        toast(
-          `This session was finished on another screen. ${count === 1 ? 'The putt' : `The ${count} putts`} logged here ${count === 1 ? 'is' : 'are'} added to it.`,
-          { duration: 12_000 },
-        ),
+        toast(t('session.logging.thisSessionWasFinishedOn', { count }), { duration: 12_000 }),
     },
   );
   const views = useRunViews(stores);
@@ -94,7 +91,7 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
   };
   const wordsOf = ({ player: whose, putt }: UndoTarget<WirePutt>) => {
     const { student, layout } = players[whose]!;
-    return `${student.name.split(' ')[0]}, ${puttWords(layout, putt, units)}`;
+    return `${student.name.split(' ')[0]}, ${puttWords(t, layout, putt, units)}`;
   };
   const undoPutt = (target: UndoTarget<WirePutt>) => {
     const { player: whose, putt } = target;
@@ -124,7 +121,7 @@ export function Logging({ players, first, units, drills }: LoggingProps) {
   /** The page that says what was done: of the player in front, where they have putted. */
   const leave = (done: readonly string[]) => {
     const own = done.find((id) => id === player.sessionId) ?? done[0];
-    if (own === undefined) toast('No putts were logged, so the session was not saved.');
+    if (own === undefined) toast(t('session.logging.noPuttsWereLoggedSo'));
     onward.go(own === undefined ? ways.start : ways.review(own));
   };
   const end = () =>

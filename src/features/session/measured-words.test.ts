@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import { DEGREE } from '@/core/units';
 import { beatWords, isRuled, measuredWords, readBy, valuesTold } from './measured-words';
 
@@ -38,6 +39,6 @@ test('the ball’s line and the strike come first', () => {
 });
 
 test('a stroke is held against the beat in words', () => {
-  expect(beatWords({ back: 0.067, through: -0.017 })).toBe('back 0.07 s slow, through on time');
-  expect(beatWords({ back: -0.1, through: 0.2 })).toBe('back 0.10 s quick, through 0.20 s slow');
+  expect(beatWords(t, { back: 0.067, through: -0.017 })).toBe('back 0.07 s slow, through on time');
+  expect(beatWords(t, { back: -0.1, through: 0.2 })).toBe('back 0.10 s quick, through 0.20 s slow');
 });

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import type { Hand } from '@/core/people';
 import {
   isQuantity,
@@ -39,11 +40,13 @@ export const isRuled = (id: string): boolean => !!quantityOf(id).ruled;
 /** Nearer to the beat than this nobody hears, s. */
 const ON_BEAT = 0.03;
 
-const beside = (seconds: number, what: string): string =>
+const beside = (t: Translate, seconds: number, what: string): string =>
   Math.abs(seconds) < ON_BEAT
-    ? `${what} on time`
+    ? t('session.measuredWords.onTime', { what })
     : `${what} ${Math.abs(seconds).toFixed(2)} s ${seconds > 0 ? 'slow' : 'quick'}`;
 
 /** A stroke against the beat: "back 0.07 s slow, through on it". */
-export const beatWords = ({ back, through }: { back: number; through: number }): string =>
-  `${beside(back, 'back')}, ${beside(through, 'through')}`;
+export const beatWords = (
+  t: Translate,
+  { back, through }: { back: number; through: number },
+): string => `${beside(t, back, 'back')}, ${beside(t, through, 'through')}`;

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Ellipsis } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Button } from '@/ui/button';
@@ -54,6 +55,8 @@ export function MoreMenu({
   /** Measuring from a photo, given what closes this. */
   photo: (done: () => void) => ReactNode;
 }) {
+  const t = useTranslations();
+
   const [open, setOpen] = useState(false);
   const [next, setNext] = useState(drillId);
   const { swap, rotate, more } = useWays();
@@ -65,30 +68,32 @@ export function MoreMenu({
   return (
     <SheetDialog
       returnsFocus={false}
-      title="Session menu"
+      title={t('session.moreMenu.sessionMenu')}
       open={open}
       onOpen={setOpen}
       trigger={
-        <Button className="min-h-12 px-3" aria-label="More">
+        <Button className="min-h-12 px-3" aria-label={t('session.moreMenu.more')}>
           <Ellipsis size={20} aria-hidden />
         </Button>
       }
     >
       <div className="mt-4 grid gap-5">
         <Button className="min-h-12" onClick={close(onPause)}>
-          Pause
+          {t('session.moreMenu.pause')}
         </Button>
         {photo(() => setOpen(false))}
         {more}
         {grouped && rotate && (
           <Button className="min-h-12" disabled={busy} onClick={close(onRotate)}>
-            Move everyone on one station
+            {t('session.moreMenu.moveEveryoneOnOneStation')}
           </Button>
         )}
         {ladder.length > 0 && (
           <Part
             title={
-              rung === null ? 'No rung: drill as designed' : `Rung ${rung + 1}, ${ladder[rung]}`
+              rung === null
+                ? t('session.moreMenu.noRungDrillAsDesigned')
+                : `Rung ${rung + 1}, ${ladder[rung]}`
             }
           >
             <div className="grid grid-cols-[repeat(auto-fill,minmax(118px,1fr))] gap-2">
@@ -99,18 +104,23 @@ export function MoreMenu({
                   disabled={busy || index === rung}
                   onClick={close(() => onRung(index))}
                 >
-                  Rung {index + 1}
-                  <small className="text-[0.8125rem] font-[560]">{words}</small>
+                  {t.rich('session.moreMenu.rung', {
+                    index: index + 1,
+                    words,
+                    small: (chunks) => (
+                      <small className="text-[0.8125rem] font-[560]">{chunks}</small>
+                    ),
+                  })}
                 </Button>
               ))}
             </div>
           </Part>
         )}
         {swap && (
-          <Part title="Change drill">
+          <Part title={t('session.moreMenu.changeDrill')}>
             <Pick
-              label="Drill"
-              placeholder="Choose a drill"
+              label={t('session.moreMenu.drill')}
+              placeholder={t('session.moreMenu.chooseADrill')}
               options={drills}
               value={next}
               onChange={setNext}
@@ -120,21 +130,23 @@ export function MoreMenu({
               disabled={busy || !nextDrill}
               onClick={close(() => onSwap({ drillId: next, rung: null }))}
             >
-              {next === drillId ? 'Restart drill' : `Switch to ${nextDrill?.label ?? ''}`}
+              {next === drillId
+                ? t('session.moreMenu.restartDrill')
+                : t('session.moreMenu.switchTo', { nextDrill: nextDrill?.label ?? '' })}
             </Button>
           </Part>
         )}
-        <Part title="Stroke metronome">
+        <Part title={t('session.moreMenu.strokeMetronome')}>
           <StrokeBeat />
         </Part>
-        <Part title="Keys and pocket clicker">
+        <Part title={t('session.moreMenu.keysAndPocketClicker')}>
           <KeyPanel />
         </Part>
-        <Part title="Confirm each putt with">
-          <Toggle label="a tone" on={cues.sound} onChange={cues.setSound} />
-          <Toggle label="vibration" on={cues.buzz} onChange={cues.setBuzz} />
+        <Part title={t('session.moreMenu.confirmEachPuttWith')}>
+          <Toggle label={t('session.moreMenu.aTone')} on={cues.sound} onChange={cues.setSound} />
+          <Toggle label={t('session.moreMenu.vibration')} on={cues.buzz} onChange={cues.setBuzz} />
           <Toggle
-            label="a voice, which also says where the next putt is from"
+            label={t('session.moreMenu.aVoiceWhichAlsoSays')}
             on={cues.voice}
             onChange={cues.setVoice}
           />

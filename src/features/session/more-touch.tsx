@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import clsx from 'clsx';
 import { useState } from 'react';
 import type { Layout, Spot, Standing } from '@/core/layout';
@@ -164,17 +165,21 @@ function ShowRead({
   chosen?: Spot;
   onPoint: (spot: Spot) => void;
 }) {
+  const t = useTranslations();
+
   const [open, setOpen] = useState(false);
   return (
     <SheetDialog
-      title="Where does the ball start?"
-      sub="Tap the spot it has to roll over, beside the hole or on the way to it."
+      title={t('session.moreTouch.whereDoesTheBallStart')}
+      sub={t('session.moreTouch.tapTheSpotItHas')}
       open={open}
       onOpen={setOpen}
       returnsFocus={false}
       trigger={
         <Button className="min-h-11" onClick={releaseFocus}>
-          {chosen ? 'Marked on the picture' : 'Mark it on a picture'}
+          {chosen
+            ? t('session.moreTouch.markedOnThePicture')
+            : t('session.moreTouch.markItOnAPicture')}
         </Button>
       }
     >

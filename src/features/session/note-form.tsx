@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useState } from 'react';
 import { Button } from '@/ui/button';
 import { NotesField } from '@/ui/field';
@@ -15,6 +16,8 @@ export function NoteForm({
   busy: boolean;
   onKeep: (text: string) => void;
 }) {
+  const t = useTranslations();
+
   const [text, setText] = useState(note);
   return (
     <form
@@ -25,8 +28,8 @@ export function NoteForm({
       }}
     >
       <NotesField
-        label="Private note"
-        hint="Only coaches see it."
+        label={t('session.noteForm.privateNote')}
+        hint={t('session.noteForm.onlyCoachesSeeIt')}
         rows={3}
         maxLength={2000}
         value={text}
@@ -34,7 +37,7 @@ export function NoteForm({
       />
       {text.trim() !== note && (
         <Button kind="primary" type="submit" className="w-fit" disabled={busy}>
-          Save note
+          {t('session.noteForm.saveNote')}
         </Button>
       )}
     </form>

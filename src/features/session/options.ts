@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import 'server-only';
 import type { Layout, Rung } from '@/core/layout';
 import { showLength, type UnitPreferences } from '@/core/units';
@@ -40,6 +41,7 @@ const inWords = (layout: Layout, ladder: readonly Rung[], units: UnitPreferences
 
 /** Who and what a session can be started with: everyone and everything not put away, and the whole library. */
 export async function startOptions(
+  t: Translate,
   database: Database,
   principal: CoachPrincipal,
   units: UnitPreferences,
@@ -61,21 +63,23 @@ export async function startOptions(
           label: name,
           // Two of one name are told apart by what else is known of them.
           detail: [`${hand}-handed`, level, groups].filter(Boolean).join(', '),
-          lastCold: last ? `Last cold test ${format(last, 'd MMMM')}` : 'No cold test yet',
+          lastCold: last
+            ? t('session.options.lastColdTest', { date: format(last, 'd MMMM') })
+            : t('session.options.noColdTestYet'),
         };
       }),
     drills: [
       ...own.map(({ id, name, layout, details }): DrillOption => ({
         value: id,
         label: name,
-        group: 'Your drills',
+        group: t('session.options.yourDrills'),
         green: layout.read ? greenValue(layout.read.greenId, layout.read.spotId) : null,
         ...inWords(layout, details.ladder, units),
       })),
       ...notTaken(own, units).map(({ key, name, layout, ladder }): DrillOption => ({
         value: libraryRef(key),
         label: name,
-        group: 'From the library',
+        group: t('session.options.fromTheLibrary'),
         green: null,
         ...inWords(layout, ladder, units),
       })),

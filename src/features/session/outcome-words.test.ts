@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import { libraryDrill } from '@/core/drill';
 import {
   fitted,
@@ -39,13 +40,13 @@ describe('what is logged', () => {
       happened('left', 'left', 'in'),
       happened('right', 'clear', 'long'),
     ];
-    expect(outcomeWords(three, putts)).toEqual([
+    expect(outcomeWords(t, three, putts)).toEqual([
       '1 hit the left tee, 1 hit the right',
       '2 through, 1 heel',
       '2 in the zone, 1 long',
     ]);
     const lefty = fitted(three, { ...STANDARD_FITTING, hand: 'left' });
-    expect(outcomeWords(lefty, putts)[1]).toBe('2 through, 1 toe');
+    expect(outcomeWords(t, lefty, putts)[1]).toBe('2 through, 1 toe');
     // The strip shows the whole putt: through the ball gate and past the zone is a miss, and nothing seen is no putt.
     const marks = stripMarks(three, [...putts, happened('clear', 'clear', 'long'), {}]);
     expect(marks.map(({ passes, side }) => [passes, side])).toEqual([
@@ -64,9 +65,9 @@ describe('what is logged', () => {
     const round = layoutOf('four-round');
     const hole = round.elements.find(({ kind }) => kind === 'hole')!.id;
     const putts = ['holed', 'holed', 'short'].map((one): Outcomes => ({ [hole]: one }));
-    expect(otherOutcomes(round, putts, 2)).toBe(', 1 short');
-    expect(otherOutcomes(round, putts.slice(0, 2), 2)).toBe('');
-    expect(otherOutcomes(three, [happened('clear', 'clear', 'in')], 1)).toBe(
+    expect(otherOutcomes(t, round, putts, 2)).toBe(', 1 short');
+    expect(otherOutcomes(t, round, putts.slice(0, 2), 2)).toBe('');
+    expect(otherOutcomes(t, three, [happened('clear', 'clear', 'in')], 1)).toBe(
       ', 0 hit the left tee, 0 hit the right; 1 through; 1 in the zone',
     );
   });
@@ -94,22 +95,22 @@ describe('a read that is asked for', () => {
   const place = stationPlace(layout, 0);
 
   it('is told beside the true one, after the putt', () => {
-    expect(readAndTrue(layout, { points: {}, outcomes: { [id]: 'right 0.5' }, place })).toBe(
+    expect(readAndTrue(t, layout, { points: {}, outcomes: { [id]: 'right 0.5' }, place })).toBe(
       'Read: edge right. True break: 1.4 cups outside the right edge, right to left.',
     );
-    expect(readAndTrue(layout, { points: {}, outcomes: { [id]: 'right 2' }, place })).toMatch(
+    expect(readAndTrue(t, layout, { points: {}, outcomes: { [id]: 'right 2' }, place })).toMatch(
       /^Read: 1½ cups right\. True break: 1\.4 cups/,
     );
-    expect(readAndTrue(layout, { points: {}, outcomes: {}, place })).toBeNull();
+    expect(readAndTrue(t, layout, { points: {}, outcomes: {}, place })).toBeNull();
     const distance = layoutAt(layout, place)!.putt.distance;
     const points = { [id]: { along: distance, across: 0.16 } };
     // 160 mm beside the middle of a hole of 108 mm: 1.48 holes, one of them within its edge by half.
-    expect(readAndTrue(layout, { points, outcomes: { [id]: 'right 1.5' }, place })).toMatch(
+    expect(readAndTrue(t, layout, { points, outcomes: { [id]: 'right 1.5' }, place })).toMatch(
       /^Read: a cup outside the right edge, right to left\. True break: 1\.4 cups/,
     );
     const unknown = { ...place, spot: null };
     expect(
-      readAndTrue(layout, { points: {}, outcomes: { [id]: 'right 2' }, place: unknown }),
+      readAndTrue(t, layout, { points: {}, outcomes: { [id]: 'right 2' }, place: unknown }),
     ).toBeNull();
   });
 
@@ -123,20 +124,20 @@ describe('a read that is asked for', () => {
       place: ownPlace(zoned.layout),
     });
     // 3, 4, 5.
-    expect(leftWords(zoned.layout, putt(0.3, 0.4), METRIC)).toBe(
+    expect(leftWords(t, zoned.layout, putt(0.3, 0.4), METRIC)).toBe(
       'Stopped 50 cm from the hole, past it',
     );
-    expect(leftWords(zoned.layout, putt(-0.3, 0.4), METRIC)).toBe(
+    expect(leftWords(t, zoned.layout, putt(-0.3, 0.4), METRIC)).toBe(
       'Stopped 50 cm from the hole, short of it',
     );
-    expect(leftWords(zoned.layout, { ...putt(0, 0), points: {} }, METRIC)).toBeNull();
+    expect(leftWords(t, zoned.layout, { ...putt(0, 0), points: {} }, METRIC)).toBeNull();
   });
 
   it('is told by nothing on the screen before', () => {
     expect(asksRead(layout)).toBe(true);
     expect(asksRead(libraryDrill('straight-gate')!.layout)).toBe(false);
-    expect(placeWords(layout, place, DEFAULT_UNITS, true)).toBe('8 ft, 1st of 4 spots');
-    expect(placeWords(layout, place, DEFAULT_UNITS)).toMatch(/1\.4 cups outside the right edge/);
+    expect(placeWords(t, layout, place, DEFAULT_UNITS, true)).toBe('8 ft, 1st of 4 spots');
+    expect(placeWords(t, layout, place, DEFAULT_UNITS)).toMatch(/1\.4 cups outside the right edge/);
   });
 
   it('has keys to either side, from the hole outwards, none of which looks right', () => {

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import {
   judge,
   loggedElements,
@@ -42,7 +43,7 @@ export function stripMarks(layout: Layout, putts: readonly Outcomes[]): StripMar
 }
 
 /** How often each thing happened, element by element: "1 at the left tee, 2 at the right". */
-export function outcomeWords(layout: Layout, putts: Outcomes[]): string[] {
+export function outcomeWords(t: Translate, layout: Layout, putts: Outcomes[]): string[] {
   const { primary, others } = loggedElements(layout);
   const gates = standing(layout).filter(({ traits }) => traits.twoTees);
   const words = [...(primary ? [primary] : []), ...others].map((element) => {
@@ -52,8 +53,13 @@ export function outcomeWords(layout: Layout, putts: Outcomes[]): string[] {
       const [, left, right, ...rest] = element.outcomes() as [Outcome, Outcome, Outcome];
       const tees =
         gates.length > 1
-          ? `${count(left)} hit ${left.detail}, ${count(right)} hit ${right.detail}`
-          : `${count(left)} hit the left tee, ${count(right)} hit the right`;
+          ? t('session.outcomeWords.hitHit', {
+              left: count(left),
+              detail: left.detail,
+              right: count(right),
+              detail2: right.detail,
+            })
+          : t('session.outcomeWords.hitTheLeftTeeHit', { left: count(left), right: count(right) });
       const more = rest.filter((one: Outcome) => count(one) > 0);
       return [tees, ...more.map((one: Outcome) => `${count(one)} ${one.label.toLowerCase()}`)].join(
         ', ',
@@ -74,8 +80,13 @@ export function outcomeWords(layout: Layout, putts: Outcomes[]): string[] {
  *
  * @param passed of them
  */
-export function otherOutcomes(layout: Layout, putts: Outcomes[], passed: number): string {
-  const said = outcomeWords(layout, putts).join('; ');
+export function otherOutcomes(
+  t: Translate,
+  layout: Layout,
+  putts: Outcomes[],
+  passed: number,
+): string {
+  const said = outcomeWords(t, layout, putts).join('; ');
   const again = `${passed} ${passWord(layout)}`;
   const rest = said.startsWith(again) ? said.slice(again.length).replace(/^[,;] /, '') : said;
   return rest === '' ? '' : `, ${rest}`;
@@ -92,6 +103,7 @@ export const passWord = (layout: Layout): 'through' | 'holed' | 'passed' =>
 
 /** What happened on one putt: "Clear; Short, 45 cm short; guessed In the zone". */
 export function puttWords(
+  t: Translate,
   layout: Layout,
   putt: { outcomes: Outcomes; points: Points; guess: Guess | null },
   units: UnitPreferences,
@@ -111,7 +123,11 @@ export function puttWords(
       const off = Math.abs(read.value) * 1000;
       return off < 0.5
         ? outcome.label
-        : `${outcome.label}, ${off.toFixed(0)} mm towards the ${(layout.player.hand === 'right') === read.value < 0 ? 'toe' : 'heel'}`;
+        : t('session.outcomeWords.mmTowardsTheToe', {
+            outcome: outcome.label,
+            off: off.toFixed(0),
+            hand: String((layout.player.hand === 'right') === read.value < 0),
+          });
     }
     if (spot && element.pointing?.on === 'clock')
       return `${outcome.label}, ${spot.along.toFixed(1)} s`;

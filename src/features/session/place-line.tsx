@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useState } from 'react';
 import { MANNERS, mannerWords, type Made, type Manner } from '@/core/drill';
 import { FALLS, PUTT_RANGE, isLevel } from '@/core/green';
@@ -39,8 +40,10 @@ export function PlaceLine({
   onPlace: (place: PuttPlace) => void;
   onManner: (manner: Manner) => void;
 }) {
+  const t = useTranslations();
+
   const [open, setOpen] = useState(false);
-  const where = placeWords(layout, next.place, units, asksRead(layout));
+  const where = placeWords(t, layout, next.place, units, asksRead(layout));
   const asked = mannerWords(manners, next.number);
   const changed = next.manner !== (manners[next.number % Math.max(1, manners.length)] ?? 'usual');
   const how = changed ? MANNERS[next.manner].label : asked;
@@ -51,14 +54,14 @@ export function PlaceLine({
   return (
     <SheetDialog
       returnsFocus={false}
-      title="Next putt"
-      sub="Where it is from, and which stroke"
+      title={t('session.placeLine.nextPutt')}
+      sub={t('session.placeLine.whereItIsFromAnd')}
       open={open}
       onOpen={setOpen}
       trigger={
         <button
           type="button"
-          aria-label={`Next putt: ${words}. Change it`}
+          aria-label={t('session.placeLine.nextPuttChangeIt', { words })}
           className="min-h-11 min-w-0 py-1.5 text-left text-[1.125rem] leading-[1.35] font-[680] underline decoration-rule decoration-2 underline-offset-[5px]"
         >
           {words}
@@ -74,7 +77,7 @@ export function PlaceLine({
         onManner={onManner}
       />
       <Button kind="primary" className="mt-5 min-h-12 w-full" onClick={() => setOpen(false)}>
-        Done
+        {t('session.placeLine.done')}
       </Button>
     </SheetDialog>
   );
@@ -99,6 +102,8 @@ export function PlaceFields({
   onPlace: (place: PuttPlace) => void;
   onManner: (manner: Manner) => void;
 }) {
+  const t = useTranslations();
+
   const { putt } = layout;
   const [, onWrong] = useWrong();
   const count = stationCount(layout);
@@ -111,11 +116,11 @@ export function PlaceFields({
     <div className="mt-4 grid gap-4">
       {count > 1 && (
         <Pick
-          label="Spot"
-          placeholder="Choose a spot"
+          label={t('session.placeLine.spot')}
+          placeholder={t('session.placeLine.chooseASpot')}
           options={Array.from({ length: count }, (_, index) => ({
             value: String(index),
-            label: `${ordinal(index + 1)} of ${count}`,
+            label: t('session.placeLine.of', { ordinal: ordinal(index + 1), count }),
             detail: stationNamed(layout, index) ?? undefined,
           }))}
           value={place.again > 0 ? '' : String(place.station % count)}
@@ -124,8 +129,8 @@ export function PlaceFields({
       )}
       <LengthInput
         name="distance"
-        label="Distance from the hole"
-        what="A putt"
+        label={t('session.placeLine.distanceFromTheHole')}
+        what={t('session.placeLine.aPutt')}
         value={spot.distance}
         kind="putt"
         units={units}
@@ -138,13 +143,15 @@ export function PlaceFields({
         hint={
           place.spot
             ? undefined
-            : `No distance recorded. ${showLength(putt.distance, 'putt', units)} is used unless you change it.`
+            : t('session.placeLine.noDistanceRecordedIsUsed', {
+                distance: showLength(putt.distance, 'putt', units),
+              })
         }
       />
       {!isLevel(putt) && (
         <Pick
-          label="Fall direction from there"
-          placeholder="Choose"
+          label={t('session.placeLine.fallDirectionFromThere')}
+          placeholder={t('session.placeLine.choose')}
           options={BEARINGS}
           value={named ? String(named.degrees) : ''}
           onChange={(value) => {
@@ -155,8 +162,8 @@ export function PlaceFields({
         />
       )}
       <Pick
-        label="Stroke"
-        placeholder="Choose"
+        label={t('session.placeLine.stroke')}
+        placeholder={t('session.placeLine.choose')}
         options={Object.entries(MANNERS)
           .filter(([id]) => id !== 'simulated')
           .map(([value, { label, about }]) => ({

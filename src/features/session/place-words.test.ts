@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import { libraryDrill } from '@/core/drill';
 import { layoutAt, ownPlace, placeAfter, stationPlace } from '@/core/layout';
 import { DEFAULT_UNITS } from '@/core/units';
@@ -20,26 +21,28 @@ describe('where a putt is made, in words', () => {
 
   it('is the distance, the spot, and how it breaks there', () => {
     const four = layoutOf('four-round');
-    expect(placeWords(four, stationPlace(four, 0), DEFAULT_UNITS)).toBe(
+    expect(placeWords(t, four, stationPlace(four, 0), DEFAULT_UNITS)).toBe(
       '3 ft, 1st of 4 spots, downhill',
     );
-    expect(placeWords(four, stationPlace(four, 1), DEFAULT_UNITS)).toMatch(
+    expect(placeWords(t, four, stationPlace(four, 1), DEFAULT_UNITS)).toMatch(
       /^3 ft, 2nd of 4 spots, (the (left|right) edge|(just|0\.\d cups) (inside|outside) the (left|right) edge), (left to right|right to left)$/,
     );
-    expect(placeWords(four, stationPlace(four, 2), METRIC)).toBe('0.91 m, 3rd of 4 spots, uphill');
+    expect(placeWords(t, four, stationPlace(four, 2), METRIC)).toBe(
+      '0.91 m, 3rd of 4 spots, uphill',
+    );
   });
 
   it('is nothing where there is only one place', () => {
     const gate = layoutOf('straight-gate');
-    expect(placeWords(gate, ownPlace(gate), DEFAULT_UNITS)).toBeNull();
+    expect(placeWords(t, gate, ownPlace(gate), DEFAULT_UNITS)).toBeNull();
   });
 
   it('says the second putt, and asks where from when nobody saw', () => {
     const lag = layoutOf('lag-and-farther');
     const seen = placeAfter(ownPlace(lag), { along: lag.putt.distance + 0.624, across: 0 }, 0.9);
-    expect(placeWords(lag, seen, DEFAULT_UNITS)).toBe('5 ft, 2nd putt');
+    expect(placeWords(t, lag, seen, DEFAULT_UNITS)).toBe('5 ft, 2nd putt');
     const unseen = placeAfter(ownPlace(lag), null, 0.9);
-    expect(placeWords(lag, unseen, DEFAULT_UNITS)).toBe('spot not set, 2nd putt');
+    expect(placeWords(t, lag, unseen, DEFAULT_UNITS)).toBe('spot not set, 2nd putt');
     expect(layoutAt(lag, unseen)).toBeNull();
   });
 });
@@ -54,6 +57,7 @@ describe('putts counted', () => {
 
   it('by place, with what is always missed', () => {
     const rows = byPlace(
+      t,
       four,
       [
         ...[0, 0, 0, 1, 1].map((station) => putt(station, 'holed')),
@@ -67,13 +71,13 @@ describe('putts counted', () => {
       [3, 0, 'always missed'],
     ]);
     expect(rows[2]!.name).toContain('4th of 4 spots');
-    expect(byPlace(four, [putt(0, 'holed')], DEFAULT_UNITS)).toEqual([]);
+    expect(byPlace(t, four, [putt(0, 'holed')], DEFAULT_UNITS)).toEqual([]);
   });
 
   it('by stroke, where any was not the usual one', () => {
     const usual = putt(0, 'holed');
-    expect(byManner(four, [usual])).toEqual([]);
-    const rows = byManner(four, [usual, { ...putt(0, 'left'), manner: 'eyes closed' as const }]);
+    expect(byManner(t, four, [usual])).toEqual([]);
+    const rows = byManner(t, four, [usual, { ...putt(0, 'left'), manner: 'eyes closed' as const }]);
     expect(rows.map(({ name, putts, passed }) => [name, putts, passed])).toEqual([
       ['as usual', 1, 1],
       ['eyes closed', 1, 0],

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { aimFor, breakWords, isLevel } from '@/core/green';
 import { layoutAt, stationCount, stationNamed, type Layout, type PuttPlace } from '@/core/layout';
 import { roughLength, showLength, type UnitPreferences } from '@/core/units';
@@ -31,6 +32,7 @@ function breakThere({ putt }: Layout): string | null {
  * @param unread without the break, while the player is asked for it
  */
 export function placeWords(
+  t: Translate,
   layout: Layout,
   place: PuttPlace,
   units: UnitPreferences,
@@ -41,12 +43,16 @@ export function placeWords(
   const moved = place.again > 0 || count > 1;
   if (there && !moved && there === layout) return null;
   const name = count > 1 && place.again === 0 ? stationNamed(layout, place.station) : null;
-  const numbered = count > 1 ? `${ordinal((place.station % count) + 1)} of ${count} spots` : null;
+  const numbered =
+    count > 1
+      ? t('session.placeWords.ofSpots', { ordinal: ordinal((place.station % count) + 1), count })
+      : null;
   const spot = name ? `from the ${name}, ${numbered}` : numbered;
-  const again = place.again > 0 ? `${ordinal(place.again + 1)} putt` : null;
+  const again =
+    place.again > 0 ? t('session.placeWords.putt', { ordinal: ordinal(place.again + 1) }) : null;
   const far =
     there === null
-      ? 'spot not set'
+      ? t('session.placeWords.spotNotSet')
       : place.again > 0
         ? roughLength(there.putt.distance, units)
         : showLength(there.putt.distance, 'putt', units);

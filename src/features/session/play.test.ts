@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import { libraryDrill } from '@/core/drill';
 import { nearestRung, ownPlace, standing } from '@/core/layout';
 import { askedOf, type Asking } from './asking';
@@ -106,7 +107,7 @@ describe('what the screen asks', () => {
     ...more,
   });
   const asked = (one: PlayerRun, letters: string, more?: Partial<Asking>, marks?: WireMark[]) =>
-    askedOf(one, play(one, letters, marks), asking(more));
+    askedOf(t, one, play(one, letters, marks), asking(more));
 
   it('is nothing while all goes well', () => {
     expect(asked(player(), 'CLC')).toBeNull();

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import clsx from 'clsx';
 import { X } from 'lucide-react';
 import { Link } from '@/ui/link';
@@ -27,6 +28,8 @@ export function PlayerHead({
   onNext: () => void;
   onFinish: () => void;
 }) {
+  const t = useTranslations();
+
   const ways = useWays();
   const open = ruleTraits(rule).free;
   const row = shape === 'row';
@@ -43,9 +46,9 @@ export function PlayerHead({
           <span className="text-ink2">
             {' '}
             · {drillName}
-            {rung !== null && `, rung ${rung + 1}`}
-            {cold && ', cold test'}
-            {plan && ` · drill ${plan.index + 1} of ${plan.count}`}
+            {rung !== null && t('session.playerHead.rung', { rung: rung + 1 })}
+            {cold && t('session.playerHead.coldTest')}
+            {plan && t('session.playerHead.drillOf', { index: plan.index + 1, count: plan.count })}
           </span>
         </p>
         <p
@@ -54,7 +57,7 @@ export function PlayerHead({
             row ? 'shrink-0' : 'mt-1 flex-wrap',
           )}
           role="status"
-          aria-label="count"
+          aria-label={t('session.playerHead.count')}
         >
           <span
             className={clsx(
@@ -65,17 +68,21 @@ export function PlayerHead({
             {open ? counts.clear : progress.words.count}
           </span>
           <span className="text-[1.1875rem] font-[560] text-ink2">
-            {open ? `of ${counts.seen} ${passWord(layout)}` : progress.words.of}
+            {open
+              ? t('session.playerHead.of', { seen: counts.seen, passWord: passWord(layout) })
+              : progress.words.of}
           </span>
         </p>
         <p className={clsx('text-[0.9375rem] text-ink2', row ? 'hidden' : 'mt-1.5')}>
-          {open ? `${counts.streak} in a row · best ${counts.best}` : progress.words.line}
-          {pace !== null && ` · ${Math.round(pace)} s per putt`}
+          {open
+            ? t('session.playerHead.inARowBest', { streak: counts.streak, best: counts.best })
+            : progress.words.line}
+          {pace !== null && t('session.playerHead.sPerPutt', { pace: Math.round(pace) })}
         </p>
       </div>
       <div className={clsx('flex shrink-0 gap-2', row ? 'flex-row-reverse' : 'flex-col items-end')}>
         <Button kind="plain" onClick={onFinish} disabled={busy}>
-          Finish
+          {t('session.playerHead.finish')}
         </Button>
         <div className="flex items-center gap-3">
           {ways.head}
@@ -89,7 +96,7 @@ export function PlayerHead({
                 ways.apart.go(ways.player(student.id));
               }}
             >
-              <X size={15} aria-hidden /> Finish later
+              <X size={15} aria-hidden /> {t('session.playerHead.finishLater')}
             </Link>
           </Button>
           {plan?.next && (
@@ -99,7 +106,7 @@ export function PlayerHead({
               onClick={onNext}
               disabled={busy}
             >
-              <span className="truncate">Next: {plan.next}</span>
+              <span className="truncate">{t('session.playerHead.next', { next: plan.next })}</span>
             </Button>
           )}
         </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Undo2 } from 'lucide-react';
 import clsx from 'clsx';
 import { useMemo, useState, useTransition, type ReactNode, type RefObject } from 'react';
@@ -110,6 +111,8 @@ export function PlayerScreen({
   onFinish: () => void;
   busy: boolean;
 }) {
+  const t = useTranslations();
+
   const onward = useOnward();
   const ways = useWays();
   const wide = useWide();
@@ -199,7 +202,7 @@ export function PlayerScreen({
   const goTo = (to: SwapTo) => swap && onServer(() => swap({ sessionId, ...to }));
   const goOnInPlan = () => next && onServer(() => next(sessionId));
 
-  const asked = askedOf(player, play, {
+  const asked = askedOf(t, player, play, {
     asks,
     won,
     ended,
@@ -360,7 +363,7 @@ export function PlayerScreen({
           <div className="flex min-h-7 items-center justify-between gap-3">
             <button
               type="button"
-              aria-label="View or correct putts"
+              aria-label={t('session.playerScreen.viewOrCorrectPutts')}
               disabled={view.putts.length === 0}
               onClick={() => setListed(true)}
               className="flex min-h-11 min-w-0 justify-end overflow-hidden"
@@ -399,7 +402,10 @@ export function PlayerScreen({
           )}
           {undone !== null && (
             <p className="border-2 border-ink bg-sheet px-3 py-2 text-[0.9375rem]">
-              Undone: <strong>{undone}</strong>
+              {t.rich('session.playerScreen.undone', {
+                undone,
+                strong: (chunks) => <strong>{chunks}</strong>,
+              })}
             </p>
           )}
           {putt.ignored && (
@@ -407,9 +413,9 @@ export function PlayerScreen({
               role="status"
               className="flex items-center justify-between gap-3 border-2 border-ink bg-sheet px-3 text-[0.9375rem]"
             >
-              Second tap ignored.
+              {t('session.playerScreen.secondTapIgnored')}
               <Button kind="quiet" className="min-h-11" onClick={putt.countIgnored}>
-                Count it as a putt
+                {t('session.playerScreen.countItAsAPutt')}
               </Button>
             </p>
           )}
@@ -419,8 +425,8 @@ export function PlayerScreen({
             <p className="min-w-0 text-sm text-ink2 [@media(max-height:500px)]:hidden">
               {wide
                 ? several
-                  ? 'Space all good · N next · U undo'
-                  : 'Space passed · ← → left / right · U undo'
+                  ? t('session.playerScreen.spaceAllGoodNNext')
+                  : t('session.playerScreen.spacePassedLeftRightU')
                 : ''}
             </p>
             <div className="flex shrink-0 gap-2.5">
@@ -465,7 +471,7 @@ export function PlayerScreen({
                   undo?.();
                 }}
               >
-                <Undo2 size={18} aria-hidden /> Undo
+                <Undo2 size={18} aria-hidden /> {t('session.playerScreen.undo')}
               </Button>
             </div>
           </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Plus, X } from 'lucide-react';
 import { Button } from '@/ui/button';
 import { Pick, type PickOption } from '@/ui/pick';
@@ -36,6 +37,8 @@ export function PlayersFields({
   /** Whom it is now; what changed of one of them, when it is not how many they are. */
   onPlayers: (players: Player[], changed?: { index: number; to: Partial<Player> }) => void;
 }) {
+  const t = useTranslations();
+
   const [first] = players as [Player, ...Player[]];
   const change = (index: number, to: Partial<Player>) =>
     onPlayers(
@@ -52,13 +55,21 @@ export function PlayersFields({
             key={index}
             className={index > 0 ? 'grid gap-3 border-t border-rule pt-4' : 'grid gap-5'}
           >
-            <legend className="sr-only">{index === 0 ? 'Student' : `Student ${index + 1}`}</legend>
+            <legend className="sr-only">
+              {index === 0
+                ? t('session.playersFields.student')
+                : t('session.playersFields.student2', { index: index + 1 })}
+            </legend>
             <div
               className={index > 0 ? 'grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2' : 'grid'}
             >
               <Pick
-                label={index === 0 ? 'Student' : `Student ${index + 1}`}
-                placeholder="Choose a student"
+                label={
+                  index === 0
+                    ? t('session.playersFields.student')
+                    : t('session.playersFields.student2', { index: index + 1 })
+                }
+                placeholder={t('session.playersFields.chooseAStudent')}
                 options={students.filter(({ value }) => !taken.includes(value))}
                 value={player.studentId}
                 onChange={(studentId) => change(index, { studentId })}
@@ -66,7 +77,7 @@ export function PlayersFields({
               />
               {index > 0 && (
                 <Button
-                  aria-label={`Remove student ${index + 1}`}
+                  aria-label={t('session.playersFields.removeStudent', { index: index + 1 })}
                   className="min-h-12 px-3"
                   onClick={() => onPlayers(players.filter((_, at) => at !== index))}
                 >
@@ -75,8 +86,16 @@ export function PlayersFields({
               )}
             </div>
             <Pick
-              label={index === 0 ? 'Drill' : `Drill for student ${index + 1}`}
-              placeholder={index === 0 ? 'Choose a drill' : 'same drill'}
+              label={
+                index === 0
+                  ? t('session.playersFields.drill')
+                  : t('session.playersFields.drillForStudent', { index: index + 1 })
+              }
+              placeholder={
+                index === 0
+                  ? t('session.playersFields.chooseADrill')
+                  : t('session.playersFields.sameDrill')
+              }
               options={drills}
               value={player.drillId}
               onChange={(drillId) => change(index, { drillId, rung: null })}
@@ -94,7 +113,7 @@ export function PlayersFields({
       })}
       {players.length < Math.min(MOST, students.length) && (
         <Button kind="quiet" onClick={() => onPlayers([...players, nobody])}>
-          <Plus size={17} aria-hidden /> Add student to the rotation
+          <Plus size={17} aria-hidden /> {t('session.playersFields.addStudentToTheRotation')}
         </Button>
       )}
     </>

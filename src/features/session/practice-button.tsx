@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { toast } from 'sonner';
@@ -17,6 +18,8 @@ export function PracticeButton({
   runId: string;
   putts: { id: string; manner: Manner }[];
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const { sendTo } = useWays();
   const [busy, work] = useTransition();
@@ -35,13 +38,15 @@ export function PracticeButton({
           at,
         })),
       ).catch(() => null);
-      const wrong = wrongWith(answer);
+      const wrong = wrongWith(t, answer);
       if (!wrong) router.refresh();
       else toast.error(wrong);
     });
   return (
     <Button className="w-fit" onClick={mark} disabled={busy || putts.length === 0}>
-      {practice ? 'Count all as usual strokes' : 'Mark all as practice strokes'}
+      {practice
+        ? t('session.practiceButton.countAllAsUsualStrokes')
+        : t('session.practiceButton.markAllAsPracticeStrokes')}
     </Button>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import clsx from 'clsx';
 import { format } from '@/ui/when';
 import { useState } from 'react';
@@ -33,12 +34,18 @@ export function PuttsSheet({
   onOpen: (open: boolean) => void;
   onCorrect: (puttId: string, correction: Correction) => void;
 }) {
+  const t = useTranslations();
+
   const [chosen, setChosen] = useState<string | null>(null);
   return (
     <SheetDialog
       returnsFocus={false}
-      title={putts.length === 1 ? 'One putt' : `${putts.length} putts`}
-      sub="Tap one to correct it"
+      title={
+        putts.length === 1
+          ? t('session.puttsSheet.onePutt')
+          : t('session.puttsSheet.putts', { putts: putts.length })
+      }
+      sub={t('session.puttsSheet.tapOneToCorrectIt')}
       open={open}
       onOpen={onOpen}
     >
@@ -71,6 +78,8 @@ export function PuttList({
   /** Left out where nothing may be corrected any more. */
   onCorrect?: (puttId: string, correction: Correction) => void;
 }) {
+  const t = useTranslations();
+
   const passes = judge(layout);
   return (
     <ol className="mt-2">
@@ -78,7 +87,7 @@ export function PuttList({
         .map((putt, index) => ({ putt, number: index + 1 }))
         .reverse()
         .map(({ putt, number }) => {
-          const words = puttWords(layout, putt, units);
+          const words = puttWords(t, layout, putt, units);
           const read = measuredWords(putt.measured, layout.player.hand);
           const line = (
             <>
@@ -91,14 +100,16 @@ export function PuttList({
                     : '○'}
               </span>
               <span className={clsx('min-w-0 flex-1', putt.leftOut && 'line-through')}>
-                {words || (read ? '' : 'Nothing recorded')}
+                {words || (read ? '' : t('session.puttsSheet.nothingRecorded'))}
                 {read && (
                   <span className="block text-sm text-ink2">
-                    {putt.filled.length > 0 && 'measured · '}
+                    {putt.filled.length > 0 && t('session.puttsSheet.measured')}
                     {read}
                   </span>
                 )}
-                {putt.leftOut && <span className="sr-only">, not counted</span>}
+                {putt.leftOut && (
+                  <span className="sr-only">{t('session.puttsSheet.notCounted')}</span>
+                )}
                 {putt.note && <em className="block text-sm text-ink2">“{putt.note}”</em>}
               </span>
               <span className="shrink-0 text-sm num text-ink2">{format(putt.at, 'HH:mm:ss')}</span>
@@ -147,6 +158,8 @@ function Correcting({
   putt: WirePutt;
   onCorrect: (correction: Correction) => void;
 }) {
+  const t = useTranslations();
+
   const [place, setPlace] = useState(putt.place);
   const [manner, setManner] = useState(putt.manner);
   const there = layoutAt(layout, place) ?? layout;
@@ -173,7 +186,8 @@ function Correcting({
       />
       <details>
         <summary className="min-h-11 cursor-pointer text-[0.9375rem] underline underline-offset-4">
-          {placeWords(layout, place, units) ?? 'From the ball marker'} · {MANNERS[manner].label}
+          {placeWords(t, layout, place, units) ?? t('session.puttsSheet.fromTheBallMarker')} ·{' '}
+          {MANNERS[manner].label}
         </summary>
         <PlaceFields
           layout={layout}
@@ -185,7 +199,7 @@ function Correcting({
         />
       </details>
       <NotesField
-        label="Note"
+        label={t('session.puttsSheet.note')}
         rows={2}
         maxLength={300}
         value={note}
@@ -193,14 +207,16 @@ function Correcting({
       />
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => onCorrect({ leftOut: !putt.leftOut })}>
-          {putt.leftOut ? 'Count this putt' : 'Do not count this putt'}
+          {putt.leftOut
+            ? t('session.puttsSheet.countThisPutt')
+            : t('session.puttsSheet.doNotCountThisPutt')}
         </Button>
         <Button
           kind="primary"
           onClick={() => onCorrect({ ...puttOf(seen), place, manner, note })}
           disabled={Object.keys(seen).length === 0}
         >
-          Save correction
+          {t('session.puttsSheet.saveCorrection')}
         </Button>
       </div>
     </div>

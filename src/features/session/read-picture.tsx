@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { READ_PICTURE, readAside, type Layout, type Spot } from '@/core/layout';
 import { HOLE_RADIUS } from '@/core/green';
 import { useRef } from 'react';
@@ -37,6 +38,8 @@ function Read({
   onPoint,
   size,
 }: ReadPictureProps & { size: { width: number; height: number } }) {
+  const t = useTranslations();
+
   const { distance } = layout.putt;
   const { past } = READ_PICTURE;
   const aside = readAside(distance);
@@ -57,11 +60,11 @@ function Read({
     onPoint({ along: distance + past - y / scale, across: (x - size.width / 2) / scale }, at);
   };
   return (
-    <Cross label="Where the ball has to roll over" onPoint={point}>
+    <Cross label={t('session.readPicture.whereTheBallHasTo')} onPoint={point}>
       <svg
         ref={svg}
         role="img"
-        aria-label="The hole from behind the ball. Tap where the ball has to roll over."
+        aria-label={t('session.readPicture.theHoleFromBehindThe')}
         width={size.width}
         height={height}
         className="cursor-crosshair touch-manipulation bg-sheet"
@@ -88,7 +91,7 @@ function Read({
         )}
         <circle cx={hole.x} cy={hole.y} r={Math.max(9, scale * HOLE_RADIUS)} className="fill-ink" />
         <text x={12} y={22} fontSize={15} className="fill-ink2 font-[600]">
-          Tap where the ball starts. Marks are one cup apart.
+          {t('session.readPicture.tapWhereTheBallStarts')}
         </text>
         {start && (
           <>

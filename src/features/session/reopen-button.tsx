@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
 import { Button } from '@/ui/button';
@@ -8,6 +9,8 @@ import { reopen } from './actions';
 
 /** Opens a finished session again and goes back to logging it. */
 export function ReopenButton({ id }: { id: string }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, run] = useTransition();
   return (
@@ -19,7 +22,7 @@ export function ReopenButton({ id }: { id: string }) {
         })
       }
     >
-      Reopen
+      {t('session.reopenButton.reopen')}
     </Button>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -25,6 +26,8 @@ export function ReviewPutts({
   putts: WirePutt[];
   correctable: boolean;
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [chosen, setChosen] = useState<string | null>(null);
   const { sendTo } = useWays();
@@ -32,14 +35,15 @@ export function ReviewPutts({
     const at = new Date().toISOString();
     const event = { type: 'change' as const, id: v4(), puttId, correction, at };
     const answer = await sendEvents(sendTo(runId), [event]).catch(() => null);
-    const wrong = wrongWith(answer);
+    const wrong = wrongWith(t, answer);
     if (!wrong) router.refresh();
     else toast.error(wrong);
   };
   return (
     <details>
       <summary className="cursor-pointer text-[1rem] underline decoration-1 underline-offset-4">
-        Putt by putt{correctable && ' (view or correct)'}
+        {t('session.reviewPutts.puttByPutt')}
+        {correctable && t('session.reviewPutts.viewOrCorrect')}
       </summary>
       <PuttList
         layout={layout}

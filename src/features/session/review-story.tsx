@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { Link } from '@/ui/link';
 import type { Hand } from '@/core/people';
 import type { UnitPreferences } from '@/core/units';
@@ -32,13 +33,15 @@ export function Story({
   student: Student;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const last = blocks.at(-1);
   if (!last) return null;
   const putts = blocks.reduce((sum, { counts }) => sum + counts.putts, 0);
   const { next } = last;
   return (
     <section
-      aria-label="Summary"
+      aria-label={t('session.reviewStory.summary')}
       className="flex flex-wrap items-center justify-between gap-x-8 gap-y-3 border-b-[length:var(--stroke)] border-ink bg-sheet px-4 py-4 md:px-7"
     >
       <div className="grid min-w-0 flex-1 basis-80 gap-1">
@@ -55,20 +58,24 @@ export function Story({
           </p>
         ))}
         {skills.length === 0 && (
-          <p className="text-[1.125rem]">Nothing in this session is scored.</p>
+          <p className="text-[1.125rem]">{t('session.reviewStory.nothingInThisSessionIs')}</p>
         )}
         {blocks.length > 1 && (
           <p className="text-[1rem]">
             {blocks
-              .map(
-                ({ last: { drillName, layout }, counts }) =>
-                  `${drillName}: ${counts.clear} of ${counts.seen} ${passWord(layout)}`,
+              .map(({ last: { drillName, layout }, counts }) =>
+                t('session.reviewStory.of', {
+                  drillName,
+                  clear: counts.clear,
+                  seen: counts.seen,
+                  passWord: passWord(layout),
+                }),
               )
               .join('; ')}
             .
           </p>
         )}
-        <p className="text-[1.0625rem]">What next? {next.why}</p>
+        <p className="text-[1.0625rem]">{t('session.reviewStory.whatNext', { why: next.why })}</p>
       </div>
       <Button asChild kind="primary" className="min-h-14 px-6 text-[1.0625rem] max-sm:w-full">
         <Link
@@ -79,10 +86,13 @@ export function Story({
           }
         >
           {next.type === 'other'
-            ? 'Find another drill'
+            ? t('session.reviewStory.findAnotherDrill')
             : next.rung === null
-              ? 'Repeat this session'
-              : `Rung ${next.rung + 1}, ${rungWords(last.last.ladder[next.rung]!, units)}`}
+              ? t('session.reviewStory.repeatThisSession')
+              : t('session.reviewStory.rung', {
+                  rung: next.rung + 1,
+                  ladder: rungWords(last.last.ladder[next.rung]!, units),
+                })}
         </Link>
       </Button>
     </section>
@@ -104,23 +114,30 @@ function SkillLine({
   putts: number;
   hand: Hand;
 }) {
+  const t = useTranslations();
+
   const told = score?.basis[skill] ?? 0;
   const [alone, carried] = [score?.alone[skill], score?.carried[skill]];
   if (told === 0 || !alone || !carried) {
-    return <span className="text-ink2">no data from this session.</span>;
+    return <span className="text-ink2">{t('session.reviewStory.noDataFromThisSession')}</span>;
   }
   const { words, interval } = biasOf(skill, alone, hand);
   return (
     <>
-      8 in 10 {saysOf(skill)} ±{showAmount(skill, alone.window.middle)} (
-      {showInterval(skill, alone.window)}); {words} ({interval}).{' '}
-      <span className="text-ink2">
-        From {told} of {putts} putts. All sessions so far: ±
-        {showAmount(skill, carried.window.middle)}
-        {changed
-          ? `; since ${format(changed.since, 'd MMMM')} the window ${windowSince(changed.change)}.`
-          : '; this is the first session with data.'}
-      </span>
+      {t.rich('session.reviewStory.n8In10FromOf', {
+        skill: saysOf(skill),
+        skill2: showAmount(skill, alone.window.middle),
+        skill3: showInterval(skill, alone.window),
+        words,
+        interval,
+        told,
+        putts,
+        skill4: showAmount(skill, carried.window.middle),
+        date: changed ? format(changed.since, 'd MMMM') : '',
+        windowSince: changed ? windowSince(changed.change) : '',
+        changed: String(!!changed),
+        span: (chunks) => <span className="text-ink2">{chunks}</span>,
+      })}
     </>
   );
 }

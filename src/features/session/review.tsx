@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { Link } from '@/ui/link';
 import { differenceInHours } from 'date-fns';
 import { format } from '@/ui/when';
@@ -84,6 +85,8 @@ export function Review({
   /** What was compared in this session, over all in which it was. */
   trials: Trial[];
 }) {
+  const t = useTranslations();
+
   const blocks = blockFacts(session);
   const fresh =
     session.finishedAt !== null && differenceInHours(now, session.finishedAt) < CORRECTABLE;
@@ -97,8 +100,11 @@ export function Review({
         title={`${student.name}, ${format(session.startedAt, 'd MMMM')}`}
         sub={
           <>
-            {format(session.startedAt, 'HH:mm')} to{' '}
-            {session.finishedAt ? format(session.finishedAt, 'HH:mm') : 'now'}
+            {t('session.review.to', {
+              start: format(session.startedAt, 'HH:mm'),
+              finished: String(!!session.finishedAt),
+              end: session.finishedAt ? format(session.finishedAt, 'HH:mm') : '',
+            })}
             <ZoneNote zone={zone} /> · {blocks.map(({ last }) => last.drillName).join(', ')}
           </>
         }
@@ -106,22 +112,22 @@ export function Review({
         {fresh && <ReopenButton id={session.id} />}
         <Button asChild>
           <a href={`/records/export/file?session=${session.id}`} download>
-            Download tables
+            {t('session.review.downloadTables')}
           </a>
         </Button>
         <Button asChild>
-          <Link href={`/start?student=${student.id}`}>New session</Link>
+          <Link href={`/start?student=${student.id}`}>{t('session.review.newSession')}</Link>
         </Button>
         <Button asChild>
-          <Link href={`/students/${student.id}`}>{first}’s record</Link>
+          <Link href={`/students/${student.id}`}>{t('session.review.sRecord', { first })}</Link>
         </Button>
       </PlaceHead>
       {others.length > 0 && (
         <nav
-          aria-label="Others in the group"
+          aria-label={t('session.review.othersInTheGroup')}
           className="flex flex-wrap gap-x-4 gap-y-1 border-b border-rule px-4 py-2.5 text-[1rem] md:px-7"
         >
-          Putted with
+          {t('session.review.puttedWith')}
           {others.map(({ id, name }) => (
             <Link key={id} href={`/sessions/${id}/review`} className="underline underline-offset-4">
               {name}
@@ -133,19 +139,19 @@ export function Review({
               download
               className="ml-auto underline underline-offset-4"
             >
-              Download group tables
+              {t('session.review.downloadGroupTables')}
             </a>
           )}
         </nav>
       )}
       {plan?.next && (
         <section
-          aria-label="Remaining in the plan"
+          aria-label={t('session.review.remainingInThePlan')}
           className="flex flex-wrap items-center justify-between gap-x-8 gap-y-3 border-b border-rule px-4 py-3 md:px-7"
         >
           <p className="text-[1.0625rem]">
-            {plan.index + 1} of {plan.count} parts done.
-            {!fresh && ` You can add the rest within ${CORRECTABLE} hours of the session.`}
+            {t('session.review.ofPartsDone', { index: plan.index + 1, count: plan.count })}
+            {!fresh && t('session.review.youCanAddTheRest', { hours: CORRECTABLE })}
           </p>
           {fresh && <GoOnButton id={session.id} next={plan.next} />}
         </section>
@@ -163,16 +169,16 @@ export function Review({
       <RunPhotos runIds={session.runs.map(({ id }) => id)} />
       {trials.length > 0 && (
         <section
-          aria-label="Trial"
+          aria-label={t('session.review.trial')}
           className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
         >
-          <h2 className="mb-2 text-[1.25rem] num">Trial, all sessions</h2>
+          <h2 className="mb-2 text-[1.25rem] num">{t('session.review.trialAllSessions')}</h2>
           <Trials trials={trials} />
         </section>
       )}
       {mayNote && (
         <section
-          aria-label="Coach’s note"
+          aria-label={t('session.review.coachsNote')}
           className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
         >
           <SessionNote sessionId={session.id} note={session.note} />
@@ -219,12 +225,12 @@ export function Review({
                   skill={skill}
                   hand={student.hand}
                   rows={[
-                    { name: 'This session only', putts, score: alone },
-                    { name: 'All sessions to date', score: carried },
+                    { name: t('session.review.thisSessionOnly'), putts, score: alone },
+                    { name: t('session.review.allSessionsToDate'), score: carried },
                     ...(before?.carried[skill]
                       ? [
                           {
-                            name: `Before, ${format(before.at, 'd MMM')}`,
+                            name: t('session.review.before', { date: format(before.at, 'd MMM') }),
                             score: before.carried[skill],
                           },
                         ]
@@ -252,6 +258,8 @@ function Going({
   /** Its putts may still be corrected. */
   fresh: boolean;
 }) {
+  const t = useTranslations();
+
   const { runs, last, counts, progress, course } = block;
   const putts = runs.flatMap((run) => counted(run.putts));
   const pace = paceOfPlay(
@@ -267,13 +275,17 @@ function Going({
       <div className="grid content-start gap-3 px-4 py-5 md:px-7 lg:order-2 lg:border-l lg:border-rule">
         <h2 className="text-[1.25rem] num">
           {last.drillName}
-          {last.cold && <span className="text-ink2">, cold test</span>}
+          {last.cold && <span className="text-ink2">{t('session.review.coldTest')}</span>}
         </h2>
         <p className="text-[1.125rem]">
-          <strong className="text-[1.875rem] num">{counts.clear}</strong> of {counts.seen}{' '}
-          {passWord(last.layout)}
-          {runs.length === 1 && otherOutcomes(last.layout, outcomesOf(last), counts.clear)}; longest
-          streak {counts.best}.
+          {t.rich('session.review.of', {
+            clear: counts.clear,
+            seen: counts.seen,
+            passWord: passWord(last.layout),
+            strong: (chunks) => <strong className="text-[1.875rem] num">{chunks}</strong>,
+          })}
+          {runs.length === 1 && otherOutcomes(t, last.layout, outcomesOf(last), counts.clear)}
+          {t('session.review.longestStreak', { best: counts.best })}
         </p>
         {!ruleTraits(last.rule).free && <RuleEnd progress={progress} last={last} />}
         {news.length > 0 && (
@@ -285,20 +297,20 @@ function Going({
         )}
         {missing.length > 0 && (
           <p role="alert" className="border-l-[3px] border-warn pl-3 text-[1rem]">
-            Still out on the green:{' '}
-            {missing
-              .map(
-                ([item, count]) => `${count} ${KIT[item as KitId][count === 1 ? 'one' : 'many']}`,
-              )
-              .join(', ')}
-            . Find {missing.length === 1 && missing[0]![1] === 1 ? 'it' : 'them'} before the mower
-            does.
+            {t('session.review.stillOutOnTheGreen', {
+              missing: missing
+                .map(
+                  ([item, count]) => `${count} ${KIT[item as KitId][count === 1 ? 'one' : 'many']}`,
+                )
+                .join(', '),
+              missing2: String(missing.length === 1 && missing[0]![1] === 1),
+            })}
           </p>
         )}
         <p className="text-sm text-ink2">
-          {pace === null ? '' : `${Math.round(pace)} s per putt. `}
+          {pace === null ? '' : t('session.review.sPerPutt', { pace: Math.round(pace) })}
           {course.pauses.length > 0 &&
-            `Paused ${course.pauses.length === 1 ? 'once' : `${course.pauses.length} times`}. `}
+            t('session.review.pausedOnce', { pauses: course.pauses.length })}
         </p>
       </div>
       <div className="min-w-0 divide-y divide-rule overflow-hidden lg:order-1">
@@ -327,6 +339,8 @@ function RunPicture({
   units: UnitPreferences;
   fresh: boolean;
 }) {
+  const t = useTranslations();
+
   const { layout, rung } = run;
   const outcomes = outcomesOf(run);
   const passes = judge(layout);
@@ -375,18 +389,28 @@ function RunPicture({
           );
         })}
         <Strip marks={stripMarks(layout, outcomes)} />
-        <CountedList title="By spot" rows={byPlace(layout, counted(run.putts), units)} />
-        <CountedList title="By stroke" rows={byManner(layout, counted(run.putts))} />
+        <CountedList
+          title={t('session.review.bySpot')}
+          rows={byPlace(t, layout, counted(run.putts), units)}
+        />
+        <CountedList
+          title={t('session.review.byStroke')}
+          rows={byManner(t, layout, counted(run.putts))}
+        />
         {unscored.map(({ reason, putts }) => (
           <p key={reason} role="note" className="border-l-[3px] border-warn pl-3 text-[0.9375rem]">
-            {putts === 1 ? 'One putt is' : `${putts} putts are`} not scored: {reason}
+            {t('session.review.onePuttIsNotScored', { putts, reason })}
           </p>
         ))}
         <p className="text-ink2">
           {greenWords(layout, units)}
-          {rung !== null && ` · rung ${rung + 1}, ${rungWords(run.ladder[rung]!, units)}`}
-          {several && ` · ${outcomeWords(layout, outcomes).join('; ')}`}
-          {isBuilt(layout) && ' · scored as measured'}
+          {rung !== null &&
+            t('session.review.rung', {
+              rung: rung + 1,
+              ladder: rungWords(run.ladder[rung]!, units),
+            })}
+          {several && ` · ${outcomeWords(t, layout, outcomes).join('; ')}`}
+          {isBuilt(layout) && t('session.review.scoredAsMeasured')}
         </p>
         <ReviewPutts
           runId={run.id}
@@ -413,6 +437,8 @@ function commonestSpot(putts: readonly Putt[]): PuttPlace | null {
 
 /** Putts by where or how they were made, each with what stands out. */
 function CountedList({ title, rows }: { title: string; rows: Counted[] }) {
+  const t = useTranslations();
+
   if (rows.length === 0) return null;
   return (
     <div className="max-w-xl">
@@ -424,9 +450,7 @@ function CountedList({ title, rows }: { title: string; rows: Counted[] }) {
             className="flex items-baseline gap-3 border-b border-hair py-1 text-[1rem]"
           >
             <span className="min-w-0 flex-1">{name}</span>
-            <span className="num">
-              {passed} of {putts}
-            </span>
+            <span className="num">{t('session.review.of2', { passed, putts })}</span>
             <span className="w-[112px] text-[0.9375rem] font-[640]">{note}</span>
           </li>
         ))}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import clsx from 'clsx';
 import { ChevronRight } from 'lucide-react';
 import { Button } from '@/ui/button';
@@ -25,9 +26,11 @@ export function Rotation({
   onEvery: (every: Every) => void;
   onFront: (index: number) => void;
 }) {
+  const t = useTranslations();
+
   const next = players[(front + 1) % players.length]!;
   return (
-    <nav aria-label="Students" className="grid gap-1.5">
+    <nav aria-label={t('session.rotation.students')} className="grid gap-1.5">
       <div className="flex items-stretch gap-2">
         <div className="flex min-w-0 flex-1 overflow-x-auto rounded-[3px] border-[length:var(--stroke)] border-ink">
           {players.map(({ id, name, points }, index) => (
@@ -51,15 +54,15 @@ export function Rotation({
           onClick={() => onFront(front + 1)}
         >
           {next.name} <ChevronRight size={18} aria-hidden />
-          <span className="sr-only"> is next</span>
+          <span className="sr-only"> {t('session.rotation.isNext')}</span>
         </Button>
       </div>
       <div className="flex items-center justify-between gap-3 text-sm text-ink2">
-        <p className="min-w-0 truncate" role="status" aria-label="standings">
+        <p className="min-w-0 truncate" role="status" aria-label={t('session.rotation.standings')}>
           {words}
         </p>
         <label className="flex shrink-0 items-center gap-1.5">
-          next student
+          {t('session.rotation.nextStudent')}
           <select
             value={every}
             onChange={({ target }) =>
@@ -69,7 +72,11 @@ export function Rotation({
           >
             {TURNS.map((turn) => (
               <option key={turn} value={turn}>
-                {turn === 'by hand' ? turn : turn === 1 ? 'after each putt' : `after ${turn} putts`}
+                {turn === 'by hand'
+                  ? turn
+                  : turn === 1
+                    ? t('session.rotation.afterEachPutt')
+                    : t('session.rotation.afterPutts', { turn })}
               </option>
             ))}
           </select>

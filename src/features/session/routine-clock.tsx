@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Timer } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Button } from '@/ui/button';
@@ -20,6 +21,8 @@ export function RoutineClock({
   most: number;
   onStop: (seconds: number) => void;
 }) {
+  const t = useTranslations();
+
   const [from, setFrom] = useState<number | null>(null);
   const [now, setNow] = useState(0);
   useEffect(() => {
@@ -44,10 +47,10 @@ export function RoutineClock({
     >
       <Timer size={18} aria-hidden />
       {from !== null
-        ? `Stop at impact: ${passed.toFixed(1)} s`
+        ? t('session.routineClock.stopAtImpactS', { passed: passed.toFixed(1) })
         : seconds === undefined
-          ? 'Start timing as the player steps in'
-          : `Took ${seconds.toFixed(1)} s. Time again`}
+          ? t('session.routineClock.startTimingAsThePlayer')
+          : t('session.routineClock.tookSTimeAgain', { seconds: seconds.toFixed(1) })}
     </Button>
   );
 }

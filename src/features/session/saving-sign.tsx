@@ -1,29 +1,33 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import clsx from 'clsx';
 import { Link } from '@/ui/link';
 import { Button } from '@/ui/button';
 import type { RunView } from './run-store';
 
-function savingWords({ saving, unsaved, entering, kept }: RunView): string {
+function savingWords(t: Translate, { saving, unsaved, entering, kept }: RunView): string {
   switch (saving.state) {
     case 'opening':
-      return 'opening…';
+      return t('session.savingSign.opening');
     case 'saved':
-      return 'all saved';
+      return t('session.savingSign.allSaved');
     case 'refused':
-      return `${unsaved} not saved`;
+      return t('session.savingSign.notSaved', { unsaved });
     case 'waiting':
-      if (saving.since === 'now' || entering > 0) return 'saving…';
-      if (!kept) return `${unsaved} on this page only`;
+      if (saving.since === 'now' || entering > 0) return t('session.savingSign.saving');
+      if (!kept) return t('session.savingSign.onThisPageOnly', { unsaved });
       return saving.since === 'server'
-        ? `${unsaved} kept here, server cannot save`
-        : `${unsaved} kept here, no connection`;
+        ? t('session.savingSign.keptHereServerCannotSave', { unsaved })
+        : t('session.savingSign.keptHereNoConnection', { unsaved });
   }
 }
 
 /** Whether what was logged is on the server, in a word or two; and, in red, when this device keeps nothing. */
 export function SavingSign({ view, others }: { view: RunView; others: string }) {
+  const t = useTranslations();
+
   const { saving, kept } = view;
   /** Said aloud only where something is wrong: after each putt it would talk over what was logged. */
   const quiet =
@@ -39,9 +43,13 @@ export function SavingSign({ view, others }: { view: RunView; others: string }) 
         saving.state === 'saved' && kept ? 'text-ink2' : 'font-[600] text-warn',
       )}
     >
-      {savingWords(view)}
+      {savingWords(t, view)}
       {others !== '' && <span className="block font-[600] text-warn">{others}</span>}
-      {!kept && <span className="block bg-line px-1.5 text-sheet">not stored on this device</span>}
+      {!kept && (
+        <span className="block bg-line px-1.5 text-sheet">
+          {t('session.savingSign.notStoredOnThisDevice')}
+        </span>
+      )}
     </p>
   );
 }
@@ -58,12 +66,15 @@ export function Refusal({
   onReopen: () => void;
   onSetAside: () => void;
 }) {
+  const t = useTranslations();
+
   if (saving.state === 'waiting' && saving.message) {
     return (
       <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[0.9375rem]">
-        {saving.message} What you logged is{' '}
-        {kept ? 'kept here' : 'on this page only (leave it open)'}, and it will be sent again
-        automatically.
+        {t('session.savingSign.whatYouLoggedIsKept', {
+          message: saving.message,
+          kept: String(kept),
+        })}
       </p>
     );
   }
@@ -77,10 +88,12 @@ export function Refusal({
         {unsaved > 0 && (
           <div className="flex flex-wrap gap-2">
             {saving.code === 'finished' && (
-              <Button onClick={onReopen}>Reopen and save {unsaved}</Button>
+              <Button onClick={onReopen}>
+                {t('session.savingSign.reopenAndSave', { unsaved })}
+              </Button>
             )}
             <Button kind="quiet" onClick={onSetAside}>
-              Set {unsaved === 1 ? 'it' : `these ${unsaved}`} aside
+              {t('session.savingSign.setItAside', { unsaved })}
             </Button>
           </div>
         )}
@@ -90,11 +103,13 @@ export function Refusal({
   if (!finished) return null;
   return (
     <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[0.9375rem]">
-      This session was finished on another screen.{' '}
-      <Link href={`/sessions/${sessionId}/review`} className="underline">
-        View the review
-      </Link>{' '}
-      or keep logging. You will be asked to reopen it.
+      {t.rich('session.savingSign.thisSessionWasFinishedOn', {
+        link: (chunks) => (
+          <Link href={`/sessions/${sessionId}/review`} className="underline">
+            {chunks}
+          </Link>
+        ),
+      })}
     </p>
   );
 }

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { runAnswer, type RunAnswer, type WireEvent, type WirePosition } from './wire';
 
 /**
@@ -23,8 +24,8 @@ export async function sendEvents(
 }
 
 /** What is wrong with something that was sent once, from a page that keeps nothing; null when all of it was taken. */
-export function wrongWith(answer: RunAnswer | null): string | null {
-  if (!answer) return 'The server does not respond. Nothing was changed. Try again.';
+export function wrongWith(t: Translate, answer: RunAnswer | null): string | null {
+  if (!answer) return t('session.send.theServerDoesNotRespond');
   if (!answer.ok) return answer.message;
   return answer.refused[0]?.message ?? null;
 }

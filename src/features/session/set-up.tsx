@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useState, type ReactNode } from 'react';
 import {
   hiddenByGap,
@@ -53,6 +54,8 @@ export function SetUp({
   /** How the player stands and holds it. */
   card: ReactNode;
 }) {
+  const t = useTranslations();
+
   const [looked, setOpen] = useState<boolean | null>(null);
   const open = looked ?? (ready && !stands);
   const kit = countedKit(layout);
@@ -63,11 +66,11 @@ export function SetUp({
   return (
     <SheetDialog
       returnsFocus={false}
-      title={stands ? 'Tape list, from the ball marker' : 'Set up, from the ball marker'}
+      title={stands ? t('session.setUp.tapeListFromTheBall') : t('session.setUp.setUpFromTheBall')}
       sub={greenWords(layout, units)}
       open={open}
       onOpen={setOpen}
-      trigger={<Button className="min-h-12">Tape list</Button>}
+      trigger={<Button className="min-h-12">{t('session.setUp.tapeList')}</Button>}
     >
       <TapeList layout={layout} units={units} />
       {checklist.length > 0 && (
@@ -81,14 +84,15 @@ export function SetUp({
         <div className="sticky bottom-0 mt-4 grid gap-2 border-t-[length:var(--stroke)] border-ink bg-sheet py-3">
           {kit.length > 0 && (
             <p className="text-[1rem]">
-              Out on the green: <strong>{kitList(kit)}</strong>. Count them out now and count them
-              back in at the end.
+              {t.rich('session.setUp.outOnTheGreenCount', {
+                kitList: kitList(kit),
+                strong: (chunks) => <strong>{chunks}</strong>,
+              })}
             </p>
           )}
           {hidden !== null && built && (
             <p className="text-[1rem]">
-              Measure the gap first. A gap set by eye is about 1.5 mm off, which hides any change of
-              the start line under {Math.round(100 * hidden)} %.
+              {t('session.setUp.measureTheGapFirstA', { value: Math.round(100 * hidden) })}
             </p>
           )}
           <div className="grid gap-2 sm:grid-cols-2">
@@ -101,7 +105,7 @@ export function SetUp({
                 setOpen(false);
               }}
             >
-              Start putting
+              {t('session.setUp.startPutting')}
             </Button>
             {hidden !== null && built && (
               <Button
@@ -111,7 +115,7 @@ export function SetUp({
                   setOpen(true);
                 }}
               >
-                Set up, measure the gap
+                {t('session.setUp.setUpMeasureTheGap')}
               </Button>
             )}
           </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useState } from 'react';
 import { judge, type Layout } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
@@ -16,13 +17,15 @@ export function Spoken({
   view: Pick<RunView, 'putts'>;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const counted = putts.filter(({ leftOut }) => !leftOut);
   const passes = judge(layout);
   const seen = counted.map(({ outcomes }) => passes(outcomes)).filter((one) => one !== null);
   const passed = seen.filter(Boolean).length;
   const last = putts.at(-1);
-  const stands = `${passed} of ${seen.length} ${passWord(layout)}`;
-  const happened = last ? puttWords(layout, last, units) : '';
+  const stands = t('session.spoken.of', { passed, seen: seen.length, passWord: passWord(layout) });
+  const happened = last ? puttWords(t, layout, last, units) : '';
   const seenOf = (putt: (typeof putts)[number] | undefined) =>
     putt && JSON.stringify(putt.outcomes);
   const [before, setBefore] = useState({ all: putts, words: '' });
@@ -32,11 +35,11 @@ export function Spoken({
     const back = putts.length < before.all.length && seenOf(known) === seenOf(last);
     setBefore({
       all: putts,
-      words: back ? `Undone; ${stands}` : `${happened}; ${stands}`,
+      words: back ? t('session.spoken.undone', { stands }) : `${happened}; ${stands}`,
     });
   }
   return (
-    <p role="status" aria-label="logged" className="sr-only">
+    <p role="status" aria-label={t('session.spoken.logged')} className="sr-only">
       {before.words}
     </p>
   );

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { stationCount, stationPlace, type Layout, type PuttPlace } from '@/core/layout';
 import { isLevel } from '@/core/green';
 import { FallArrow } from '@/ui/fall-arrow';
@@ -22,6 +23,8 @@ export function SpotMap({
   /** Without the fall, while the player is asked for it. */
   unread: boolean;
 }) {
+  const t = useTranslations();
+
   const count = stationCount(layout);
   const spots = Array.from({ length: count }, (_, station) => stationPlace(layout, station).spot!);
   if (count < 3 || spots.every(({ bearing }) => bearing === 0)) return null;
@@ -38,7 +41,7 @@ export function SpotMap({
     <div className="flex shrink-0 items-center gap-1 py-1">
       <svg
         role="img"
-        aria-label={`Map of the ${count} spots around the hole. Spot ${next + 1} is next.`}
+        aria-label={t('session.spotMap.mapOfTheSpotsAround', { count, next: next + 1 })}
         width={SIZE}
         height={SIZE}
       >
@@ -66,7 +69,7 @@ export function SpotMap({
         <circle {...at(spots[next]!)} r={6.5} className="fill-line stroke-ink" strokeWidth={1.6} />
       </svg>
       {!unread && !isLevel(layout.putt) && (
-        <FallArrow {...layout.putt.slope} label="direction the green falls" />
+        <FallArrow {...layout.putt.slope} label={t('session.spotMap.directionTheGreenFalls')} />
       )}
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -40,6 +41,8 @@ export function StartSession({
   /** Whether the page shows the chosen drill: then its address follows what is chosen. */
   shows?: boolean;
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, run] = useTransition();
   const [players, setPlayers] = useState<Player[]>([{ studentId: student, drillId: drill, rung }]);
@@ -85,26 +88,26 @@ export function StartSession({
       />
       {greens.length > 0 && (
         <Pick
-          label="Green"
-          placeholder="Choose a green"
-          options={[{ value: AS_DRAWN, label: 'as designed' }, ...greens]}
+          label={t('session.startSession.green')}
+          placeholder={t('session.startSession.chooseAGreen')}
+          options={[{ value: AS_DRAWN, label: t('session.startSession.asDesigned') }, ...greens]}
           value={green}
           onChange={setGreen}
           error={errors.green}
         />
       )}
       <Toggle
-        label="Cold test first: 10 putts, once each, no warm-up"
+        label={t('session.startSession.coldTestFirst10Putts')}
         hint={lastCold}
         on={cold}
         onChange={setCold}
       />
       <Button kind="primary" className="min-h-14 text-[1.125rem]" onClick={start} disabled={busy}>
-        Start session
+        {t('session.startSession.startSession')}
       </Button>
       {first.studentId !== '' && players.length === 1 && (
         <Button className="min-h-12" onClick={test} disabled={busy}>
-          Start five-part cold test (20 min)
+          {t('session.startSession.startFivePartColdTest')}
         </Button>
       )}
     </div>

@@ -1,9 +1,15 @@
+import { useTranslations } from 'next-intl';
 import type { StripMark } from './outcome-words';
 
 /** Putts in a row: a dot for one that passed, a triangle for the side that was missed, a circle for any other miss. */
 export function Strip({ marks, breaks = 10 }: { marks: StripMark[]; breaks?: number }) {
+  const t = useTranslations();
+
   return (
-    <ol className="flex flex-wrap items-center gap-y-1" aria-label="Putts, oldest first">
+    <ol
+      className="flex flex-wrap items-center gap-y-1"
+      aria-label={t('session.strip.puttsOldestFirst')}
+    >
       {marks.map((mark, index) => (
         <li
           key={index}

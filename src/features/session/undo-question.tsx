@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Button } from '@/ui/button';
 
 /** Asks before a putt is undone that was logged on another device. */
@@ -13,15 +14,20 @@ export function UndoQuestion({
   onUndo: () => void;
   onKeep: () => void;
 }) {
+  const t = useTranslations();
+
   return (
     <div role="alert" className="grid gap-2 border-2 border-warn bg-sheet px-3 py-2 text-[1rem]">
       <p>
-        The last putt was not logged on this screen: <strong>{words}</strong>. Undo it?
+        {t.rich('session.undoQuestion.theLastPuttWasNot', {
+          words,
+          strong: (chunks) => <strong>{chunks}</strong>,
+        })}
       </p>
       <div className="flex flex-wrap gap-2.5">
-        <Button onClick={onUndo}>Undo it</Button>
+        <Button onClick={onUndo}>{t('session.undoQuestion.undoIt')}</Button>
         <Button kind="quiet" onClick={onKeep}>
-          Keep it
+          {t('session.undoQuestion.keepIt')}
         </Button>
       </div>
     </div>

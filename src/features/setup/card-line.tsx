@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { adviceOf, isLookedAt, type Card } from '@/core/setup';
 import type { UnitPreferences } from '@/core/units';
@@ -23,20 +24,25 @@ export function CardLine({
   units: UnitPreferences;
   onCard: (card: Card) => void;
 }) {
+  const t = useTranslations();
+
   const card = now ?? known.last?.card ?? null;
   const today = now !== null || known.today;
   const looked = card !== null && isLookedAt(card);
   const advice = looked ? adviceOf(card, seated, units) : [];
   return (
-    <section aria-label="Set-up card" className="grid gap-2">
+    <section aria-label={t('setup.cardLine.setUpCard')} className="grid gap-2">
       <p className="text-[1rem]">
-        <strong>Set-up</strong>{' '}
-        {looked ? cardSummary(card, units) : 'Grip, eyes and ball have not been checked yet.'}{' '}
+        <strong>{t('setup.cardLine.setUp')}</strong>{' '}
+        {looked ? cardSummary(card, units) : t('setup.cardLine.gripEyesAndBallHave')}{' '}
         {looked && (
           <span className="text-ink2">
             {today
-              ? 'Checked today.'
-              : known.last && `Last checked on ${format(new Date(known.last.at), 'd MMMM')}.`}
+              ? t('setup.cardLine.checkedToday')
+              : known.last &&
+                t('setup.cardLine.lastCheckedOn', {
+                  date: format(new Date(known.last.at), 'd MMMM'),
+                })}
           </span>
         )}
       </p>
@@ -52,7 +58,7 @@ export function CardLine({
       <div className="flex flex-wrap gap-2.5">
         {looked && !today && (
           <Button className="min-h-12" onClick={() => onCard(card)}>
-            Same as last time
+            {t('setup.cardLine.sameAsLastTime')}
           </Button>
         )}
         <CardSheet
@@ -60,7 +66,11 @@ export function CardLine({
           putters={known.putters}
           units={units}
           onKeep={onCard}
-          trigger={<Button className="min-h-12">{looked ? 'Change card' : 'Fill in card'}</Button>}
+          trigger={
+            <Button className="min-h-12">
+              {looked ? t('setup.cardLine.changeCard') : t('setup.cardLine.fillInCard')}
+            </Button>
+          }
         />
       </div>
     </section>

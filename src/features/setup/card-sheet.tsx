@@ -1,5 +1,7 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { useState, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { CARD_FIELD_IDS, cardField, emptyCard, type Card, type CardFieldId } from '@/core/setup';
@@ -27,12 +29,14 @@ export function CardSheet({
   trigger: ReactNode;
   onKeep: (card: Card) => void;
 }) {
+  const t = useTranslations();
+
   const [open, setOpen] = useState(false);
   return (
     <SheetDialog
       returnsFocus={false}
-      title="Set-up card"
-      sub="Fill in what you check now and leave the rest empty."
+      title={t('setup.cardSheet.setUpCard')}
+      sub={t('setup.cardSheet.fillInWhatYouCheck')}
       open={open}
       onOpen={setOpen}
       trigger={trigger}
@@ -61,6 +65,8 @@ function CardFields({
   units: UnitPreferences;
   onKeep: (card: Card) => void;
 }) {
+  const t = useTranslations();
+
   const typed = typedCard(card ?? emptyCard(), units);
   // A list has no empty value: what nobody looked at stands for itself.
   const chosen = Object.fromEntries(
@@ -76,7 +82,7 @@ function CardFields({
     const meant = Object.fromEntries(
       Object.entries(values).map(([id, value]) => [id, value === NOBODY ? '' : value]),
     ) as CardInput;
-    const parsed = cardForm(units, putters).safeParse(meant);
+    const parsed = cardForm(t, units, putters).safeParse(meant);
     if (parsed.success) onKeep(parsed.data);
     else
       for (const [index, { path, message }] of parsed.error.issues.entries())
@@ -89,8 +95,8 @@ function CardFields({
           <PickField
             control={control}
             name="putter"
-            label="Putter"
-            placeholder="Choose a putter"
+            label={t('setup.cardSheet.putter')}
+            placeholder={t('setup.cardSheet.chooseAPutter')}
             options={[
               ...putters.map(({ id, name }) => ({ value: id, label: name })),
               { value: NOBODY, label: NOBODY },
@@ -119,7 +125,7 @@ function CardFields({
             <TextField
               key={id}
               label={field.name}
-              hint={hintOf(id)}
+              hint={hintOf(t, id)}
               {...register(id)}
               error={errors[id]?.message}
             />
@@ -128,7 +134,7 @@ function CardFields({
       </div>
       <div className="sticky bottom-0 border-t-[length:var(--stroke)] border-ink bg-sheet py-3">
         <Button kind="primary" type="submit" className="min-h-14 w-full text-[1.125rem]">
-          Save card
+          {t('setup.cardSheet.saveCard')}
         </Button>
       </div>
     </form>
@@ -139,9 +145,13 @@ const isList = (id: string): boolean =>
   id === 'putter' || cardField(id as CardFieldId).kind === 'choice';
 
 /** What is taught, and how it is typed. */
-function hintOf(id: CardFieldId): string {
+function hintOf(t: Translate, id: CardFieldId): string {
   const field = cardField(id);
   return field.kind === 'length' && field.sides
-    ? `${field.about} For example, type “30 mm ${field.sides[1]}” or “1 in ${field.sides[0]}”.`
+    ? t('setup.cardSheet.forExampleType30Mm', {
+        about: field.about,
+        sides: field.sides[1],
+        sides2: field.sides[0],
+      })
     : field.about;
 }

@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import fc from 'fast-check';
 import { CARD_FIELD_IDS, cardField, emptyCard, type Card, type CardFieldId } from '@/core/setup';
 import { asSentence, DEFAULT_UNITS, DEGREE } from '@/core/units';
@@ -13,7 +14,7 @@ const PUTTERS = [
 ];
 const nothing: CardInput = typedCard(emptyCard(), DEFAULT_UNITS);
 const said = (input: Partial<CardInput>, units = DEFAULT_UNITS) => {
-  const parsed = cardForm(units, PUTTERS).safeParse({ ...nothing, ...input });
+  const parsed = cardForm(t, units, PUTTERS).safeParse({ ...nothing, ...input });
   return parsed.success
     ? parsed.data
     : Object.fromEntries(parsed.error.issues.map(({ path, message }) => [path.join('.'), message]));
@@ -51,7 +52,7 @@ describe('a card as it is typed', () => {
     fc.assert(
       fc.property(anyCard, fc.constantFrom(null, ...PUTTERS), (fields, putter) => {
         const card = { ...fields, putter } as Card;
-        const back = cardForm(DEFAULT_UNITS, PUTTERS).parse(typedCard(card, DEFAULT_UNITS));
+        const back = cardForm(t, DEFAULT_UNITS, PUTTERS).parse(typedCard(card, DEFAULT_UNITS));
         for (const id of CARD_FIELD_IDS) {
           const [was, is] = [card[id], back[id]];
           if (typeof was === 'number') expect(is).toBeCloseTo(was, 6);
@@ -138,13 +139,13 @@ describe('a putter as it is typed', () => {
     inertia: 0.00045,
     grip: 'thick',
   };
-  const typed = typedPutter(values, DEFAULT_UNITS);
+  const typed = typedPutter(t, values, DEFAULT_UNITS);
   const wrong = (more: Partial<PutterInput>) =>
     putterForm(DEFAULT_UNITS).safeParse({ ...typed, ...more }).error?.issues[0]?.message;
 
   it('is read back as it is typed, in either unit', () => {
     for (const units of [DEFAULT_UNITS, inches]) {
-      const back = putterForm(units).parse(typedPutter(values, units));
+      const back = putterForm(units).parse(typedPutter(t, values, units));
       expect(back).toMatchObject({ name: 'Harbour mallet', shape: 'mallet', grip: 'thick' });
       // A tape in inches shows sixteenths.
       expect(back.length).toBeCloseTo(values.length, units === inches ? 2 : 6);
@@ -172,13 +173,17 @@ describe('a putter as it is typed', () => {
   });
 
   it('is said in a line, what is known of it only', () => {
-    expect(putterWords(values, DEFAULT_UNITS)).toBe(
+    expect(putterWords(t, values, DEFAULT_UNITS)).toBe(
       'mallet · 864 mm long · head 100 mm by 90 mm · lie 71° · loft 3.5° · 360 g · 4500 g cm² · grip: thick',
     );
     fc.assert(
       fc.property(between(0.06, 0.18), (headLength) => {
         const unknown = { length: null, loft: null, shape: null, mass: null, inertia: null };
-        const words = putterWords({ ...values, ...unknown, grip: '', headLength }, DEFAULT_UNITS);
+        const words = putterWords(
+          t,
+          { ...values, ...unknown, grip: '', headLength },
+          DEFAULT_UNITS,
+        );
         expect(words).toMatch(/^head \d+ mm by 90 mm · lie 71°$/);
       }),
     );

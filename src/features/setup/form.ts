@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { z } from 'zod';
 import { CARD_FIELD_IDS, cardField, type Card, type CardFieldId } from '@/core/setup';
 import { bareUnit, lengthSchema, showLength, showSide, sideSchema } from '@/core/units';
@@ -7,7 +8,7 @@ import { orNothing } from '../shared/or-nothing';
 /** A card as it is typed: every field as text, empty where nobody looked. */
 export type CardInput = Record<CardFieldId | 'putter', string>;
 
-function fieldSchema(id: CardFieldId, units: UnitPreferences) {
+function fieldSchema(t: Translate, id: CardFieldId, units: UnitPreferences) {
   const field = cardField(id);
   switch (field.kind) {
     case 'choice':
@@ -17,10 +18,14 @@ function fieldSchema(id: CardFieldId, units: UnitPreferences) {
         z
           .string()
           .trim()
-          .max(field.most, `${field.name} is too long: use at most ${field.most} characters.`),
+          .max(field.most, t('setup.form.isTooLongUseAt', { field: field.name, most: field.most })),
       );
     case 'number': {
-      const wrong = `${field.name} must be a whole number from ${field.min} to ${field.max}.`;
+      const wrong = t('setup.form.mustBeAWholeNumber', {
+        field: field.name,
+        min: field.min,
+        max: field.max,
+      });
       return orNothing(
         z.string().transform((text, context) => {
           const value = Number(text.trim().replace(/\s*%$/, ''));
@@ -44,8 +49,12 @@ function fieldSchema(id: CardFieldId, units: UnitPreferences) {
  *
  * @param putters that there are to choose from
  */
-export function cardForm(units: UnitPreferences, putters: readonly { id: string; name: string }[]) {
-  const fields = Object.fromEntries(CARD_FIELD_IDS.map((id) => [id, fieldSchema(id, units)]));
+export function cardForm(
+  t: Translate,
+  units: UnitPreferences,
+  putters: readonly { id: string; name: string }[],
+) {
+  const fields = Object.fromEntries(CARD_FIELD_IDS.map((id) => [id, fieldSchema(t, id, units)]));
   return z.object({
     ...fields,
     putter: z.string().transform((id) => putters.find((one) => one.id === id) ?? null),

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { z } from 'zod';
 import {
   HEAD_DEPTH,
@@ -63,7 +64,11 @@ export function putterForm(units: UnitPreferences) {
 export type PutterInput = z.input<ReturnType<typeof putterForm>>;
 
 /** A putter's values as they are typed. */
-export const typedPutter = (values: PutterValues, units: UnitPreferences): PutterInput => ({
+export const typedPutter = (
+  t: Translate,
+  values: PutterValues,
+  units: UnitPreferences,
+): PutterInput => ({
   name: values.name,
   headLength: showLength(values.headLength, 'across', units),
   headDepth: showLength(values.headDepth, 'across', units),
@@ -72,22 +77,25 @@ export const typedPutter = (values: PutterValues, units: UnitPreferences): Putte
   loft: values.loft === null ? '' : showDegrees(values.loft, 1),
   shape: values.shape ?? '',
   mass: values.mass === null ? '' : `${Math.round(values.mass / GRAM)} g`,
-  inertia: values.inertia === null ? '' : `${Math.round(values.inertia / GRAM_CM2)} g cm²`,
+  inertia:
+    values.inertia === null
+      ? ''
+      : t('setup.putterForm.gCm', { inertia: Math.round(values.inertia / GRAM_CM2) }),
   grip: values.grip,
 });
 
 /** What was measured of a putter, in a line. */
-export const putterWords = (putter: PutterValues, units: UnitPreferences): string => {
-  const typed = typedPutter(putter, units);
+export const putterWords = (t: Translate, putter: PutterValues, units: UnitPreferences): string => {
+  const typed = typedPutter(t, putter, units);
   return [
     putter.shape,
-    typed.length && `${typed.length} long`,
-    `head ${typed.headLength} by ${typed.headDepth}`,
-    `lie ${typed.lieAngle}`,
-    typed.loft && `loft ${typed.loft}`,
+    typed.length && t('setup.putterForm.long', { typed: typed.length }),
+    t('setup.putterForm.headBy', { headLength: typed.headLength, headDepth: typed.headDepth }),
+    t('setup.putterForm.lie', { lieAngle: typed.lieAngle }),
+    typed.loft && t('setup.putterForm.loft', { loft: typed.loft }),
     typed.mass,
     typed.inertia,
-    putter.grip && `grip: ${putter.grip}`,
+    putter.grip && t('setup.putterForm.grip', { grip: putter.grip }),
   ]
     .filter(Boolean)
     .join(' · ');

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState, useTransition, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
@@ -32,16 +33,19 @@ export function Putters({
   units: UnitPreferences;
   mayChange: boolean;
 }) {
+  const t = useTranslations();
+
   const [busy, run] = useTransition();
   const [first] = putters;
   const take = (putter: Putter) =>
     run(async () => {
       if (showErrors(await takeIntoUse(putter.id)))
-        toast.success(`${putter.name} is now in use. New layouts are fitted to it.`);
+        toast.success(t('setup.putters.isNowInUseNew', { putter: putter.name }));
     });
   const remove = (putter: Putter) =>
     run(async () => {
-      if (showErrors(await removePutter(putter.id))) toast(`${putter.name} has been removed.`);
+      if (showErrors(await removePutter(putter.id)))
+        toast(t('setup.putters.hasBeenRemoved', { putter: putter.name }));
     });
   return (
     <div className="grid gap-4">
@@ -51,12 +55,17 @@ export function Putters({
             <p className="text-[1.0625rem]">
               <strong>{putter.name}</strong>
               {putter.inUse && (
-                <span className="ml-2 bg-ink px-2 py-0.5 text-sm text-sheet">in use</span>
+                <span className="ml-2 bg-ink px-2 py-0.5 text-sm text-sheet">
+                  {t('setup.putters.inUse')}
+                </span>
               )}
             </p>
-            <p className="text-[0.9375rem] text-ink2">{putterWords(putter, units)}</p>
+            <p className="text-[0.9375rem] text-ink2">{putterWords(t, putter, units)}</p>
             {putter.inUse && hints.length > 0 && (
-              <ul aria-label="Fitting hints" className="grid gap-1 text-[0.9375rem]">
+              <ul
+                aria-label={t('setup.putters.fittingHints')}
+                className="grid gap-1 text-[0.9375rem]"
+              >
                 {hints.map(({ part, words }) => (
                   <li key={part}>
                     <strong>{asSentence(part)}.</strong> {words}
@@ -68,7 +77,7 @@ export function Putters({
               <div className="flex flex-wrap gap-2.5 print:hidden">
                 {!putter.inUse && (
                   <Button disabled={busy} onClick={() => take(putter)}>
-                    Use this putter
+                    {t('setup.putters.useThisPutter')}
                   </Button>
                 )}
                 <PutterSheet
@@ -76,16 +85,20 @@ export function Putters({
                   id={putter.id}
                   values={putter}
                   units={units}
-                  trigger={<Button aria-label={`Edit ${putter.name}`}>Edit</Button>}
+                  trigger={
+                    <Button aria-label={t('setup.putters.edit', { putter: putter.name })}>
+                      {t('setup.putters.edit2')}
+                    </Button>
+                  }
                 />
                 {!putter.inUse && (
                   <Button
                     kind="quiet"
                     disabled={busy}
-                    aria-label={`Remove ${putter.name}`}
+                    aria-label={t('setup.putters.remove', { putter: putter.name })}
                     onClick={() => remove(putter)}
                   >
-                    Remove
+                    {t('setup.putters.remove2')}
                   </Button>
                 )}
               </div>
@@ -109,7 +122,7 @@ export function Putters({
               grip: '',
             }}
             units={units}
-            trigger={<Button>Add putter</Button>}
+            trigger={<Button>{t('setup.putters.addPutter')}</Button>}
           />
         </div>
       )}
@@ -130,11 +143,13 @@ function PutterSheet({
   units: UnitPreferences;
   trigger: ReactNode;
 }) {
+  const t = useTranslations();
+
   const [open, setOpen] = useState(false);
   return (
     <SheetDialog
-      title={id === null ? 'New putter' : values.name}
-      sub="Leave a field empty if you have not measured it."
+      title={id === null ? t('setup.putters.newPutter') : values.name}
+      sub={t('setup.putters.leaveAFieldEmptyIf')}
       open={open}
       onOpen={setOpen}
       trigger={trigger}
@@ -163,13 +178,15 @@ function PutterFields({
   units: UnitPreferences;
   onKept: () => void;
 }) {
+  const t = useTranslations();
+
   const { register, control, handleSubmit, setError, getValues, formState } = useForm<
     PutterInput,
     unknown,
     PutterValues
   >({
     resolver: zodResolver(putterForm(units)),
-    defaultValues: typedPutter(values, units),
+    defaultValues: typedPutter(t, values, units),
     mode: 'onTouched',
   });
   const { errors, isSubmitting } = formState;
@@ -187,7 +204,7 @@ function PutterFields({
           ),
         };
     if (!showErrors(inForm, setError)) return;
-    toast.success('Saved.');
+    toast.success(t('setup.putters.saved'));
     onKept();
   });
   const field = (name: keyof PutterInput, label: string, hint: string) => (
@@ -195,32 +212,36 @@ function PutterFields({
   );
   return (
     <form onSubmit={save} noValidate className="mt-4 grid gap-5">
-      {field('name', 'Name', 'what you and the student call it')}
+      {field('name', t('setup.putters.name'), t('setup.putters.whatYouAndTheStudent'))}
       <div className="grid gap-x-6 gap-y-5 sm:grid-cols-2">
-        {field('length', 'Length', 'along the shaft, sole to the end of the grip')}
-        {field('lieAngle', 'Lie angle', 'between the shaft and the ground; 70° is common')}
-        {field('loft', 'Loft', 'of the face; about 4° is common')}
-        {field('headLength', 'Head length, heel to toe', 'for example 112 mm or 4 3/8 in')}
+        {field('length', t('setup.putters.length'), t('setup.putters.alongTheShaftSoleTo'))}
+        {field('lieAngle', t('setup.putters.lieAngle'), t('setup.putters.betweenTheShaftAndThe'))}
+        {field('loft', t('setup.putters.loft'), t('setup.putters.ofTheFaceAbout4'))}
+        {field(
+          'headLength',
+          t('setup.putters.headLengthHeelToToe'),
+          t('setup.putters.forExample112MmOr'),
+        )}
         {field(
           'headDepth',
-          'Head depth, front to back',
-          'as far back as it has its full length: about 25 mm for a blade, 90 mm for a deep mallet',
+          t('setup.putters.headDepthFrontToBack'),
+          t('setup.putters.asFarBackAsIt'),
         )}
-        {field('mass', 'Head mass', 'in g, if known')}
-        {field('inertia', 'Head inertia', 'in g cm², if known')}
-        {field('grip', 'Grip', 'thickness and shape')}
+        {field('mass', t('setup.putters.headMass'), t('setup.putters.inGIfKnown'))}
+        {field('inertia', t('setup.putters.headInertia'), t('setup.putters.inGCmIfKnown'))}
+        {field('grip', t('setup.putters.grip'), t('setup.putters.thicknessAndShape'))}
       </div>
       <ChoiceField
         control={control}
         name="shape"
-        label="Shape"
+        label={t('setup.putters.shape')}
         options={[
           ...SHAPES.map((value) => ({ value, label: value })),
-          { value: '', label: 'not known' },
+          { value: '', label: t('setup.putters.notKnown') },
         ]}
       />
       <Button kind="primary" type="submit" className="min-h-12" disabled={isSubmitting}>
-        {id === null ? 'Add putter' : 'Save putter'}
+        {id === null ? t('setup.putters.addPutter') : t('setup.putters.savePutter')}
       </Button>
     </form>
   );

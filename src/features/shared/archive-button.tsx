@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useTransition } from 'react';
 import { toast } from 'sonner';
 import { Button } from '@/ui/button';
@@ -19,17 +20,24 @@ export function ArchiveButton({
   /** The action that does it. */
   set: (to: { id: string; archived: boolean }) => Promise<ActionResult<null>>;
 }) {
+  const t = useTranslations();
+
   const [busy, begin] = useTransition();
   const change = (next: boolean) =>
     begin(async () => {
       if (!showErrors(await set({ id, archived: next }))) return;
-      toast(next ? `${name} archived. Nothing is deleted.` : `${name} restored.`, {
-        action: { label: 'Undo', onClick: () => change(!next) },
-      });
+      toast(
+        next
+          ? t('shared.archiveButton.archivedNothingIsDeleted', { name })
+          : t('shared.archiveButton.restored', { name }),
+        {
+          action: { label: t('shared.archiveButton.undo'), onClick: () => change(!next) },
+        },
+      );
     });
   return (
     <Button disabled={busy} onClick={() => change(!archived)}>
-      {archived ? 'Restore' : 'Archive'}
+      {archived ? t('shared.archiveButton.restore') : t('shared.archiveButton.archive')}
     </Button>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import clsx from 'clsx';
 import { Link } from '@/ui/link';
 import { usePathname } from 'next/navigation';
@@ -15,15 +16,17 @@ export function Nav({
   places?: string[];
   children?: ReactNode;
 }) {
+  const t = useTranslations();
+
   const path = usePathname();
   const here = (href: string) => (href === '/' ? path === '/' : path.startsWith(href));
   return (
     <nav
-      aria-label="Main menu"
+      aria-label={t('shared.nav.mainMenu')}
       className="fixed inset-x-0 bottom-0 z-20 flex border-t-[length:var(--stroke)] border-ink bg-paper md:sticky md:top-0 md:h-dvh md:w-[148px] md:flex-col md:gap-1 md:border-t-0 md:border-r-[length:var(--stroke)] md:pt-6 md:pb-5 md:pl-6"
     >
       <span className="mb-6 hidden text-[1.25rem] font-[800] tracking-tight [font-stretch:112%] md:block">
-        Dirigo
+        {t('shared.nav.dirigo')}
       </span>
       {PLACES.filter(({ href }) => places.includes(href)).map(({ key, name, href }) => (
         <Link
@@ -42,14 +45,15 @@ export function Nav({
           >
             {key}
           </span>
-          {name}
+          {t(name)}
         </Link>
       ))}
       <div className="mt-auto hidden pr-4 md:grid md:gap-3">
         {children}
         <p className="text-[0.84375rem] leading-relaxed text-ink2">
-          Ctrl K search
-          <br />? shortcuts
+          {t('shared.nav.ctrlKSearch')}
+          <br />
+          {t('shared.nav.shortcuts')}
         </p>
       </div>
     </nav>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { useState, useTransition } from 'react';
 import { toast } from 'sonner';
@@ -36,6 +37,8 @@ export function SecretLink({
   /** What else is asked before it is made. */
   more?: React.ReactNode;
 }) {
+  const t = useTranslations();
+
   const [secret, setSecret] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const made = secret === null ? null : address(secret);
@@ -48,17 +51,18 @@ export function SecretLink({
     begin(async () => {
       if (!showErrors(await end())) return;
       setSecret(null);
-      toast(`The link to ${what} no longer works.`);
+      toast(t('shared.secretLink.theLinkToNoLonger', { what }));
     });
   return (
     <div className="grid justify-items-start gap-2.5">
       {made && (
         <div className="grid gap-3 border-[length:var(--stroke)] border-ink bg-paper p-4">
           <p className="max-w-prose">
-            <strong>Copy it now.</strong> For security the link is shown only once and is not
-            stored.
+            {t.rich('shared.secretLink.copyItNowForSecurity', {
+              strong: (chunks) => <strong>{chunks}</strong>,
+            })}
           </p>
-          <QrCode text={made} label={`QR code for the link to ${what}`} />
+          <QrCode text={made} label={t('shared.secretLink.qRCodeForTheLink', { what })} />
           <p className="text-sm num break-all">{made}</p>
           <div className="flex flex-wrap gap-2.5">
             <Button
@@ -66,14 +70,14 @@ export function SecretLink({
               onClick={() =>
                 void navigator.clipboard
                   .writeText(made)
-                  .then(() => toast(`Link to ${what} copied.`))
+                  .then(() => toast(t('shared.secretLink.linkToCopied', { what })))
               }
             >
-              Copy link
+              {t('shared.secretLink.copyLink')}
             </Button>
             <Button asChild>
               <a href={made} target="_blank" rel="noreferrer">
-                Open link
+                {t('shared.secretLink.openLink')}
               </a>
             </Button>
           </div>
@@ -81,20 +85,28 @@ export function SecretLink({
       )}
       {known && !made && (
         <p className="max-w-prose text-[0.96875rem]">
-          Link created {dayOf(known.madeAt)},{' '}
-          {known.openedAt ? `last opened ${dayOf(known.openedAt)}` : 'not opened yet'}
-          {known.until && `, expires after ${dayOf(new Date(known.until.getTime() - 1))}`}. For
-          security it is shown only once; if it is lost, create a new one.
+          {t('shared.secretLink.linkCreatedLastOpened', {
+            madeAt: dayOf(known.madeAt),
+            openedAt: known.openedAt ? dayOf(known.openedAt) : '',
+            opened: String(!!known.openedAt),
+          })}
+          {known.until &&
+            t('shared.secretLink.expiresAfter', {
+              dayOf: dayOf(new Date(known.until.getTime() - 1)),
+            })}
+          {t('shared.secretLink.forSecurityItIsShown')}
         </p>
       )}
       {more}
       <div className="flex flex-wrap gap-2.5">
         <Button disabled={busy} onClick={makeOne}>
-          {known || made ? 'Replace link' : `Create link to ${what}`}
+          {known || made
+            ? t('shared.secretLink.replaceLink')
+            : t('shared.secretLink.createLinkTo', { what })}
         </Button>
         {(known || made) && (
           <Button kind="quiet" disabled={busy} onClick={endIt}>
-            Revoke link
+            {t('shared.secretLink.revokeLink')}
           </Button>
         )}
       </div>

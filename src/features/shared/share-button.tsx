@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useTransition } from 'react';
 import { toast } from 'sonner';
 import { Button } from '@/ui/button';
@@ -18,6 +19,8 @@ export function ShareButton({
   shared: boolean;
   set: (to: { id: string; shared: boolean }) => Promise<ActionResult<null>>;
 }) {
+  const t = useTranslations();
+
   const [busy, begin] = useTransition();
   return (
     <Button
@@ -25,11 +28,15 @@ export function ShareButton({
       onClick={() =>
         begin(async () => {
           if (!showErrors(await set({ id, shared: !shared }))) return;
-          toast(shared ? `Only you have ${name} now.` : `${name} is shared with all coaches here.`);
+          toast(
+            shared
+              ? t('shared.shareButton.onlyYouHaveNow', { name })
+              : t('shared.shareButton.isSharedWithAllCoaches', { name }),
+          );
         })
       }
     >
-      {shared ? 'Stop sharing' : 'Share'}
+      {shared ? t('shared.shareButton.stopSharing') : t('shared.shareButton.share')}
     </Button>
   );
 }

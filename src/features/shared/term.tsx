@@ -1,16 +1,21 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Popover } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import { GLOSSARY, type GlossaryTerm } from './glossary';
 
 /** A word of art that explains itself, touched or pointed at. */
 export function Term({ name, children }: { name: GlossaryTerm; children?: ReactNode }) {
+  const t = useTranslations();
+
   const [open, setOpen] = useState(false);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger
-        aria-label={`${typeof children === 'string' ? children : name}: what does this mean?`}
+        aria-label={t('shared.term.whatDoesThisMean', {
+          term: typeof children === 'string' ? children : name,
+        })}
         onPointerEnter={({ pointerType }) => pointerType === 'mouse' && setOpen(true)}
         onPointerLeave={({ pointerType }) => pointerType === 'mouse' && setOpen(false)}
         className="inline-block min-h-6 cursor-help px-0.5 leading-6 underline decoration-dotted decoration-2 underline-offset-4"

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { AlertDialog } from 'radix-ui';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
@@ -8,6 +9,8 @@ import { askToLeave, letGo, unsavedNow, useWanted } from './unsaved';
 
 /** Asks before a page is left on which something is not saved: by a link, a key, or back and forward, where the browser lets it be asked. */
 export function UnsavedGuard() {
+  const t = useTranslations();
+
   const router = useRouter();
   const wanted = useWanted();
   useEffect(() => {
@@ -46,14 +49,16 @@ export function UnsavedGuard() {
         <AlertDialog.Overlay className="fixed inset-0 z-50 bg-black/40" />
         <AlertDialog.Content className="fixed top-[20vh] left-1/2 z-50 grid w-[min(92vw,440px)] -translate-x-1/2 gap-4 rounded-[3px] border-2 border-ink bg-sheet p-5">
           <AlertDialog.Title className="text-[1.25rem] num">
-            Leave without saving?
+            {t('shared.unsavedGuard.leaveWithoutSaving')}
           </AlertDialog.Title>
           <AlertDialog.Description className="text-[1rem]">
-            Your changes to {unsavedNow() ?? 'this page'} are not saved yet.
+            {t('shared.unsavedGuard.yourChangesToAreNot', {
+              unsavedNow: unsavedNow() ?? t('shared.unsavedGuard.thisPage'),
+            })}
           </AlertDialog.Description>
           <div className="flex flex-wrap gap-2.5">
             <AlertDialog.Cancel asChild>
-              <Button kind="primary">Stay on this page</Button>
+              <Button kind="primary">{t('shared.unsavedGuard.stayOnThisPage')}</Button>
             </AlertDialog.Cancel>
             <AlertDialog.Action asChild>
               <Button
@@ -65,7 +70,7 @@ export function UnsavedGuard() {
                   if (to && 'entry' in to) window.navigation.traverseTo(to.entry);
                 }}
               >
-                Leave and lose changes
+                {t('shared.unsavedGuard.leaveAndLoseChanges')}
               </Button>
             </AlertDialog.Action>
           </div>

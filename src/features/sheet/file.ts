@@ -1,3 +1,4 @@
+import { getTranslations } from 'next-intl/server';
 import 'server-only';
 import { Problem, getCoach } from '@/data';
 import { fileName } from '../shared/file-name';
@@ -14,7 +15,8 @@ type Params = { params: Promise<{ id: string }> };
 export const sheetFile = (kind: 'pdf' | 'svg') =>
   coachRoute('assistant', async ({ database, principal }, request, { params }: Params) => {
     const { units } = (await getCoach(database, principal)).settings;
-    return answer({ database, principal, units }, request, (await params).id, kind);
+    const t = await getTranslations();
+    return answer({ database, principal, units, t }, request, (await params).id, kind);
   });
 
 async function answer(

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import 'server-only';
 import { format } from '@/ui/when';
 import QRCode from 'qrcode';
@@ -23,6 +24,7 @@ interface Asking {
   database: Database;
   principal: Principal;
   units: UnitPreferences;
+  t: Translate;
 }
 
 /**
@@ -35,13 +37,13 @@ interface Asking {
  * @param leadsTo what the code leads to; the start of a session with the drill when left out
  */
 export async function loadSheet(
-  { database, principal, units }: Asking,
+  { database, principal, units, t }: Asking,
   id: string,
   query: SheetQuery,
   origin: string,
   leadsTo?: string,
 ) {
-  const { name, layout, details, version, own } = await partsOf(id, database, principal);
+  const { name, layout, details, version, own } = await partsOf(t, id, database, principal);
   const student = query.student ? await getStudent(database, principal, query.student) : null;
   const rung = query.rung === undefined ? undefined : details.ladder[query.rung];
   const asked = rung ? onRung(layout, rung) : layout;
@@ -51,6 +53,7 @@ export async function loadSheet(
   const address = `${origin}${leadsTo ?? start}`;
   const { modules } = QRCode.create(address, { errorCorrectionLevel: 'M' });
   const input: SheetInput = {
+    t,
     name,
     version,
     layout: student ? fitted(asked, fittingOf(student)) : asked,
@@ -75,13 +78,13 @@ export async function loadSheet(
 }
 
 /** A drill of the coach's own, or a built-in one. */
-async function partsOf(id: string, database: Database, principal: Principal) {
+async function partsOf(t: Translate, id: string, database: Database, principal: Principal) {
   const { units } = (await getCoach(database, principal)).settings;
   const builtIn = libraryDrill(id, units);
   if (builtIn) {
     const { key: _key, name, layout, ...details } = builtIn;
-    return { name, layout, details, version: 'built in', own: false };
+    return { name, layout, details, version: t('sheet.sheet.builtIn'), own: false };
   }
   const { name, layout, details, version } = await getDrill(database, principal, id);
-  return { name, layout, details, version: `version ${version}`, own: true };
+  return { name, layout, details, version: t('sheet.sheet.version', { version }), own: true };
 }

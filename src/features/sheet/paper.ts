@@ -23,3 +23,7 @@ export const sheetQuery = z.object({
 });
 
 export type SheetQuery = z.infer<typeof sheetQuery>;
+
+/** The style that prints a sheet alone on its paper. */
+export const printStyle = (paper: Paper): string =>
+  `@page{size:${paper.size};margin:0}@media print{main>div{max-width:none!important}}`;

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { Button } from '@/ui/button';
 import { PAPERS } from './paper';
 
@@ -7,10 +8,12 @@ import { PAPERS } from './paper';
  * @param at the address of its PDF
  */
 export function PdfLinks({ at }: { at: string }) {
+  const t = useTranslations();
+
   return Object.values(PAPERS).map(({ id, name }) => (
     <Button key={id} asChild>
       <a href={`${at}?paper=${id}`} download>
-        Download PDF, {name}
+        {t('sheet.pdfLinks.downloadPDF', { name })}
       </a>
     </Button>
   ));

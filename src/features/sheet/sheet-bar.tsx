@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { ArrowLeft, Printer } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
@@ -25,6 +26,8 @@ export function SheetBar({
   students: PickOption[];
   rungs: string[];
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const search = (changes: Partial<SheetQuery>) => {
     const next = { ...query, ...changes };
@@ -42,14 +45,14 @@ export function SheetBar({
         >
           <ArrowLeft size={15} aria-hidden /> {name}
         </Link>
-        <h1>Set-up sheet</h1>
+        <h1>{t('sheet.sheetBar.setUpSheet')}</h1>
       </div>
       {students.length > 0 && (
         <div className="w-[220px]">
           <Pick
-            label="Student"
-            placeholder="Choose a student"
-            options={[{ value: NOBODY, label: 'standard player' }, ...students]}
+            label={t('sheet.sheetBar.student')}
+            placeholder={t('sheet.sheetBar.chooseAStudent')}
+            options={[{ value: NOBODY, label: t('sheet.sheetBar.standardPlayer') }, ...students]}
             value={query.student ?? NOBODY}
             onChange={(value) => go({ student: value === NOBODY ? undefined : value })}
           />
@@ -65,23 +68,23 @@ export function SheetBar({
         </div>
       )}
       <Choice
-        label="Paper"
+        label={t('sheet.sheetBar.paper')}
         value={query.paper}
         onChange={(paper) => go({ paper })}
         options={Object.values(PAPERS).map((paper) => ({ value: paper.id, label: paper.name }))}
       />
       <Button asChild>
         <a href={`/drills/${id}/sheet/svg?${search({})}`} download>
-          Download SVG
+          {t('sheet.sheetBar.downloadSVG')}
         </a>
       </Button>
       <Button asChild>
         <a href={`/drills/${id}/sheet/pdf?${search({})}`} download>
-          Download PDF
+          {t('sheet.sheetBar.downloadPDF')}
         </a>
       </Button>
       <Button kind="primary" onClick={() => window.print()}>
-        <Printer size={17} aria-hidden /> Print
+        <Printer size={17} aria-hidden /> {t('sheet.sheetBar.print')}
       </Button>
     </header>
   );

@@ -1,3 +1,4 @@
+import { t } from 'tests/english';
 import PDFDocument from 'pdfkit';
 import { LIBRARY, libraryDrill } from '@/core/drill';
 import { fitted } from '@/core/layout';
@@ -21,6 +22,7 @@ const measure: Measure = (text, size, cut) => document.font(cut).fontSize(size).
 const inputOf = (key: string, changes: Partial<SheetInput> = {}): SheetInput => {
   const { key: _key, name, layout, ...details } = libraryDrill(key)!;
   return {
+    t,
     name,
     layout,
     details,

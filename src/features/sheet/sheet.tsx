@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import type { ReactNode } from 'react';
 import { makeWindow } from '@/core/green';
 import {
@@ -24,6 +25,7 @@ import type { Cut, Measure } from './wrap';
 
 /** Everything a set-up sheet says. */
 export interface SheetInput {
+  t: Translate;
   name: string;
   version: string;
   layout: Layout;
@@ -74,13 +76,13 @@ export function sheetSvg(
   for (const scale of SCALES) {
     const page = composed(input, { paper, scale, measure });
     if (page.y <= paper.height - MARGIN || scale === SCALES.at(-1)) {
-      return { svg: inked(page.nodes, paper, input.name), scale };
+      return { svg: inked(input.t, page.nodes, paper, input.name), scale };
     }
   }
   throw new RangeError('No scale fits this sheet.');
 }
 
-function inked(nodes: ReactNode[], { width, height }: Paper, name: string): string {
+function inked(t: Translate, nodes: ReactNode[], { width, height }: Paper, name: string): string {
   const svg = svgString(
     <svg
       xmlns="http://www.w3.org/2000/svg"
@@ -89,7 +91,7 @@ function inked(nodes: ReactNode[], { width, height }: Paper, name: string): stri
       height={height}
       fontFamily="Archivo"
       role="img"
-      aria-label={`Set-up sheet: ${name}`}
+      aria-label={t('sheet.sheet.title', { name })}
     >
       <rect width={width} height={height} fill="#ffffff" />
       {nodes}
@@ -124,7 +126,7 @@ function composed(input: SheetInput, setting: Setting): Pen {
 
 function head(pen: Pen, input: SheetInput, setting: Setting, inner: number): void {
   const { scale } = setting;
-  const { student, layout, units, rung, code } = input;
+  const { student, layout, units, rung, code, t } = input;
   const width = inner - CODE - 20;
   const x = MARGIN;
   codeSquare(pen, code, MARGIN + inner - CODE, MARGIN);
@@ -134,7 +136,11 @@ function head(pen: Pen, input: SheetInput, setting: Setting, inner: number): voi
   write(
     pen,
     setting,
-    `${showLength(layout.putt.distance, 'putt', units)}, ${drillWords(layout)}. Green ${ground}.`,
+    t('sheet.sheet.putt', {
+      distance: showLength(layout.putt.distance, 'putt', units),
+      break: drillWords(layout),
+      ground,
+    }),
     {
       x,
       width,
@@ -145,8 +151,11 @@ function head(pen: Pen, input: SheetInput, setting: Setting, inner: number): voi
     pen,
     setting,
     student
-      ? `For ${student.name}: ${fittingWords(student.fitting, units)}.`
-      : `Set up for: ${fittingWords(layout.player, units)}.`,
+      ? t('sheet.sheet.forStudent', {
+          student: student.name,
+          fitting: fittingWords(t, student.fitting, units),
+        })
+      : t('sheet.sheet.setUpFor', { fitting: fittingWords(t, layout.player, units) }),
     {
       x,
       width,
@@ -154,7 +163,7 @@ function head(pen: Pen, input: SheetInput, setting: Setting, inner: number): voi
       cut: student ? 'bold' : 'regular',
     },
   );
-  if (rung) write(pen, setting, `Rung ${rung}.`, { x, width, size: 16 * scale });
+  if (rung) write(pen, setting, t('sheet.sheet.rung', { rung }), { x, width, size: 16 * scale });
   write(pen, setting, [input.version, input.made].filter(Boolean).join(' · '), {
     x,
     width,
@@ -166,14 +175,18 @@ function head(pen: Pen, input: SheetInput, setting: Setting, inner: number): voi
 }
 
 const fittingWords = (
+  t: Translate,
   { hand, headLength, headDepth, school, seated }: Fitting,
   units: UnitPreferences,
 ): string =>
   [
-    `${hand}-handed`,
-    `head ${showLength(headLength, 'across', units)} by ${showLength(headDepth, 'across', units)}`,
-    school === 'arc' ? 'arc' : 'straight stroke',
-    seated && 'seated',
+    t('sheet.sheet.handed', { hand }),
+    t('sheet.sheet.head', {
+      length: showLength(headLength, 'across', units),
+      depth: showLength(headDepth, 'across', units),
+    }),
+    t(school === 'arc' ? 'sheet.sheet.arc' : 'sheet.sheet.straightStroke'),
+    seated && t('sheet.sheet.seated'),
   ]
     .filter(Boolean)
     .join(', ');
@@ -194,7 +207,7 @@ function codeSquare(pen: Pen, { size, dark }: SheetInput['code'], x: number, y: 
 
 const DRAWING = 288;
 
-function drawing(pen: Pen, { layout, units }: SheetInput, inner: number): void {
+function drawing(pen: Pen, { layout, units, t }: SheetInput, inner: number): void {
   const size = { width: inner, height: DRAWING };
   const marks = drawLayout(layout);
   const geometry = fit(marks, {
@@ -207,16 +220,27 @@ function drawing(pen: Pen, { layout, units }: SheetInput, inner: number): void {
   pen.nodes.push(
     <g transform={`translate(${MARGIN} ${pen.y})`}>
       <rect width={inner} height={DRAWING} fill="none" stroke="var(--ink)" strokeWidth={1.2} />
-      <Drawing marks={marks} units={units} geometry={geometry} size={size} clip="sheet-drawing" />
+      <Drawing
+        t={t}
+        marks={marks}
+        units={units}
+        geometry={geometry}
+        size={size}
+        clip="sheet-drawing"
+      />
       <text x={10} y={DRAWING - 10} fontSize={12.5} fill="var(--ink2)" {...FONTS.narrow}>
-        {`pace ${roughLength(layout.putt.past, units)} past, ${Math.round(shareOfHole * 100)} % of the hole usable · width drawn ×${geometry.across}`}
+        {t('sheet.sheet.drawing', {
+          past: roughLength(layout.putt.past, units),
+          share: Math.round(shareOfHole * 100),
+          across: geometry.across,
+        })}
       </text>
     </g>,
   );
   pen.y += DRAWING + 14;
 }
 
-function tape(pen: Pen, { layout, units }: SheetInput, setting: Setting, inner: number): void {
+function tape(pen: Pen, { layout, units, t }: SheetInput, setting: Setting, inner: number): void {
   const { scale } = setting;
   const size = 16.5 * scale;
   const row = size * 1.55;
@@ -250,11 +274,11 @@ function tape(pen: Pen, { layout, units }: SheetInput, setting: Setting, inner: 
         strokeWidth={width}
       />,
     );
-  cell('Tape list from the ball marker, in placing order', MARGIN, 'start', 'narrow', 'ink2');
-  cell('along', columns.along, 'end', 'narrow', 'ink2');
-  cell('left', columns.left, 'end', 'narrow', 'ink2');
-  cell('right', columns.right, 'end', 'narrow', 'ink2');
-  cell('check', right, 'end', 'narrow', 'ink2');
+  cell(t('sheet.sheet.tapeList'), MARGIN, 'start', 'narrow', 'ink2');
+  cell(t('sheet.sheet.along'), columns.along, 'end', 'narrow', 'ink2');
+  cell(t('sheet.sheet.left'), columns.left, 'end', 'narrow', 'ink2');
+  cell(t('sheet.sheet.right'), columns.right, 'end', 'narrow', 'ink2');
+  cell(t('sheet.sheet.check'), right, 'end', 'narrow', 'ink2');
   pen.y += row * 0.92;
   rule('ink', 1.2);
   for (const one of tapeList(layout)) {
@@ -268,14 +292,22 @@ function tape(pen: Pen, { layout, units }: SheetInput, setting: Setting, inner: 
     const aside = asideWords(one, units).replace(/ (left|right)$/, '');
     const middle = aside === 'on the line';
     const column = middle || one.at.across > 0 ? columns.right : columns.left;
-    cell(one.what === 'ball' ? '' : middle ? 'on line' : aside, column, 'end', 'bold');
+    cell(
+      one.what === 'ball' ? '' : middle ? t('sheet.sheet.onLine') : aside,
+      column,
+      'end',
+      'bold',
+    );
     const [check] = one.checks;
     if (check) cell(checkLength(check.metres, units), right, 'end', 'bold', 'line');
     pen.y += row;
     rule('hair', 0.8);
   }
   const [first] = layout.elements.flatMap(({ id }) => sensitivityOf(layout, id).slice(0, 1));
-  const note = `Across is measured to the centre of the tee. Checks are measured inside to inside.${first ? ` Measure most carefully: ${first.label.toLowerCase()}.` : ''}`;
+  const note = t('sheet.sheet.measuring', {
+    known: String(!!first),
+    first: first?.label.toLowerCase() ?? '',
+  });
   pen.y += 3 * scale;
   write(pen, setting, note, {
     x: MARGIN,
@@ -286,11 +318,16 @@ function tape(pen: Pen, { layout, units }: SheetInput, setting: Setting, inner: 
   });
 }
 
-function doing(pen: Pen, { details, layout }: SheetInput, setting: Setting, width: number): void {
+function doing(
+  pen: Pen,
+  { details, layout, t }: SheetInput,
+  setting: Setting,
+  width: number,
+): void {
   const { scale } = setting;
   const size = BODY * scale;
   const x = MARGIN;
-  label(pen, setting, 'Steps', x, width);
+  label(pen, setting, t('sheet.sheet.steps'), x, width);
   details.steps.forEach((step, index) => {
     const y = pen.y;
     write(pen, setting, step, { x: x + 22 * scale, width: width - 22 * scale, size });
@@ -306,11 +343,16 @@ function doing(pen: Pen, { details, layout }: SheetInput, setting: Setting, widt
     pen.y += 2 * scale;
   }
   pen.y += 6 * scale;
-  label(pen, setting, 'What counts', x, width);
+  label(pen, setting, t('sheet.sheet.whatCounts'), x, width);
   write(
     pen,
     setting,
-    `${details.judge} Done: ${ruleWords(details.rule)}; at most ${details.cap.putts} putts or ${details.cap.minutes} minutes.`.trim(),
+    t('sheet.sheet.judged', {
+      judge: details.judge,
+      rule: ruleWords(details.rule),
+      putts: details.cap.putts,
+      minutes: details.cap.minutes,
+    }).trim(),
     {
       x,
       width,
@@ -321,34 +363,37 @@ function doing(pen: Pen, { details, layout }: SheetInput, setting: Setting, widt
 
 function having(
   pen: Pen,
-  { layout, student, details }: SheetInput,
+  { layout, student, details, t }: SheetInput,
   setting: Setting,
   x: number,
   width: number,
 ): void {
   const { scale } = setting;
-  label(pen, setting, 'Kit', x, width);
+  label(pen, setting, t('sheet.sheet.kit'), x, width);
   const kit = [...layoutKit(layout), { item: 'tape' as const, name: KIT.tape.one, count: 1 }];
   for (const { item, name, count } of kit) {
     const missing = student && !student.kit.includes(item);
-    const instead = missing && 'instead' in KIT[item] ? ` (or ${KIT[item].instead})` : '';
-    ticked(pen, setting, `${count} ${name}${instead}`, x, width);
+    const words =
+      missing && 'instead' in KIT[item]
+        ? t('sheet.sheet.orInstead', { count, name, instead: String(KIT[item].instead) })
+        : t('sheet.sheet.kitItem', { count, name });
+    ticked(pen, setting, words, x, width);
   }
   if (details.errors.length > 0) {
     pen.y += 8 * scale;
-    label(pen, setting, 'Common errors', x, width);
+    label(pen, setting, t('sheet.sheet.commonErrors'), x, width);
     for (const error of details.errors) write(pen, setting, error, { x, width, size: 14 * scale });
   }
 }
 
 function cautions(
   pen: Pen,
-  { layout, details }: SheetInput,
+  { layout, details, t }: SheetInput,
   setting: Setting,
   inner: number,
 ): void {
   const { scale } = setting;
-  const all = [...layoutCautions(layout), ...details.cautions, GENERAL];
+  const all = [...layoutCautions(layout), ...details.cautions, t('sheet.sheet.general')];
   const top = pen.y + 4;
   pen.y = top + 8 * scale;
   write(pen, setting, all.join(' '), {
@@ -360,6 +405,3 @@ function cautions(
   pen.y += 6 * scale;
   pen.nodes.push(<rect x={MARGIN} y={top} width={5} height={pen.y - top} fill="var(--line)" />);
 }
-
-const GENERAL =
-  'For practice only. In play, the local rules and the Rules of Golf decide. With pain or dizziness, stop.';

@@ -1,5 +1,7 @@
 'use client';
 
+import type { MessageKey } from '@/words/translate';
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { useRouter } from 'next/navigation';
 import { useTransition } from 'react';
@@ -16,15 +18,17 @@ interface DeviceShown {
   seenAt: Date;
 }
 
-const WAYS: Record<string, string> = {
-  link: 'with a link',
-  phone: 'with a code',
-  passphrase: 'with a passphrase',
-  passkey: 'with a passkey',
+const WAYS: Record<string, MessageKey> = {
+  link: 'signIn.devices.wayLink',
+  phone: 'signIn.devices.wayPhone',
+  passphrase: 'signIn.devices.wayPassphrase',
+  passkey: 'signIn.devices.wayPasskey',
 };
 
 /** The devices that are signed in as this coach, and a way to sign each out. */
 export function Devices({ devices, here }: { devices: DeviceShown[]; here: string | null }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [busy, begin] = useTransition();
   const end = ({ id, name }: DeviceShown) =>
@@ -33,14 +37,10 @@ export function Devices({ devices, here }: { devices: DeviceShown[]; here: strin
       if (id === here) {
         await emptyDevice().catch(() => undefined);
         router.replace('/sign-in');
-      } else toast(`${name} has been signed out.`);
+      } else toast(t('signIn.devices.hasBeenSignedOut', { name }));
     });
   if (devices.length === 0) {
-    return (
-      <p className="text-[1rem]">
-        No device is signed in. Anyone at this machine can use the demo.
-      </p>
-    );
+    return <p className="text-[1rem]">{t('signIn.devices.noDeviceIsSignedIn')}</p>;
   }
   return (
     <ul>
@@ -52,19 +52,26 @@ export function Devices({ devices, here }: { devices: DeviceShown[]; here: strin
           <div>
             <p className="text-[1.0625rem] font-[620]">
               {device.name}
-              {device.id === here && <span className="text-ink2"> · this device</span>}
+              {device.id === here && (
+                <span className="text-ink2"> {t('signIn.devices.thisDevice')}</span>
+              )}
             </p>
             <p className="text-[0.9375rem] text-ink2">
-              last seen {format(device.seenAt, 'd MMMM, HH:mm')} · signed in{' '}
-              {WAYS[device.way] ?? device.way}
+              {t('signIn.devices.lastSeenSignedIn', {
+                date: format(device.seenAt, 'd MMMM, HH:mm'),
+                way: t(WAYS[device.way] ?? 'signIn.devices.wayLink'),
+              })}
             </p>
           </div>
           <Button
             disabled={busy}
-            aria-label={`Sign out ${device.id === here ? 'this device' : device.name}`}
+            aria-label={t('signIn.devices.signOutThisDevice', {
+              device: device.name,
+              id: String(device.id === here),
+            })}
             onClick={() => end(device)}
           >
-            Sign out
+            {t('signIn.devices.signOut')}
           </Button>
         </li>
       ))}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Smartphone } from 'lucide-react';
 import { usePathname, useSearchParams } from 'next/navigation';
 import { Suspense, useEffect, useState, useTransition } from 'react';
@@ -41,6 +42,8 @@ export function OpenOnPhone(props: { stands: 'in the foot' | 'in a head' | 'in a
 }
 
 function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a menu' }) {
+  const t = useTranslations();
+
   const path = usePathname();
   const query = useSearchParams().toString();
   const [open, setOpen] = useState(false);
@@ -61,15 +64,15 @@ function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a m
   };
   return (
     <SheetDialog
-      title="Open on a phone"
-      sub={code === null ? undefined : 'this page, signed in as you'}
+      title={t('signIn.openOnPhone.openOnAPhone')}
+      sub={code === null ? undefined : t('signIn.openOnPhone.thisPageSignedInAs')}
       open={open}
       onOpen={onOpen}
       returnsFocus={stands === 'in the foot'}
       trigger={
         stands === 'in a head' ? (
           <Button kind="quiet" className="min-h-8 px-1 text-sm text-ink2 max-md:hidden">
-            <Smartphone size={15} aria-hidden /> Open on a phone
+            <Smartphone size={15} aria-hidden /> {t('signIn.openOnPhone.openOnAPhone')}
           </Button>
         ) : stands === 'in the foot' ? (
           <button
@@ -77,26 +80,22 @@ function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a m
             className="flex min-h-11 w-full items-center gap-2 text-left text-[0.875rem] leading-tight font-[620] underline underline-offset-4"
           >
             <Smartphone size={18} aria-hidden className="shrink-0" />
-            <span>Open on a phone</span>
+            <span>{t('signIn.openOnPhone.openOnAPhone')}</span>
           </button>
         ) : (
           <Button className="min-h-12">
-            <Smartphone size={17} aria-hidden /> Open on a phone
+            <Smartphone size={17} aria-hidden /> {t('signIn.openOnPhone.openOnAPhone')}
           </Button>
         )
       }
     >
       {code === null && (
         <div className="mt-3 grid max-w-prose gap-2 text-[1rem]">
-          <p>
-            Phones cannot reach this server, because it accepts connections only from this machine.
-            Stop it and start it with
+          <p>{t('signIn.openOnPhone.phonesCannotReachThisServer')}</p>
+          <p className="border border-rule bg-paper px-3 py-2 num">
+            {t('signIn.openOnPhone.npmStartNetwork')}
           </p>
-          <p className="border border-rule bg-paper px-3 py-2 num">npm start -- --network</p>
-          <p className="text-ink2">
-            It then explains, step by step, what to do the first time on a phone. The phone must be
-            on the same wireless network.
-          </p>
+          <p className="text-ink2">{t('signIn.openOnPhone.itThenExplainsStepBy')}</p>
         </div>
       )}
       {code && (
@@ -104,36 +103,37 @@ function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a m
           {left > 0 ? (
             <QrCode
               text={code.address}
-              label="QR code that opens this page on a phone"
+              label={t('signIn.openOnPhone.qRCodeThatOpensThis')}
               size={232}
             />
           ) : (
             <p className="grid size-[232px] place-items-center border-[length:var(--stroke)] border-rule px-6 text-center text-ink2">
-              This code has expired.
+              {t('signIn.openOnPhone.thisCodeHasExpired')}
             </p>
           )}
           <div className="grid gap-2">
-            <p className="text-[1.0625rem]">
-              Point the phone’s camera at the code and tap the link.
-            </p>
+            <p className="text-[1.0625rem]">{t('signIn.openOnPhone.pointThePhonesCameraAt')}</p>
             <p role="timer" className="num text-ink2">
               {left > 0
-                ? `The code works once, for another ${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}.`
-                : 'Each code works once and expires after two minutes.'}
+                ? t('signIn.openOnPhone.theCodeWorksOnceFor', {
+                    floor: Math.floor(left / 60),
+                    padStart: String(left % 60).padStart(2, '0'),
+                  })
+                : t('signIn.openOnPhone.eachCodeWorksOnceAnd')}
             </p>
             <div className="flex flex-wrap gap-2.5">
               <Button disabled={busy} onClick={make}>
-                New code
+                {t('signIn.openOnPhone.newCode')}
               </Button>
               <Button
                 kind="quiet"
                 onClick={() =>
                   void navigator.clipboard
                     .writeText(code.address)
-                    .then(() => toast('Address copied.'))
+                    .then(() => toast(t('signIn.openOnPhone.addressCopied')))
                 }
               >
-                Copy address
+                {t('signIn.openOnPhone.copyAddress')}
               </Button>
             </div>
           </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { startAuthentication } from '@simplewebauthn/browser';
 import { useEffect, useState, useTransition } from 'react';
 import { Button } from '@/ui/button';
@@ -9,6 +10,8 @@ import { askPasskey, signInByPassphrase, signInByPasskey } from './actions';
 
 /** Signing in where one is not: by passphrase or by a passkey. A link or a code signs in by itself. */
 export function SignInForm({ to }: { to: string }) {
+  const t = useTranslations();
+
   const [name, setName] = useState('');
   const [passphrase, setPassphrase] = useState('');
   const [fields, setFields] = useState<Record<string, string>>({});
@@ -30,7 +33,7 @@ export function SignInForm({ to }: { to: string }) {
       if (!asked.ok) return setWrong(asked.message);
       const options = asked.value;
       const response = await startAuthentication({ optionsJSON: options }).catch(() => null);
-      if (!response) return setWrong('No passkey was used.');
+      if (!response) return setWrong(t('signIn.signInForm.noPasskeyWasUsed'));
       const result = await signInByPasskey({ ...response });
       if (result.ok) return enter();
       setWrong(result.message);
@@ -51,14 +54,14 @@ export function SignInForm({ to }: { to: string }) {
         </p>
       )}
       <TextField
-        label="Your name"
+        label={t('signIn.signInForm.yourName')}
         autoComplete="username"
         value={name}
         onChange={(event) => setName(event.target.value)}
         error={fields.name}
       />
       <TextField
-        label="Passphrase"
+        label={t('signIn.signInForm.passphrase')}
         type="password"
         autoComplete="current-password"
         value={passphrase}
@@ -67,10 +70,10 @@ export function SignInForm({ to }: { to: string }) {
       />
       <div className="flex flex-wrap gap-3">
         <Button kind="primary" type="submit" disabled={busy}>
-          Sign in
+          {t('signIn.signInForm.signIn')}
         </Button>
         <Button disabled={busy} onClick={byPasskey}>
-          Sign in with a passkey
+          {t('signIn.signInForm.signInWithAPasskey')}
         </Button>
       </div>
     </form>

@@ -1,11 +1,14 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useState, useTransition } from 'react';
 import { Button } from '@/ui/button';
 import { signInByLink } from './actions';
 
 /** One touch signs this device in: opening the link alone does not, as what looks ahead at links would use it up. */
 export function SignInHere({ secret }: { secret: string }) {
+  const t = useTranslations();
+
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   return (
@@ -27,7 +30,7 @@ export function SignInHere({ secret }: { secret: string }) {
           })
         }
       >
-        Sign in on this device
+        {t('signIn.signInHere.signInOnThisDevice')}
       </Button>
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { startRegistration } from '@simplewebauthn/browser';
 import { format } from '@/ui/when';
 import { useState, useTransition } from 'react';
@@ -27,6 +28,8 @@ export function WaysIn({
   /** This server is reached by a name, as passkeys need. */
   named: boolean;
 }) {
+  const t = useTranslations();
+
   const [busy, begin] = useTransition();
   const [typed, setTyped] = useState({ passphrase: '', again: '' });
   const [fields, setFields] = useState<Record<string, string>>({});
@@ -39,7 +42,7 @@ export function WaysIn({
       if (!result.ok && Object.keys(result.fields).length > 0) return;
       if (!showErrors(result)) return;
       setTyped({ passphrase: '', again: '' });
-      toast.success('Passphrase saved. Only its hash is stored.');
+      toast.success(t('signIn.waysIn.passphraseSavedOnlyItsHash'));
     });
   const make = () =>
     begin(async () => {
@@ -52,7 +55,7 @@ export function WaysIn({
         return;
       }
       if (showErrors(await keepPasskey({ ...response }))) {
-        toast.success('Passkey saved.');
+        toast.success(t('signIn.waysIn.passkeySaved'));
       }
     });
   return (
@@ -66,19 +69,19 @@ export function WaysIn({
         }}
       >
         <h3 className="text-[1.0625rem] font-[640]">
-          {passphrase ? 'Your passphrase' : 'Passphrase'}
+          {passphrase ? t('signIn.waysIn.yourPassphrase') : t('signIn.waysIn.passphrase')}
         </h3>
         <TextField
-          label={passphrase ? 'New passphrase' : 'Passphrase'}
+          label={passphrase ? t('signIn.waysIn.newPassphrase') : t('signIn.waysIn.passphrase')}
           type="password"
           autoComplete="new-password"
           value={typed.passphrase}
           onChange={set('passphrase')}
-          hint="at least 12 characters"
+          hint={t('signIn.waysIn.atLeast12Characters')}
           error={fields.passphrase}
         />
         <TextField
-          label="Repeat passphrase"
+          label={t('signIn.waysIn.repeatPassphrase')}
           type="password"
           autoComplete="new-password"
           value={typed.again}
@@ -87,7 +90,7 @@ export function WaysIn({
         />
         <div className="flex flex-wrap gap-2.5">
           <Button type="submit" disabled={busy}>
-            {passphrase ? 'Change passphrase' : 'Save passphrase'}
+            {passphrase ? t('signIn.waysIn.changePassphrase') : t('signIn.waysIn.savePassphrase')}
           </Button>
           {passphrase && (
             <Button
@@ -95,24 +98,28 @@ export function WaysIn({
               disabled={busy}
               onClick={() =>
                 begin(async () => {
-                  if (showErrors(await dropPassphrase(null))) toast('Passphrase removed.');
+                  if (showErrors(await dropPassphrase(null)))
+                    toast(t('signIn.waysIn.passphraseRemoved'));
                 })
               }
             >
-              Remove passphrase
+              {t('signIn.waysIn.removePassphrase')}
             </Button>
           )}
         </div>
       </form>
-      <section className="grid justify-items-start gap-2" aria-label="Passkeys">
-        <h3 className="text-[1.0625rem] font-[640]">Passkeys</h3>
+      <section className="grid justify-items-start gap-2" aria-label={t('signIn.waysIn.passkeys')}>
+        <h3 className="text-[1.0625rem] font-[640]">{t('signIn.waysIn.passkeys')}</h3>
         {passkeys.map(({ id, name, madeAt, usedAt }) => (
           <p key={id} className="flex flex-wrap items-center gap-2.5">
             <span>
               {name}
               <span className="text-ink2">
-                , added {format(madeAt, 'd MMMM')}
-                {usedAt ? `, last used ${format(usedAt, 'd MMMM')}` : ''}
+                {t('signIn.waysIn.addedLastUsed', {
+                  added: format(madeAt, 'd MMMM'),
+                  used: String(!!usedAt),
+                  lastUsed: usedAt ? format(usedAt, 'd MMMM') : '',
+                })}
               </span>
             </span>
             <Button
@@ -120,23 +127,23 @@ export function WaysIn({
               disabled={busy}
               onClick={() =>
                 begin(async () => {
-                  if (showErrors(await removePasskey(id))) toast('Passkey removed.');
+                  if (showErrors(await removePasskey(id))) toast(t('signIn.waysIn.passkeyRemoved'));
                 })
               }
             >
-              Remove
+              {t('signIn.waysIn.remove')}
             </Button>
           </p>
         ))}
         {named ? (
           <Button disabled={busy} onClick={make}>
-            Create passkey on this device
+            {t('signIn.waysIn.createPasskeyOnThisDevice')}
           </Button>
         ) : (
           <p className="max-w-prose text-[0.9375rem] text-ink2">
-            A passkey works only at an address with a name. To create one, open Dirigo by its name
-            and not by its number. On this machine the name is{' '}
-            <span className="num">localhost</span>.
+            {t.rich('signIn.waysIn.aPasskeyWorksOnlyAt', {
+              span: (chunks) => <span className="num">{chunks}</span>,
+            })}
           </p>
         )}
       </section>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useState, useTransition } from 'react';
 import { Button } from '@/ui/button';
 import { TextField } from '@/ui/field';
@@ -7,6 +8,8 @@ import { answerHomework } from './homework-actions';
 
 /** The coach's answer, in a line. */
 export function AnswerWord({ homework, given }: { homework: string; given: string }) {
+  const t = useTranslations();
+
   const [busy, run] = useTransition();
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string>();
@@ -30,14 +33,14 @@ export function AnswerWord({ homework, given }: { homework: string; given: strin
     >
       <div className="min-w-0 flex-1 basis-60">
         <TextField
-          label={`Reply to ${given}`}
+          label={t('students.answerWord.replyTo', { given })}
           value={text}
           onChange={(event) => setText(event.target.value)}
           error={wrong}
         />
       </div>
       <Button type="submit" disabled={busy}>
-        Send reply
+        {t('students.answerWord.sendReply')}
       </Button>
     </form>
   );

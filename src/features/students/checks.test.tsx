@@ -1,4 +1,4 @@
-import { renderToStaticMarkup } from 'react-dom/server';
+import { htmlOf } from 'tests/english';
 import { likelyLarger, rateOf, type Check } from '@/core/coaching';
 import { Checks } from './checks';
 
@@ -16,7 +16,7 @@ const check = (rates: [right: number, of: number][]): Check => {
   const change = sessions.length > 1 ? { then, now, better: likelyLarger(now, then) } : null;
   return { question: 'Head still', good: 'Still', sessions, all, change, effect: null };
 };
-const shown = (checks: Check[]) => renderToStaticMarkup(<Checks checks={checks} />);
+const shown = (checks: Check[]) => htmlOf(<Checks checks={checks} />);
 
 describe('what was looked for', () => {
   it('is not there where nothing was', () => expect(shown([])).toBe(''));

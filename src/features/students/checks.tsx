@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { checkWords, effectOfCheckWords, type Check } from '@/core/coaching';
 
@@ -7,16 +8,16 @@ const LINE = 8;
 
 /** What coaches looked for with their own eyes, over the weeks; nothing where nothing was. */
 export function Checks({ checks }: { checks: Check[] }) {
+  const t = useTranslations();
+
   if (checks.length === 0) return null;
   return (
     <section
-      aria-label="Checks by eye"
+      aria-label={t('students.checks.checksByEye')}
       className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
     >
-      <h2 className="mb-1 text-[1.25rem] num">Checks by eye, over the weeks</h2>
-      <p className="mb-3 text-sm text-ink2">
-        One line per session shows its 80 % interval, from never (bottom) to always (top).
-      </p>
+      <h2 className="mb-1 text-[1.25rem] num">{t('students.checks.checksByEyeOverThe')}</h2>
+      <p className="mb-3 text-sm text-ink2">{t('students.checks.oneLinePerSessionShows')}</p>
       <ul className="grid gap-x-10 gap-y-5 lg:grid-cols-2">
         {checks.map((check) => (
           <li
@@ -39,6 +40,8 @@ export function Checks({ checks }: { checks: Check[] }) {
 }
 
 function Rates({ check: { sessions, question } }: { check: Check }) {
+  const t = useTranslations();
+
   const shown = sessions.slice(-20);
   const y = (share: number) => LINE + (1 - share) * (HEIGHT - 2 * LINE);
   const x = (index: number) => ((index + 0.5) / shown.length) * WIDTH;
@@ -48,7 +51,12 @@ function Rates({ check: { sessions, question } }: { check: Check }) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       className="w-full max-w-[260px] bg-sheet"
       role="img"
-      aria-label={`${question}: ${shown.length} ${shown.length === 1 ? 'session' : 'sessions'}, ${format(first.at, 'd MMM')} to ${format(last.at, 'd MMM yyyy')}`}
+      aria-label={t('students.checks.sessionTo', {
+        question,
+        shown: shown.length,
+        date: format(first.at, 'd MMM'),
+        date2: format(last.at, 'd MMM yyyy'),
+      })}
     >
       {[0, 0.5, 1].map((share) => (
         <line key={share} x1={0} x2={WIDTH} y1={y(share)} y2={y(share)} className="stroke-hair" />

@@ -1,13 +1,16 @@
+import { useTranslations } from 'next-intl';
 import { Link } from '@/ui/link';
 import type { Finding } from '@/core/coaching';
 import { asSentence, showChance } from '@/core/units';
 
 /** What a player's misses say: each with its numbers, how sure it is, and the drills for it and against it. */
 export function Findings({ findings, student }: { findings: Finding[]; student: string }) {
+  const t = useTranslations();
+
   if (findings.length === 0) {
     return (
       <p className="text-[1rem] text-ink2">
-        There is no clear pattern in {student}’s misses yet: none is more than 85 % likely.
+        {t('students.findings.thereIsNoClearPattern', { student })}
       </p>
     );
   }
@@ -18,13 +21,16 @@ export function Findings({ findings, student }: { findings: Finding[]; student: 
           <p className="text-[1.0625rem]">
             <strong>{seen}</strong>{' '}
             <span className="text-ink2">
-              {asSentence(showChance(probability))} sure, {putts} putts.
+              {t('students.findings.surePutts', {
+                asSentence: asSentence(showChance(probability)),
+                putts,
+              })}
             </span>
           </p>
           <p className="mt-0.5 text-[1rem]">{cause}</p>
           {drills.length > 0 && (
             <p className="mt-1 text-[1rem]">
-              Drills for this:{' '}
+              {t('students.findings.drillsForThis')}{' '}
               {drills.map((drill, index) => (
                 <span key={drill.key}>
                   {index > 0 && ', '}
@@ -41,7 +47,9 @@ export function Findings({ findings, student }: { findings: Finding[]; student: 
           )}
           {avoid.length > 0 && (
             <p className="mt-0.5 text-[0.9375rem] text-ink2">
-              Avoid for now: {avoid.map(({ name }) => name).join(', ')}.
+              {t('students.findings.avoidForNow', {
+                avoid: avoid.map(({ name }) => name).join(', '),
+              })}
             </p>
           )}
         </li>

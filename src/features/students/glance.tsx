@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { quantityOf } from '@/core/quantity';
 import type { Student } from '@/data';
 import type { ScoreTold } from '../reckoning/history';
@@ -19,6 +20,8 @@ export function Glance({
   scores: ScoreTold[];
   changes: Changes;
 }) {
+  const t = useTranslations();
+
   const last = scores.at(-1)!;
   const basis = basisOfAll(scores);
   const reach = sharedReach(
@@ -54,15 +57,17 @@ export function Glance({
       <div className="divide-y divide-hair">
         {RULED.flatMap(rulerOf)}
         <p className="bg-sheet px-4 py-2 text-sm text-ink2 md:px-7">
-          The bar is the <Term name="window" />: 8 of 10 putts fall inside it. Its pale ends are the{' '}
-          <Term name="80 % interval" />. The ring is the <Term name="bias" />. The blue lines are
-          good enough for 8 ft, and all five rulers share that scale: work on the bar that reaches
-          farthest past them.
+          {t('students.glance.theBarIsThe')} <Term name="window" />
+          {t('students.glance.n8Of10PuttsFall')} <Term name="80 % interval" />
+          {t('students.glance.theRingIsThe')} <Term name="bias" />
+          {t('students.glance.theBlueLinesAreGood')}
         </p>
         {more.length > 0 && (
           <details>
             <summary className="cursor-pointer bg-sheet px-5 py-3 text-[1.0625rem] font-[620] md:px-7">
-              {more.length === 1 ? nameOf(more[0]!) : `${more.length} more measurements`}
+              {more.length === 1
+                ? nameOf(more[0]!)
+                : t('students.glance.moreMeasurements', { more: more.length })}
             </summary>
             <div className="divide-y divide-hair border-t border-hair">{more.flatMap(rulerOf)}</div>
           </details>

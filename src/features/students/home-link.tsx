@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useState } from 'react';
 import { DayField } from '@/ui/day-field';
 import { SecretLink, type LinkKnown } from '../shared/secret-link';
@@ -18,12 +19,14 @@ export function HomeLink({
   /** Where students reach their pages; null while only this machine does. */
   origin: string | null;
 }) {
+  const t = useTranslations();
+
   const [lastDay, setLastDay] = useState('');
   const [error, setError] = useState<string>();
   return (
     <div className="grid gap-2.5">
       <SecretLink
-        what={`${given}’s page`}
+        what={t('students.homeLink.sPage', { given })}
         known={known}
         address={(secret) => `${origin ?? window.location.origin}/home/${secret}`}
         make={async () => {
@@ -34,19 +37,17 @@ export function HomeLink({
         end={() => endHomeLink(studentId)}
         more={
           <DayField
-            label="Last day the new link works"
+            label={t('students.homeLink.lastDayTheNewLink')}
             value={lastDay}
             onChange={setLastDay}
-            hint="Leave empty for no expiry"
+            hint={t('students.homeLink.leaveEmptyForNoExpiry')}
             error={error}
           />
         }
       />
       <p className="text-sm text-ink2">
-        Anyone with the link can see {given}’s homework and dates, and can log for it, but nothing
-        else.
-        {origin === null &&
-          ' It opens only on this machine until Dirigo is started for the network.'}
+        {t('students.homeLink.anyoneWithTheLinkCan', { given })}
+        {origin === null && t('students.homeLink.itOpensOnlyOnThis')}
       </p>
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
@@ -31,6 +32,8 @@ export function HomeworkForm({
   drills: HomeDrill[];
   values: HomeworkValues;
 }) {
+  const t = useTranslations();
+
   const { register, control, handleSubmit, setError, setValue, reset, formState } =
     useForm<HomeworkValues>({
       resolver: zodResolver(homeworkForm),
@@ -42,7 +45,7 @@ export function HomeworkForm({
   const chosen = drills.find(({ value }) => value === drillId);
   const save = handleSubmit(async (typed) => {
     if (!showErrors(await give({ ...typed, studentId }), setError)) return;
-    toast.success('Homework assigned. It is on the student’s page.');
+    toast.success(t('students.homeworkForm.homeworkAssignedItIsOn'));
     reset(values);
   });
   return (
@@ -50,8 +53,8 @@ export function HomeworkForm({
       <PickField
         control={control}
         name="drillId"
-        label="Drill"
-        placeholder="Choose a drill for home"
+        label={t('students.homeworkForm.drill')}
+        placeholder={t('students.homeworkForm.chooseADrillForHome')}
         options={drills}
         onChosen={(value) =>
           setValue('rung', drills.find((one) => one.value === value)?.teaches ?? null)
@@ -68,7 +71,7 @@ export function HomeworkForm({
       )}
       <div className="grid gap-x-5 gap-y-4 sm:grid-cols-2">
         <TextField
-          label="Times per week"
+          label={t('students.homeworkForm.timesPerWeek')}
           type="number"
           inputMode="numeric"
           {...register('timesAWeek', { valueAsNumber: true })}
@@ -76,18 +79,18 @@ export function HomeworkForm({
           className="max-w-24"
         />
         <span className="max-sm:hidden" aria-hidden />
-        <FormDay control={control} name="from" label="Start date" />
-        <FormDay control={control} name="until" label="End date" />
+        <FormDay control={control} name="from" label={t('students.homeworkForm.startDate')} />
+        <FormDay control={control} name="until" label={t('students.homeworkForm.endDate')} />
       </div>
       <NotesField
-        label="Message to the student"
+        label={t('students.homeworkForm.messageToTheStudent')}
         rows={2}
         {...register('note')}
         error={errors.note?.message}
       />
       <div>
         <Button kind="primary" type="submit" disabled={isSubmitting}>
-          Assign
+          {t('students.homeworkForm.assign')}
         </Button>
       </div>
     </form>

@@ -1,3 +1,5 @@
+import { getTranslations } from 'next-intl/server';
+import type { Translate } from '@/words/translate';
 import { dayIn, dayWords } from '@/core/calendar';
 import { adherenceOf } from '@/core/planning';
 import {
@@ -39,6 +41,8 @@ export async function HomeworkList({
   zone: string;
   at: Date;
 }) {
+  const t = await getTranslations();
+
   const today = dayIn(at, zone);
   const rows = await Promise.all(
     homework.map(async (work) => ({
@@ -57,10 +61,16 @@ export async function HomeworkList({
               <div>
                 <p className="text-[1.125rem] font-[640]">{drill.name}</p>
                 <p className="text-[0.9375rem] text-ink2">
-                  {work.timesAWeek === 1 ? 'once' : `${work.timesAWeek} times`} a week,{' '}
-                  {dayWords(work.from)} to {dayWords(work.until)}
-                  {work.rung !== null && ` · rung ${work.rung + 1}`}
-                  {work.endedAt && ` · ended ${dayWords(dayIn(work.endedAt, zone))}`}
+                  {t('students.homeworkList.onceAWeekTo', {
+                    timesAWeek: work.timesAWeek,
+                    from: dayWords(work.from),
+                    until: dayWords(work.until),
+                  })}
+                  {work.rung !== null && t('students.homeworkList.rung', { rung: work.rung + 1 })}
+                  {work.endedAt &&
+                    t('students.homeworkList.ended', {
+                      endedAt: dayWords(dayIn(work.endedAt, zone)),
+                    })}
                 </p>
               </div>
               {going && <EndWork id={work.id} name={drill.name} />}
@@ -68,13 +78,14 @@ export async function HomeworkList({
             <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-1.5">
               {weeks.map((week) => (
                 <li key={week.from} className="text-sm text-ink2">
-                  <WeekMarks week={week} /> {week.now ? 'this week' : dayWords(week.from)}
+                  <WeekMarks week={week} />{' '}
+                  {week.now ? t('students.homeworkList.thisWeek') : dayWords(week.from)}
                 </li>
               ))}
             </ul>
             <p className="mt-2 text-[1rem]">
-              {asked > 0 ? `${done} of ${asked} done in past weeks. ` : ''}
-              {effects[work.id] && effectWords(effects[work.id]!)}
+              {asked > 0 ? t('students.homeworkList.ofDoneInPastWeeks', { done, asked }) : ''}
+              {effects[work.id] && effectWords(t, effects[work.id]!)}
             </p>
             {words.some(({ homeworkId }) => homeworkId === work.id) && (
               <div className="mt-3 grid gap-3">
@@ -94,8 +105,8 @@ export async function HomeworkList({
 }
 
 /** What has changed of a skill since a day; beside the homework, not because of it. */
-function effectWords({ skill, change }: Effect): string {
+function effectWords(t: Translate, { skill, change }: Effect): string {
   const name = nameOf(skill);
-  if (!change) return `${name}: nothing to compare yet.`;
-  return `${name} since then: ${changeWords(change)}.`;
+  if (!change) return t('students.homeworkList.nothingToCompareYet', { name });
+  return t('students.homeworkList.sinceThen', { name, change: changeWords(change) });
 }

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { Link } from '@/ui/link';
 import { changeName, setupChanges } from '@/core/coaching';
@@ -31,6 +32,8 @@ export function InDepth({
   layout: Layout;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const shown = scores.flatMap(({ smoothed, carried, alone, ...score }) => {
     const own = [smoothed[skill], carried[skill], alone[skill]];
     const putts = score.basis[skill] ?? 0;
@@ -48,9 +51,12 @@ export function InDepth({
   const hole = makeWindow(layout.putt).right;
   const distance = showLength(layout.putt.distance, 'putt', units);
   return (
-    <section aria-label="Details" className="border-b-[length:var(--stroke)] border-ink py-5">
+    <section
+      aria-label={t('students.inDepth.details')}
+      className="border-b-[length:var(--stroke)] border-ink py-5"
+    >
       <nav
-        aria-label="Skill"
+        aria-label={t('students.inDepth.skill')}
         className="flex flex-wrap gap-x-5 gap-y-1 px-4 text-[1.0625rem] md:px-7"
       >
         {ruledOf(basisOfAll(scores)).map((one) => (
@@ -70,18 +76,19 @@ export function InDepth({
         ))}
       </nav>
       {shown.length === 0 ? (
-        <p className="px-4 py-4 text-ink2 md:px-7">No putts for this skill yet.</p>
+        <p className="px-4 py-4 text-ink2 md:px-7">{t('students.inDepth.noPuttsForThisSkill')}</p>
       ) : (
         <>
           <div className="grid grid-cols-1 gap-4 px-4 pt-4 md:px-7 lg:grid-cols-[minmax(0,1fr)_420px]">
             <div className="flex flex-col">
               <h2 className="mb-1 flex flex-wrap justify-between gap-x-4 cap">
                 <span>
-                  {nameOf(skill)}: the window by session with its 80 % interval, later sessions
-                  taken into account
+                  {t('students.inDepth.theWindowBySessionWith', { skill: nameOf(skill) })}
                 </span>
                 {skill === 'start' && (
-                  <span className="text-hole">– – width of the hole at {distance}</span>
+                  <span className="text-hole">
+                    {t('students.inDepth.widthOfTheHoleAt', { distance })}
+                  </span>
                 )}
               </h2>
               <div className="relative min-h-[290px] flex-1">
@@ -90,16 +97,19 @@ export function InDepth({
                     unit={unit}
                     numbers="in-numbers"
                     marks={changes}
-                    description={`Window over ${shown.length} sessions`}
+                    description={t('students.inDepth.windowOverSessions', { shown: shown.length })}
                     {...(skill === 'start' && {
-                      level: { value: toDegrees(hole), label: `the hole at ${distance}` },
+                      level: {
+                        value: toDegrees(hole),
+                        label: t('students.inDepth.theHoleAt', { distance }),
+                      },
                     })}
                     points={shown.map(({ at, putts, smoothed }) => ({
                       at,
                       low: times(smoothed.window.low),
                       middle: times(smoothed.window.middle),
                       high: times(smoothed.window.high),
-                      note: `${putts} putts that day`,
+                      note: t('students.inDepth.puttsThatDay', { putts }),
                     }))}
                   />
                 </div>
@@ -108,7 +118,9 @@ export function InDepth({
             <Pictures skill={skill} student={student} sessions={sessions} units={units} />
           </div>
           <details id="in-numbers" className="px-4 pt-4 md:px-7">
-            <summary className="cursor-pointer text-[1rem] num">All sessions in numbers</summary>
+            <summary className="cursor-pointer text-[1rem] num">
+              {t('students.inDepth.allSessionsInNumbers')}
+            </summary>
             <div className="mt-3">
               <SkillTable
                 skill={skill}
@@ -116,9 +128,13 @@ export function InDepth({
                 rows={shown.toReversed().flatMap(({ id, at, putts, alone, carried }) => {
                   const name = format(at, 'd MMM yyyy, HH:mm');
                   return [
-                    { name: `${name}, with earlier sessions`, href: null, score: carried },
                     {
-                      name: `${name}, this session alone`,
+                      name: t('students.inDepth.withEarlierSessions', { name }),
+                      href: null,
+                      score: carried,
+                    },
+                    {
+                      name: t('students.inDepth.thisSessionAlone', { name }),
                       href: `/sessions/${id}/review`,
                       putts,
                       score: alone,
@@ -149,6 +165,8 @@ function Pictures({
   sessions: Session[];
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const runs = sessions.flatMap((session) => session.runs);
   if (skill === 'strike' || skill === 'pace') {
     const pointed = ({ elements }: Layout) =>
@@ -174,7 +192,9 @@ function Pictures({
     if (marks.length === 0) return null;
     return skill === 'strike' ? (
       <div>
-        <h2 className="mb-1 cap">The last {marks.length} marks on the face, seen from the front</h2>
+        <h2 className="mb-1 cap">
+          {t('students.inDepth.theLastMarksOnThe', { marks: marks.length })}
+        </h2>
         <FacePicture
           player={{ ...latest.layout.player, hand: student.hand }}
           middle={null}
@@ -185,7 +205,10 @@ function Pictures({
     ) : (
       <div>
         <h2 className="mb-1 cap">
-          {latest.drillName}: where the last {marks.length} putts came to rest
+          {t('students.inDepth.whereTheLastPuttsCame', {
+            drillName: latest.drillName,
+            marks: marks.length,
+          })}
         </h2>
         <FinishPicture layout={latest.layout} units={units} rests={marks} className="h-[250px]" />
       </div>
@@ -196,6 +219,8 @@ function Pictures({
 
 /** How many of a hundred cleared each ball gate, by its gap at its distance. */
 function ClearByGap({ sessions, units }: { sessions: Session[]; units: UnitPreferences }) {
+  const t = useTranslations();
+
   const gates = new Map<string, { gap: number; distance: number; clear: number; of: number }>();
   for (const { layout, putts } of sessions.flatMap(({ runs }) => runs)) {
     for (const piece of layout.elements) {
@@ -215,14 +240,17 @@ function ClearByGap({ sessions, units }: { sessions: Session[]; units: UnitPrefe
   if (rows.length === 0) return null;
   return (
     <div>
-      <h2 className="mb-1 cap">Pass rate by gate</h2>
+      <h2 className="mb-1 cap">{t('students.inDepth.passRateByGate')}</h2>
       <table className="w-full text-[1rem]">
-        <caption className="sr-only">Pass rate by gate</caption>
+        <caption className="sr-only">{t('students.inDepth.passRateByGate')}</caption>
         <tbody>
           {rows.map(({ gap, distance, clear, of }) => (
             <tr key={`${gap} ${distance}`} className="border-b border-hair">
               <td className="py-1.5 pr-3 whitespace-nowrap">
-                {showLength(gap, 'across', units)} at {showLength(distance, 'along', units)}
+                {t('students.inDepth.at', {
+                  gap: showLength(gap, 'across', units),
+                  distance: showLength(distance, 'along', units),
+                })}
               </td>
               <td className="w-full py-1.5">
                 <span
@@ -232,7 +260,7 @@ function ClearByGap({ sessions, units }: { sessions: Session[]; units: UnitPrefe
                 />
               </td>
               <td className="py-1.5 pl-3 text-right num whitespace-nowrap">
-                {clear} of {of}
+                {t('students.inDepth.of', { clear, of })}
               </td>
             </tr>
           ))}

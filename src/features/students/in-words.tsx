@@ -1,3 +1,5 @@
+import { useTranslations } from 'next-intl';
+import type { Translate } from '@/words/translate';
 import { format } from '@/ui/when';
 import { Link } from '@/ui/link';
 import { gateNowOf, type GateNow } from '@/core/layout';
@@ -45,6 +47,8 @@ export function InWords({
   /** Share of putts that the next gate should let through. */
   rate: number;
 }) {
+  const t = useTranslations();
+
   const { scores, layout, changes, settle: more, cold, feel, next } = known;
   const last = scores.at(-1)!;
   const { start } = last.carried;
@@ -58,10 +62,10 @@ export function InWords({
   return (
     <section
       className="grid content-start gap-4 px-4 py-5 md:px-6"
-      aria-label="What the putts show"
+      aria-label={t('students.inWords.whatThePuttsShow')}
     >
       <div>
-        <h2 className="mb-1 cap">What the putts show</h2>
+        <h2 className="mb-1 cap">{t('students.inWords.whatThePuttsShow')}</h2>
         {startKnown ? (
           <>
             <p className="text-[1.125rem] leading-snug">
@@ -70,40 +74,57 @@ export function InWords({
               </strong>
             </p>
             <p className="mt-1 text-ink2">
-              80 % interval of the gate: {across(low)} to {across(high)}.
+              {t('students.inWords.n80IntervalOfTheGate', {
+                across: across(low),
+                across2: across(high),
+              })}
             </p>
           </>
         ) : (
-          <p className="text-ink2">No data on the start line yet.</p>
+          <p className="text-ink2">{t('students.inWords.noDataOnTheStart')}</p>
         )}
         {change && since && (
           <p className="mt-2">
-            Since {format(since, 'd MMMM')}, when it was ±{showDegrees(change.then.window.middle)}{' '}
-            over {change.then.putts} putts, the window {windowSince(change)}.{' '}
-            {more && more.putts > 0 && settleWords(more)}{' '}
+            {t('students.inWords.sinceWhenItWasOver', {
+              date: format(since, 'd MMMM'),
+              middle: showDegrees(change.then.window.middle),
+              putts: change.then.putts,
+              windowSince: windowSince(change),
+            })}{' '}
+            {more && more.putts > 0 && settleWords(t, more)}{' '}
             <Link
               href={`/students/compare?student=${student.id}`}
               className="underline underline-offset-4"
             >
-              Compare then and now, cold and warm, drill by drill
+              {t('students.inWords.compareThenAndNowCold')}
             </Link>
           </p>
         )}
         {cold && (
           <p className="mt-2">
             {cold.larger > 0.8
-              ? `When cold, the window is ${cold.ratio.toFixed(1)} times as wide as when warm. Practise from new spots, with a cost for a miss.`
-              : 'No clear difference between cold and warm.'}
+              ? t('students.inWords.whenColdTheWindowIs', { ratio: cold.ratio.toFixed(1) })
+              : t('students.inWords.noClearDifferenceBetweenCold')}
           </p>
         )}
       </div>
       {known.aim && (
-        <Told title="Aim and stroke" given={given} told={aimWords(known.aim, student.hand)} />
+        <Told
+          title={t('students.inWords.aimAndStroke')}
+          given={given}
+          told={aimWords(known.aim, student.hand)}
+        />
       )}
-      {known.reading && <Told title="Reading" given={given} told={readingWords(known.reading)} />}
+      {known.reading && (
+        <Told
+          title={t('students.inWords.reading')}
+          given={given}
+          told={readingWords(known.reading)}
+        />
+      )}
       {known.relations.length > 0 && (
         <div>
-          <h2 className="mb-1 cap">Linked with the misses</h2>
+          <h2 className="mb-1 cap">{t('students.inWords.linkedWithTheMisses')}</h2>
           <ul className="grid gap-1.5">
             {known.relations.slice(0, MOST_RELATIONS).map((relation) => {
               const { sentence, basis } = relationWords(relation, student.hand);
@@ -111,7 +132,10 @@ export function InWords({
                 <li key={`${relation.done} ${relation.tracked}`}>
                   {sentence}{' '}
                   <span className="text-ink2">
-                    {basis}, {showChance(relation.sure)} sure that they are linked.
+                    {t('students.inWords.sureThatTheyAreLinked', {
+                      basis,
+                      sure: showChance(relation.sure),
+                    })}
                   </span>
                 </li>
               );
@@ -121,17 +145,21 @@ export function InWords({
       )}
       {(unchecked.length > 0 || instruments.length > 0) && (
         <div>
-          <h2 className="mb-1 cap">Instruments</h2>
+          <h2 className="mb-1 cap">{t('students.inWords.instruments')}</h2>
           {unchecked.map((name) => (
             <p key={name}>
-              No gate has checked {name}: how far left or right {given} starts is measured against
-              this sensor only. The spread is certain, the bias is not.{' '}
-              <Link
-                href={`/start?student=${student.id}&drill=${libraryRef('straight-gate')}`}
-                className="underline underline-offset-4"
-              >
-                Hit five putts through a gate to check it
-              </Link>
+              {t('students.inWords.noGateHasChecked')} {name}
+              {t.rich('students.inWords.howFarLeftOrRight', {
+                given,
+                link: (chunks) => (
+                  <Link
+                    href={`/start?student=${student.id}&drill=${libraryRef('straight-gate')}`}
+                    className="underline underline-offset-4"
+                  >
+                    {chunks}
+                  </Link>
+                ),
+              })}
             </p>
           ))}
           {instruments.map((words) => (
@@ -141,8 +169,8 @@ export function InWords({
       )}
       {feel && (
         <div>
-          <h2 className="mb-1 cap">Feel</h2>
-          <p>{feelWords(feel, units)}</p>
+          <h2 className="mb-1 cap">{t('students.inWords.feel')}</h2>
+          <p>{feelWords(t, feel, units)}</p>
         </div>
       )}
       {gate && next && (
@@ -182,19 +210,35 @@ function Told({
 }
 
 /** What more would settle whether it has changed. */
-const settleWords = ({ putts, anew }: ToSettle): string =>
+const settleWords = (t: Translate, { putts, anew }: ToSettle): string =>
   anew
-    ? `About ${putts} more putts would settle it. Treat the first half of them as a new start.`
-    : `About ${putts} more ${putts === 1 ? 'putt' : 'putts'} would settle it.`;
+    ? t('students.inWords.aboutMorePuttsWouldSettle', { putts })
+    : t('students.inWords.aboutMorePuttWouldSettle', { putts });
 
 /** Guesses against what came true, in a sentence or two. */
-function feelWords({ guesses, right, distance }: Feel, units: UnitPreferences): string {
-  const counted = `${right} of ${guesses} guesses were right.`;
+function feelWords(
+  t: Translate,
+  { guesses, right, distance }: Feel,
+  units: UnitPreferences,
+): string {
+  const counted = t('students.inWords.ofGuessesWereRight', { right, guesses });
   if (!distance) return counted;
   const { bias, spread, correlation } = distance;
-  const side = bias > 0 ? 'past where it stopped' : 'short of where it stopped';
-  const tied = correlation === null ? '' : `; agreement ${correlation.toFixed(2)} (1 is perfect)`;
-  return `${counted} On average the guess was ${roughLength(Math.abs(bias), units)} ${side}, give or take ${roughLength(spread, units)}${tied}.`;
+  const side =
+    bias > 0
+      ? t('students.inWords.pastWhereItStopped')
+      : t('students.inWords.shortOfWhereItStopped');
+  const tied =
+    correlation === null
+      ? ''
+      : t('students.inWords.agreement1IsPerfect', { correlation: correlation.toFixed(2) });
+  return t('students.inWords.onAverageTheGuessWas', {
+    counted,
+    abs: roughLength(Math.abs(bias), units),
+    side,
+    spread: roughLength(spread, units),
+    tied,
+  });
 }
 
 function NextGateWords({
@@ -212,30 +256,31 @@ function NextGateWords({
   rate: number;
   href: string;
 }) {
+  const t = useTranslations();
+
   const width = showLength(found.gap, 'across', units);
   const away = showLength(found.distance, 'along', units);
   const now = showLength(gate.gap, 'across', units);
   const apart = found.gap - gate.gap;
   return (
     <div>
-      <h2 className="mb-1 cap">Next gate</h2>
+      <h2 className="mb-1 cap">{t('students.inWords.nextGate')}</h2>
       <p className="text-[1.0625rem]">
-        <strong>
-          {width} at {away}
-        </strong>{' '}
-        lets {Math.round(found.share * 100)} % of {given}’s putts through:{' '}
-        {found.farther
-          ? 'It cannot be narrower, so set it farther out.'
-          : Math.abs(found.distance - gate.distance) > 0.01
-            ? 'the gate of the next drill.'
-            : Math.abs(apart) < 0.0015
-              ? `Stay at last time’s ${now}.`
-              : apart < 0
-                ? `Narrower than last time’s ${now}.`
-                : `Wider than last time’s ${now}.`}
+        {t.rich('students.inWords.atLetsOfSPutts', {
+          width,
+          away,
+          share: Math.round(found.share * 100),
+          given,
+          now,
+          apartBelow: String(apart < 0),
+          absBelow: String(Math.abs(apart) < 0.0015),
+          absAbove: String(Math.abs(found.distance - gate.distance) > 0.01),
+          farther: String(found.farther),
+          strong: (chunks) => <strong>{chunks}</strong>,
+        })}
       </p>
       <p className="mt-1 flex flex-wrap gap-x-3 text-[0.9375rem]">
-        <span className="text-ink2">Pass rate</span>
+        <span className="text-ink2">{t('students.inWords.passRate')}</span>
         {RATES.map((one) => (
           <Link
             key={one}

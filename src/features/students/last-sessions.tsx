@@ -1,9 +1,12 @@
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { Link } from '@/ui/link';
 import { counted, type Session } from '@/data';
 
 /** Sessions of a student, the latest first, with what was putted. */
 export function LastSessions({ sessions }: { sessions: Session[] }) {
+  const t = useTranslations();
+
   return (
     <ul className="text-[1rem]">
       {sessions.slice(0, 6).map(({ id, startedAt, finishedAt, runs }) => (
@@ -15,9 +18,11 @@ export function LastSessions({ sessions }: { sessions: Session[] }) {
             {format(startedAt, 'd MMM')}
           </Link>
           <span className="truncate text-ink2">
-            {[...new Set(runs.map(({ drillName }) => drillName))].join(', ')},{' '}
-            {runs.flatMap((run) => counted(run.putts)).length} putts
-            {finishedAt ? '' : ', unfinished'}
+            {t('students.lastSessions.putts', {
+              value: [...new Set(runs.map(({ drillName }) => drillName))].join(', '),
+              flatMap: runs.flatMap((run) => counted(run.putts)).length,
+              finishedAt: String(!!finishedAt),
+            })}
           </span>
         </li>
       ))}

@@ -1,5 +1,7 @@
 'use client';
 
+import type { MessageKey, Translate } from '@/words/translate';
+import { useTranslations } from 'next-intl';
 import { format } from '@/ui/when';
 import { useState } from 'react';
 import { KIT, type KitId } from '@/core/people';
@@ -14,48 +16,62 @@ export interface Told extends Merged {
   theirs: StudentInput;
 }
 
-const WORDS: Record<string, string> = {
-  left: 'left-handed',
-  right: 'right-handed',
-  arc: 'slight arc',
-  straight: 'straight back and through',
+const WORDS: Record<string, MessageKey> = {
+  left: 'students.meanwhileNote.leftHanded',
+  right: 'students.meanwhileNote.rightHanded',
+  arc: 'students.meanwhileNote.slightArc',
+  straight: 'students.meanwhileNote.straight',
 };
 
 /** What stands in a part, as words. */
-function words(theirs: StudentInput, part: FormPart): string {
+function words(t: Translate, theirs: StudentInput, part: FormPart): string {
   const value = valueAt(theirs, part);
-  if (typeof value === 'boolean') return value ? 'seated' : 'standing';
-  if (typeof value === 'string') return value === '' ? 'nothing' : (WORDS[value] ?? value);
-  return value.map((id) => KIT[id as KitId].one).join(', ') || 'nothing';
+  if (typeof value === 'boolean')
+    return t(value ? 'students.meanwhileNote.seated' : 'students.meanwhileNote.standing');
+  const nothing = t('students.meanwhileNote.nothing');
+  if (typeof value === 'string') {
+    const key = WORDS[value];
+    return key ? t(key) : value || nothing;
+  }
+  return value.map((id) => KIT[id as KitId].one).join(', ') || nothing;
 }
 
 /** Says who changed a student meanwhile, what was taken over, and what both changed: that is the writer's to choose. */
 export function MeanwhileNote({ told, take }: { told: Told; take: (part: FormPart) => void }) {
+  const t = useTranslations();
+
   const [took, setTook] = useState<readonly FormPart[]>([]);
   const { by, at, theirs, taken, both } = told;
   return (
     <section
       role="alert"
-      aria-label="Changed by someone else"
+      aria-label={t('students.meanwhileNote.changedBySomeoneElse')}
       className="grid gap-3 border-[length:var(--stroke)] border-line bg-sheet px-4 py-4"
     >
       <p>
-        <strong>
-          {by || 'Someone'} changed this student at {format(at, 'HH:mm')} while you were editing.
-        </strong>{' '}
-        Your changes are not lost, and nothing is saved yet.
+        {t.rich('students.meanwhileNote.changedThisStudentAtWhile', {
+          by: by || t('students.meanwhileNote.someone'),
+          date: format(at, 'HH:mm'),
+          strong: (chunks) => <strong>{chunks}</strong>,
+        })}
       </p>
       {taken.length > 0 && (
         <p>
-          Updated here, because only they changed it:{' '}
-          {taken.map((part) => `${FORM_PARTS[part]} (${words(theirs, part)})`).join('; ')}.
+          {t('students.meanwhileNote.updatedHereBecauseOnlyThey', {
+            taken: taken
+              .map((part) => `${FORM_PARTS[part]} (${words(t, theirs, part)})`)
+              .join('; '),
+          })}
         </p>
       )}
       {both.map((part) => (
         <div key={part} className="flex flex-wrap items-center justify-between gap-3">
           <p className="max-w-prose">
-            {FORM_PARTS[part]}: you both changed this. Theirs is{' '}
-            <q className="whitespace-pre-wrap">{words(theirs, part)}</q>. Yours is below.
+            {t.rich('students.meanwhileNote.youBothChangedThisTheirs', {
+              part: FORM_PARTS[part],
+              theirs: words(t, theirs, part),
+              q: (chunks) => <q className="whitespace-pre-wrap">{chunks}</q>,
+            })}
           </p>
           <Button
             disabled={took.includes(part)}
@@ -64,11 +80,13 @@ export function MeanwhileNote({ told, take }: { told: Told; take: (part: FormPar
               setTook([...took, part]);
             }}
           >
-            {took.includes(part) ? 'Using theirs' : 'Use theirs'}
+            {took.includes(part)
+              ? t('students.meanwhileNote.usingTheirs')
+              : t('students.meanwhileNote.useTheirs')}
           </Button>
         </div>
       ))}
-      <p>Check the form, then save.</p>
+      <p>{t('students.meanwhileNote.checkTheFormThenSave')}</p>
     </section>
   );
 }

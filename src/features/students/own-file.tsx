@@ -2,6 +2,7 @@ import 'server-only';
 import { stringify } from 'csv-stringify/sync';
 import { strToU8, zipSync } from 'fflate';
 import { renderToStaticMarkup } from 'react-dom/server';
+import { intoEnglish } from '@/words/translator';
 import {
   allOfStudent,
   getCoach,
@@ -17,8 +18,17 @@ import { ReportFile } from './report-file';
 /** The share that the next gate should let through. */
 const TEACHES = 0.7;
 
-const READ_ME =
-  'This file contains everything that is stored about you. report.html what your putts show, for any browser sessions.csv one row per session putts.csv one row per putt: what was logged, where the ball was marked (metres), where it was putted from everything.json everything as it is stored, with every change, when it was made and by whom Times are in UTC. Distances are in metres.\n';
+const READ_ME = [
+  'This file contains everything that is stored about you.',
+  '',
+  'report.html      what your putts show, for any browser',
+  'sessions.csv     one row per session',
+  'putts.csv        one row per putt: what was logged, where the ball was marked, where it was putted from',
+  'everything.json  everything as it is stored, with every change, when it was made and by whom',
+  '',
+  'Times are in UTC. Distances are in metres.',
+  '',
+].join('\n');
 
 const STYLE = `body{font:16px/1.5 system-ui,sans-serif;max-width:46rem;margin:2rem auto;padding:0 1rem;color:#111}
 table{border-collapse:collapse}th,td{text-align:left;padding:.3rem 1rem .3rem 0;border-bottom:1px solid #ccc}`;
@@ -85,6 +95,7 @@ export async function ownFile(
       known={known}
       units={coach.settings.units}
       at={at}
+      t={intoEnglish()}
     />,
   );
   const inOrder = sessions.toReversed();

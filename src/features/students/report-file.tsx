@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import { format } from '@/ui/when';
 import { showLength, type UnitPreferences } from '@/core/units';
 import type { Student } from '@/data';
@@ -12,6 +13,7 @@ export function ReportFile({
   known,
   units,
   at,
+  t,
 }: {
   student: Student;
   coach: string;
@@ -19,28 +21,29 @@ export function ReportFile({
   known: Known | null;
   units: UnitPreferences;
   at: Date;
+  t: Translate;
 }) {
   const basis = known && basisOfAll(known.scores);
   const last = known?.scores.at(-1);
   return (
     <>
-      <h1>{student.name}: how you putt</h1>
+      <h1>{t('students.reportFile.howYouPutt', { student: student.name })}</h1>
       <p>
         {format(at, 'd MMMM yyyy')}
         {coach && ` · ${coach}`}
       </p>
       {!known || !last || !basis ? (
-        <p>Not enough putts yet.</p>
+        <p>{t('students.reportFile.notEnoughPuttsYet')}</p>
       ) : (
         <>
           <table>
             <thead>
               <tr>
-                <th scope="col">skill</th>
-                <th scope="col">8 of 10 putts</th>
-                <th scope="col">80 % interval</th>
-                <th scope="col">bias</th>
-                <th scope="col">based on (putts)</th>
+                <th scope="col">{t('students.reportFile.skill')}</th>
+                <th scope="col">{t('students.reportFile.n8Of10Putts')}</th>
+                <th scope="col">{t('students.reportFile.n80Interval')}</th>
+                <th scope="col">{t('students.reportFile.bias')}</th>
+                <th scope="col">{t('students.reportFile.basedOnPutts')}</th>
               </tr>
             </thead>
             <tbody>
@@ -61,8 +64,8 @@ export function ReportFile({
               })}
             </tbody>
           </table>
-          <h2>What to practise</h2>
-          {known.findings.length === 0 && <p>No clear pattern in the misses yet.</p>}
+          <h2>{t('students.reportFile.whatToPractise')}</h2>
+          {known.findings.length === 0 && <p>{t('students.reportFile.noClearPatternInThe')}</p>}
           <ol>
             {known.findings.map(({ id, seen, cause, drills }) => (
               <li key={id}>
@@ -73,9 +76,11 @@ export function ReportFile({
           </ol>
           {known.next && (
             <p>
-              Next gate: {showLength(known.next.gap, 'across', units)} between the tees,{' '}
-              {showLength(known.next.distance, 'along', units)} from the ball. About{' '}
-              {Math.round(known.next.share * 10)} in 10 putts should go through.
+              {t('students.reportFile.nextGateBetweenTheTees', {
+                gap: showLength(known.next.gap, 'across', units),
+                distance: showLength(known.next.distance, 'along', units),
+                share: Math.round(known.next.share * 10),
+              })}
             </p>
           )}
         </>

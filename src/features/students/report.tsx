@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { ArrowLeft } from 'lucide-react';
 import { format } from '@/ui/when';
 import { Link } from '@/ui/link';
@@ -8,6 +9,8 @@ import { PdfLinks } from '../sheet/pdf-links';
 import { PrintButton } from './print-button';
 import type { Known } from './read-student';
 import { WorthPart } from './worth-part';
+
+const PRINT_STYLE = '@page{size:A4;margin:12mm 10mm}@media print{section{break-inside:avoid}}';
 
 /**
  * What a student takes along: where they are, what it means, what to practise. Nothing that a coach has noted is in it,
@@ -26,11 +29,13 @@ export function Report({
   known: Known;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const { scores, findings, changes, next, worth } = known;
   const first = scores[0]!;
   return (
     <main className="min-h-dvh bg-sheet">
-      <style>{`@page{size:A4;margin:12mm 10mm}@media print{section{break-inside:avoid}}`}</style>
+      <style>{PRINT_STYLE}</style>
       <header className="flex flex-wrap items-center justify-between gap-3 border-b-[length:var(--stroke)] border-ink px-4 py-3 md:px-7 print:hidden">
         <Link
           href={`/students/${student.id}`}
@@ -45,27 +50,26 @@ export function Report({
       </header>
       <div className="mx-auto max-w-[900px] py-5">
         <div className="px-5 md:px-7">
-          <h1>{student.name}: how you putt</h1>
+          <h1>{t('students.report.howYouPutt', { student: student.name })}</h1>
           <p className="text-[1rem] text-ink2">
-            {format(now, 'd MMMM yyyy')}
-            {coach && ` · ${coach}`} · from {scores.length}{' '}
-            {scores.length === 1 ? 'session' : `sessions since ${format(first.at, 'd MMMM')}`}
+            {t('students.report.fromSession', {
+              date: format(now, 'd MMMM yyyy'),
+              coach: coach && ` · ${coach}`,
+              scores: scores.length,
+              date2: format(first.at, 'd MMMM'),
+            })}
           </p>
           <p className="mt-3 max-w-[68ch] text-[1rem]">
-            The middle of each ruler is what you intended. 8 of 10 of your putts fall inside the
-            dark bar. Its pale ends show what is not certain yet. The ring is your average.
+            {t('students.report.theMiddleOfEachRuler')}
           </p>
         </div>
         <div className="mt-3 border-y border-ink">
           <Glance student={student} scores={scores} changes={changes} />
         </div>
-        <section className="px-5 py-4 md:px-7" aria-label="What to practise">
-          <h2 className="mb-2 text-[1.25rem] num">What to practise</h2>
+        <section className="px-5 py-4 md:px-7" aria-label={t('students.report.whatToPractise')}>
+          <h2 className="mb-2 text-[1.25rem] num">{t('students.report.whatToPractise')}</h2>
           {findings.length === 0 && (
-            <p className="text-[1rem]">
-              No clear pattern in the misses yet. Keep using the gate below, with a cold test now
-              and then.
-            </p>
+            <p className="text-[1rem]">{t('students.report.noClearPatternInThe')}</p>
           )}
           <ol className="grid gap-3">
             {findings.slice(0, 3).map(({ id, seen, cause, drills }) => (
@@ -81,9 +85,13 @@ export function Report({
           </ol>
           {next && (
             <p className="mt-3 text-[1rem]">
-              Your next gate: <strong>{showLength(next.gap, 'across', units)}</strong> between the
-              tees, <strong>{showLength(next.distance, 'along', units)}</strong> from the ball.
-              About {Math.round(next.share * 10)} in 10 should go through.
+              {t.rich('students.report.yourNextGateBetweenThe', {
+                gap: showLength(next.gap, 'across', units),
+                distance: showLength(next.distance, 'along', units),
+                share: Math.round(next.share * 10),
+                strong: (chunks) => <strong>{chunks}</strong>,
+                strong2: (chunks) => <strong>{chunks}</strong>,
+              })}
             </p>
           )}
         </section>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Download } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -27,11 +28,13 @@ export function Rights({
   sessions: number;
   putts: number;
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [open, setOpen] = useState(false);
   const [sure, setSure] = useState<'file' | 'erase' | null>(null);
   const [busy, begin] = useTransition();
-  const much = `${sessions} ${sessions === 1 ? 'session' : 'sessions'} and ${putts} ${putts === 1 ? 'putt' : 'putts'}`;
+  const much = t('students.rights.sessionAndPutt', { sessions, putts });
   const [mentions, setMentions] = useState<Mention[]>([]);
   const askToErase = () =>
     begin(async () => {
@@ -45,53 +48,55 @@ export function Rights({
       if (!showErrors(await erase(student))) return;
       await emptyDevice();
       router.replace('/students');
-      toast(`${given} erased: ${much}. The receipt is in Settings.`);
+      toast(t('students.rights.erasedTheReceiptIsIn', { given, much }));
     });
   return (
     <SheetDialog
-      title={`Data stored about ${given}`}
+      title={t('students.rights.dataStoredAbout', { given })}
       sub={much}
       open={open}
       onOpen={(next) => {
         setOpen(next);
         setSure(null);
       }}
-      trigger={<Button>Manage data</Button>}
+      trigger={<Button>{t('students.rights.manageData')}</Button>}
     >
       <div className="mt-3 grid gap-6">
-        <section aria-label="Export everything" className="grid gap-2">
-          <h3 className="text-[1.25rem] num">Export everything</h3>
+        <section aria-label={t('students.rights.exportEverything')} className="grid gap-2">
+          <h3 className="text-[1.25rem] num">{t('students.rights.exportEverything')}</h3>
           <p className="text-[1rem]">
-            Everything stored about {given}, including your notes, in one zip file: tables for a
-            spreadsheet, everything as JSON, and the report.
+            {t('students.rights.everythingStoredAboutIncludingYour', { given })}
           </p>
           {sure === 'file' ? (
             <div className="flex flex-wrap gap-2.5">
               <Button asChild kind="primary">
                 <a href={`/students/${student}/everything`} download onClick={() => setSure(null)}>
-                  <Download size={17} aria-hidden /> Yes, export with notes
+                  <Download size={17} aria-hidden /> {t('students.rights.yesExportWithNotes')}
                 </a>
               </Button>
-              <Button onClick={() => setSure(null)}>Cancel</Button>
+              <Button onClick={() => setSure(null)}>{t('students.rights.cancel')}</Button>
             </div>
           ) : (
             <div>
-              <Button onClick={() => setSure('file')}>Create file</Button>
+              <Button onClick={() => setSure('file')}>{t('students.rights.createFile')}</Button>
             </div>
           )}
         </section>
-        <section aria-label="Erase" className="grid gap-2 border-t border-rule pt-4">
-          <h3 className="text-[1.25rem] num">Erase {given}</h3>
+        <section
+          aria-label={t('students.rights.erase')}
+          className="grid gap-2 border-t border-rule pt-4"
+        >
+          <h3 className="text-[1.25rem] num">{t('students.rights.erase2', { given })}</h3>
           <p className="text-[1rem]">
-            Deletes {much}, appointments, programmes, homework, the page at home and their history,
-            permanently. Older backups still contain the data for up to eight weeks, and restoring
-            one erases it again.
+            {t('students.rights.deletesAppointmentsProgrammesHomeworkThe', { much })}
           </p>
           {sure === 'erase' && mentions.length > 0 && (
             <div className="grid gap-1.5 border-2 border-warn bg-sheet px-3 py-2">
               <p className="text-[1rem]">
-                <strong>{given} is also named here.</strong> Dirigo does not know whether {given} is
-                meant, so this text stays. Change it first:
+                {t.rich('students.rights.isAlsoNamedHereDirigo', {
+                  given,
+                  strong: (chunks) => <strong>{chunks}</strong>,
+                })}
               </p>
               <ul>
                 {mentions.slice(0, SHOWN).map(({ what, words, page }, index) => (
@@ -111,23 +116,27 @@ export function Rights({
                 ))}
               </ul>
               {mentions.length > SHOWN && (
-                <p className="text-[0.9375rem] text-ink2">and {mentions.length - SHOWN} more</p>
+                <p className="text-[0.9375rem] text-ink2">
+                  {t('students.rights.andMore', { mentions: mentions.length - SHOWN })}
+                </p>
               )}
             </div>
           )}
           {sure === 'erase' ? (
             <div className="flex flex-wrap gap-2.5">
               <Button kind="primary" disabled={busy} onClick={eraseNow}>
-                {busy ? 'Erasing…' : `Yes, erase ${given} permanently`}
+                {busy
+                  ? t('students.rights.erasing')
+                  : t('students.rights.yesErasePermanently', { given })}
               </Button>
               <Button disabled={busy} onClick={() => setSure(null)}>
-                Cancel
+                {t('students.rights.cancel')}
               </Button>
             </div>
           ) : (
             <div>
               <Button disabled={busy} onClick={askToErase}>
-                Erase {given}…
+                {t('students.rights.erase3', { given })}
               </Button>
             </div>
           )}

@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { rollRows, type RollTable } from '@/core/coaching';
 import { roughLength, showLength, type UnitPreferences, FOOT } from '@/core/units';
 
@@ -20,6 +21,8 @@ export function Rolls({
   greenSpeed: number;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   if (!table) return null;
   const rows = rollRows(table, DISTANCES[units.long], greenSpeed);
   const share = greenSpeed / (10 * FOOT);
@@ -36,24 +39,25 @@ export function Rolls({
   const speed = showLength(greenSpeed, 'speed', units);
   return (
     <section
-      aria-label="Backstroke and roll"
+      aria-label={t('students.rolls.backstrokeAndRoll')}
       className="border-b-[length:var(--stroke)] border-ink px-4 py-5 md:px-7"
     >
-      <h2 className="mb-1 text-[1.25rem] num">Backstroke and roll</h2>
+      <h2 className="mb-1 text-[1.25rem] num">{t('students.rolls.backstrokeAndRoll')}</h2>
       <p className="mb-3 max-w-prose text-sm text-ink2">
-        {given}’s own figures, from {table.rolls.length} strokes that reached both stops, on a level
-        green with a speed of {speed}. Twice the backstroke rolls the ball four times as far.
+        {t('students.rolls.sOwnFiguresFromStrokes', { given, rolls: table.rolls.length, speed })}
       </p>
       <div className="grid gap-6 sm:grid-cols-[minmax(0,420px)_300px]">
         <table className="w-full text-[1rem]">
-          <caption className="sr-only">Backstroke by distance, {given}</caption>
+          <caption className="sr-only">
+            {t('students.rolls.backstrokeByDistance', { given })}
+          </caption>
           <thead>
             <tr className="border-b border-rule text-left cap">
               <th scope="col" className="py-1">
-                roll
+                {t('students.rolls.roll')}
               </th>
-              <th scope="col">backstroke</th>
-              <th scope="col">8 in 10 finish between</th>
+              <th scope="col">{t('students.rolls.backstroke')}</th>
+              <th scope="col">{t('students.rolls.n8In10FinishBetween')}</th>
             </tr>
           </thead>
           <tbody>
@@ -64,7 +68,10 @@ export function Rolls({
                 </th>
                 <td className="font-[720]">{roughLength(back, units)}</td>
                 <td className="text-ink2">
-                  {roughLength(low, units)} and {roughLength(high, units)}
+                  {t('students.rolls.and', {
+                    low: roughLength(low, units),
+                    high: roughLength(high, units),
+                  })}
                 </td>
               </tr>
             ))}
@@ -74,10 +81,12 @@ export function Rolls({
           viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
           className="w-full bg-sheet"
           role="img"
-          aria-label={`Roll against backstroke, ${table.rolls.length} strokes and the curve through them; the numbers are in the table`}
+          aria-label={t('students.rolls.rollAgainstBackstrokeStrokesAnd', {
+            rolls: table.rolls.length,
+          })}
         >
           <text x={ROOM.left} y={ROOM.top + 9} className="fill-ink2 text-[0.6875rem]">
-            roll, up to {roughLength(most.rolled, units)}
+            {t('students.rolls.rollUpTo', { rolled: roughLength(most.rolled, units) })}
           </text>
           <text
             x={WIDTH - ROOM.right}
@@ -85,7 +94,7 @@ export function Rolls({
             textAnchor="end"
             className="fill-ink2 text-[0.6875rem]"
           >
-            backstroke, up to {roughLength(most.back, units)}
+            {t('students.rolls.backstrokeUpTo', { back: roughLength(most.back, units) })}
           </text>
           <polyline points={curve} fill="none" className="stroke-ink" strokeWidth={2} />
           {table.rolls.map(({ back, rolled }, index) => (

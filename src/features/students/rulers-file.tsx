@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Download } from 'lucide-react';
 import { useRef, type ReactNode } from 'react';
 import { drawingsFile } from '@/ui/drawing-file';
@@ -7,6 +8,8 @@ import { saveText } from '@/ui/save-text';
 
 /** Rulers, and a touch that saves those that are open as a drawing for other programs. */
 export function RulersFile({ name, children }: { name: string; children: ReactNode }) {
+  const t = useTranslations();
+
   const rulers = useRef<HTMLDivElement>(null);
   const save = () => {
     const drawings = [...rulers.current!.querySelectorAll<SVGSVGElement>('svg[role=img]')].filter(
@@ -22,7 +25,7 @@ export function RulersFile({ name, children }: { name: string; children: ReactNo
         onClick={save}
         className="m-2 flex min-h-11 items-center gap-2 px-3 text-[0.9375rem] underline underline-offset-4 md:mx-4 print:hidden"
       >
-        <Download size={16} aria-hidden /> Download rulers (SVG)
+        <Download size={16} aria-hidden /> {t('students.rulersFile.downloadRulersSVG')}
       </button>
     </div>
   );

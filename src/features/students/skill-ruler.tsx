@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { Link } from '@/ui/link';
 import type { Hand } from '@/core/people';
 import { quantityOf } from '@/core/quantity';
@@ -14,8 +15,6 @@ import {
   showInterval,
   type Ruled,
 } from './skill-words';
-
-const GOOD_LABEL = 'good for 8 ft';
 
 /**
  * How far the rulers of several skills reach, in good windows, so that equal lengths are equal shares of what is good enough.
@@ -62,16 +61,18 @@ export function SkillRuler({
   /** One line that opens to the rest, for a phone alone. */
   folds?: true;
 }) {
+  const t = useTranslations();
+
   if (putts === 0) {
     const { words, drill } = quantityOf(skill).told;
     return (
       <section className="flex flex-wrap items-baseline gap-x-6 gap-y-1 bg-sheet px-5 py-4 md:px-7">
         <h2 className="w-[130px] text-[1.25rem] leading-tight num text-ink2">{name}</h2>
         <p className="text-[1rem] text-ink2">
-          No data yet. This needs {words}.{' '}
+          {t('students.skillRuler.noDataYetThisNeeds', { words })}{' '}
           {drill && (
             <Link href={`/drills/${drill}`} className="underline underline-offset-4">
-              View drill
+              {t('students.skillRuler.viewDrill')}
             </Link>
           )}
         </p>
@@ -87,12 +88,12 @@ export function SkillRuler({
       reach={reach}
       folds={folds}
       centre={centreOf(skill)}
-      basis={`${putts} putts`}
+      basis={t('students.skillRuler.putts', { putts })}
       window={score.window}
       bias={ruledBias(skill, score.bias)}
       good={{
         window: good.window,
-        label: ruled ? GOOD_LABEL : 'good',
+        label: t(ruled ? 'students.skillRuler.goodFor8Ft' : 'students.skillRuler.good'),
       }}
       ends={endsOf(skill, hand)}
       value={`±${showAmount(skill, score.window.middle)}`}

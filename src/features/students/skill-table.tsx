@@ -1,3 +1,4 @@
+import { useTranslations } from 'next-intl';
 import { Link } from '@/ui/link';
 import type { Hand } from '@/core/people';
 import { quantityOf, shownUnit } from '@/core/quantity';
@@ -23,6 +24,8 @@ export function SkillTable({
     score: Score;
   }[];
 }) {
+  const t = useTranslations();
+
   const amount = (estimate: Estimate) => (
     <>
       <span className="num">{showAmount(skill, estimate.middle)}</span>{' '}
@@ -48,19 +51,19 @@ export function SkillTable({
     <div
       className="overflow-x-auto"
       role="group"
-      aria-label={`${nameOf(skill)} in numbers`}
+      aria-label={t('students.skillTable.inNumbers', { skill: nameOf(skill) })}
       tabIndex={0}
     >
       <table className="w-full max-w-4xl min-w-[600px] text-[0.9375rem]">
         <caption className="pb-1 text-left cap">
-          {nameOf(skill)}, each number followed by its 80 % interval
+          {t('students.skillTable.eachNumberFollowedByIts', { skill: nameOf(skill) })}
         </caption>
         <thead>
           <tr className="border-b text-left cap">
-            <ColumnHead className="pr-4">from</ColumnHead>
-            <ColumnHead className="pr-4 text-right">putts</ColumnHead>
+            <ColumnHead className="pr-4">{t('students.skillTable.from')}</ColumnHead>
+            <ColumnHead className="pr-4 text-right">{t('students.skillTable.putts')}</ColumnHead>
             <ColumnHead className="pr-4">
-              8-in-10 <Term name="window" />
+              {t('students.skillTable.n8In10')} <Term name="window" />
             </ColumnHead>
             <ColumnHead className="pr-4">
               <Term name="bias" />
@@ -97,7 +100,7 @@ export function SkillTable({
         </tbody>
       </table>
       <div className="py-2">
-        <CopyButton text={plain} label="Copy table" />
+        <CopyButton text={plain} label={t('students.skillTable.copyTable')} />
       </div>
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -31,6 +32,8 @@ export function StudentForm({
   values: StudentInput;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const router = useRouter();
   const [opened, setOpened] = useState({ version, values });
   const [meanwhile, setMeanwhile] = useState<Told | null>(null);
@@ -53,7 +56,7 @@ export function StudentForm({
       setMeanwhile({ by, at, theirs, taken, both });
       return;
     }
-    toast.success('Saved.');
+    toast.success(t('students.studentForm.saved'));
     router.push(`/students/${result.value.id}`);
   });
 
@@ -66,7 +69,7 @@ export function StudentForm({
         />
       )}
       <TextField
-        label="Name"
+        label={t('students.studentForm.name')}
         autoFocus={id === null}
         {...register('name')}
         error={errors.name?.message}
@@ -75,10 +78,10 @@ export function StudentForm({
         <ChoiceField
           control={control}
           name="hand"
-          label="Hand"
+          label={t('students.studentForm.hand')}
           options={[
-            { value: 'right', label: 'Right-handed' },
-            { value: 'left', label: 'Left-handed' },
+            { value: 'right', label: t('students.studentForm.rightHanded') },
+            { value: 'left', label: t('students.studentForm.leftHanded') },
           ]}
         />
         <Controller
@@ -86,12 +89,12 @@ export function StudentForm({
           name="seated"
           render={({ field }) => (
             <Choice
-              label="Posture"
+              label={t('students.studentForm.posture')}
               value={field.value ? 'seated' : 'standing'}
               onChange={(next) => field.onChange(next === 'seated')}
               options={[
-                { value: 'standing', label: 'Standing' },
-                { value: 'seated', label: 'Seated' },
+                { value: 'standing', label: t('students.studentForm.standing') },
+                { value: 'seated', label: t('students.studentForm.seated') },
               ]}
             />
           )}
@@ -99,43 +102,43 @@ export function StudentForm({
         <ChoiceField
           control={control}
           name="level"
-          label="Level"
+          label={t('students.studentForm.level')}
           options={[
-            { value: 'beginner', label: 'Beginner' },
-            { value: 'improving', label: 'Improving' },
-            { value: 'steady', label: 'Steady' },
-            { value: 'advanced', label: 'Advanced' },
+            { value: 'beginner', label: t('students.studentForm.beginner') },
+            { value: 'improving', label: t('students.studentForm.improving') },
+            { value: 'steady', label: t('students.studentForm.steady') },
+            { value: 'advanced', label: t('students.studentForm.advanced') },
           ]}
         />
       </div>
       <div className="grid gap-6 sm:grid-cols-3">
         <TextField
-          label="Putter head, heel to toe"
+          label={t('students.studentForm.putterHeadHeelToToe')}
           inputMode="text"
           {...register('putter.headLength')}
-          hint="112 mm, 4 3/8 in"
+          hint={t('students.studentForm.n112Mm438')}
           error={errors.putter?.headLength?.message}
         />
         <TextField
-          label="Putter head, front to back"
+          label={t('students.studentForm.putterHeadFrontToBack')}
           {...register('putter.headDepth')}
-          hint="A blade is about 25 mm, a deep mallet 90 mm"
+          hint={t('students.studentForm.aBladeIsAbout25')}
           error={errors.putter?.headDepth?.message}
         />
         <TextField
-          label="Lie angle of the shaft"
+          label={t('students.studentForm.lieAngleOfTheShaft')}
           {...register('putter.lieAngle')}
-          hint="Measured from the ground; 70° is common"
+          hint={t('students.studentForm.measuredFromTheGround70')}
           error={errors.putter?.lieAngle?.message}
         />
       </div>
       <ChoiceField
         control={control}
         name="school"
-        label="Preferred stroke"
+        label={t('students.studentForm.preferredStroke')}
         options={[
-          { value: 'arc', label: 'slight arc' },
-          { value: 'straight', label: 'straight back and through' },
+          { value: 'arc', label: t('students.studentForm.slightArc') },
+          { value: 'straight', label: t('students.studentForm.straightBackAndThrough') },
         ]}
       />
       <Controller
@@ -143,7 +146,7 @@ export function StudentForm({
         name="kit"
         render={({ field }) => (
           <Several
-            label="Kit available"
+            label={t('students.studentForm.kitAvailable')}
             options={KIT_IDS.map((value) => ({ value, label: KIT[value].one }))}
             values={field.value}
             onChange={field.onChange}
@@ -151,21 +154,23 @@ export function StudentForm({
         )}
       />
       <TextField
-        label="Groups"
+        label={t('students.studentForm.groups')}
         {...register('groups')}
-        hint="Classes or teams, separated by commas: Tuesday class, juniors"
+        hint={t('students.studentForm.classesOrTeamsSeparatedBy')}
         error={errors.groups?.message}
       />
       <NotesField
-        label="Private notes (only coaches see them)"
+        label={t('students.studentForm.privateNotesOnlyCoachesSee')}
         {...register('notes')}
         error={errors.notes?.message}
       />
       <div className="flex gap-3">
         <Button kind="primary" type="submit" disabled={isSubmitting}>
-          {id === null ? 'Add student' : 'Save student'}
+          {id === null
+            ? t('students.studentForm.addStudent')
+            : t('students.studentForm.saveStudent')}
         </Button>
-        <Button onClick={() => router.back()}>Cancel</Button>
+        <Button onClick={() => router.back()}>{t('students.studentForm.cancel')}</Button>
       </div>
     </form>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { Search } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { SmallRuler } from '@/ui/small-ruler';
@@ -26,9 +27,9 @@ export interface StudentRow extends Omit<StudentLine, 'at'> {
 }
 
 const BY = {
-  name: 'name',
-  'longest away': 'longest away',
-  'most to do': 'widest start-line window',
+  name: 'students.studentList.byName',
+  'longest away': 'students.studentList.byLongestAway',
+  'most to do': 'students.studentList.byMostToDo',
 } as const;
 type By = keyof typeof BY;
 
@@ -47,6 +48,8 @@ function sorted(rows: StudentRow[], by: By): StudentRow[] {
 
 /** Everyone, each with what they do, five small rulers, what has changed, and what comes next. */
 export function StudentList({ rows, archived }: { rows: StudentRow[]; archived: boolean }) {
+  const t = useTranslations();
+
   const [words, setWords] = useState('');
   const [group, setGroup] = useState(ALL);
   const [by, setBy] = useState<By>('name');
@@ -63,29 +66,29 @@ export function StudentList({ rows, archived }: { rows: StudentRow[]; archived: 
     <div className="px-4 py-4 md:px-7">
       <div className="grid grid-cols-2 items-end gap-x-4 gap-y-3 pb-4 lg:grid-cols-[minmax(0,1fr)_220px_220px]">
         <label className="col-span-2 grid gap-1.5 lg:col-span-1">
-          <span className="cap">Search</span>
+          <span className="cap">{t('students.studentList.search')}</span>
           <span className="flex items-center gap-2 border-b-[length:var(--stroke)] border-ink">
             <Search size={17} aria-hidden />
             <input
               type="search"
               value={words}
               onChange={({ target }) => setWords(target.value)}
-              placeholder="name, level or group"
+              placeholder={t('students.studentList.nameLevelOrGroup')}
               className="min-h-11 w-full bg-transparent text-[1.0625rem] num placeholder:font-normal placeholder:text-ink2"
             />
           </span>
         </label>
         <Pick
-          label="Sort by"
-          placeholder="name"
-          options={Object.entries(BY).map(([value, label]) => ({ value, label }))}
+          label={t('students.studentList.sortBy')}
+          placeholder={t('students.studentList.name')}
+          options={Object.entries(BY).map(([value, key]) => ({ value, label: t(key) }))}
           value={by}
           onChange={(value) => setBy(value as By)}
         />
         {groups.length > 0 && (
           <Pick
-            label="Group"
-            placeholder="everyone"
+            label={t('students.studentList.group')}
+            placeholder={t('students.studentList.everyone')}
             options={[
               { value: ALL, label: 'everyone' },
               ...groups.map((value) => ({ value, label: value })),
@@ -96,9 +99,11 @@ export function StudentList({ rows, archived }: { rows: StudentRow[]; archived: 
         )}
       </div>
       {found.length === 0 && (
-        <p className="py-4 text-[1.0625rem]">No student matches your search.</p>
+        <p className="py-4 text-[1.0625rem]">
+          {t('students.studentList.noStudentMatchesYourSearch')}
+        </p>
       )}
-      <ul aria-label="Students" className="border-t border-rule">
+      <ul aria-label={t('students.studentList.students')} className="border-t border-rule">
         {found.map((row) => (
           <Line key={row.id} row={row} archived={archived} />
         ))}
@@ -108,6 +113,8 @@ export function StudentList({ rows, archived }: { rows: StudentRow[]; archived: 
 }
 
 function Line({ row, archived }: { row: StudentRow; archived: boolean }) {
+  const t = useTranslations();
+
   const { id, name, hand, about, groups, says, sure, next, changed, rulers, last } = row;
   return (
     <li className="grid grid-cols-1 gap-x-6 gap-y-2.5 border-b border-rule py-3.5 lg:grid-cols-[minmax(0,1fr)_minmax(380px,0.9fr)_auto] lg:items-center">
@@ -126,10 +133,17 @@ function Line({ row, archived }: { row: StudentRow; archived: boolean }) {
         <p className="text-[1rem]">
           {says} {sure && <span className="text-sm text-ink2">{sure}.</span>}
         </p>
-        {changed && <p className="text-sm text-ink2">Since the last session: {changed}.</p>}
-        {next && <p className="text-sm">Next: {next.words}.</p>}
+        {changed && (
+          <p className="text-sm text-ink2">
+            {t('students.studentList.sinceTheLastSession', { changed })}
+          </p>
+        )}
+        {next && <p className="text-sm">{t('students.studentList.next', { words: next.words })}</p>}
       </div>
-      <ul aria-label={`${name} at a glance`} className="grid grid-cols-5 gap-2.5">
+      <ul
+        aria-label={t('students.studentList.atAGlance', { name })}
+        className="grid grid-cols-5 gap-2.5"
+      >
         {RULED.map((skill) => (
           <SkillInList key={skill} skill={skill} score={rulers[skill]} hand={hand} />
         ))}
@@ -140,7 +154,7 @@ function Line({ row, archived }: { row: StudentRow; archived: boolean }) {
             href={next?.href ?? `/start?student=${id}`}
             aria-label={`Start the next session with ${name.split(' ')[0]}`}
           >
-            Start session
+            {t('students.studentList.startSession')}
           </Link>
         </Button>
       )}
@@ -161,12 +175,14 @@ function SkillInList({
   score: StudentRow['rulers'][string];
   hand: Hand;
 }) {
+  const t = useTranslations();
+
   const name = nameOf(skill);
   if (!score) {
     return (
       <li className="grid content-start gap-0.5 text-[0.8125rem] text-ink2">
         <span className="truncate">{name}</span>
-        <span>no putts yet</span>
+        <span>{t('students.studentList.noPuttsYet')}</span>
       </li>
     );
   }
@@ -183,7 +199,7 @@ function SkillInList({
         bias={bias}
         good={good}
         reach={REACH}
-        label={`${name}: 8 in 10 within ${value}, average towards ${side}`}
+        label={t('students.studentList.n8In10WithinAverage', { name, value, side })}
       />
       <span className="num">{value}</span>
     </li>

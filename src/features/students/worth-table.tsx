@@ -1,13 +1,15 @@
+import type { MessageKey } from '@/words/translate';
+import { useTranslations } from 'next-intl';
 import { USUAL_SLOPE, type Gain, type Worth } from '@/core/coaching';
 import { showChance, showChanceRange, showLength, type UnitPreferences } from '@/core/units';
 import { ColumnHead } from '@/ui/column-head';
 
 /** What the gain is of, as the sentence has it. */
-const SPREAD: Record<Gain['skill'], string> = {
-  start: 'the start line',
-  pace: 'pace',
-  reading: 'the reads',
-};
+const SPREAD = {
+  start: 'students.worthTable.spreadStart',
+  pace: 'students.worthTable.spreadPace',
+  reading: 'students.worthTable.spreadReading',
+} as const satisfies Record<Gain['skill'], MessageKey>;
 
 /** How often putts go in by distance, now and at the first session, with their bands. */
 export function WorthTable({
@@ -28,16 +30,22 @@ export function WorthTable({
   ownReads: boolean;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   const [best] = gains ?? [];
   return (
     <div className="grid grid-cols-1 gap-x-10 gap-y-3 lg:grid-cols-[minmax(0,1fr)_360px]">
       <table className="w-full self-start text-[1rem]">
-        <caption className="sr-only">Putts holed by distance</caption>
+        <caption className="sr-only">{t('students.worthTable.puttsHoledByDistance')}</caption>
         <thead>
           <tr className="border-b text-left cap">
-            <ColumnHead>from</ColumnHead>
-            <ColumnHead>holed now, with the 80 % interval</ColumnHead>
-            {first && <ColumnHead className="pl-3 text-right">at first</ColumnHead>}
+            <ColumnHead>{t('students.worthTable.from')}</ColumnHead>
+            <ColumnHead>{t('students.worthTable.holedNowWithThe80')}</ColumnHead>
+            {first && (
+              <ColumnHead className="pl-3 text-right">
+                {t('students.worthTable.atFirst')}
+              </ColumnHead>
+            )}
           </tr>
         </thead>
         <tbody>
@@ -79,22 +87,28 @@ export function WorthTable({
       <div className="grid content-start gap-2">
         {best && best.gain >= 0.5 && (
           <p className="max-w-prose text-[1.0625rem]">
-            Cutting the spread of {SPREAD[best.skill]} by a fifth helps most. It would hole{' '}
-            {best.gain.toFixed(0)} more putts in a hundred from{' '}
-            {showLength(reference, 'putt', units)}
-            {gains!
-              .slice(1)
-              // Less than half a putt of a hundred is none.
-              .filter(({ gain }) => gain >= 0.5)
-              .map(({ skill, gain }) => `; for ${SPREAD[skill]}, ${gain.toFixed(0)} more`)
-              .join('')}
-            .
+            {t('students.worthTable.cuttingTheSpreadOfBy', {
+              spread: t(SPREAD[best.skill]),
+              gain: best.gain.toFixed(0),
+              reference: showLength(reference, 'putt', units),
+              filter: gains!
+                .slice(1)
+                // Less than half a putt of a hundred is none.
+                .filter(({ gain }) => gain >= 0.5)
+                .map(({ skill, gain }) =>
+                  t('students.worthTable.forMore', {
+                    spread: t(SPREAD[skill]),
+                    gain: gain.toFixed(0),
+                  }),
+                )
+                .join(''),
+            })}
           </p>
         )}
         <p className="max-w-prose text-sm text-ink2">
           {ownReads
-            ? `For a level putt on this green at this pace, read as well as this student reads ${(100 * USUAL_SLOPE).toFixed(1)} % of side slope.`
-            : 'For a level putt on this green at this pace. No reads have been asked for yet, so a reading error of about 0.3° is assumed.'}
+            ? t('students.worthTable.forALevelPuttOn', { value: (100 * USUAL_SLOPE).toFixed(1) })
+            : t('students.worthTable.forALevelPuttOn2')}
         </p>
       </div>
     </div>

@@ -2,6 +2,7 @@ import { LIBRARY, libraryDrill } from '@/core/drill';
 import { drawLayout, fitted, standing, type Layout } from '@/core/layout';
 import { STANDARD_FITTING } from '@/core/people';
 import { DEFAULT_UNITS } from '@/core/units';
+import { t } from 'tests/english';
 import { svgString } from '../svg-string';
 import { Drawing } from './drawing';
 import { fit, marginsOf, type Lie } from './geometry';
@@ -16,7 +17,14 @@ const drawn = (layout: Layout, size: { width: number; height: number }, lie: Lie
   const marks = drawLayout(layout);
   const geometry = fit(marks, { ...size, lie, margin: marginsOf(lie), holeAtMost: 58 });
   const svg = svgString(
-    <Drawing marks={marks} units={DEFAULT_UNITS} geometry={geometry} size={size} clip="clip" />,
+    <Drawing
+      t={t}
+      marks={marks}
+      units={DEFAULT_UNITS}
+      geometry={geometry}
+      size={size}
+      clip="clip"
+    />,
   );
   return { marks, geometry, svg };
 };
@@ -98,7 +106,7 @@ describe('the geometry of a drawing', () => {
     const targets = [{ id: 'ballGate1/left' }, { id: 'ballGate1/right' }];
     const shared = { marks, units: DEFAULT_UNITS, geometry, size, clip: 'clip' };
     const letters = (svg: string) => textsOf(svg).filter((text) => text === 'A' || text === 'B');
-    expect(letters(svgString(<Drawing {...shared} />))).toEqual(['A', 'B']);
-    expect(letters(svgString(<Drawing {...shared} targets={targets} />))).toEqual([]);
+    expect(letters(svgString(<Drawing t={t} {...shared} />))).toEqual(['A', 'B']);
+    expect(letters(svgString(<Drawing t={t} {...shared} targets={targets} />))).toEqual([]);
   });
 });

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import type { Mark } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
 import { Cut, Dimension, Extensions } from './dimensions';
@@ -7,6 +8,7 @@ import { Fall, MarkShape } from './shapes';
 interface DrawingProps {
   marks: Mark[];
   units: UnitPreferences;
+  t: Translate | null;
   geometry: Geometry;
   size: { width: number; height: number };
   /** Tees that a touch target stands for. */
@@ -32,13 +34,22 @@ const wide = (mark: Mark): boolean =>
   mark.type === 'peg' || (mark.type === 'curve' && mark.role === 'zone');
 
 /** Everything of a measured line that is only drawn: the same on a screen and on paper. */
-export function Drawing({ marks, units, geometry, size, targets, fall: dial, clip }: DrawingProps) {
+export function Drawing({
+  marks,
+  units,
+  t,
+  geometry,
+  size,
+  targets,
+  fall: dial,
+  clip,
+}: DrawingProps) {
   const touched = new Set(targets?.map(({ id }) => id));
   const fall = marks.find((mark) => mark.type === 'fall');
   const low = geometry.lie === 'up' || aimsLow(marks);
   const dimensions = marks.filter((mark) => mark.type === 'dimension');
   const shown = geometry.lie === 'along' ? dimensions : dimensions.filter(({ row }) => row > 0);
-  const drawn = shapesOf({ marks, units, geometry, clip, hidden: touched });
+  const drawn = shapesOf({ marks, units, t, geometry, clip, hidden: touched });
   return (
     <g>
       <clipPath id={clip}>
@@ -79,6 +90,7 @@ const shapesOf =
   ({
     marks,
     units,
+    t,
     geometry,
     clip,
     hidden,
@@ -88,7 +100,7 @@ const shapesOf =
       .filter(({ type }) => layer.includes(type))
       .map((mark, index) => (
         <g key={`${mark.type} ${index}`} {...(wide(mark) && { clipPath: `url(#${clip})` })}>
-          <MarkShape mark={mark} units={units} geometry={geometry} hidden={hidden} />
+          <MarkShape mark={mark} units={units} t={t} geometry={geometry} hidden={hidden} />
         </g>
       ));
 
@@ -104,7 +116,7 @@ export function BareDrawing({
       <clipPath id={drawing.clip}>
         <rect width={size.width} height={size.height} />
       </clipPath>
-      {LAYERS.map(shapesOf({ ...drawing, hidden: NOTHING }))}
+      {LAYERS.map(shapesOf({ ...drawing, t: null, hidden: NOTHING }))}
     </g>
   );
 }

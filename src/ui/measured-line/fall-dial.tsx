@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useDrag } from '@use-gesture/react';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { fallsWords, type Slope } from '@/core/green';
@@ -25,6 +26,8 @@ export function FallDial({
   lie: Lie;
   onSlope: (slope: Slope) => void;
 }) {
+  const t = useTranslations();
+
   const dial = useRef<SVGSVGElement>(null);
   // Keys can come faster than the drawing answers: each step starts from the last one asked for.
   const latest = useRef(slope);
@@ -68,19 +71,21 @@ export function FallDial({
   const angle = slope.falls + turned;
   const tip = { x: reach * Math.cos(angle), y: reach * Math.sin(angle) };
   const words =
-    slope.grade === 0 ? 'level' : `falls ${showGrade(slope.grade)} ${fallsWords(slope.falls)}`;
+    slope.grade === 0
+      ? 'level'
+      : t('ui.fallDial.falls', { grade: showGrade(slope.grade), falls: fallsWords(slope.falls) });
   return (
     <div
       {...bind()}
       role="slider"
       tabIndex={0}
-      aria-label="Slope: the up and down arrow keys set how steep it is, and the left and right arrow keys set the direction of fall"
+      aria-label={t('ui.fallDial.slopeTheUpAndDown')}
       aria-valuemin={0}
       aria-valuemax={8}
       aria-valuenow={Number((slope.grade * 100).toFixed(1))}
       aria-valuetext={words}
       onKeyDown={keys}
-      title="Drag in the direction of fall"
+      title={t('ui.fallDial.dragInTheDirectionOf')}
       className="absolute bottom-1 left-3 flex cursor-grab touch-none items-end rounded-full active:cursor-grabbing"
     >
       <svg ref={dial} width="116" height="116" viewBox="-58 -58 116 116" aria-hidden>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import { useDrag } from '@use-gesture/react';
 import clsx from 'clsx';
 import { useRef, type CSSProperties, type KeyboardEvent } from 'react';
@@ -83,6 +84,8 @@ export function GripHandle({
   reach: number;
   geometry: Geometry;
 }) {
+  const t = useTranslations();
+
   const area = useRef<HTMLButtonElement>(null);
   const bind = useDrag(
     ({ xy: [x, y], first, last, tap, event }) => {
@@ -115,8 +118,8 @@ export function GripHandle({
       {...bind()}
       ref={area}
       type="button"
-      aria-label={`Move ${grip.name} with the arrow keys, and hold Shift for larger steps`}
-      title={`Drag the ${grip.name}`}
+      aria-label={t('ui.gripHandle.moveWithTheArrowKeys', { grip: grip.name })}
+      title={t('ui.gripHandle.dragThe', { grip: grip.name })}
       onKeyDown={keys}
       onFocus={grip.onHold}
       style={{ left: x - DRAWN / 2, top: y - DRAWN / 2, '--reach': `${-reach}px` } as CSSProperties}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useTranslations } from 'next-intl';
 import type { Slope } from '@/core/green';
 import type { Mark } from '@/core/layout';
 import type { UnitPreferences } from '@/core/units';
@@ -33,6 +34,7 @@ export interface MeasuredLineProps {
 
 /** A putt as a builder draws it: to scale along, exaggerated across, with dimension strings and both wedges. */
 export function MeasuredLine(props: MeasuredLineProps) {
+  const t = useTranslations();
   const [ref, size] = useSize<HTMLDivElement>();
   const clip = useId();
   // Tees to be touched need the room that a mark far beyond the hole would take.
@@ -59,7 +61,7 @@ export function MeasuredLine(props: MeasuredLineProps) {
             aria-details={props.details}
             className="absolute inset-0"
           >
-            <Drawing {...props} marks={marks} geometry={geometry} size={size} clip={clip} />
+            <Drawing {...props} t={t} marks={marks} geometry={geometry} size={size} clip={clip} />
           </svg>
           {props.targets?.map((target) => (
             <TouchTarget

@@ -1,3 +1,4 @@
+import type { Translate } from '@/words/translate';
 import type { ReactNode } from 'react';
 import { BALL_DIAMETER, edgeWords } from '@/core/green';
 import type { Mark, Spot } from '@/core/layout';
@@ -7,6 +8,8 @@ import type { Geometry, Lie, Pixel } from './geometry';
 interface MarkShapeProps {
   mark: Mark;
   units: UnitPreferences;
+  /** Says what its parts are; null where nothing is written. */
+  t: Translate | null;
   geometry: Geometry;
   /** Tees that a touch target stands for. */
   hidden: Set<string>;
@@ -20,7 +23,7 @@ const CURVES = {
 } as const;
 
 /** One mark of a layout, inked. */
-export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
+export function MarkShape({ mark, units, t, geometry, hidden }: MarkShapeProps) {
   const { pixel, lie } = geometry;
   switch (mark.type) {
     case 'wedge':
@@ -45,9 +48,16 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
             />
           );
         case 'past':
-          return <PastLine from={from} to={to} lie={lie} />;
+          return <PastLine from={from} to={to} lie={lie} label={t?.('ui.shapes.pace')} />;
         case 'tier':
-          return <TierEdge from={from} to={to} lie={lie} label={mark.label} />;
+          return (
+            <TierEdge
+              from={from}
+              to={to}
+              lie={lie}
+              label={t?.('ui.shapes.tier', { label: mark.label ?? '' })}
+            />
+          );
       }
     }
     case 'hole': {
@@ -59,7 +69,7 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
         <g>
           <ellipse cx={at.x} cy={at.y} rx={rx} ry={ry} fill="var(--ink)" />
           <Label at={label} anchor={lie === 'along' ? 'middle' : 'end'}>
-            hole
+            {t?.('ui.shapes.hole')}
           </Label>
         </g>
       );
@@ -82,7 +92,7 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
             strokeWidth={2.2}
           />
           <Label at={label} anchor={lie === 'along' ? 'end' : 'middle'}>
-            ball
+            {t?.('ui.shapes.ball')}
           </Label>
         </g>
       );
@@ -130,7 +140,7 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
         lie === 'along'
           ? { x: at.x - 10, y: at.y + (out < 0 ? -14 : 24) }
           : { x: at.x, y: at.y - 12 };
-      const words = aimWords(mark, units, lie === 'up');
+      const words = t ? aimWords(t, mark, units, lie === 'up') : '';
       const width = words.length * LETTER;
       return (
         <g>
@@ -160,7 +170,7 @@ export function MarkShape({ mark, units, geometry, hidden }: MarkShapeProps) {
           stroke="var(--ink)"
           strokeWidth={2.2}
         >
-          <title>middle of the curve</title>
+          <title>{t?.('ui.shapes.middleOfTheCurve')}</title>
         </path>
       );
     }
@@ -211,6 +221,7 @@ const LETTER = 6.1;
 
 /** The aim as a coach says it: beside the hole, in cups, in degrees. */
 function aimWords(
+  t: Translate,
   { beside, cups, direction }: Extract<Mark, { type: 'aim' }>,
   units: UnitPreferences,
   brief: boolean,
@@ -218,7 +229,12 @@ function aimWords(
   const side = beside < 0 ? 'left' : 'right';
   const length = formatLength(Math.abs(beside), units.long === 'imperial' ? 'in' : 'cm');
   if (brief) return `${length} ${side}`;
-  return `aim ${length} ${side} · ${edgeWords(cups)} · ${showDegrees(Math.abs(direction), 1)}`;
+  return t('ui.shapes.aim', {
+    length,
+    side,
+    cups: edgeWords(cups),
+    abs: showDegrees(Math.abs(direction), 1),
+  });
 }
 
 /** A count where it happened, beside the tee or on the line, on a ground of its own so that nothing runs through it. */
@@ -319,7 +335,17 @@ export function round(
 }
 
 /** Where the green begins to lie otherwise; the grade stands on the far side of it. */
-function TierEdge({ from, to, lie, label }: { from: Pixel; to: Pixel; lie: Lie; label?: string }) {
+function TierEdge({
+  from,
+  to,
+  lie,
+  label,
+}: {
+  from: Pixel;
+  to: Pixel;
+  lie: Lie;
+  label: string | undefined;
+}) {
   const at: Pixel = lie === 'along' ? { x: from.x + 8, y: 92 } : { x: 62, y: from.y - 9 };
   return (
     <g>
@@ -333,7 +359,7 @@ function TierEdge({ from, to, lie, label }: { from: Pixel; to: Pixel; lie: Lie; 
         strokeDasharray="2 5"
       />
       <Label at={at} anchor="start" fill="var(--ink2)" weight={400}>
-        tier {label}
+        {label}
       </Label>
     </g>
   );
@@ -408,7 +434,17 @@ function Zone({
   );
 }
 
-function PastLine({ from, to, lie }: { from: Pixel; to: Pixel; lie: Lie }) {
+function PastLine({
+  from,
+  to,
+  lie,
+  label,
+}: {
+  from: Pixel;
+  to: Pixel;
+  lie: Lie;
+  label: string | undefined;
+}) {
   return (
     <g>
       <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--ink)" strokeWidth={2} />
@@ -418,7 +454,7 @@ function PastLine({ from, to, lie }: { from: Pixel; to: Pixel; lie: Lie }) {
         fill="var(--ink2)"
         weight={400}
       >
-        pace
+        {label}
       </Label>
     </g>
   );

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { Link } from '@/ui/link';
 import { listDrills, listStudents } from '@/data';
 import { DrillList } from '@/features/drills/drill-list';
@@ -8,9 +9,11 @@ import { Empty, PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Drills' };
+export const generateMetadata = pageTitle('titles.drills');
 
 export default async function DrillsPage({ searchParams }: PageProps<'/drills'>) {
+  const t = await getTranslations();
+
   const { database, principal, units } = await coachContext();
   const archived = (await searchParams).archived !== undefined;
   const [all, students] = await Promise.all([
@@ -19,32 +22,32 @@ export default async function DrillsPage({ searchParams }: PageProps<'/drills'>)
   ]);
   const own = all.filter(({ archivedAt }) => (archivedAt !== null) === archived);
   const hidden = all.length - own.length;
-  const drills = drillSummaries(own, units).filter((drill) => drill.own || !archived);
+  const drills = drillSummaries(t, own, units).filter((drill) => drill.own || !archived);
   return (
     <>
       <PlaceHead
-        title={archived ? 'Archived drills' : 'Drills'}
+        title={archived ? t('pages.drills.archivedDrills') : t('pages.drills.drills')}
         sub={
           archived
-            ? 'Nothing is deleted, and you can restore any of them'
-            : 'Your own drills and the library'
+            ? t('pages.drills.nothingIsDeletedAndYou')
+            : t('pages.drills.yourOwnDrillsAndThe')
         }
       >
         {(hidden > 0 || archived) && (
           <Button asChild>
             <Link href={archived ? '/drills' : '/drills?archived'}>
-              {archived ? 'Back to drills' : `Archived (${hidden})`}
+              {archived ? t('pages.drills.backToDrills') : t('pages.drills.archived', { hidden })}
             </Link>
           </Button>
         )}
         <ImportButton />
         <Button asChild kind="primary">
-          <Link href="/drills/new">Create drill</Link>
+          <Link href="/drills/new">{t('pages.drills.createDrill')}</Link>
         </Button>
       </PlaceHead>
       {drills.length === 0 ? (
-        <Empty title="No archived drills">
-          <p>Drills you archive appear here.</p>
+        <Empty title={t('pages.drills.noArchivedDrills')}>
+          <p>{t('pages.drills.drillsYouArchiveAppearHere')}</p>
         </Empty>
       ) : (
         <DrillList

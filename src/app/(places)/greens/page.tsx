@@ -1,6 +1,8 @@
+import { pageTitle } from '@/words/title';
+import { useTranslations } from 'next-intl';
+import { getTranslations } from 'next-intl/server';
 import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
-import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { currentOf, fallsWords } from '@/core/green';
 import { showGrade, showLength, type UnitPreferences } from '@/core/units';
@@ -10,9 +12,11 @@ import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 import { FallArrow } from '@/ui/fall-arrow';
 
-export const metadata: Metadata = { title: 'Greens' };
+export const generateMetadata = pageTitle('titles.greens');
 
 export default async function GreensPage({ searchParams }: PageProps<'/greens'>) {
+  const t = await getTranslations();
+
   const { database, principal, units } = await coachContext();
   const archived = (await searchParams).archived !== undefined;
   const all = await listGreens(database, principal);
@@ -22,26 +26,29 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
   return (
     <>
       <PlaceHead
-        title={archived ? 'Archived greens' : 'Greens'}
-        sub="Latest readings: one speed for the whole green, a slope for each spot"
+        title={archived ? t('pages.greens.archivedGreens') : t('pages.greens.greens')}
+        sub={t('pages.greens.latestReadingsOneSpeedFor')}
       >
         {(hidden > 0 || archived) && (
           <Button asChild>
             <Link href={archived ? '/greens' : '/greens?archived'}>
-              {archived ? 'Back to greens' : `Archived (${hidden})`}
+              {archived ? t('pages.greens.backToGreens') : t('pages.greens.archived', { hidden })}
             </Link>
           </Button>
         )}
         <Button asChild kind="primary">
-          <Link href="/greens/new">Add green</Link>
+          <Link href="/greens/new">{t('pages.greens.addGreen')}</Link>
         </Button>
       </PlaceHead>
       {shown.length === 0 && (
-        <Empty title={archived ? 'No archived greens' : 'Start with your practice green'}>
-          <p>
-            Name the green and the spots you putt from. Then roll one ball uphill and one downhill.
-            The two lengths give its speed and its slope, and new drills start from them.
-          </p>
+        <Empty
+          title={
+            archived
+              ? t('pages.greens.noArchivedGreens')
+              : t('pages.greens.startWithYourPracticeGreen')
+          }
+        >
+          <p>{t('pages.greens.nameTheGreenAndThe')}</p>
         </Empty>
       )}
       {shown.map((green) => {
@@ -67,11 +74,13 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
                     {showLength(current.greenSpeed, 'speed', units)}
                   </span>{' '}
                   <span className="text-ink2">
-                    measured {formatDistance(current.speedAt, now, { addSuffix: true })}
+                    {t('pages.greens.measured', {
+                      speedAt: formatDistance(current.speedAt, now, { addSuffix: true }),
+                    })}
                   </span>
                 </p>
               ) : (
-                <p className="mt-1 text-ink2">not measured yet</p>
+                <p className="mt-1 text-ink2">{t('pages.greens.notMeasuredYet')}</p>
               )}
               {green.readings.length > 2 && <Course readings={green.readings} units={units} />}
             </div>
@@ -90,9 +99,12 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
                       <span className="text-ink2">
                         {slope
                           ? slope.grade === 0
-                            ? 'level'
-                            : `falls ${showGrade(slope.grade)} ${fallsWords(slope.falls)}`
-                          : 'slope not measured yet'}
+                            ? t('pages.greens.level')
+                            : t('pages.greens.falls', {
+                                grade: showGrade(slope.grade),
+                                falls: fallsWords(slope.falls),
+                              })
+                          : t('pages.greens.slopeNotMeasuredYet')}
                       </span>
                     </span>
                   </li>
@@ -108,6 +120,8 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
 
 /** How the speed went, small: from the first reading to the last. */
 function Course({ readings, units }: { readings: Reading[]; units: UnitPreferences }) {
+  const t = useTranslations();
+
   const [last, first] = [readings[0]!, readings.at(-1)!];
   const speeds = readings.map(({ greenSpeed }) => greenSpeed);
   const [low, high] = [Math.min(...speeds), Math.max(...speeds)];
@@ -126,7 +140,7 @@ function Course({ readings, units }: { readings: Reading[]; units: UnitPreferenc
         <circle cx={x(last.at)} cy={y(last.greenSpeed)} r="3.6" className="fill-line" />
       </svg>
       <span className="whitespace-nowrap">
-        from {from} on {format(first.at, 'd MMM')}
+        {t('pages.greens.fromOn', { from, date: format(first.at, 'd MMM') })}
       </span>
     </p>
   );

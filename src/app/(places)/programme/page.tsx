@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { headers } from 'next/headers';
 import { Link } from '@/ui/link';
 import { format } from '@/ui/when';
@@ -18,7 +19,7 @@ import { originOf } from '@/features/shared/origin';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Programme' };
+export const generateMetadata = pageTitle('titles.programme');
 
 const VIEWS = ['agenda', 'week', 'month'] as const;
 type View = (typeof VIEWS)[number];
@@ -62,6 +63,8 @@ function spanOf(
 }
 
 export default async function ProgrammesPage({ searchParams }: PageProps<'/programme'>) {
+  const t = await getTranslations();
+
   const { database, principal: asking, coach } = await coachContext('coach');
   const principal = ownView(asking);
   const { zone } = coach.settings;
@@ -82,17 +85,17 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
   const title =
     view === 'month'
       ? format(new Date(`${day}T12:00:00`), 'MMMM yyyy')
-      : `${dayWords(from)} to ${dayWords(until)}`;
+      : t('pages.programme.to', { from: dayWords(from), until: dayWords(until) });
   const to = (changes: { view?: View; day?: string }) =>
     `/programme?${new URLSearchParams({ view, day, ...changes }).toString()}`;
   if (students.length === 0) {
     return (
       <>
-        <PlaceHead title="Programme" />
-        <Empty title="Add your first student">
-          <p>A programme is one student’s weeks of lessons and practice towards a goal.</p>
+        <PlaceHead title={t('pages.programme.programme')} />
+        <Empty title={t('pages.programme.addYourFirstStudent')}>
+          <p>{t('pages.programme.aProgrammeIsOneStudents')}</p>
           <Button asChild kind="primary">
-            <Link href="/students/new">Add student</Link>
+            <Link href="/students/new">{t('pages.programme.addStudent')}</Link>
           </Button>
         </Empty>
       </>
@@ -101,7 +104,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
   return (
     <>
       <PlaceHead
-        title="Programme"
+        title={t('pages.programme.programme')}
         sub={
           <>
             {title}
@@ -110,19 +113,21 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
         }
       >
         <Button asChild>
-          <Link href={`/programme/dates/new?day=${day}`}>New appointment</Link>
+          <Link href={`/programme/dates/new?day=${day}`}>
+            {t('pages.programme.newAppointment')}
+          </Link>
         </Button>
         <Button asChild>
-          <Link href="/programme/new">New programme</Link>
+          <Link href="/programme/new">{t('pages.programme.newProgramme')}</Link>
         </Button>
         <Button asChild kind="primary">
-          <Link href="/programme/hours/new">Plan session</Link>
+          <Link href="/programme/hours/new">{t('pages.programme.planSession')}</Link>
         </Button>
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_360px] lg:divide-x lg:divide-y-0">
-        <section aria-label="Diary" className="min-w-0">
+        <section aria-label={t('pages.programme.diary')} className="min-w-0">
           <nav
-            aria-label="Diary views"
+            aria-label={t('pages.programme.diaryViews')}
             className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-2.5 text-[0.96875rem] md:px-7"
           >
             {VIEWS.map((one) => (
@@ -139,13 +144,13 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
             ))}
             <span className="ml-auto flex gap-4">
               <Link href={to({ day: back })} className="underline underline-offset-4">
-                ← earlier
+                {t('pages.programme.earlier')}
               </Link>
               <Link href={to({ day: today })} className="underline underline-offset-4">
-                today
+                {t('pages.programme.today')}
               </Link>
               <Link href={to({ day: on })} className="underline underline-offset-4">
-                later →
+                {t('pages.programme.later')}
               </Link>
             </span>
           </nav>
@@ -168,16 +173,13 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
           )}
         </section>
         <section
-          aria-label="Programmes and plans"
+          aria-label={t('pages.programme.programmesAndPlans')}
           className="grid content-start gap-6 bg-sheet px-4 py-5 md:px-6"
         >
           <div>
-            <h2 className="mb-1 text-[1.25rem] num">Programmes</h2>
+            <h2 className="mb-1 text-[1.25rem] num">{t('pages.programme.programmes')}</h2>
             {programmes.length === 0 ? (
-              <p className="text-ink2">
-                No programmes yet. A programme mixes the skills over some weeks, includes a cold
-                test at intervals, and makes up for missed days.
-              </p>
+              <p className="text-ink2">{t('pages.programme.noProgrammesYetAProgramme')}</p>
             ) : (
               programmes.map((programme) => (
                 <ProgrammeLine
@@ -190,9 +192,9 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
             )}
           </div>
           <div>
-            <h2 className="mb-1 text-[1.25rem] num">Saved plans</h2>
+            <h2 className="mb-1 text-[1.25rem] num">{t('pages.programme.savedPlans')}</h2>
             {kept.length === 0 ? (
-              <p className="text-ink2">No saved plans yet. Plan a session and save it.</p>
+              <p className="text-ink2">{t('pages.programme.noSavedPlansYetPlan')}</p>
             ) : (
               kept.map(({ id, name, blocks, minutes }) => (
                 <div
@@ -207,7 +209,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
                       {name}
                     </Link>
                     <span className="block text-[0.9375rem] text-ink2">
-                      {blocks.length} drills, {minutes} min
+                      {t('pages.programme.drillsMin', { blocks: blocks.length, minutes })}
                     </span>
                   </p>
                   <RunPlanButton id={id} name={name} />
@@ -216,7 +218,7 @@ export default async function ProgrammesPage({ searchParams }: PageProps<'/progr
             )}
           </div>
           <div>
-            <h2 className="mb-2 text-[1.25rem] num">Calendar</h2>
+            <h2 className="mb-2 text-[1.25rem] num">{t('pages.programme.calendar')}</h2>
             <CalendarLink known={link} origin={originOf((await headers()).get('host'))} />
           </div>
         </section>

@@ -1,6 +1,7 @@
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
-import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import {
   backupFault,
@@ -19,9 +20,11 @@ import { dayIn } from '@/core/calendar';
 import { showLength } from '@/core/units';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Settings' };
+export const generateMetadata = pageTitle('titles.settings');
 
 export default async function RecordsPage() {
+  const t = await getTranslations();
+
   const { database, principal, coach, units } = await coachContext();
   const students = await listStudents(database, principal);
   const putts = await database.models.putt.count();
@@ -32,8 +35,8 @@ export default async function RecordsPage() {
   return (
     <>
       <PlaceHead
-        title="Settings"
-        sub="Your units, time zone and green, plus backups, files and erasing"
+        title={t('pages.records.settings')}
+        sub={t('pages.records.yourUnitsTimeZoneAnd')}
       />
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-y-0">
         <div>
@@ -60,39 +63,42 @@ export default async function RecordsPage() {
           />
         </div>
         <div className="grid content-start gap-8 px-4 py-6 md:px-7">
-          <section className="grid gap-3" aria-label="Account">
-            <h2 className="text-[1.25rem] num">Account</h2>
+          <section className="grid gap-3" aria-label={t('pages.records.account')}>
+            <h2 className="text-[1.25rem] num">{t('pages.records.account')}</h2>
             <p className="text-[1rem]">
-              {coach.name || 'You'}, as {ROLE_WORDS[principal.as].name.toLowerCase()}:{' '}
-              {ROLE_WORDS[principal.as].may}.
+              {t('pages.records.as', {
+                coach: coach.name || t('pages.records.you'),
+                role: ROLE_WORDS[principal.as].name.toLowerCase(),
+                may: ROLE_WORDS[principal.as].may,
+              })}
             </p>
             <div className="flex flex-wrap gap-2.5">
               <Button asChild>
-                <Link href="/records/sign-in">Devices and sign-in</Link>
+                <Link href="/records/sign-in">{t('pages.records.devicesAndSignIn')}</Link>
               </Button>
               <Button asChild>
-                <Link href="/records/accuracy">Accuracy</Link>
+                <Link href="/records/accuracy">{t('pages.records.accuracy')}</Link>
               </Button>
               {principal.as !== 'assistant' && (
                 <Button asChild>
-                  <Link href="/records/files">Import and export</Link>
+                  <Link href="/records/files">{t('pages.records.importAndExport')}</Link>
                 </Button>
               )}
               {principal.as === 'head' && (
                 <Button asChild>
-                  <Link href="/records/academy">Academy</Link>
+                  <Link href="/records/academy">{t('pages.records.academy')}</Link>
                 </Button>
               )}
               <Button asChild>
-                <a href="/offline?view=phone">Saved on this device</a>
+                <a href="/offline?view=phone">{t('pages.records.savedOnThisDevice')}</a>
               </Button>
             </div>
           </section>
           {principal.as === 'head' && (
-            <section className="grid gap-3" aria-label="Your data">
-              <h2 className="text-[1.25rem] num">Your data</h2>
+            <section className="grid gap-3" aria-label={t('pages.records.yourData')}>
+              <h2 className="text-[1.25rem] num">{t('pages.records.yourData')}</h2>
               <p className="text-[1rem]">
-                {students.length} students and {putts} putts, in one file on this machine:
+                {t('pages.records.studentsAndPuttsInOne', { students: students.length, putts })}
               </p>
               <p className="border border-rule bg-sheet px-3 py-2 text-sm break-all">
                 {shownPath(database.path)}
@@ -107,32 +113,36 @@ export default async function RecordsPage() {
               ) : (
                 <p className="text-[1rem]">
                   {newest
-                    ? `The newest backup was made and checked ${formatDistance(newest.madeAt, new Date(), { addSuffix: true })}.`
-                    : 'No backup yet. Dirigo makes the first one in a few seconds.'}
+                    ? t('pages.records.theNewestBackupWasMade', {
+                        madeAt: formatDistance(newest.madeAt, new Date(), { addSuffix: true }),
+                      })
+                    : t('pages.records.noBackupYetDirigoMakes')}
                 </p>
               )}
               <p className="text-[0.9375rem] text-ink2">
-                Dirigo sends nothing from this machine by itself.
+                {t('pages.records.dirigoSendsNothingFromThis')}
               </p>
               <div className="flex flex-wrap gap-2.5">
                 <Button asChild>
-                  <Link href="/records/backups">Backups and restore</Link>
+                  <Link href="/records/backups">{t('pages.records.backupsAndRestore')}</Link>
                 </Button>
                 <Button asChild>
                   <a href="/records/backup" download>
-                    Download a backup
+                    {t('pages.records.downloadABackup')}
                   </a>
                 </Button>
               </div>
               {erasures.length > 0 && (
                 <div>
-                  <h3 className="mt-2 cap">Erased at the student’s request</h3>
+                  <h3 className="mt-2 cap">{t('pages.records.erasedAtTheStudentsRequest')}</h3>
                   <ul>
                     {erasures.map(({ studentId, at, sessions, putts: erased }) => (
                       <li key={studentId} className="border-b border-hair py-1.5 text-[1rem]">
-                        {format(at, 'd MMMM yyyy, HH:mm')}: a student with {sessions}{' '}
-                        {sessions === 1 ? 'session' : 'sessions'} and {erased}{' '}
-                        {erased === 1 ? 'putt' : 'putts'}
+                        {t('pages.records.aStudentWithSessionAnd', {
+                          date: format(at, 'd MMMM yyyy, HH:mm'),
+                          sessions,
+                          erased,
+                        })}
                       </li>
                     ))}
                   </ul>

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import { listSessions } from '@/data';
@@ -9,7 +10,7 @@ import { StartSession } from '@/features/session/start-session';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'New session' };
+export const generateMetadata = pageTitle('titles.newSession');
 
 const query = z.object({
   student: z.uuid().optional().catch(undefined),
@@ -20,17 +21,22 @@ const query = z.object({
 });
 
 export default async function StartPage({ searchParams }: PageProps<'/start'>) {
+  const t = await getTranslations();
+
   const { database, principal, units } = await coachContext();
-  const options = await startOptions(database, principal, units);
+  const options = await startOptions(t, database, principal, units);
   if (options.students.length === 0) redirect('/');
   const { student, drill: asked, rung, cold, green } = query.parse(await searchParams);
   // A built-in drill that was taken before is among the coach's own.
   const drill = asked && (await ownRef(database, principal, asked));
   const known = options.students.find(({ value }) => value === student);
-  const chosen = drill ? await summaryOf(database, principal, drill, units) : null;
+  const chosen = drill ? await summaryOf(t, database, principal, drill, units) : null;
   return (
     <>
-      <PlaceHead title="New session" sub="Choose who putts, and through which gate" />
+      <PlaceHead
+        title={t('pages.start.newSession')}
+        sub={t('pages.start.chooseWhoPuttsAndThrough')}
+      />
       <div className="grid gap-x-12 gap-y-8 px-4 py-6 md:px-7 lg:grid-cols-[minmax(0,34rem)_minmax(0,1fr)]">
         <StartSession
           {...options}

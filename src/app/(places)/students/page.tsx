@@ -1,5 +1,6 @@
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { formatDistance } from 'date-fns';
-import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { groupsOf } from '@/core/people';
 import { listCoaches, listStudents } from '@/data';
@@ -9,9 +10,11 @@ import { reckon } from '@/features/reckoning/pool';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Students' };
+export const generateMetadata = pageTitle('titles.students');
 
 export default async function StudentsPage({ searchParams }: PageProps<'/students'>) {
+  const t = await getTranslations();
+
   const { database, principal } = await coachContext();
   const archived = (await searchParams).archived !== undefined;
   const all = await listStudents(database, principal);
@@ -23,36 +26,44 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
   return (
     <>
       <PlaceHead
-        title={archived ? 'Archived students' : 'Students'}
+        title={archived ? t('pages.students.archivedStudents') : t('pages.students.students')}
         sub={
           archived
-            ? 'Nothing is deleted, and you can restore any of them'
+            ? t('pages.students.nothingIsDeletedAndYou')
             : shown.length === 1
-              ? '1 student'
-              : `${shown.length} students`
+              ? t('pages.students.n1Student')
+              : t('pages.students.students2', { shown: shown.length })
         }
       >
         {(hidden > 0 || archived) && (
           <Button asChild>
             <Link href={archived ? '/students' : '/students?archived'}>
-              {archived ? 'Back to students' : `Archived (${hidden})`}
+              {archived
+                ? t('pages.students.backToStudents')
+                : t('pages.students.archived', { hidden })}
             </Link>
           </Button>
         )}
         {shown.length > 1 && !archived && (
           <Button asChild>
-            <Link href="/students/compare">Compare students</Link>
+            <Link href="/students/compare">{t('pages.students.compareStudents')}</Link>
           </Button>
         )}
         {principal.as !== 'assistant' && (
           <Button asChild kind="primary">
-            <Link href="/students/new">Add student</Link>
+            <Link href="/students/new">{t('pages.students.addStudent')}</Link>
           </Button>
         )}
       </PlaceHead>
       {shown.length === 0 ? (
-        <Empty title={archived ? 'No archived students' : 'Add your first student'}>
-          <p>A name, a hand and a putter are enough to start with.</p>
+        <Empty
+          title={
+            archived
+              ? t('pages.students.noArchivedStudents')
+              : t('pages.students.addYourFirstStudent')
+          }
+        >
+          <p>{t('pages.students.aNameAHandAnd')}</p>
         </Empty>
       ) : (
         <StudentList
@@ -68,7 +79,9 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
                 student.seated && 'seated',
                 student.hand === 'left' && 'left-handed',
                 student.coachId !== principal.coachId &&
-                  `with ${coachOf.get(student.coachId) || 'another coach'}`,
+                  t('pages.students.with', {
+                    get: coachOf.get(student.coachId) || t('pages.students.anotherCoach'),
+                  }),
               ]
                 .filter(Boolean)
                 .join(', '),

@@ -1,5 +1,6 @@
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { KeepReady } from '@/features/offline/keep-ready';
-import type { Metadata } from 'next';
 import { onFloor, ruleWords } from '@/core/drill';
 import { dayAfter, dayIn, dayWords } from '@/core/calendar';
 import { adherenceOf } from '@/core/planning';
@@ -23,12 +24,16 @@ import { WordList } from '@/features/home/word-list';
 import { WeekMarks } from '@/features/home/week-marks';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Homework', robots: { index: false, follow: false } };
+export const generateMetadata = pageTitle('titles.homework', {
+  robots: { index: false, follow: false },
+});
 
 /** Days ahead that a student is told of. */
 const AHEAD = 14;
 
 export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
+  const t = await getTranslations();
+
   const { token } = await params;
   const { database, principal, student, coach, units, zone } = await openHome(token);
   const today = dayIn(new Date(), zone);
@@ -56,13 +61,11 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
     <main className="mx-auto min-h-dvh max-w-2xl bg-sheet pb-10">
       <KeepReady home={token} />
       <header className="border-b-[length:var(--stroke)] border-ink px-5 pt-6 pb-4">
-        <h1>{given}’s homework</h1>
-        {coach.name && <p className="text-ink2">from {coach.name}</p>}
+        <h1>{t('pages.home.sHomework', { given })}</h1>
+        {coach.name && <p className="text-ink2">{t('pages.home.from', { coach: coach.name })}</p>}
       </header>
       {rows.length === 0 && (
-        <p className="px-5 py-6 text-[1.0625rem]">
-          No homework just now. It appears here when your coach assigns it.
-        </p>
+        <p className="px-5 py-6 text-[1.0625rem]">{t('pages.home.noHomeworkJustNowIt')}</p>
       )}
       {rows.map(({ work, name, details }) => {
         const weeks = adherenceOf(work, daysDone(sessions, work.id, zone), today).weeks;
@@ -77,8 +80,9 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
             <p className="text-[1rem]">{details.purpose}</p>
             <p className="mt-1 text-[0.96875rem] text-ink2">
               {ruleWords(details.rule)}
-              {rung && ` · rung ${work.rung! + 1}, ${rungWords(rung, units)}`} · about{' '}
-              {details.minutes} minutes
+              {rung &&
+                t('pages.home.rung', { rung: work.rung! + 1, rung2: rungWords(rung, units) })}{' '}
+              {t('pages.home.aboutMinutes', { minutes: details.minutes })}
             </p>
             {work.note && (
               <p className="mt-2 border-l-4 border-line pl-3 text-[1rem]">{work.note}</p>
@@ -88,13 +92,15 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
                 <>
                   <WeekMarks week={now} />
                   <span>
-                    {now.done} of {now.asked} done this week
+                    {t('pages.home.ofDoneThisWeek', { done: now.done, asked: now.asked })}
                   </span>
                 </>
               ) : (
-                <span>starts {dayWords(work.from)}</span>
+                <span>{t('pages.home.starts', { from: dayWords(work.from) })}</span>
               )}
-              <span className="text-ink2">until {dayWords(work.until)}</span>
+              <span className="text-ink2">
+                {t('pages.home.until', { until: dayWords(work.until) })}
+              </span>
             </p>
             <div className="grid grid-cols-[1fr_auto] gap-2.5">
               <StartAtHome
@@ -105,21 +111,24 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
                 carpet={carpet !== null && onFloor(details)}
               />
               <Button asChild className="min-h-14">
-                <a href={`/home/${token}/sheet/${work.id}`} aria-label={`How to set up ${name}`}>
-                  How to set it up
+                <a
+                  href={`/home/${token}/sheet/${work.id}`}
+                  aria-label={t('pages.home.howToSetUp', { name })}
+                >
+                  {t('pages.home.howToSetItUp')}
                 </a>
               </Button>
             </div>
             <div className="mt-4 grid gap-3 empty:hidden">
               <WordList
                 words={words.filter(({ homeworkId }) => homeworkId === work.id)}
-                student="You"
-                coach={coach.name || 'Your coach'}
+                student={t('pages.home.you')}
+                coach={coach.name || t('pages.home.yourCoach')}
               />
             </div>
             <details className="mt-3">
               <summary className="min-h-11 cursor-pointer py-2 text-[1rem] font-[620] underline underline-offset-4">
-                Tell your coach how it went
+                {t('pages.home.tellYourCoachHowIt')}
               </summary>
               <div className="mt-3">
                 <LeaveWord token={token} homework={work.id} />
@@ -128,14 +137,17 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
           </section>
         );
       })}
-      <section aria-label="Your carpet" className="border-b border-rule px-5 py-3">
+      <section aria-label={t('pages.home.yourCarpet')} className="border-b border-rule px-5 py-3">
         <details>
           <summary className="min-h-11 cursor-pointer py-2 text-[1.0625rem]">
-            <strong>Your carpet</strong>{' '}
+            <strong>{t('pages.home.yourCarpet')}</strong>{' '}
             <span className="text-ink2">
               {carpet
-                ? `rolls like a green of ${showLength(carpet.greenSpeed, 'speed', units)}, measured ${dayWords(dayIn(carpet.at, zone))}`
-                : 'not measured yet'}
+                ? t('pages.home.rollsLikeAGreenOf', {
+                    greenSpeed: showLength(carpet.greenSpeed, 'speed', units),
+                    at: dayWords(dayIn(carpet.at, zone)),
+                  })
+                : t('pages.home.notMeasuredYet')}
             </span>
           </summary>
           <div className="mt-2 mb-3">
@@ -144,8 +156,8 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
         </details>
       </section>
       {planned.length > 0 && (
-        <section aria-label="Coming up" className="px-5 py-5">
-          <h2 className="mb-2 text-[1.25rem] num">Coming up</h2>
+        <section aria-label={t('pages.home.comingUp')} className="px-5 py-5">
+          <h2 className="mb-2 text-[1.25rem] num">{t('pages.home.comingUp')}</h2>
           <ul>
             {planned.map((date) => (
               <li key={date.id} className="border-b border-hair py-2 last:border-0">
@@ -157,10 +169,7 @@ export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
           </ul>
         </section>
       )}
-      <p className="px-5 pt-4 text-sm text-ink2">
-        Clear the space around your swing, and keep children and pets out of it. Stop if anything
-        hurts. Only you and your coach see this page, so keep its address to yourself.
-      </p>
+      <p className="px-5 pt-4 text-sm text-ink2">{t('pages.home.clearTheSpaceAroundYour')}</p>
     </main>
   );
 }

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { notFound, redirect } from 'next/navigation';
 import { getGroup, getSession } from '@/data';
 import { CoachWays } from '@/features/session/coach-ways';
@@ -7,9 +8,11 @@ import { startOptions } from '@/features/session/options';
 import { playerRun } from '@/features/session/player-run';
 import { coachContext, orNotFound } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'Session' };
+export const generateMetadata = pageTitle('titles.session');
 
 export default async function SessionPage({ params }: PageProps<'/sessions/[id]'>) {
+  const t = await getTranslations();
+
   const { database, principal, coach, units } = await coachContext();
   const session = await orNotFound(getSession(database, principal, (await params).id));
   if (session.finishedAt) redirect(`/sessions/${session.id}/review`);
@@ -19,7 +22,7 @@ export default async function SessionPage({ params }: PageProps<'/sessions/[id]'
   );
   const [players, { drills }] = await Promise.all([
     Promise.all(group.map((one) => playerRun(database, principal, one, units))),
-    startOptions(database, principal, units),
+    startOptions(t, database, principal, units),
   ]);
   return (
     <CoachWays coach={{ id: coach.id, name: coach.name }}>

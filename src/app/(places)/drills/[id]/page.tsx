@@ -1,3 +1,4 @@
+import { getTranslations } from 'next-intl/server';
 import type { Metadata } from 'next';
 import { z } from 'zod';
 import { libraryDrill } from '@/core/drill';
@@ -9,11 +10,15 @@ import { BuiltIn } from '@/features/drills/built-in';
 import { DrillFoot } from '@/features/drills/drill-foot';
 import { coachContext, orNotFound, titled } from '@/features/shared/server';
 
-export const generateMetadata = ({ params }: PageProps<'/drills/[id]'>): Promise<Metadata> =>
-  titled('Drill', async ({ database, principal }) => {
+export const generateMetadata = async ({
+  params,
+}: PageProps<'/drills/[id]'>): Promise<Metadata> => {
+  const t = await getTranslations();
+  return titled(t('pages.drillsId.drill'), async ({ database, principal }) => {
     const { id } = await params;
     return libraryDrill(id)?.name ?? (await getDrill(database, principal, id)).name;
   });
+};
 
 const query = z.object({ version: z.coerce.number().int().positive().optional().catch(undefined) });
 

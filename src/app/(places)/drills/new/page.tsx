@@ -1,10 +1,10 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
 import { Designer } from '@/features/drills/designer';
 import { newDraft } from '@/features/drills/draft';
 import { designerOptions } from '@/features/drills/options';
 import { coachContext } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'New drill' };
+export const generateMetadata = pageTitle('titles.newDrill');
 
 export default async function NewDrillPage() {
   const { units, coach } = await coachContext('coach');

@@ -1,3 +1,6 @@
+import { useTranslations } from 'next-intl';
+import { getTranslations } from 'next-intl/server';
+import type { Translate } from '@/words/translate';
 import { formatDistance } from 'date-fns';
 import { format } from '@/ui/when';
 import type { Metadata } from 'next';
@@ -29,11 +32,15 @@ import { Button } from '@/ui/button';
 import { ColumnHead } from '@/ui/column-head';
 import { FallArrow } from '@/ui/fall-arrow';
 
-export const generateMetadata = ({ params }: PageProps<'/greens/[id]'>): Promise<Metadata> =>
-  titled('Green', async ({ database, principal }) => {
+export const generateMetadata = async ({
+  params,
+}: PageProps<'/greens/[id]'>): Promise<Metadata> => {
+  const t = await getTranslations();
+  return titled(t('pages.greensId.green'), async ({ database, principal }) => {
     const { id } = await params;
     return (await getGreen(database, principal, id)).name;
   });
+};
 
 /** What a spot's slope does to a putt that every coach has in mind. */
 const TOLD = 8 * FOOT;
@@ -41,6 +48,8 @@ const TOLD = 8 * FOOT;
 const LONG = 20 * FOOT;
 
 export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
+  const t = await getTranslations();
+
   const { database, principal, units } = await coachContext();
   const green = await orNotFound(getGreen(database, principal, (await params).id));
   const own =
@@ -57,8 +66,11 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
         title={green.name}
         sub={
           current
-            ? `${showLength(current.greenSpeed, 'speed', units)}, measured ${formatDistance(current.speedAt, new Date(), { addSuffix: true })}`
-            : 'Not measured yet. Take the first reading below.'
+            ? t('pages.greensId.measured', {
+                greenSpeed: showLength(current.greenSpeed, 'speed', units),
+                speedAt: formatDistance(current.speedAt, new Date(), { addSuffix: true }),
+              })
+            : t('pages.greensId.notMeasuredYetTakeThe')
         }
       >
         {own && (
@@ -78,7 +90,7 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
               />
             )}
             <Button asChild>
-              <Link href={`/greens/${green.id}/edit`}>Edit green</Link>
+              <Link href={`/greens/${green.id}/edit`}>{t('pages.greensId.editGreen')}</Link>
             </Button>
           </>
         )}
@@ -86,14 +98,17 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
       <div className="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-rule">
         <div className="min-w-0 max-lg:order-2">
           {green.spots.length > 0 && (
-            <section className="px-4 py-5 md:px-7" aria-label="Spots">
-              <h2 className="mb-1 cap">Spots, as seen from the ball</h2>
+            <section className="px-4 py-5 md:px-7" aria-label={t('pages.greensId.spots')}>
+              <h2 className="mb-1 cap">{t('pages.greensId.spotsAsSeenFromThe')}</h2>
               <SpotTable green={green} greenSpeed={current?.greenSpeed} units={units} />
             </section>
           )}
           {green.readings.length > 1 && (
-            <section className="border-t border-rule px-4 py-5 md:px-7" aria-label="Speed">
-              <h2 className="mb-2 cap">Green speed by day</h2>
+            <section
+              className="border-t border-rule px-4 py-5 md:px-7"
+              aria-label={t('pages.greensId.speed')}
+            >
+              <h2 className="mb-2 cap">{t('pages.greensId.greenSpeedByDay')}</h2>
               <div className="h-[180px]">
                 <SpeedTrend readings={green.readings.toReversed()} units={units} />
               </div>
@@ -102,16 +117,20 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
           {current && (
             <section
               className="border-t border-rule px-4 py-5 md:px-7"
-              aria-label="Effect of a wrong speed"
+              aria-label={t('pages.greensId.effectOfAWrongSpeed')}
             >
               <h2 className="mb-1 text-[1.0625rem] font-[650]">
-                What a wrong speed costs: {showLength(LONG, 'putt', units)}
-                {steepest ? ` putt from ${steepest.spot.name}` : 'putt on the flat'}
+                {t('pages.greensId.whatAWrongSpeedCosts', {
+                  distance: showLength(LONG, 'putt', units),
+                  spot: steepest?.spot.name ?? '',
+                  steepest: String(!!steepest),
+                })}
               </h2>
               <p className="mb-2 text-ink2">
-                The putt is aimed and struck for a green speed of{' '}
-                {showLength(current.greenSpeed, 'speed', units)}, to finish{' '}
-                {roughLength(DEFAULT_PUTT.past, units)} past.
+                {t('pages.greensId.thePuttIsAimedAnd', {
+                  greenSpeed: showLength(current.greenSpeed, 'speed', units),
+                  past: roughLength(DEFAULT_PUTT.past, units),
+                })}
               </p>
               <WrongSpeedOrNot
                 slope={steepest?.slope}
@@ -121,8 +140,11 @@ export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
             </section>
           )}
           {green.readings.length > 0 && (
-            <section className="border-t border-rule px-4 py-5 md:px-7" aria-label="Readings">
-              <h2 className="mb-1 cap">Readings, newest first</h2>
+            <section
+              className="border-t border-rule px-4 py-5 md:px-7"
+              aria-label={t('pages.greensId.readings')}
+            >
+              <h2 className="mb-1 cap">{t('pages.greensId.readingsNewestFirst')}</h2>
               <Readings green={green} units={units} />
             </section>
           )}
@@ -178,18 +200,22 @@ function SpotTable({
   greenSpeed: number | undefined;
   units: UnitPreferences;
 }) {
+  const t = useTranslations();
+
   return (
     <table className="w-full text-[1rem]">
-      <caption className="sr-only">Spots</caption>
+      <caption className="sr-only">{t('pages.greensId.spots')}</caption>
       <thead>
         <tr className="border-b text-left cap">
           <ColumnHead className="pr-4" colSpan={2}>
-            spot
+            {t('pages.greensId.spot')}
           </ColumnHead>
-          <ColumnHead className="pr-4">slope</ColumnHead>
+          <ColumnHead className="pr-4">{t('pages.greensId.slope')}</ColumnHead>
           <ColumnHead colSpan={2}>
-            break over {showLength(TOLD, 'putt', units)}, {roughLength(DEFAULT_PUTT.past, units)}{' '}
-            past the hole
+            {t('pages.greensId.breakOverPastTheHole', {
+              distance: showLength(TOLD, 'putt', units),
+              past: roughLength(DEFAULT_PUTT.past, units),
+            })}
           </ColumnHead>
         </tr>
       </thead>
@@ -204,25 +230,27 @@ function SpotTable({
               </td>
               <td className="py-2 pr-4 font-[620]">{spot.name}</td>
               <td className="py-2 pr-4">
-                {!slope && <span className="text-ink2">not measured yet</span>}
-                {slope && (slope.grade === 0 ? 'level' : <SlopeWords slope={slope} />)}
+                {!slope && <span className="text-ink2">{t('pages.greensId.notMeasuredYet')}</span>}
+                {slope &&
+                  (slope.grade === 0 ? t('pages.greensId.level') : <SlopeWords slope={slope} />)}
                 {apart && (
                   <p role="alert" className="mt-1 border-l-[3px] border-warn pl-2 text-[0.9375rem]">
-                    The reading of {format(apart.older, 'd MMM, HH:mm')} differs by{' '}
-                    {showGrade(apart.by)}: one of the two was taken the wrong way round. Read it
-                    again.
+                    {t('pages.greensId.theReadingOfDiffersBy', {
+                      date: format(apart.older, 'd MMM, HH:mm'),
+                      by: showGrade(apart.by),
+                    })}
                   </p>
                 )}
               </td>
-              <td className="py-2">{slope && greenSpeed ? breakOf(slope, greenSpeed) : ''}</td>
+              <td className="py-2">{slope && greenSpeed ? breakOf(t, slope, greenSpeed) : ''}</td>
               <td className="py-2 text-right">
                 {slope && slope.grade > 0 && greenSpeed && (
                   <Button asChild>
                     <Link
                       href={quizAt(green.id, spot.id)}
-                      aria-label={`Read without a ball: ${spot.name}`}
+                      aria-label={t('pages.greensId.readWithoutABall', { spot: spot.name })}
                     >
-                      Read without a ball
+                      {t('pages.greensId.readWithoutABall2')}
                     </Link>
                   </Button>
                 )}
@@ -241,21 +269,23 @@ const SlopeWords = ({ slope }: { slope: Slope }) => (
   </>
 );
 
-function breakOf(slope: Slope, greenSpeed: number): string {
+function breakOf(t: Translate, slope: Slope, greenSpeed: number): string {
   try {
     return breakWords(aimFor({ ...DEFAULT_PUTT, distance: TOLD, greenSpeed, slope }).cups);
   } catch (error) {
-    if (error instanceof RangeError) return 'too steep at this pace';
+    if (error instanceof RangeError) return t('pages.greensId.tooSteepAtThisPace');
     throw error;
   }
 }
 
 function Readings({ green, units }: { green: Green; units: UnitPreferences }) {
+  const t = useTranslations();
+
   const spotName = ({ spotId }: Reading) =>
-    green.spots.find(({ id }) => id === spotId)?.name ?? 'speed only';
+    green.spots.find(({ id }) => id === spotId)?.name ?? t('pages.greensId.speedOnly');
   return (
     <table id="readings" className="w-full text-[0.9375rem]">
-      <caption className="sr-only">Readings</caption>
+      <caption className="sr-only">{t('pages.greensId.readings')}</caption>
       <tbody>
         {green.readings.map((reading) => (
           <tr key={reading.id} className="border-b border-hair align-baseline">
@@ -272,8 +302,11 @@ function Readings({ green, units }: { green: Green; units: UnitPreferences }) {
               )}
               <span className="block text-sm text-ink2">
                 {reading.rolls
-                  ? `rolled ${showLength(reading.rolls.up, 'putt', units)} up, ${showLength(reading.rolls.down, 'putt', units)} down`
-                  : 'measured with a ramp and a level'}
+                  ? t('pages.greensId.rolledUpDown', {
+                      up: showLength(reading.rolls.up, 'putt', units),
+                      down: showLength(reading.rolls.down, 'putt', units),
+                    })
+                  : t('pages.greensId.measuredWithARampAnd')}
                 {reading.note && `. ${reading.note}`}
               </span>
             </td>

@@ -1,15 +1,21 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { GreenForm } from '@/features/greens/green-form';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'New green' };
+export const generateMetadata = pageTitle('titles.newGreen');
 
 export default async function NewGreenPage() {
+  const t = await getTranslations();
+
   await coachContext('coach');
   return (
     <>
-      <PlaceHead title="New green" sub="Name, and the spots you putt from" />
+      <PlaceHead
+        title={t('pages.greensNew.newGreen')}
+        sub={t('pages.greensNew.nameAndTheSpotsYou')}
+      />
       <GreenForm id={null} values={{ name: '', notes: '', spots: [{ name: '' }] }} />
     </>
   );

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { Link } from '@/ui/link';
 import { dayIn, dayWords } from '@/core/calendar';
 import { getProgramme, getStudent, refreshProgramme } from '@/data';
@@ -14,9 +15,11 @@ import { reckon } from '@/features/reckoning/pool';
 import { coachContext, orNotFound } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Programme' };
+export const generateMetadata = pageTitle('titles.programme');
 
 export default async function ProgrammePage({ params }: PageProps<'/programme/[id]'>) {
+  const t = await getTranslations();
+
   const { database, principal, coach } = await coachContext('coach');
   const { id } = await params;
   const { studentId, aim } = await orNotFound(getProgramme(database, principal, id));
@@ -35,11 +38,12 @@ export default async function ProgrammePage({ params }: PageProps<'/programme/[i
   return (
     <>
       <PlaceHead
-        title={`${student.name}’s programme`}
+        title={t('pages.programmeId.sProgramme', { student: student.name })}
         sub={[
-          aimSaid(programme),
-          past.length > 0 && `${done} of ${past.length} days done`,
-          programme.endedAt && `ended ${dayWords(dayIn(programme.endedAt, zone))}`,
+          aimSaid(t, programme),
+          past.length > 0 && t('pages.programmeId.ofDaysDone', { done, past: past.length }),
+          programme.endedAt &&
+            t('pages.programmeId.ended', { endedAt: dayWords(dayIn(programme.endedAt, zone)) }),
         ]
           .filter(Boolean)
           .join(' · ')}
@@ -48,12 +52,12 @@ export default async function ProgrammePage({ params }: PageProps<'/programme/[i
           <>
             <CloseProgramme id={id} />
             <Button asChild>
-              <Link href={`/programme/${id}/edit`}>Edit</Link>
+              <Link href={`/programme/${id}/edit`}>{t('pages.programmeId.edit')}</Link>
             </Button>
             {next && (
               <Button asChild kind="primary">
                 <Link href={`/programme/hours/new?student=${studentId}&minutes=${next.minutes}`}>
-                  Plan {dayWords(next.day)}
+                  {t('pages.programmeId.plan', { day: dayWords(next.day) })}
                 </Link>
               </Button>
             )}
@@ -61,35 +65,35 @@ export default async function ProgrammePage({ params }: PageProps<'/programme/[i
         )}
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_380px] lg:divide-x lg:divide-y-0">
-        <section aria-label="Days">
+        <section aria-label={t('pages.programmeId.days')}>
           <ProgrammeDays programme={programme} today={today} />
         </section>
         <section
-          aria-label="Progress"
+          aria-label={t('pages.programmeId.progress')}
           className="grid content-start gap-5 bg-sheet px-4 py-5 md:px-6"
         >
           <div>
-            <h2 className="mb-1 cap">Goal</h2>
+            <h2 className="mb-1 cap">{t('pages.programmeId.goal')}</h2>
             <p className="text-[1.125rem] leading-snug">
-              <strong>{aimSaid(programme)}.</strong>
+              <strong>{aimSaid(t, programme)}.</strong>
             </p>
             <p className="mt-1">
               {stands
-                ? aimWords(programme, stands.points, stands.putts)
-                : 'No putts for this skill yet.'}
+                ? aimWords(t, programme, stands.points, stands.putts)
+                : t('pages.programmeId.noPuttsForThisSkill')}
             </p>
           </div>
           <div>
-            <h2 className="mb-2 cap">Changes and reasons</h2>
+            <h2 className="mb-2 cap">{t('pages.programmeId.changesAndReasons')}</h2>
             <ProgrammeChanges programme={programme} zone={zone} />
           </div>
           <p className="text-[0.9375rem]">
             <Link href={`/students/${studentId}`} className="underline underline-offset-4">
-              {student.name}’s record
+              {t('pages.programmeId.sRecord', { student: student.name })}
             </Link>{' '}
             ·{' '}
             <Link href={`/students/${studentId}/homework`} className="underline underline-offset-4">
-              Homework
+              {t('pages.programmeId.homework')}
             </Link>
           </p>
         </section>

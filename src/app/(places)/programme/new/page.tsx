@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { z } from 'zod';
 import { dayAfter, dayIn } from '@/core/calendar';
 import { planStudents } from '@/features/programme/load-plan';
@@ -7,7 +8,7 @@ import { aimUnit } from '@/features/programme/programme-form-schema';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'New programme' };
+export const generateMetadata = pageTitle('titles.newProgramme');
 
 const query = z.object({ student: z.uuid().optional().catch(undefined) });
 
@@ -15,12 +16,17 @@ const query = z.object({ student: z.uuid().optional().catch(undefined) });
 const WEEKS = 8;
 
 export default async function NewProgrammePage({ searchParams }: PageProps<'/programme/new'>) {
+  const t = await getTranslations();
+
   const { database, principal, coach } = await coachContext('coach');
   const { student } = query.parse(await searchParams);
   const today = dayIn(new Date(), coach.settings.zone);
   return (
     <>
-      <PlaceHead title="New programme" sub="Weeks of lessons and practice towards a goal" />
+      <PlaceHead
+        title={t('pages.programmeNew.newProgramme')}
+        sub={t('pages.programmeNew.weeksOfLessonsAndPractice')}
+      />
       <ProgrammeForm
         id={null}
         students={await planStudents(database, principal)}

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { Link } from '@/ui/link';
 import { listCoaches, listStudents, sharesByCoach } from '@/data';
 import { AddCoach, CoachList } from '@/features/academy/coach-list';
@@ -7,9 +8,11 @@ import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Academy' };
+export const generateMetadata = pageTitle('titles.academy');
 
 export default async function AcademyPage() {
+  const t = await getTranslations();
+
   const { database, principal } = await coachContext('head');
   const [coaches, students, shares] = await Promise.all([
     listCoaches(database),
@@ -18,13 +21,16 @@ export default async function AcademyPage() {
   ]);
   return (
     <>
-      <PlaceHead title="Academy" sub="Who coaches here, and what each of them can do">
+      <PlaceHead
+        title={t('pages.recordsAcademy.academy')}
+        sub={t('pages.recordsAcademy.whoCoachesHereAndWhat')}
+      >
         <Button asChild>
-          <Link href="/records">Settings</Link>
+          <Link href="/records">{t('pages.recordsAcademy.settings')}</Link>
         </Button>
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:grid-cols-[minmax(0,1fr)_380px] lg:divide-x lg:divide-y-0">
-        <section className="px-4 py-6 md:px-7" aria-label="Coaches">
+        <section className="px-4 py-6 md:px-7" aria-label={t('pages.recordsAcademy.coaches')}>
           <CoachList
             here={principal.coachId}
             coaches={coaches.map(({ id, name, role, archivedAt }) => ({
@@ -38,8 +44,8 @@ export default async function AcademyPage() {
             }))}
           />
         </section>
-        <section className="px-4 py-6 md:px-7" aria-label="Add a coach">
-          <h2 className="mb-4 text-[1.25rem] num">Add a coach</h2>
+        <section className="px-4 py-6 md:px-7" aria-label={t('pages.recordsAcademy.addACoach')}>
+          <h2 className="mb-4 text-[1.25rem] num">{t('pages.recordsAcademy.addACoach')}</h2>
           <AddCoach />
         </section>
       </div>

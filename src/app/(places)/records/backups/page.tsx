@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { formatDistance } from 'date-fns';
 import { Link } from '@/ui/link';
 import { backupFault, backupFolder, backupState, listBackups, newestBackup } from '@/data';
@@ -10,9 +11,11 @@ import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Backups' };
+export const generateMetadata = pageTitle('titles.backups');
 
 export default async function BackupsPage() {
+  const t = await getTranslations();
+
   const { database } = await coachContext('head');
   const { path } = database;
   const [backups, state, where] = await Promise.all([
@@ -28,55 +31,54 @@ export default async function BackupsPage() {
   return (
     <>
       <PlaceHead
-        title="Backups"
+        title={t('pages.recordsBackups.backups')}
         sub={
           newest
-            ? `The newest was made and checked ${ago(newest.madeAt)}`
-            : 'There is no backup yet'
+            ? t('pages.recordsBackups.theNewestWasMadeAnd', { ago: ago(newest.madeAt) })
+            : t('pages.recordsBackups.thereIsNoBackupYet')
         }
       >
         <Button asChild>
-          <Link href="/records">Settings</Link>
+          <Link href="/records">{t('pages.recordsBackups.settings')}</Link>
         </Button>
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
-        <section className="px-4 py-6 md:px-7" aria-label="Restore">
+        <section className="px-4 py-6 md:px-7" aria-label={t('pages.recordsBackups.restore')}>
           {failed && (
             <p role="alert" className="mb-4 border-2 border-warn bg-sheet px-3 py-2 text-[1rem]">
-              {failed.message} Last tried {ago(failed.at)}.
+              {t('pages.recordsBackups.lastTried', {
+                message: failed.message,
+                ago: ago(failed.at),
+              })}
             </p>
           )}
-          <h2 className="mb-2 text-[1.25rem] num">Restore</h2>
+          <h2 className="mb-2 text-[1.25rem] num">{t('pages.recordsBackups.restore')}</h2>
           <BackupsPanel backups={backups} now={now} />
         </section>
         <div className="grid content-start gap-8 px-4 py-6 md:px-7">
-          <section className="grid gap-4" aria-label="Automatic backups">
-            <h2 className="text-[1.25rem] num">Automatic backups</h2>
-            <p className="text-[1rem]">
-              Dirigo makes a backup every hour in which something was logged, and at least once a
-              day. It checks each backup before it deletes an old one, and keeps one for each of the
-              last 24 hours, 14 days and 8 weeks in
-            </p>
+          <section className="grid gap-4" aria-label={t('pages.recordsBackups.automaticBackups')}>
+            <h2 className="text-[1.25rem] num">{t('pages.recordsBackups.automaticBackups')}</h2>
+            <p className="text-[1rem]">{t('pages.recordsBackups.dirigoMakesABackupEvery')}</p>
             <p className="border border-rule bg-sheet px-3 py-2 text-sm break-all">
               {shownPath(where)}
             </p>
             <p className="text-[1rem]">
               {rehearsed
                 ? rehearsed.problem === null
-                  ? `A test restore succeeded ${ago(rehearsed.at)}.`
-                  : `A test restore failed ${ago(rehearsed.at)}.`
-                : 'Dirigo tests a restore once a day.'}
+                  ? t('pages.recordsBackups.aTestRestoreSucceeded', { ago: ago(rehearsed.at) })
+                  : t('pages.recordsBackups.aTestRestoreFailed', { ago: ago(rehearsed.at) })
+                : t('pages.recordsBackups.dirigoTestsARestoreOnce')}
             </p>
             <BackupFolder folder={folder ?? ''} usual={where} />
           </section>
-          <section className="grid gap-4" aria-label="Encryption">
-            <h2 className="text-[1.25rem] num">Encryption</h2>
+          <section className="grid gap-4" aria-label={t('pages.recordsBackups.encryption')}>
+            <h2 className="text-[1.25rem] num">{t('pages.recordsBackups.encryption')}</h2>
             <BackupEncryption encrypted={key !== null} />
           </section>
           <p className="text-[0.9375rem] text-ink2">
-            When Dirigo is stopped, the database is one file that you can copy. While it runs, use a
-            backup instead. If Dirigo does not start, <strong>npm run restore</strong> lists the
-            backups and restores one.
+            {t.rich('pages.recordsBackups.whenDirigoIsStoppedThe', {
+              strong: (chunks) => <strong>{chunks}</strong>,
+            })}
           </p>
         </div>
       </div>

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { Link } from '@/ui/link';
 import { listDrills, listImports, listStudents } from '@/data';
 import { ExportForm } from '@/features/export/export-form';
@@ -8,9 +9,11 @@ import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Import and export' };
+export const generateMetadata = pageTitle('titles.importAndExport');
 
 export default async function FilesPage() {
+  const t = await getTranslations();
+
   const { database, principal } = await coachContext('coach');
   const [students, drills, imports] = await Promise.all([
     listStudents(database, principal),
@@ -23,29 +26,32 @@ export default async function FilesPage() {
   return (
     <>
       <PlaceHead
-        title="Import and export"
-        sub="Import putts from files, and export everything for other programs"
+        title={t('pages.recordsFiles.importAndExport')}
+        sub={t('pages.recordsFiles.importPuttsFromFilesAnd')}
       >
         <Button asChild>
-          <Link href="/records">Settings</Link>
+          <Link href="/records">{t('pages.recordsFiles.settings')}</Link>
         </Button>
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_400px] lg:divide-x lg:divide-y-0">
-        <section className="grid content-start gap-4 px-4 py-6 md:px-7" aria-label="Import">
-          <h2 className="text-[1.25rem] num">Import putts</h2>
+        <section
+          className="grid content-start gap-4 px-4 py-6 md:px-7"
+          aria-label={t('pages.recordsFiles.import')}
+        >
+          <h2 className="text-[1.25rem] num">{t('pages.recordsFiles.importPutts')}</h2>
           <ImportPanel
             students={options}
             drills={drills.map(({ id, name }) => ({ value: id, label: name }))}
           />
         </section>
         <div className="grid content-start gap-8 px-4 py-6 md:px-7">
-          <section className="grid gap-3" aria-label="Export">
-            <h2 className="text-[1.25rem] num">Export everything</h2>
+          <section className="grid gap-3" aria-label={t('pages.recordsFiles.export')}>
+            <h2 className="text-[1.25rem] num">{t('pages.recordsFiles.exportEverything')}</h2>
             <ExportForm students={options} whole={principal.as === 'head'} />
           </section>
           {imports.length > 0 && (
-            <section className="grid gap-2" aria-label="Imported files">
-              <h2 className="text-[1.25rem] num">Imported files</h2>
+            <section className="grid gap-2" aria-label={t('pages.recordsFiles.importedFiles')}>
+              <h2 className="text-[1.25rem] num">{t('pages.recordsFiles.importedFiles')}</h2>
               <PastImports imports={imports} />
             </section>
           )}

@@ -1,3 +1,5 @@
+import { useTranslations } from 'next-intl';
+import { getTranslations } from 'next-intl/server';
 import { format } from '@/ui/when';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
@@ -26,11 +28,15 @@ import { WorthPart } from '@/features/students/worth-part';
 import { Button } from '@/ui/button';
 import { showLength } from '@/core/units';
 
-export const generateMetadata = ({ params }: PageProps<'/students/[id]'>): Promise<Metadata> =>
-  titled('Student', async ({ database, principal }) => {
+export const generateMetadata = async ({
+  params,
+}: PageProps<'/students/[id]'>): Promise<Metadata> => {
+  const t = await getTranslations();
+  return titled(t('pages.studentsId.student'), async ({ database, principal }) => {
     const { id } = await params;
     return (await getStudent(database, principal, id)).name;
   });
+};
 
 const query = z.object({
   skill: z.string().refine(isQuantity).catch('start'),
@@ -39,6 +45,8 @@ const query = z.object({
 });
 
 export default async function StudentPage({ params, searchParams }: PageProps<'/students/[id]'>) {
+  const t = await getTranslations();
+
   const { database, principal, units } = await coachContext();
   const student = await orNotFound(getStudent(database, principal, (await params).id));
   const { skill, rate } = query.parse(await searchParams);
@@ -53,7 +61,8 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
   const first = putted.at(-1);
   const given = student.name.split(' ')[0]!;
   const coaches = await listCoaches(database);
-  const nameOf = (id: string) => coaches.find((coach) => coach.id === id)?.name || 'another coach';
+  const nameOf = (id: string) =>
+    coaches.find((coach) => coach.id === id)?.name || t('pages.studentsId.anotherCoach');
   const mayChange = principal.as !== 'assistant';
   const own = principal.as === 'head' || (mayChange && student.coachId === principal.coachId);
   const shares = own ? await listShares(database, principal, student.id) : [];
@@ -61,7 +70,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
     .filter(({ id, archivedAt }) => !archivedAt && id !== student.coachId)
     .map(({ id, name, role }) => ({
       value: id,
-      label: name || 'Unnamed coach',
+      label: name || t('pages.studentsId.unnamedCoach'),
       detail: ROLE_WORDS[role].name,
     }));
   return (
@@ -72,55 +81,59 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           `${student.hand}-handed`,
           student.seated && 'seated',
           student.level,
-          `putter head ${showLength(student.putter.headLength, 'across', units)} by ${showLength(student.putter.headDepth, 'across', units)}`,
-          `${putted.length} ${putted.length === 1 ? 'session' : 'sessions'}, ${putts} ${putts === 1 ? 'putt' : 'putts'}${first ? ` since ${format(first.startedAt, 'd MMMM')}` : ''}`,
-          student.coachId !== principal.coachId && `${nameOf(student.coachId)}’s student`,
+          t('pages.studentsId.putterHeadBy', {
+            headLength: showLength(student.putter.headLength, 'across', units),
+            headDepth: showLength(student.putter.headDepth, 'across', units),
+          }),
+          `${putted.length} ${putted.length === 1 ? 'session' : 'sessions'}, ${putts} ${putts === 1 ? 'putt' : 'putts'}${first ? t('pages.studentsId.since', { date: format(first.startedAt, 'd MMMM') }) : ''}`,
+          student.coachId !== principal.coachId &&
+            t('pages.studentsId.sStudent', { coachId: nameOf(student.coachId) }),
           student.archivedAt && 'archived',
         ]
           .filter(Boolean)
           .join(' · ')}
       >
         <Button asChild>
-          <Link href={`/students/${student.id}/set-up`}>Set-up</Link>
+          <Link href={`/students/${student.id}/set-up`}>{t('pages.studentsId.setUp')}</Link>
         </Button>
         {mayChange && (
           <>
             <Button asChild>
-              <Link href={`/students/${student.id}/edit`}>Edit</Link>
+              <Link href={`/students/${student.id}/edit`}>{t('pages.studentsId.edit')}</Link>
             </Button>
             <Button asChild>
-              <Link href={`/students/${student.id}/homework`}>Homework</Link>
+              <Link href={`/students/${student.id}/homework`}>
+                {t('pages.studentsId.homework')}
+              </Link>
             </Button>
           </>
         )}
         {mayChange && known && (
           <Button asChild>
-            <Link href={`/students/${student.id}/report`}>Report</Link>
+            <Link href={`/students/${student.id}/report`}>{t('pages.studentsId.report')}</Link>
           </Button>
         )}
         {!student.archivedAt && (
           <Button asChild kind={known?.brief.next ? 'plain' : 'primary'}>
-            <Link href={`/start?student=${student.id}`}>Start session</Link>
+            <Link href={`/start?student=${student.id}`}>{t('pages.studentsId.startSession')}</Link>
           </Button>
         )}
       </PlaceHead>
       {!known ? (
         <Empty
-          title={putts > 0 ? `${given} has no scores yet` : `No data on ${given}’s putting yet`}
+          title={
+            putts > 0
+              ? t('pages.studentsId.hasNoScoresYet', { given })
+              : t('pages.studentsId.noDataOnSPutting', { given })
+          }
         >
           {putts > 0 && (
             <div className="mb-4">
-              <p className="mb-2">
-                These putts are not scored. Special strokes, such as one-handed putts, are kept
-                separate.
-              </p>
+              <p className="mb-2">{t('pages.studentsId.thesePuttsAreNotScored')}</p>
               <LastSessions sessions={putted} />
             </div>
           )}
-          <p>
-            Start a session through a wide gate, with about 12 mm of clearance on either side of the
-            ball. Twenty putts give a first, rough answer; fifty give a useful one.
-          </p>
+          <p>{t('pages.studentsId.startASessionThroughA')}</p>
           {student.notes && <Notes notes={student.notes} />}
         </Empty>
       ) : (
@@ -130,10 +143,15 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
             <Glance student={student} scores={scores} changes={known.changes} />
           </div>
           <div className="grid grid-cols-1 divide-y divide-rule border-b-[length:var(--stroke)] border-ink lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
-            <section className="px-4 py-5 md:px-7" aria-label="What the misses suggest">
-              <h2 className="mb-3 text-[1.25rem] num">What the misses suggest</h2>
+            <section
+              className="px-4 py-5 md:px-7"
+              aria-label={t('pages.studentsId.whatTheMissesSuggest')}
+            >
+              <h2 className="mb-3 text-[1.25rem] num">
+                {t('pages.studentsId.whatTheMissesSuggest')}
+              </h2>
               <Findings findings={known.findings} student={given} />
-              <h2 className="mt-6 mb-1 cap">Sessions</h2>
+              <h2 className="mt-6 mb-1 cap">{t('pages.studentsId.sessions')}</h2>
               <LastSessions sessions={sessions} />
               {student.notes && <Notes notes={student.notes} />}
             </section>
@@ -160,7 +178,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
       )}
       {own && (
         <section
-          aria-label={`${given}’s record`}
+          aria-label={t('pages.studentsId.sRecord', { given })}
           className="flex flex-wrap gap-2.5 border-t border-rule px-4 py-5 md:px-7 print:hidden"
         >
           <ArchiveButton
@@ -186,9 +204,11 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
 }
 
 function Notes({ notes }: { notes: string }) {
+  const t = useTranslations();
+
   return (
     <>
-      <h2 className="mt-5 mb-1 cap">Private notes (only coaches see them)</h2>
+      <h2 className="mt-5 mb-1 cap">{t('pages.studentsId.privateNotesOnlyCoachesSee')}</h2>
       <p className="text-[1rem] whitespace-pre-wrap">{notes}</p>
     </>
   );

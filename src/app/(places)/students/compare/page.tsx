@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { Link } from '@/ui/link';
 import { z } from 'zod';
 import { isQuantity } from '@/core/quantity';
@@ -9,7 +10,7 @@ import { coachContext } from '@/features/shared/server';
 import { Compared } from '@/features/students/compared';
 import { RULED, nameOf } from '@/features/students/skill-words';
 
-export const metadata: Metadata = { title: 'Comparison' };
+export const generateMetadata = pageTitle('titles.comparison');
 
 const query = z.object({
   skill: z.string().refine(isQuantity).catch('start'),
@@ -18,6 +19,8 @@ const query = z.object({
 });
 
 export default async function ComparePage({ searchParams }: PageProps<'/students/compare'>) {
+  const t = await getTranslations();
+
   const { database, principal } = await coachContext();
   const { skill, student: only } = query.parse(await searchParams);
   const students = await listStudents(database, principal);
@@ -26,11 +29,15 @@ export default async function ComparePage({ searchParams }: PageProps<'/students
   return (
     <>
       <PlaceHead
-        title={one ? `${one.name}: comparison` : 'Compare students'}
-        sub={`${nameOf(skill)}, all on one scale${one ? '' : ', smallest window first'}`}
+        title={
+          one
+            ? t('pages.studentsCompare.comparison', { one: one.name })
+            : t('pages.studentsCompare.compareStudents')
+        }
+        sub={t('pages.studentsCompare.allOnOneScale', { skill: nameOf(skill), one: String(!!one) })}
       />
       <nav
-        aria-label="Skill"
+        aria-label={t('pages.studentsCompare.skill')}
         className="flex flex-wrap gap-x-5 gap-y-1 px-4 py-3 text-[1.0625rem] md:px-7"
       >
         {RULED.map((name) => (
@@ -49,11 +56,8 @@ export default async function ComparePage({ searchParams }: PageProps<'/students
         ))}
       </nav>
       {all.every(({ rows }) => rows.length === 0) ? (
-        <Empty title="Nothing to compare yet">
-          <p>
-            No putts for this skill yet. The skill’s ruler on a student’s record says which drill
-            measures it.
-          </p>
+        <Empty title={t('pages.studentsCompare.nothingToCompareYet')}>
+          <p>{t('pages.studentsCompare.noPuttsForThisSkill')}</p>
         </Empty>
       ) : (
         <Compared skill={skill} comparisons={all} />

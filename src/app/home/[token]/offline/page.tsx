@@ -1,8 +1,10 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
 import { Shell } from '@/features/offline/shell';
 import { openHome } from '@/features/home/server';
 
-export const metadata: Metadata = { title: 'Homework', robots: { index: false, follow: false } };
+export const generateMetadata = pageTitle('titles.homework', {
+  robots: { index: false, follow: false },
+});
 
 /** A student's own page that works with no server. */
 export default async function HomeOfflinePage({ params }: PageProps<'/home/[token]/offline'>) {

@@ -1,11 +1,11 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
 import { redirect } from 'next/navigation';
 import { getStudent } from '@/data';
 import { reckon } from '@/features/reckoning/pool';
 import { coachContext, orNotFound } from '@/features/shared/server';
 import { Report } from '@/features/students/report';
 
-export const metadata: Metadata = { title: 'Report' };
+export const generateMetadata = pageTitle('titles.report');
 
 /** The share that a gate of today should let through. */
 const TEACHES = 0.7;

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { Link } from '@/ui/link';
 import { dayWords } from '@/core/calendar';
 import { getAppointment, getStudent, listPlans } from '@/data';
@@ -9,9 +10,11 @@ import { PlaceHead } from '@/features/shared/place';
 import { coachContext, orNotFound } from '@/features/shared/server';
 import { Button } from '@/ui/button';
 
-export const metadata: Metadata = { title: 'Appointment' };
+export const generateMetadata = pageTitle('titles.appointment');
 
 export default async function DatePage({ params }: PageProps<'/programme/dates/[id]'>) {
+  const t = await getTranslations();
+
   const { database, principal } = await coachContext('coach');
   const date = await orNotFound(getAppointment(database, principal, (await params).id));
   const { id, studentId, day, time, minutes, kind, planId, note, programmeId } = date;
@@ -28,7 +31,9 @@ export default async function DatePage({ params }: PageProps<'/programme/dates/[
       >
         {programmeId && (
           <Button asChild>
-            <Link href={`/programme/${programmeId}`}>Open programme</Link>
+            <Link href={`/programme/${programmeId}`}>
+              {t('pages.programmeDatesId.openProgramme')}
+            </Link>
           </Button>
         )}
         {planId ? (
@@ -36,11 +41,13 @@ export default async function DatePage({ params }: PageProps<'/programme/dates/[
         ) : (
           <>
             <Button asChild>
-              <Link href={`/start?student=${studentId}`}>Start session</Link>
+              <Link href={`/start?student=${studentId}`}>
+                {t('pages.programmeDatesId.startSession')}
+              </Link>
             </Button>
             <Button asChild kind="primary">
               <Link href={`/programme/hours/new?student=${studentId}&minutes=${minutes}`}>
-                Plan session
+                {t('pages.programmeDatesId.planSession')}
               </Link>
             </Button>
           </>

@@ -1,4 +1,5 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
+import { getTranslations } from 'next-intl/server';
 import { z } from 'zod';
 import { dayIn, daySchema } from '@/core/calendar';
 import { listPlans } from '@/data';
@@ -7,7 +8,7 @@ import { planStudents } from '@/features/programme/load-plan';
 import { PlaceHead } from '@/features/shared/place';
 import { coachContext } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'New appointment' };
+export const generateMetadata = pageTitle('titles.newAppointment');
 
 const query = z.object({
   student: z.uuid().optional().catch(undefined),
@@ -15,12 +16,17 @@ const query = z.object({
 });
 
 export default async function NewDatePage({ searchParams }: PageProps<'/programme/dates/new'>) {
+  const t = await getTranslations();
+
   const { database, principal, coach } = await coachContext('coach');
   const { student, day } = query.parse(await searchParams);
   const plans = (await listPlans(database, principal)).filter(({ archivedAt }) => !archivedAt);
   return (
     <>
-      <PlaceHead title="New appointment" sub={`${coach.settings.zone} time`} />
+      <PlaceHead
+        title={t('pages.programmeDatesNew.newAppointment')}
+        sub={t('pages.programmeDatesNew.time', { zone: coach.settings.zone })}
+      />
       <DateForm
         id={null}
         ofProgramme={false}

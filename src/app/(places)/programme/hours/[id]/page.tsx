@@ -1,9 +1,9 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
 import { HourBuilder } from '@/features/programme/hour-builder';
 import { loadPlan, planStudents } from '@/features/programme/load-plan';
 import { coachContext, orNotFound } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'Plan' };
+export const generateMetadata = pageTitle('titles.plan');
 
 export default async function HourPage({ params }: PageProps<'/programme/hours/[id]'>) {
   const { id } = await params;

@@ -1,10 +1,10 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
 import { z } from 'zod';
 import { HourBuilder } from '@/features/programme/hour-builder';
 import { emptyFrame, planStudents } from '@/features/programme/load-plan';
 import { coachContext } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'New plan' };
+export const generateMetadata = pageTitle('titles.newPlan');
 
 const query = z.object({
   student: z.uuid().optional().catch(undefined),

@@ -1,4 +1,4 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
 import { redirect } from 'next/navigation';
 import { asTrial } from '@/core/drill';
 import { getGroup, getSession, getStudent } from '@/data';
@@ -9,7 +9,7 @@ import { Review } from '@/features/session/review';
 import { reckon } from '@/features/reckoning/pool';
 import { coachContext, orNotFound } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'Review' };
+export const generateMetadata = pageTitle('titles.review');
 
 export default async function ReviewPage({ params }: PageProps<'/sessions/[id]/review'>) {
   const { database, principal, coach, units } = await coachContext();

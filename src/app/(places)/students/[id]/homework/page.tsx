@@ -1,3 +1,4 @@
+import { getTranslations } from 'next-intl/server';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { dayAfter, dayIn } from '@/core/calendar';
@@ -11,18 +12,24 @@ import { HomeworkForm } from '@/features/students/homework-form';
 import { HomeworkList } from '@/features/students/homework-list';
 import { Button } from '@/ui/button';
 
-export const generateMetadata = ({
+export const generateMetadata = async ({
   params,
-}: PageProps<'/students/[id]/homework'>): Promise<Metadata> =>
-  titled('Homework', async ({ database, principal }) => {
+}: PageProps<'/students/[id]/homework'>): Promise<Metadata> => {
+  const t = await getTranslations();
+  return titled(t('pages.studentsIdHomework.homework'), async ({ database, principal }) => {
     const { id } = await params;
-    return `Homework for ${(await getStudent(database, principal, id)).name}`;
+    return t('pages.studentsIdHomework.homeworkFor', {
+      value: (await getStudent(database, principal, id)).name,
+    });
   });
+};
 
 /** Days that homework is given for until told otherwise. */
 const LASTS = 21;
 
 export default async function HomeworkPage({ params }: PageProps<'/students/[id]/homework'>) {
+  const t = await getTranslations();
+
   const { database, principal, coach } = await coachContext('coach');
   const { zone } = coach.settings;
   const student = await orNotFound(getStudent(database, principal, (await params).id));
@@ -38,20 +45,26 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
   return (
     <>
       <PlaceHead
-        title={`${student.name}’s homework`}
-        sub="Drills that work at home with the student’s own kit"
+        title={t('pages.studentsIdHomework.sHomework', { student: student.name })}
+        sub={t('pages.studentsIdHomework.drillsThatWorkAtHome')}
       >
         <Button asChild>
-          <Link href={`/students/${student.id}`}>{given}’s record</Link>
+          <Link href={`/students/${student.id}`}>
+            {t('pages.studentsIdHomework.sRecord', { given })}
+          </Link>
         </Button>
       </PlaceHead>
       <div className="grid grid-cols-1 divide-y divide-rule lg:min-h-[calc(100dvh-94px)] lg:grid-cols-[minmax(0,1fr)_420px] lg:divide-x lg:divide-y-0">
-        <section aria-label="Current homework" className="px-4 py-5 md:px-7">
-          <h2 className="mb-1 text-[1.25rem] num">Current homework</h2>
+        <section
+          aria-label={t('pages.studentsIdHomework.currentHomework')}
+          className="px-4 py-5 md:px-7"
+        >
+          <h2 className="mb-1 text-[1.25rem] num">
+            {t('pages.studentsIdHomework.currentHomework')}
+          </h2>
           {homework.length === 0 ? (
             <p className="text-ink2">
-              No homework yet. What you assign appears on {given}’s own page with its set-up sheet,
-              and is logged there on the same screen you use.
+              {t('pages.studentsIdHomework.noHomeworkYetWhatYou', { given })}
             </p>
           ) : (
             <HomeworkList
@@ -66,11 +79,16 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
               at={at}
             />
           )}
-          <h2 className="mt-6 mb-2 text-[1.25rem] num">{given}’s own page</h2>
+          <h2 className="mt-6 mb-2 text-[1.25rem] num">
+            {t('pages.studentsIdHomework.sOwnPage', { given })}
+          </h2>
           <HomeLink studentId={student.id} given={given} known={link} origin={studentsOrigin()} />
         </section>
-        <section aria-label="Add homework" className="bg-sheet px-4 py-5 md:px-6">
-          <h2 className="mb-4 text-[1.25rem] num">Add homework</h2>
+        <section
+          aria-label={t('pages.studentsIdHomework.addHomework')}
+          className="bg-sheet px-4 py-5 md:px-6"
+        >
+          <h2 className="mb-4 text-[1.25rem] num">{t('pages.studentsIdHomework.addHomework')}</h2>
           <HomeworkForm
             studentId={student.id}
             drills={offers
@@ -78,7 +96,10 @@ export default async function HomeworkPage({ params }: PageProps<'/students/[id]
               .map(({ ref, name, rungs, players, span, trains }) => ({
                 value: ref,
                 label: name,
-                detail: `${trains}, ${Math.round(span.median)} min`,
+                detail: t('pages.studentsIdHomework.min', {
+                  trains,
+                  median: Math.round(span.median),
+                }),
                 rungs,
                 teaches: players[0]!.rung,
               }))}

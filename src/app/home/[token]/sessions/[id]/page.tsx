@@ -1,4 +1,4 @@
-import type { Metadata } from 'next';
+import { pageTitle } from '@/words/title';
 import { redirect } from 'next/navigation';
 import { homeSession } from '@/data';
 import { HomeLogging } from '@/features/home/home-logging';
@@ -6,7 +6,9 @@ import { openHome } from '@/features/home/server';
 import { playerRun } from '@/features/session/player-run';
 import { orNotFound } from '@/features/shared/server';
 
-export const metadata: Metadata = { title: 'Homework', robots: { index: false, follow: false } };
+export const generateMetadata = pageTitle('titles.homework', {
+  robots: { index: false, follow: false },
+});
 
 export default async function HomeSessionPage({
   params,

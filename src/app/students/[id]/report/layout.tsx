@@ -1,0 +1,3 @@
+import { layoutWith } from '@/words/client-messages';
+
+export default layoutWith('students');
