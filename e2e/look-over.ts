@@ -21,7 +21,7 @@ interface Faults {
  * Looks at the texts of a page as they lie: each by the box of its own words. What is cut off on purpose, hidden, or lies under
  * something that stays in sight while the page is scrolled is left aside.
  */
-const faultsIn = (page: Page): Promise<Faults> =>
+export const faultsIn = (page: Page): Promise<Faults> =>
   page.evaluate(() => {
     const shown = (element: Element) =>
       element.checkVisibility({ opacityProperty: true, visibilityProperty: true }) &&

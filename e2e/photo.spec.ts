@@ -121,7 +121,7 @@ test('a photo is measured: the aim is logged and the gap is kept, with how far o
   await expect(dialog.getByText(/Gate gap: 6[0-2]\.\d mm/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Save photo with this run' }).click();
   await expect(dialog.getByRole('button', { name: 'Saved on this device' })).toBeDisabled();
-  await dialog.getByRole('button', { name: /Take 6[0-2]\.\d mm as the gap/ }).click();
+  await dialog.getByRole('button', { name: /Use 6[0-2]\.\d mm as the gap/ }).click();
   await expect(stands).toContainText(/Gap from a photo: 6[0-2]\.\d mm, give or take [01]\.\d mm/);
   await stands.getByRole('button', { name: 'Score as measured' }).first().click();
   await expect(page.getByText('Putts are scored as measured.')).toBeVisible();

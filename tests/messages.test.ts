@@ -131,7 +131,7 @@ test('every message keeps its values in the pseudo-language', () => {
 });
 
 test('a text grows by two fifths in the pseudo-language, and its values stay', () => {
-  expect(pseudoMessage('Save drill')).toBe('Sâvé drîll····');
+  expect(pseudoMessage('Save drill')).toBe('Sâvé·· drîll··');
   expect(pseudoMessage('{count, plural, one {1 putt} other {{count} putts}}')).toBe(
     '{count,plural,one{1 pûtt··} other{{count} pûttš··}}',
   );

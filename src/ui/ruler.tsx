@@ -67,8 +67,8 @@ export function Ruler(props: RulerProps) {
                 good={props.good.window}
                 reach={halfOf(props) / props.good.window}
                 label={t('ui.ruler.n8Of10PuttsWithin', {
-                  props: props.name,
-                  props2: props.value,
+                  name: props.name,
+                  window: props.value,
                   words: props.words,
                 })}
                 width={340}
@@ -148,7 +148,7 @@ function Bar({
       viewBox={`0 0 ${width} ${HEIGHT}`}
       className="max-w-full"
       role="img"
-      aria-label={t('ui.ruler.n8Of10PuttsWithin2', { name, value, interval, words })}
+      aria-label={t('ui.ruler.n8Of10PuttsWithin2', { name, window: value, interval, words })}
     >
       <text
         x={width / 2}

@@ -10,9 +10,16 @@ const LONGER = 0.4;
 const accent = (text: string): string =>
   [...text].map((letter) => ACCENTED[PLAIN.indexOf(letter)] ?? letter).join('');
 
+/** Lengthens each word by its share, so that a line breaks where it would in a real language. */
 function lengthen(text: string): string {
-  const letters = text.match(/\p{L}/gu)?.length ?? 0;
-  return letters === 0 ? text : accent(text) + '·'.repeat(Math.ceil(letters * LONGER));
+  let letters = 0;
+  let dots = 0;
+  return text.replace(/\p{L}+/gu, (word) => {
+    letters += word.length;
+    const more = Math.round(letters * LONGER) - dots;
+    dots += more;
+    return accent(word) + '·'.repeat(more);
+  });
 }
 
 function elements(all: MessageFormatElement[]): MessageFormatElement[] {
@@ -30,10 +37,10 @@ function elements(all: MessageFormatElement[]): MessageFormatElement[] {
 }
 
 /**
- * Returns a message in the pseudo-language: every vowel accented, and dots after it to make it 40 % longer. A screen in it
+ * Returns a message in the pseudo-language: its vowels accented, and dots after each word to make it 40 % longer. A screen in it
  * shows which texts do not come from the catalogue, and which do not fit once they are translated.
  *
- * @example pseudoMessage('Save {name}') // 'Sâvé {name}··'
+ * @example pseudoMessage('Save {name}') // 'Sâvé·· {name}'
  */
 export const pseudoMessage = (message: string): string => printAST(elements(parse(message)));
 

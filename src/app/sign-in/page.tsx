@@ -5,6 +5,9 @@ import { pathOr } from '@/features/sign-in/path';
 import { SignInForm } from '@/features/sign-in/sign-in-form';
 import { askingCoach } from '@/features/shared/principal';
 
+/** Typed into a terminal: it is the same in every language. */
+const COMMAND = 'npm run sign-in';
+
 export const generateMetadata = pageTitle('titles.signIn');
 
 export default async function SignInPage({ searchParams }: PageProps<'/sign-in'>) {
@@ -31,9 +34,7 @@ export default async function SignInPage({ searchParams }: PageProps<'/sign-in'>
             strong: (chunks) => <strong>{chunks}</strong>,
           })}
         </p>
-        <p className="my-2 border border-rule bg-paper px-3 py-2 num">
-          {t('pages.signIn.npmRunSignIn')}
-        </p>
+        <p className="my-2 border border-rule bg-paper px-3 py-2 num">{COMMAND}</p>
         <p className="mt-2 text-ink2">{t('pages.signIn.studentsDoNotSignIn')}</p>
       </section>
     </main>

@@ -6,6 +6,9 @@ import { connection as untilRequested } from 'next/server';
 import { Problem, connection } from '@/data';
 import { isLoopback } from '@/features/shared/border';
 
+/** Typed into a terminal: it is the same in every language. */
+const COMMAND = 'npm run restore';
+
 export const generateMetadata = pageTitle('titles.yourDataCannotBeRead');
 
 /** What is wrong with the database, and the way back, when no other page can be made. */
@@ -27,9 +30,7 @@ export default async function TroublePage() {
         <p className="text-[1.0625rem] break-words">{problem.message}</p>
       )}
       <p className="text-[1.0625rem] text-ink2">{t('pages.trouble.nothingIsChangedUntilYou')}</p>
-      <p className="border border-rule bg-sheet px-3 py-2 font-[600]">
-        {t('pages.trouble.npmRunRestore')}
-      </p>
+      <p className="border border-rule bg-sheet px-3 py-2 font-[600]">{COMMAND}</p>
       <p className="text-[1.0625rem] text-ink2">{t('pages.trouble.puttsLoggedOnPhonesIn')}</p>
     </main>
   );

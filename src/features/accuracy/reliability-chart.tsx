@@ -35,8 +35,8 @@ export function ReliabilityChart({ rows }: { rows: Reliability['rows'] }) {
         rows: rows
           .map(({ forecast, seen }) =>
             t('accuracy.reliabilityChart.forecastHappened', {
-              value: Math.round(100 * forecast),
-              value2: Math.round(100 * seen),
+              forecast: Math.round(100 * forecast),
+              happened: Math.round(100 * seen),
             }),
           )
           .join('; '),
@@ -76,8 +76,8 @@ export function ReliabilityChart({ rows }: { rows: Reliability['rows'] }) {
               label: ({ dataIndex }) => {
                 const { forecast, seen, putts } = rows[dataIndex]!;
                 return t('accuracy.reliabilityChart.forecastPassedOfPutts', {
-                  value: Math.round(100 * forecast),
-                  value2: Math.round(100 * seen),
+                  forecast: Math.round(100 * forecast),
+                  passed: Math.round(100 * seen),
                   putts,
                 });
               },

@@ -23,8 +23,8 @@ export function drawingWords(t: Translate, layout: Layout, units: UnitPreference
         Math.abs(along) < 5e-4
           ? t('drills.drawingWords.levelWithTheBall')
           : t('drills.drawingWords.behindTheBall', {
-              abs: showLength(Math.abs(along), 'along', units),
-              alongBelow: String(along < 0),
+              distance: showLength(Math.abs(along), 'along', units),
+              behind: String(along < 0),
             }),
       ];
       const name = letters ? `${element.name}, ${letters}` : element.name;

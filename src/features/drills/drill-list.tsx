@@ -213,7 +213,7 @@ const forWhom = (
 ): string =>
   [
     trains.map(skillWords).join(', '),
-    misses.length > 0 && t('drills.drillList.for', { slice: misses.slice(0, 3).join(', ') }),
+    misses.length > 0 && t('drills.drillList.for', { misses: misses.slice(0, 3).join(', ') }),
     levels.length > 0 &&
       levels.length <= 2 &&
       t('drills.drillList.players', { levels: levels.join(' and ') }),

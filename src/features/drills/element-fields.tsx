@@ -159,7 +159,7 @@ const numberSchema = (
       context.addIssue({
         code: 'custom',
         message: t('drills.elementFields.isNotANumber', {
-          slice: text.slice(0, 24),
+          text: text.slice(0, 24),
           whole: whole && 'whole ',
         }),
       });

@@ -187,7 +187,7 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
                 </td>
                 <td className="py-1.5 text-right num whitespace-nowrap">
                   {share !== null &&
-                    t('drills.ladderPanel.in10', { value: (10 * share).toFixed(1) })}
+                    t('drills.ladderPanel.in10', { share: (10 * share).toFixed(1) })}
                   {index === today && <span className="ml-2">{t('drills.ladderPanel.today')}</span>}
                 </td>
                 <td className="w-11 text-right">

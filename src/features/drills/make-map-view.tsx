@@ -63,8 +63,8 @@ export function MakeMapView({
       <Picture layout={layout} found={found} skill={skill} window={window} />
       <div className="grid content-start gap-x-8 gap-y-4 md:grid-cols-2">
         <p className="text-[1rem]">
-          {t('drills.makeMapView.the')} <Term name="make map" />
-          {t.rich('drills.makeMapView.bluePuttsGoInStart', {
+          {t.rich('drills.makeMapView.legend', {
+            map: (chunks) => <Term name="make map">{chunks}</Term>,
             strong: (chunks) => <strong className="text-hole">{chunks}</strong>,
           })}
         </p>

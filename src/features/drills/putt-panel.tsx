@@ -306,7 +306,7 @@ function BreakField({
     setTyped(text);
     const wanted = parseBreak(text);
     if (!wanted) {
-      return setError(t('drills.puttPanel.isNotABreakMeasure', { slice: text.slice(0, 24) }));
+      return setError(t('drills.puttPanel.isNotABreakMeasure', { text: text.slice(0, 24) }));
     }
     try {
       setError(onSlope(slopeForBreak(putt, wanted.cups, wanted.towards)) ?? undefined);

@@ -172,24 +172,24 @@ function difference(t: Translate, here: MakeWindow, there: MakeWindow): string {
     faster === 0
       ? t('drills.whatIf.itStartsAtTheSame')
       : t('drills.whatIf.itStartsFaster', {
-          abs: Math.abs(faster),
-          fasterPositive: String(faster > 0),
+          share: Math.abs(faster),
+          isFaster: String(faster > 0),
         });
   const [was, is] = [here, there].map(({ aim }) => Math.abs(aim.cups)) as [number, number];
   const breaks =
     Math.abs(is - was) < 0.05
       ? t('drills.whatIf.breaksTheSame')
       : t('drills.whatIf.breaksCupsLess', {
-          value: Math.abs(is - was).toFixed(1),
-          isBelow: String(is < was),
+          cups: Math.abs(is - was).toFixed(1),
+          isLess: String(is < was),
         });
   const window = (there.left + there.right) / (here.left + here.right);
   const ease =
     Math.abs(window - 1) < 0.02
       ? t('drills.whatIf.theStartLineWindowStays')
       : t('drills.whatIf.theStartLineWindowIs', {
-          abs: Math.round(Math.abs(window - 1) * 100),
-          windowAbove: String(window > 1),
+          share: Math.round(Math.abs(window - 1) * 100),
+          isWider: String(window > 1),
         });
   return t('drills.whatIf.and', { start, breaks, ease });
 }

@@ -195,7 +195,7 @@ export function CheckedWords({ checked }: { checked: Checked }) {
       {added.length > 0 && (
         <p>
           {t('import.importWords.addedAsRightHandersUntil', {
-            slice: added.slice(0, 12).join(', '),
+            names: added.slice(0, 12).join(', '),
           })}
           {added.length > 12 && t('import.importWords.andMore2', { added: added.length - 12 })}.
         </p>

@@ -6,7 +6,7 @@ import { roughLength, showDegrees, type UnitPreferences } from '@/core/units';
 function number(t: Translate, name: MeasureName, value: number, units: UnitPreferences): string {
   if (MEASURES[name].unit === 'angle') return showDegrees(value, 1);
   if (name === 'past' || name === 'aside' || name === 'distance') return roughLength(value, units);
-  return t('photo.words.mm', { value: (value * 1000).toFixed(1) });
+  return t('photo.words.mm', { length: (value * 1000).toFixed(1) });
 }
 
 /**

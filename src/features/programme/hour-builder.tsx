@@ -229,7 +229,7 @@ export function HourBuilder({
           <FrameFields frame={frame} students={students} errors={errors} onChange={change} />
           <Button
             kind={blocks.length === 0 ? 'primary' : 'plain'}
-            className="min-h-12"
+            className="min-h-12 whitespace-normal!"
             disabled={proposing}
             onClick={ask}
           >

@@ -116,8 +116,8 @@ export function ProgrammeLine({
       <p className="text-[1.0625rem]">
         {t.rich('programme.programmePage.by', {
           student: student.name,
-          toLowerCase: nameOf(programme.aim.skill).toLowerCase(),
-          skill: showAmount(programme.aim.skill, programme.aim.window),
+          goal: nameOf(programme.aim.skill).toLowerCase(),
+          window: showAmount(programme.aim.skill, programme.aim.window),
           by: dayWords(programme.aim.by),
           link: (chunks) => (
             <Link

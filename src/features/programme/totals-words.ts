@@ -8,7 +8,7 @@ export function tenths(t: Translate, share: number): string {
   if (share < 0.05) return t('programme.totalsWords.fewerThan1In10');
   return share > 0.95
     ? t('programme.totalsWords.moreThan9In10')
-    : t('programme.totalsWords.in10', { value: Math.round(10 * share) });
+    : t('programme.totalsWords.in10', { share: Math.round(10 * share) });
 }
 
 /** The same within a sentence: "about 3 in 10", "fewer than 1 in 10". */

@@ -30,7 +30,7 @@ const toleranceWords = (
 ): string => {
   const one = (value: number) =>
     quantity === 'strike'
-      ? t('session.asBuilt.mm', { value: (value * 1000).toFixed(1) })
+      ? t('session.asBuilt.mm', { length: (value * 1000).toFixed(1) })
       : quantity === 'pace'
         ? roughLength(value, units)
         : showDegrees(value);
@@ -190,7 +190,7 @@ function Measured({
             use={(name, { value, error }) =>
               name === 'gap'
                 ? {
-                    label: t('session.asBuilt.useMmAsTheGap', { value: (value * 1000).toFixed(1) }),
+                    label: t('session.asBuilt.useMmAsTheGap', { gap: (value * 1000).toFixed(1) }),
                     use: () => {
                       const refused = tryOn('gap', value, error);
                       if (refused) toast.error(refused);

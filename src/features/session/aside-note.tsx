@@ -29,7 +29,7 @@ export function AsideNote({ aside, onForget }: { aside: SetAside[]; onForget: ()
       <p>
         {t.rich('session.asideNote.oneEntryWasSetAside', {
           aside: aside.length,
-          slice: reasons.slice(0, 3).join(' '),
+          reason: reasons.slice(0, 3).join(' '),
           strong: (chunks) => <strong>{chunks}</strong>,
         })}
       </p>

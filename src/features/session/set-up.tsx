@@ -92,7 +92,7 @@ export function SetUp({
           )}
           {hidden !== null && built && (
             <p className="text-[1rem]">
-              {t('session.setUp.measureTheGapFirstA', { value: Math.round(100 * hidden) })}
+              {t('session.setUp.measureTheGapFirstA', { share: Math.round(100 * hidden) })}
             </p>
           )}
           <div className="grid gap-2 sm:grid-cols-2">

@@ -1,6 +1,5 @@
 'use client';
 
-import { useTranslations } from 'next-intl';
 import { useEffect, useState } from 'react';
 
 function useMedia(words: string): boolean {
@@ -16,13 +15,7 @@ function useMedia(words: string): boolean {
 }
 
 /** Whether there is a keyboard's worth of width: anything wider than it is high and wider than a phone. */
-export const useWide = (): boolean => {
-  const t = useTranslations();
-  return useMedia(t('session.useWide.minWidth900pxAndOrientation'));
-};
+export const useWide = (): boolean => useMedia('(min-width: 900px) and (orientation: landscape)');
 
 /** Whether the keys stand beside the picture, which lies along the screen: on anything wider than it is high. */
-export const useBeside = (): boolean => {
-  const t = useTranslations();
-  return useMedia(t('session.useWide.orientationLandscape'));
-};
+export const useBeside = (): boolean => useMedia('(orientation: landscape)');

@@ -85,16 +85,13 @@ export function SecretLink({
       )}
       {known && !made && (
         <p className="max-w-prose text-[0.96875rem]">
-          {t('shared.secretLink.linkCreatedLastOpened', {
+          {t('shared.secretLink.linkCreated', {
             madeAt: dayOf(known.madeAt),
             openedAt: known.openedAt ? dayOf(known.openedAt) : '',
             opened: String(!!known.openedAt),
+            expires: String(!!known.until),
+            lastDay: known.until ? dayOf(new Date(known.until.getTime() - 1)) : '',
           })}
-          {known.until &&
-            t('shared.secretLink.expiresAfter', {
-              dayOf: dayOf(new Date(known.until.getTime() - 1)),
-            })}
-          {t('shared.secretLink.forSecurityItIsShown')}
         </p>
       )}
       {more}

@@ -98,7 +98,7 @@ async function delayKeys(database: Database, name: string): Promise<string[]> {
   if (known?.coachName.toLowerCase() === account)
     return [t('signIn.actions.device', { id: known.id })];
   return [
-    t('signIn.actions.address', { value: await askingAddress() }),
+    t('signIn.actions.address', { address: await askingAddress() }),
     t('signIn.actions.account', { account }),
   ];
 }

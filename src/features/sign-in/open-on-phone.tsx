@@ -11,6 +11,9 @@ import { SheetDialog } from '@/ui/sheet-dialog';
 import { showErrors } from '../shared/show-errors';
 import { openOnPhone } from './actions';
 
+/** Typed into a terminal: it is the same in every language. */
+const COMMAND = 'npm start -- --network';
+
 interface Code {
   address: string;
   until: Date;
@@ -92,9 +95,7 @@ function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a m
       {code === null && (
         <div className="mt-3 grid max-w-prose gap-2 text-[1rem]">
           <p>{t('signIn.openOnPhone.phonesCannotReachThisServer')}</p>
-          <p className="border border-rule bg-paper px-3 py-2 num">
-            {t('signIn.openOnPhone.npmStartNetwork')}
-          </p>
+          <p className="border border-rule bg-paper px-3 py-2 num">{COMMAND}</p>
           <p className="text-ink2">{t('signIn.openOnPhone.itThenExplainsStepBy')}</p>
         </div>
       )}

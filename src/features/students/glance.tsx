@@ -57,10 +57,11 @@ export function Glance({
       <div className="divide-y divide-hair">
         {RULED.flatMap(rulerOf)}
         <p className="bg-sheet px-4 py-2 text-sm text-ink2 md:px-7">
-          {t('students.glance.theBarIsThe')} <Term name="window" />
-          {t('students.glance.n8Of10PuttsFall')} <Term name="80 % interval" />
-          {t('students.glance.theRingIsThe')} <Term name="bias" />
-          {t('students.glance.theBlueLinesAreGood')}
+          {t.rich('students.glance.legend', {
+            window: (chunks) => <Term name="window">{chunks}</Term>,
+            interval: (chunks) => <Term name="80 % interval">{chunks}</Term>,
+            bias: (chunks) => <Term name="bias">{chunks}</Term>,
+          })}
         </p>
         {more.length > 0 && (
           <details>

@@ -53,7 +53,9 @@ export function InWords({
   const last = scores.at(-1)!;
   const { start } = last.carried;
   const instruments = last.instruments.flatMap((one) => instrumentWords(one) ?? []);
-  const unchecked = [...new Set(Object.values(known.relative))];
+  const unchecked = [
+    ...new Set(Object.values(known.relative).filter((name) => name !== undefined)),
+  ];
   const gate = gateNowOf(layout) ?? undefined;
   const across = (metres: number) => showLength(settable(metres, units, 'up'), 'across', units);
   const { low, high } = gateOfWindow(start.window, gate).gap;
@@ -148,8 +150,8 @@ export function InWords({
           <h2 className="mb-1 cap">{t('students.inWords.instruments')}</h2>
           {unchecked.map((name) => (
             <p key={name}>
-              {t('students.inWords.noGateHasChecked')} {name}
-              {t.rich('students.inWords.howFarLeftOrRight', {
+              {t.rich('students.inWords.noGateHasChecked', {
+                name,
                 given,
                 link: (chunks) => (
                   <Link
@@ -234,7 +236,7 @@ function feelWords(
       : t('students.inWords.agreement1IsPerfect', { correlation: correlation.toFixed(2) });
   return t('students.inWords.onAverageTheGuessWas', {
     counted,
-    abs: roughLength(Math.abs(bias), units),
+    distance: roughLength(Math.abs(bias), units),
     side,
     spread: roughLength(spread, units),
     tied,

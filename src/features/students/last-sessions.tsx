@@ -19,9 +19,9 @@ export function LastSessions({ sessions }: { sessions: Session[] }) {
           </Link>
           <span className="truncate text-ink2">
             {t('students.lastSessions.putts', {
-              value: [...new Set(runs.map(({ drillName }) => drillName))].join(', '),
-              flatMap: runs.flatMap((run) => counted(run.putts)).length,
-              finishedAt: String(!!finishedAt),
+              drills: [...new Set(runs.map(({ drillName }) => drillName))].join(', '),
+              putts: runs.flatMap((run) => counted(run.putts)).length,
+              finished: String(!!finishedAt),
             })}
           </span>
         </li>

@@ -199,7 +199,7 @@ function SkillInList({
         bias={bias}
         good={good}
         reach={REACH}
-        label={t('students.studentList.n8In10WithinAverage', { name, value, side })}
+        label={t('students.studentList.n8In10WithinAverage', { name, window: value, side })}
       />
       <span className="num">{value}</span>
     </li>

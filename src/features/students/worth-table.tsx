@@ -91,7 +91,7 @@ export function WorthTable({
               spread: t(SPREAD[best.skill]),
               gain: best.gain.toFixed(0),
               reference: showLength(reference, 'putt', units),
-              filter: gains!
+              others: gains!
                 .slice(1)
                 // Less than half a putt of a hundred is none.
                 .filter(({ gain }) => gain >= 0.5)
@@ -107,7 +107,7 @@ export function WorthTable({
         )}
         <p className="max-w-prose text-sm text-ink2">
           {ownReads
-            ? t('students.worthTable.forALevelPuttOn', { value: (100 * USUAL_SLOPE).toFixed(1) })
+            ? t('students.worthTable.forALevelPuttOn', { share: (100 * USUAL_SLOPE).toFixed(1) })
             : t('students.worthTable.forALevelPuttOn2')}
         </p>
       </div>

@@ -233,7 +233,7 @@ function aimWords(
     length,
     side,
     cups: edgeWords(cups),
-    abs: showDegrees(Math.abs(direction), 1),
+    angle: showDegrees(Math.abs(direction), 1),
   });
 }
 

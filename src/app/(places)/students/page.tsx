@@ -80,7 +80,7 @@ export default async function StudentsPage({ searchParams }: PageProps<'/student
                 student.hand === 'left' && 'left-handed',
                 student.coachId !== principal.coachId &&
                   t('pages.students.with', {
-                    get: coachOf.get(student.coachId) || t('pages.students.anotherCoach'),
+                    coach: coachOf.get(student.coachId) || t('pages.students.anotherCoach'),
                   }),
               ]
                 .filter(Boolean)

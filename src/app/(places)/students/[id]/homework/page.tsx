@@ -19,7 +19,7 @@ export const generateMetadata = async ({
   return titled(t('pages.studentsIdHomework.homework'), async ({ database, principal }) => {
     const { id } = await params;
     return t('pages.studentsIdHomework.homeworkFor', {
-      value: (await getStudent(database, principal, id)).name,
+      student: (await getStudent(database, principal, id)).name,
     });
   });
 };

@@ -22,7 +22,7 @@ export const generateMetadata = async ({
   return titled(t('pages.studentsIdSetUp.setUp'), async ({ database, principal }) => {
     const { id } = await params;
     return t('pages.studentsIdSetUp.sSetUp', {
-      value: (await getStudent(database, principal, id)).name,
+      student: (await getStudent(database, principal, id)).name,
     });
   });
 };
