@@ -27,7 +27,7 @@ beforeAll(async () => {
   database = await openDatabase(join(folder, 'demo.db'));
   principal = await headCoach(database);
   await seedDemo(database, now);
-}, 60_000);
+}, 180_000);
 
 afterAll(async () => {
   await database.close();

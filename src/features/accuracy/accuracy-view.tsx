@@ -19,7 +19,7 @@ function verdict(t: Translate, { held, count }: Accuracy): string {
   const off = 3 * Math.sqrt((0.8 * 0.2) / count);
   if (held < 0.8 - off) return t('accuracy.accuracyView.theForecastsAreOverconfidentExpect');
   if (held > 0.8 + off) return t('accuracy.accuracyView.theForecastsAreMoreCautious');
-  return t('accuracy.accuracyView.thisIs80WithinChance');
+  return t('accuracy.accuracyView.agreesWith80');
 }
 
 /** Chances that are told of something else than a pass. */
@@ -111,8 +111,8 @@ export function AccuracyView({ read, corrected }: { read: AccuracyRead; correcte
               {others.map(({ label, told, came, low, high, of, unit }) => (
                 <tr key={label} className="border-b border-hair num">
                   <td className="py-1 pr-4">{label}</td>
-                  <td className="py-1 pr-4">{percent(told)}</td>
-                  <td className="py-1 pr-4">{percent(came)}</td>
+                  <td className="py-1 pr-4 whitespace-nowrap">{percent(told)}</td>
+                  <td className="py-1 pr-4 whitespace-nowrap">{percent(came)}</td>
                   <td className="py-1 pr-4 text-ink2">
                     {t('accuracy.accuracyView.to', { low: percent(low), high: percent(high) })}
                   </td>

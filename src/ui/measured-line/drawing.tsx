@@ -57,7 +57,7 @@ export function Drawing({
           x={0}
           y={geometry.lie === 'along' ? 82 : 0}
           width={size.width}
-          height={Math.max(0, size.height - (geometry.lie === 'along' ? 146 : 14))}
+          height={Math.max(0, size.height - (geometry.lie === 'along' ? 138 : 14))}
         />
       </clipPath>
       {fall && !dial && (
