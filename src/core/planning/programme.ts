@@ -226,7 +226,9 @@ function changedWords(was: Entry, is: Entry): string {
     is.retest !== was.retest && is.retest && `starts with a ${skillWords(is.retest)} retest`,
     was.retest && !is.retest && `drops the ${skillWords(was.retest)} retest`,
     fresh.length > 0 &&
-      (gone.length > 0 ? `${said(fresh)} replaces ${said(gone)}` : `adds ${said(fresh)}`),
+      (gone.length > 0
+        ? `${said(fresh)} ${fresh.length > 1 ? 'replace' : 'replaces'} ${said(gone)}`
+        : `adds ${said(fresh)}`),
     fresh.length === 0 && gone.length > 0 && `drops ${said(gone)}`,
     fresh.length === 0 &&
       gone.length === 0 &&
