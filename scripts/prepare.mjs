@@ -87,6 +87,7 @@ export function build() {
       '--exclude-standard',
       '-z',
       'src',
+      'messages',
       'next.config.ts',
       'package-lock.json',
     ]);
