@@ -1,4 +1,4 @@
-import { expect, test } from './test';
+import { expect, test, type Page } from './test';
 import { addDrill, addStudent, expectCount, finish, logByKeys, startSession, type } from './coach';
 
 test('numbers that cannot be built are told beside their field, and the drawing stays', async ({
@@ -154,15 +154,35 @@ test('the copy of the records is a whole database', async ({ request }) => {
   expect((await copy.body()).subarray(0, 15).toString()).toBe('SQLite format 3');
 });
 
-test('what is typed and touched before the page listens is kept, and sent once', async ({
-  page,
-}) => {
+/** Holds the scripts of the next page back until the returned function is called. */
+async function holdScripts(page: Page): Promise<() => void> {
   let arrive = () => {};
   const come = new Promise<void>((resolve) => (arrive = resolve));
   await page.route('**/_next/static/**/*.js', async (route) => {
     await come;
     await route.continue();
   });
+  return () => arrive();
+}
+
+test('what is typed after Ctrl K before the page listens goes into the search', async ({
+  page,
+}) => {
+  const arrive = await holdScripts(page);
+  await page.goto('/greens', { waitUntil: 'commit' });
+  await page.getByRole('heading', { level: 1, name: 'Greens' }).waitFor();
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('settings');
+  arrive();
+  await expect(page.getByPlaceholder('Student, drill or green…')).toHaveValue('settings');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/records$/);
+});
+
+test('what is typed and touched before the page listens is kept, and sent once', async ({
+  page,
+}) => {
+  const arrive = await holdScripts(page);
   await page.goto('/students/new', { waitUntil: 'commit' });
   await page.getByLabel('Name', { exact: true }).fill('Early Wharf');
   await page.getByRole('radio', { name: 'Left-handed' }).click();

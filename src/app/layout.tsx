@@ -7,7 +7,7 @@ import type { ReactNode } from 'react';
 import { Awake } from '@/features/shared/awake';
 import { BUILD } from '@/features/shared/build';
 import { FreshPage } from '@/features/shared/fresh-page';
-import { AWAKE, keepEarly } from '@/features/shared/keep-early';
+import { EARLY, keepEarly } from '@/features/shared/keep-early';
 import { WaitingBanner } from '@/features/offline/waiting-banner';
 import { markAway } from '@/features/shared/mark-away';
 import { markWaiting } from '@/features/shared/mark-waiting';
@@ -62,7 +62,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           nonce={nonce}
           suppressHydrationWarning
           dangerouslySetInnerHTML={{
-            __html: `${first(keepEarly, AWAKE)};${first(markWaiting, WAITING_FLAG)};${zone ? first(markAway, tzOffset(zone, new Date())) : ''}`,
+            __html: `${first(keepEarly, EARLY)};${first(markWaiting, WAITING_FLAG)};${zone ? first(markAway, tzOffset(zone, new Date())) : ''}`,
           }}
         />
         <Providers nonce={nonce}>

@@ -5,10 +5,11 @@ import { useTranslations } from 'next-intl';
 import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Toggle } from '@/ui/toggle';
 import { useKeptSwitch } from '../session/kept';
+import { EARLY } from '../shared/keep-early';
 import { PLACES } from '../shared/places';
 import { askToLeave, unsavedNow } from '../shared/unsaved';
 import { found, type PaletteEntry } from './found';
@@ -37,6 +38,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
 
   const router = useRouter();
   const [open, setOpen] = useState<'find' | 'keys' | null>(null);
+  const [before, setBefore] = useState('');
   const [single, setSingle] = useKeptSwitch('single-keys', true);
   const go = (href: string) => {
     setOpen(null);
@@ -47,7 +49,19 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
   const alone = () =>
     single &&
     !document.querySelector('[role=dialog], [role=alertdialog], [role=listbox], [role=menu]');
-  useHotkeys('mod+k', () => setOpen('find'), { preventDefault: true, enableOnFormTags: true });
+  useEffect(() => {
+    const openWith = (event: Event) => {
+      setBefore((event as CustomEvent<string>).detail);
+      setOpen('find');
+    };
+    window.addEventListener(EARLY.search, openWith);
+    return () => window.removeEventListener(EARLY.search, openWith);
+  }, []);
+  const find = () => {
+    setBefore('');
+    setOpen('find');
+  };
+  useHotkeys('mod+k', find, { preventDefault: true, enableOnFormTags: true });
   useHotkeys('shift+slash, ?', () => alone() && setOpen('keys'), { useKey: true });
   useHotkeys(
     PLACES.map(({ key }) => key),
@@ -65,7 +79,7 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
           <Dialog.Overlay className={veil} />
           <Dialog.Content className={panel} aria-describedby={undefined}>
             <Dialog.Title className="sr-only">{t('palette.palette.search')}</Dialog.Title>
-            <Find entries={entries} go={go} />
+            <Find entries={entries} before={before} go={go} />
           </Dialog.Content>
         </Dialog.Portal>
       </Dialog.Root>
@@ -100,10 +114,19 @@ export function Palette({ entries }: { entries: PaletteEntry[] }) {
 }
 
 /** What is typed, and below it what has that name, the best first and taken by Enter. */
-function Find({ entries, go }: { entries: PaletteEntry[]; go: (href: string) => void }) {
+function Find({
+  entries,
+  before,
+  go,
+}: {
+  entries: PaletteEntry[];
+  /** What was typed before the page listened. */
+  before: string;
+  go: (href: string) => void;
+}) {
   const t = useTranslations();
 
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped] = useState(before);
   const [pointedAt, setPointedAt] = useState('');
   const shown = found(entries, typed);
   const pointed = shown.some(({ href }) => href === pointedAt) ? pointedAt : shown[0]?.href;

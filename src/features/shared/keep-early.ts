@@ -1,15 +1,15 @@
-/** Told in the page once it listens. */
-export const AWAKE = 'dirigo-awake';
+/** Events in the page: it listens now; the search opens, with what was typed into it already. */
+export const EARLY = { awake: 'dirigo-awake', search: 'dirigo-search' } as const;
 
 /**
  * Keeps what is touched and typed on a page that has come but does not listen yet, as on a phone with a weak signal, and hands it on
- * as soon as the page does. Each button is pressed once however often it was touched; a form is not sent to nowhere. Its text goes
- * into the page by itself: it knows nothing but what it is given.
+ * as soon as the page does. Each button is pressed once however often it was touched; a form is not sent to nowhere; what is typed
+ * after Ctrl K is for the search. Its text goes into the page by itself: it knows nothing but what it is given.
  *
- * @param awake the event that tells that the page listens
- * @example keepEarly('awake'); button.click(); dispatchEvent(new Event('awake')) // pressed now
+ * @param events their names: that the page listens, and what was typed for the search
+ * @example keepEarly(EARLY); button.click(); dispatchEvent(new Event(EARLY.awake)) // pressed now
  */
-export function keepEarly(awake: string): void {
+export function keepEarly({ awake, search }: typeof EARLY): void {
   const touched = new Set<HTMLElement>();
   const typed = new Map<HTMLInputElement | HTMLTextAreaElement, string>();
   const onClick = (event: Event) => {
@@ -26,11 +26,20 @@ export function keepEarly(awake: string): void {
       typed.set(field, field.value);
     }
   };
+  let sought: string | null = null;
+  const onKey = (event: KeyboardEvent) => {
+    if ((event.ctrlKey || event.metaKey) && event.key === 'k') sought ??= '';
+    else if (sought === null || event.key.length > 1 || event.ctrlKey || event.metaKey) return;
+    else sought += event.key;
+    event.preventDefault();
+  };
+  document.addEventListener('keydown', onKey, true);
   document.addEventListener('click', onClick, true);
   document.addEventListener('input', onInput, true);
   addEventListener(
     awake,
     () => {
+      document.removeEventListener('keydown', onKey, true);
       document.removeEventListener('click', onClick, true);
       document.removeEventListener('input', onInput, true);
       for (const [field, text] of typed) {
@@ -43,6 +52,7 @@ export function keepEarly(awake: string): void {
       for (const button of touched) {
         if (button.isConnected) button.click();
       }
+      if (sought !== null) dispatchEvent(new CustomEvent(search, { detail: sought }));
     },
     { once: true },
   );
