@@ -8,7 +8,6 @@ import { Button } from '@/ui/button';
 
 export default function ErrorPage({ error, reset }: { error: Error; reset: () => void }) {
   const t = useTranslations();
-
   // This page is of an older build than the server's.
   const old = unstable_isUnrecognizedActionError(error);
   useEffect(() => {

@@ -4,7 +4,6 @@ import type { MetadataRoute } from 'next';
 /** What a phone shows once Dirigo is put on its home screen. */
 export default async function manifest(): Promise<MetadataRoute.Manifest> {
   const t = await getTranslations();
-
   return {
     id: '/',
     name: t('pages.root.name'),

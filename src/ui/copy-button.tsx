@@ -8,7 +8,6 @@ import { Button } from './button';
 /** Puts a text on the clipboard: a table as a spreadsheet takes it. */
 export function CopyButton({ text, label }: { text: string; label: string }) {
   const t = useTranslations();
-
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(text);

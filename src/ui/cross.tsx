@@ -32,7 +32,6 @@ export function Cross({
   children: ReactNode;
 }) {
   const t = useTranslations();
-
   const box = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState<{ x: number; y: number } | null>(null);
   const onKeyDown = (event: KeyboardEvent) => {

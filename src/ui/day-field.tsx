@@ -74,7 +74,6 @@ export function DayField({
   ...rest
 }: Shape & { value: string; onChange: (day: string) => void }) {
   const t = useTranslations();
-
   const [open, setOpen] = useState(false);
   const today = dayIn(new Date(), zoneNow());
   return (
@@ -141,7 +140,6 @@ export function FormMoment<Values extends FieldValues, Context, Output>({
   name,
 }: Omit<Held<Values, Context, Output>, 'label'>) {
   const t = useTranslations();
-
   const { field, fieldState } = useController({ control, name });
   const [day, time] = partsOfMoment(String(field.value ?? ''));
   return (

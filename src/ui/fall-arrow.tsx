@@ -10,7 +10,6 @@ export function FallArrow({
   label: string;
 }) {
   const t = useTranslations();
-
   if (grade === 0) return <span className="num">{t('ui.fallArrow.level')}</span>;
   const reach = 5 + Math.min(grade / 0.04, 1) * 9;
   return (

@@ -46,7 +46,6 @@ const halfOf = ({
 /** One ruler: centred on what was intended, its bar as wide as eight putts in ten, a ring where they centre. */
 export function Ruler(props: RulerProps) {
   const t = useTranslations();
-
   const [ref, size] = useSize<HTMLDivElement>();
   const bar = (
     <div ref={ref} className="min-w-0" style={{ height: HEIGHT }}>
@@ -136,7 +135,6 @@ function Bar({
   width,
 }: RulerProps & { width: number }) {
   const t = useTranslations();
-
   const half = halfOf({ window, bias, good, reach });
   const x = (amount: number) => width / 2 + (amount / half) * (width / 2 - 4);
   /** The label of what is good would lie on that of the middle. */

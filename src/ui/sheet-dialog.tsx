@@ -26,7 +26,6 @@ export function SheetDialog({
   children: ReactNode;
 }) {
   const t = useTranslations();
-
   return (
     <Dialog.Root open={open} onOpenChange={onOpen}>
       {trigger && <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>}

@@ -104,7 +104,6 @@ export function TrendChart({
   numbers,
 }: TrendChartProps) {
   const t = useTranslations();
-
   const palette = usePalette();
   const chart = useRef<Chart<'line', { x: number; y: number }[]>>(null);
   if (!palette) return <div className="h-full" />;

@@ -13,7 +13,6 @@ import { listDrills, listGreens, listStudents } from '@/data';
 
 export default async function PlacesLayout({ children }: { children: ReactNode }) {
   const t = await getTranslations();
-
   const { database, principal, coach } = await coachContext();
   const [students, drills, greens] = await Promise.all([
     listStudents(database, principal),

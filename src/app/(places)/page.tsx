@@ -32,7 +32,6 @@ import { ColumnHead } from '@/ui/column-head';
 
 export default async function TodayPage() {
   const t = await getTranslations();
-
   const { database, principal: asking, coach, units } = await coachContext();
   const principal = ownView(asking);
   const now = new Date();
@@ -129,7 +128,7 @@ export default async function TodayPage() {
                     <Button asChild>
                       <Link href={`/students/${studentId}/homework`}>
                         {t.rich('pages.today.replyTo', {
-                          studentId: nameOf(studentId),
+                          student: nameOf(studentId),
                           span: (chunks) => <span className="sr-only">{chunks}</span>,
                         })}
                       </Link>

@@ -12,7 +12,6 @@ export const generateMetadata = pageTitle('titles.signIn');
 
 export default async function SignInPage({ searchParams }: PageProps<'/sign-in'>) {
   const t = await getTranslations();
-
   const to = pathOr((await searchParams).to);
   if (await askingCoach()) redirect(to);
   return (

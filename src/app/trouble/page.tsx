@@ -14,7 +14,6 @@ export const generateMetadata = pageTitle('titles.yourDataCannotBeRead');
 /** What is wrong with the database, and the way back, when no other page can be made. */
 export default async function TroublePage() {
   const t = await getTranslations();
-
   await untilRequested();
   const problem = await connection().then(
     () => null,

@@ -43,7 +43,6 @@ const countWords = (t: Translate, own: number, shared: number): string => {
 /** Who teaches here: their role, a link that signs them in, and when they leave. */
 export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: string }) {
   const t = useTranslations();
-
   const [busy, begin] = useTransition();
   const [link, setLink] = useState<{ name: string; address: string } | null>(null);
   return (
@@ -160,7 +159,6 @@ export function CoachList({ coaches, here }: { coaches: CoachShown[]; here: stri
 /** Somebody new to teach here. */
 export function AddCoach() {
   const t = useTranslations();
-
   const [name, setName] = useState('');
   const [role, setNewRole] = useState<Role>('coach');
   const [fields, setFields] = useState<Record<string, string>>({});

@@ -17,7 +17,6 @@ export async function History({
   most?: number;
 }) {
   const t = await getTranslations();
-
   const changes = await listChanges(database, about, most);
   if (changes.length === 0) return null;
   return (

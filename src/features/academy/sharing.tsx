@@ -32,7 +32,6 @@ export function Sharing({
   others: { value: string; label: string; detail: string }[];
 }) {
   const t = useTranslations();
-
   const [open, setOpen] = useState(false);
   const [coachId, setCoachId] = useState('');
   const [consent, setConsent] = useState('');

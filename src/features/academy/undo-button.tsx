@@ -10,7 +10,6 @@ import { undo } from './actions';
 /** Takes one change back. */
 export function UndoButton({ id, what }: { id: string; what: string }) {
   const t = useTranslations();
-
   const [busy, begin] = useTransition();
   return (
     <Button

@@ -32,7 +32,6 @@ const OTHERS = [
 /** How the program's own forecasts have turned out: in a sentence each, then in pictures. */
 export function AccuracyView({ read, corrected }: { read: AccuracyRead; corrected: boolean }) {
   const t = useTranslations();
-
   const { passes, finish, reliability, from, to, chances } = read;
   const others = OTHERS.flatMap(({ what, label, of }) => {
     const found = chances[what];

@@ -12,7 +12,6 @@ import { setCorrection } from './actions';
 /** Whether forecasts are corrected by how they have turned out, and the button that changes it. */
 export function CorrectionPart({ found, on }: { found: Corrected | null; on: boolean }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, run] = useTransition();
   const change = () =>

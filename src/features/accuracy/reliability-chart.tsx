@@ -11,7 +11,6 @@ Chart.register(LineElement, LinearScale, PointElement, Tooltip);
 /** Chances as they were forecast, across, against what happened, up; each with its interval. */
 export function ReliabilityChart({ rows }: { rows: Reliability['rows'] }) {
   const t = useTranslations();
-
   const palette = usePalette();
   if (!palette) return null;
   const font = { family: "'Archivo Variable', sans-serif", size: 13 };

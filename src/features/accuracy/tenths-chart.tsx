@@ -10,7 +10,6 @@ Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
 /** How many answers fell into each tenth of their forecasts. */
 export function TenthsChart({ tenths }: { tenths: number[] }) {
   const t = useTranslations();
-
   const palette = usePalette();
   if (!palette) return null;
   const font = { family: "'Archivo Variable', sans-serif", size: 13 };

@@ -12,7 +12,6 @@ const PAD = { left: 44, right: 14, top: 16, bottom: 40 };
 /** The strokes that pass a box: where on the face across, the path up. */
 export function BoxRegion({ corners, hand }: { corners: StrokePoint[]; hand: Hand }) {
   const t = useTranslations();
-
   if (corners.length === 0) {
     return (
       <p className="mt-2 font-[560] text-line">{t('drills.boxRegion.noStrokeByThisPlayer')}</p>

@@ -16,7 +16,6 @@ import { TAPE_LIST, TapeList } from './tape-list';
 /** A built-in drill: what it is for, how it is set and done, and its ladder. */
 export function BuiltIn({ drill, units }: { drill: LibraryDrill; units: UnitPreferences }) {
   const t = useTranslations();
-
   const { layout } = drill;
   const kit = layoutKit(layout);
   const cautions = [...layoutCautions(layout), ...drill.cautions];

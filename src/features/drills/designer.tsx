@@ -99,7 +99,6 @@ export function Designer({
   sharing?: { shared: boolean } | null;
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [saving, save] = useTransition();
   const [, score] = useTransition();
@@ -140,13 +139,13 @@ export function Designer({
   const add = (kind: ElementKind) => {
     const added = withElement(draft.layout, kind, units);
     if (!added.ok) return told(added.message);
-    told(tryLayout(added.layout, t('drills.designer.add', { id: added.id })));
+    told(tryLayout(added.layout, `add ${added.id}`));
     setChosen(added.id);
   };
   const remove = (gone: string) => {
     const piece = draft.layout.elements.find(({ id }) => id === gone);
     if (piece && traitsOf(piece.kind).fixed) return;
-    told(tryLayout(withoutElement(draft.layout, gone), t('drills.designer.remove', { gone })));
+    told(tryLayout(withoutElement(draft.layout, gone), `remove ${gone}`));
     if (chosen === gone) setChosen(draft.layout.elements[0]!.id);
   };
   useHotkeys('mod+z', () => history.undo?.(), { preventDefault: true });

@@ -14,7 +14,6 @@ export function DrillFoot({
   shown: number;
 }) {
   const t = useTranslations();
-
   return (
     <nav
       aria-label={t('drills.drillFoot.copiesAndVersions')}

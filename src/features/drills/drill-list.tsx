@@ -38,7 +38,6 @@ export function DrillList({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const [asRows, setAsRows] = useKeptSwitch('drills-as-rows', false);
   const [narrowing, setNarrowing] = useState(false);
   const [filter, setFilter] = useState<DrillFilter>(NO_FILTER);
@@ -235,7 +234,6 @@ function Section({
   asRows: boolean;
 }) {
   const t = useTranslations();
-
   if (drills.length === 0) return null;
   return (
     <section aria-label={name} className="mb-8">

@@ -27,7 +27,6 @@ export function ElementFields({
   hidden: (name: string) => boolean;
 }) {
   const t = useTranslations();
-
   const { draft, units, tryLayout, onWrong } = editing;
   const params = piece.params as unknown as Record<string, unknown>;
   const set = (name: string, value: unknown) =>

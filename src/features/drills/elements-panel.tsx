@@ -36,7 +36,6 @@ export function ElementsPanel({
   onRemove: (id: string) => void;
 }) {
   const t = useTranslations();
-
   const { layout } = editing.draft;
   const level = !breaks(aimFor(layout.putt));
   return (
@@ -107,7 +106,6 @@ function inShort(piece: Piece, { draft, units }: Editing): string {
 
 function AddMenu({ onAdd }: { onAdd: (kind: ElementKind) => void }) {
   const t = useTranslations();
-
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>

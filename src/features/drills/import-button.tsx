@@ -10,7 +10,6 @@ import { importDrill } from './actions';
 /** Takes in a drill from a file; what is wrong with it stands below, with its place. */
 export function ImportButton() {
   const t = useTranslations();
-
   const router = useRouter();
   const input = useRef<HTMLInputElement>(null);
   const [busy, begin] = useTransition();

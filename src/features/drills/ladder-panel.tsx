@@ -82,7 +82,6 @@ function endsFor(who: KnownStart | null, layout: Layout, by: LadderBy) {
 /** From roomy to strict: each rung with its tolerance, and the one for today. */
 export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStart | null }) {
   const t = useTranslations();
-
   const { draft, units, changeDetails, onWrong } = editing;
   const { layout, details } = draft;
   const ways = ladderWays(layout);
@@ -107,7 +106,7 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
     if (refused) return refused;
     change(
       details.ladder.map((one, at) => (at === index ? rung : one)),
-      t('drills.ladderPanel.rung', { index }),
+      `rung ${index}`,
     );
     return null;
   };
@@ -198,7 +197,7 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
                     onClick={() =>
                       change(
                         details.ladder.filter((_, at) => at !== index),
-                        t('drills.ladderPanel.rungRemoved'),
+                        'rung removed',
                       )
                     }
                   >
@@ -213,9 +212,7 @@ export function LadderPanel({ editing, who }: { editing: Editing; who: KnownStar
       {rungs.length > 0 && rungs.length < MOST_RUNGS && (
         <Button
           className="justify-self-start"
-          onClick={() =>
-            change([...details.ladder, details.ladder.at(-1)!], t('drills.ladderPanel.rungAdded'))
-          }
+          onClick={() => change([...details.ladder, details.ladder.at(-1)!], 'rung added')}
         >
           <Plus size={16} aria-hidden /> {t('drills.ladderPanel.addRung')}
         </Button>
@@ -269,8 +266,7 @@ function RungValue({
   onWrong: Editing['onWrong'];
 }) {
   const t = useTranslations();
-
-  const shared = { units, onWrong, name: t('drills.ladderPanel.rung', { index }), quiet: true };
+  const shared = { units, onWrong, name: `rung ${index}`, quiet: true };
   if (rung.putt !== undefined) {
     return (
       <LengthInput

@@ -39,7 +39,6 @@ export function LayoutDrawing({
   more?: Mark[];
 } & Pick<MeasuredLineProps, 'targets' | 'onTouch' | 'fall' | 'grips' | 'details'>) {
   const t = useTranslations();
-
   const { putt } = layout;
   const { shareOfHole } = makeWindow(putt);
   return (

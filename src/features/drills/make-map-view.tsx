@@ -32,7 +32,6 @@ export function MakeMapView({
   waiting: boolean;
 }) {
   const t = useTranslations();
-
   const { putt } = layout;
   const window = useMemo(() => makeWindow(putt), [putt]);
   const skill = who?.score ? skillOf(who) : null;
@@ -155,7 +154,6 @@ function Picture({
   window: ReturnType<typeof makeWindow>;
 }) {
   const t = useTranslations();
-
   const [ref, size] = useSize<HTMLDivElement>();
   const canvas = useRef<HTMLCanvasElement>(null);
   const clip = useId();

@@ -43,7 +43,6 @@ const typedGrade = (grade: number): string => `${Number((grade * 100).toFixed(2)
 /** Reading the putt: where it lies, how far, how it falls, how hard. */
 export function PuttPanel({ editing, greens }: { editing: Editing; greens: GreenOption[] }) {
   const t = useTranslations();
-
   const { draft, units, tryLayout, onWrong } = editing;
   const { layout } = draft;
   const { putt, read } = layout;
@@ -214,7 +213,6 @@ function Tiers({
   onWrong: Wrong;
 }) {
   const t = useTranslations();
-
   const { tiers, distance } = putt;
   const changed = (index: number, change: Partial<Putt['tiers'][number]>) =>
     onTiers(tiers.map((tier, at) => (at === index ? { ...tier, ...change } : tier)));
@@ -298,7 +296,6 @@ function BreakField({
   onWrong: Wrong;
 }) {
   const t = useTranslations();
-
   const [typed, setTyped] = useState<string | null>(null);
   const [error, setError] = useState<string>();
   const said = breakWords(aimFor(putt).cups);

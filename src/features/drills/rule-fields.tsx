@@ -37,7 +37,6 @@ export function RuleFields({
   onWrong: Wrong;
 }) {
   const t = useTranslations();
-
   const take = <T,>(schema: z.ZodType<T>, next: unknown, keep: (value: T) => void) => {
     const parsed = schema.safeParse(next);
     if (!parsed.success) return parsed.error.issues[0]!.message;

@@ -18,7 +18,6 @@ export function RungPick({
   onRung: (rung: number | null) => void;
 }) {
   const t = useTranslations();
-
   return (
     <Pick
       label={t('drills.rungPick.rung')}

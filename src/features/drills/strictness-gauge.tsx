@@ -22,7 +22,6 @@ function tickWords(tick: number, outermost: number): string {
 /** The hole's window over the gate's tolerance, on one scale of degrees. */
 export function StrictnessGauge({ gate, hole }: Pick<Strictness, 'gate' | 'hole'>) {
   const t = useTranslations();
-
   const [ref, size] = useSize<HTMLDivElement>();
   const reach = Math.max(gate.left, gate.right, hole.left, hole.right);
   const step = [0.25, 0.5, 1, 2, 5, 10].find((one) => one * 2.6 >= toDegrees(reach)) ?? 20;

@@ -10,7 +10,6 @@ import { copyDrill, takeDrill } from './actions';
 /** From a built-in drill to a session, or to a copy that can be changed. */
 export function TakeButtons({ id }: { id: string }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, begin] = useTransition();
   const take = (fresh: boolean, to: (own: string) => string) =>
@@ -37,7 +36,6 @@ export function TakeButtons({ id }: { id: string }) {
 /** A copy of one of the coach's own. */
 export function CopyButton({ id }: { id: string }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, begin] = useTransition();
   return (

@@ -50,7 +50,6 @@ export const TAPE_LIST = 'tape-list';
 /** Where everything goes, measured from the ball mark, in the order of placing. */
 export function TapeList({ layout, units }: { layout: Layout; units: UnitPreferences }) {
   const t = useTranslations();
-
   return (
     <table id={TAPE_LIST} className="w-full text-[0.9375rem]">
       <caption className="sr-only">{t('drills.tapeList.tapeListFromTheBall')}</caption>

@@ -47,7 +47,6 @@ export function Verdict({
   onWorth?: (field: string, metres: number) => void;
 }) {
   const t = useTranslations();
-
   const element = standing(layout).find(({ id }) => id === chosen);
   if (!element) return null;
   const tolerance = element.tolerance();
@@ -156,7 +155,6 @@ function Told({
   onWorth?: (field: string, metres: number) => void;
 }) {
   const t = useTranslations();
-
   const piece = layout.elements.find(({ id }) => id === chosen)!;
   const region = standing(layout)
     .find(({ id }) => id === chosen)!

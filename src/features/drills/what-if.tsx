@@ -38,7 +38,6 @@ import { ColumnHead } from '@/ui/column-head';
 /** The same putt otherwise: another pace, another green, from the other side; and what that changes. */
 export function WhatIf({ layout, units }: { layout: Layout; units: UnitPreferences }) {
   const t = useTranslations();
-
   const { putt } = layout;
   const [pace, setPace] = useState<PaceId>(
     paceOf(putt.past, putt.distance) === 'dies' ? 'rolls' : 'dies',
@@ -208,7 +207,6 @@ function Comparison({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const both = [
     { window: here, putt },
     { window: there, putt: other },
@@ -276,7 +274,6 @@ const RUNS = [0.08, 0.15, 0.3, 0.45, 0.6, 0.9, 1.2, 1.8];
 
 function ShareTable({ putt, units }: { putt: Putt; units: UnitPreferences }) {
   const t = useTranslations();
-
   const deceleration = rollingDeceleration(putt.greenSpeed);
   return (
     <table className="w-full text-[0.9375rem]">

@@ -38,7 +38,6 @@ const words = <T extends string>(values: readonly T[], say?: (value: T) => strin
 /** What a drill is for, how it is done and when it is done with. */
 export function WordsPanel({ editing }: { editing: Editing }) {
   const t = useTranslations();
-
   const { draft, changeDetails, tryLayout } = editing;
   const { details, layout } = draft;
   const text = (

@@ -20,7 +20,6 @@ export function ExportForm({
   whole: boolean;
 }) {
   const t = useTranslations();
-
   const [student, setStudent] = useState(ALL);
   const [from, setFrom] = useState('');
   const [until, setUntil] = useState('');

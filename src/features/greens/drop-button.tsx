@@ -10,7 +10,6 @@ import { dropReading } from './actions';
 /** Removes a reading that was mistaken; runs played on it keep their own copy. */
 export function DropButton({ greenId, id, name }: { greenId: string; id: string; name: string }) {
   const t = useTranslations();
-
   const [busy, begin] = useTransition();
   return (
     <button

@@ -15,7 +15,6 @@ import { greenForm, type GreenInput } from './form';
 /** Adding or changing a green and the spots that are putted from. */
 export function GreenForm({ id, values }: { id: string | null; values: GreenInput }) {
   const t = useTranslations();
-
   const router = useRouter();
   const { register, control, handleSubmit, setError, getValues, formState } = useForm<GreenInput>({
     resolver: zodResolver(greenForm),

@@ -32,7 +32,6 @@ export function ReadingForm({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const [form] = useState(() => readingForm(t, units));
   const fresh = (): ReadingInput => ({
     at: format(new Date(), "yyyy-MM-dd'T'HH:mm"),
@@ -179,7 +178,6 @@ export function ReadingForm({
 /** A reading as a coach says it. */
 function ReadingWords({ reading, units }: { reading: ReadingValues; units: UnitPreferences }) {
   const t = useTranslations();
-
   const { greenSpeed, slope } = reading;
   return (
     <>

@@ -13,7 +13,6 @@ export function SpeedTrend({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const [scale, unit] = units.long === 'imperial' ? [METRES.ft, ' ft'] : [1, ' m'];
   return (
     <TrendChart

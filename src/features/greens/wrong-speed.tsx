@@ -26,7 +26,6 @@ function endWords(t: Translate, { outcome, past }: OtherGreen, units: UnitPrefer
 /** The same aim and the same stroke on a green that is not as it was read. */
 export function WrongSpeed({ putt, units }: { putt: Putt; units: UnitPreferences }) {
   const t = useTranslations();
-
   const rows = OFF.map((off) => putt.greenSpeed + off)
     .filter((speed) => speed >= 1.2 && speed <= 5)
     .map((speed) => onOtherGreen(putt, speed));

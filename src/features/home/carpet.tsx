@@ -28,7 +28,6 @@ export function CarpetForm({
   before: BookRolls | null;
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, run] = useTransition();
   const [rolls, setRolls] = useState(before ?? FIRST[units.long]);

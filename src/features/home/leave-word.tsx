@@ -15,7 +15,6 @@ import { smallPicture } from '../shared/small-picture';
 /** How it felt, a line, a picture of the set-up: for the coach, with a piece of homework. */
 export function LeaveWord({ token, homework }: { token: string; homework: string }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, run] = useTransition();
   const [feel, setFeel] = useState<number | null>(null);

@@ -24,7 +24,6 @@ export function StartAtHome({
   carpet: boolean;
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, begin] = useTransition();
   return (

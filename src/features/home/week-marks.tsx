@@ -4,7 +4,6 @@ import type { HomeworkWeek } from '@/core/planning';
 /** A week of homework as marks: filled for done, open for not yet; no more is said of those. */
 export function WeekMarks({ week: { asked, done } }: { week: HomeworkWeek }) {
   const t = useTranslations();
-
   return (
     <span
       role="img"

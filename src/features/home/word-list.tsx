@@ -16,7 +16,6 @@ export function WordList({
   coach: string;
 }) {
   const t = useTranslations();
-
   if (words.length === 0) return null;
   return (
     <ul aria-label={t('home.wordList.messages')} className="grid gap-2.5">

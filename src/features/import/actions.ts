@@ -62,7 +62,6 @@ export interface LookedBook extends InBook {
 /** Where a file lies that was sent. */
 async function held(principal: CoachPrincipal, id: string): Promise<string> {
   const t = await getTranslations();
-
   const path = fileOf(principal, id);
   await access(path).catch(() => {
     throw new Problem('not-found', t('import.actions.thisFileIsNoLonger'));

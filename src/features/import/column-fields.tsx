@@ -30,7 +30,6 @@ export function ColumnFields({
   onChange: (columns: Mapping['columns']) => void;
 }) {
   const t = useTranslations();
-
   const { columns } = mapping;
   const set = (index: number, changed: Mapping['columns'][number]) =>
     onChange(columns.map((one, i) => (i === index ? changed : one)));

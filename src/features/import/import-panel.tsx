@@ -49,7 +49,6 @@ const NONE = 'none';
 /** A table of putts comes in: chosen, its columns set, looked through, taken in. */
 export function ImportPanel({ students, drills }: { students: Option[]; drills: Option[] }) {
   const t = useTranslations();
-
   const router = useRouter();
   const input = useRef<HTMLInputElement>(null);
   const [busy, work] = useTransition();

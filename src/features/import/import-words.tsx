@@ -41,7 +41,6 @@ export function ListWords({
   onFresh: () => void;
 }) {
   const t = useTranslations();
-
   const one = NAMED[kind];
   return (
     <section aria-label={t('import.importWords.importPreview')} className="grid gap-3">
@@ -97,7 +96,6 @@ export function BookWords({
   onFresh: () => void;
 }) {
   const t = useTranslations();
-
   return (
     <section aria-label={t('import.importWords.importPreview')} className="grid gap-3">
       <FileHead name={name} onFresh={onFresh} />
@@ -141,7 +139,6 @@ export function BookWords({
 /** Rows that cannot come in, with the reasons. */
 function Refused({ refused, reasons }: { refused: number; reasons: Checked['reasons'] }) {
   const t = useTranslations();
-
   if (refused === 0) return null;
   return (
     <details>
@@ -165,7 +162,6 @@ function Refused({ refused, reasons }: { refused: number; reasons: Checked['reas
 /** What would come in, and what would not, with the reasons. */
 export function CheckedWords({ checked }: { checked: Checked }) {
   const t = useTranslations();
-
   const { rows, fresh, doubled, refused, reasons, added, students, days } = checked;
   return (
     <section
@@ -207,7 +203,6 @@ export function CheckedWords({ checked }: { checked: Checked }) {
 
 export function JobWords({ told, of }: { told: JobTold; of: number }) {
   const t = useTranslations();
-
   switch (told.state) {
     case 'going':
       return (

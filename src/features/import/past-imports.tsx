@@ -12,7 +12,6 @@ import { takeBack } from './actions';
 /** What came in from files, each to be taken back as one. */
 export function PastImports({ imports }: { imports: ImportTold[] }) {
   const t = useTranslations();
-
   const [sure, setSure] = useState<string | null>(null);
   const [busy, work] = useTransition();
   return (

@@ -45,7 +45,6 @@ export const endNow = coachAction(
 
 async function senderOf(database: Database, principal: CoachPrincipal, id: string) {
   const t = await getTranslations();
-
   const own = (await listInstruments(database, principal)).find((one) => one.id === id);
   if (!own) throw new Problem('not-found', t('instruments.actions.thisInstrumentDoesNotExist'));
   return { instrumentId: id, name: own.name, sessionId: own.sessionId, principal };

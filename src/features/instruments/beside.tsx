@@ -13,7 +13,6 @@ import { besideNow, standHere, stopSimulated, tryStandIn, type InstrumentsNow } 
 /** In a session: which instrument stands beside this ball, and in the demo a simulated one to try it with. */
 export function Beside() {
   const t = useTranslations();
-
   const { id: sessionId } = useParams<{ id: string }>();
   const [known, setKnown] = useState<InstrumentsNow | null>(null);
   const [busy, work] = useTransition();

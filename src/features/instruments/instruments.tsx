@@ -37,7 +37,6 @@ export function Instruments({
   mayAdd: boolean;
 }) {
   const t = useTranslations();
-
   const [secret, setSecret] = useState<{ name: string; secret: string } | null>(null);
   const [name, setName] = useState('');
   const [wrong, setWrong] = useState<string>();
@@ -124,7 +123,6 @@ export function Instruments({
 
 function One({ instrument, open }: { instrument: Instrument; open: OpenSession[] }) {
   const t = useTranslations();
-
   const { id, name, seenAt, sessionId, waiting, refused } = instrument;
   const [busy, work] = useTransition();
   const [lines, setLines] = useState<LeftLine[] | null>(null);

@@ -15,7 +15,6 @@ import { STAMPS } from './stamps';
 /** Who and what: a session is begun on this device, the rung that teaches chosen for it. */
 export function Begin({ home, kept, online, go, again, student }: ShellPart & { student: string }) {
   const t = useTranslations();
-
   const known = kept.students.some(({ id }) => id === student);
   const [players, setPlayers] = useState<Player[]>([
     { ...nobody, studentId: known ? student : '' },

@@ -30,7 +30,6 @@ export function Done({
   session: BegunHere | null;
 }) {
   const t = useTranslations();
-
   const back = () => go('?');
   if (!session) {
     const there = home === '' ? `/sessions/${id}/review` : `/home/${home}/sessions/${id}/done`;
@@ -80,7 +79,6 @@ export function Done({
 
 function RunLine({ run }: { run: BegunHere['runs'][number] }) {
   const t = useTranslations();
-
   const [logged, setLogged] = useState<WireRun | null>(null);
   useEffect(() => {
     void loggedOf(run.id).then(setLogged);
@@ -105,7 +103,6 @@ function RunLine({ run }: { run: BegunHere['runs'][number] }) {
 
 function Note({ session, again }: { session: BegunHere; again(): Promise<void> }) {
   const t = useTranslations();
-
   const [said, setSaid] = useState('');
   const keep = async (note: string) => {
     try {

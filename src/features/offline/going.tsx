@@ -39,7 +39,6 @@ export function Going({
   session,
 }: ShellPart & { session: BegunHere }) {
   const t = useTranslations();
-
   const group = useMemo(
     () =>
       session.groupId === null

@@ -17,7 +17,6 @@ import { STAMPS, timeOf } from './stamps';
 /** What this device can do with no server: what goes on, who comes, a session to begin, and what is to be settled. */
 export function HereList({ home, kept, begun, online, go, again, to }: ShellPart & { to: string }) {
   const t = useTranslations();
-
   // On a shared phone sessions of another coach may wait: they are theirs to go on with, and are sent as theirs.
   const own = begun.filter(({ owner }) => owner === undefined || owner === kept.owner);
   const others = begun.filter((session) => !own.includes(session));
@@ -222,7 +221,6 @@ interface OfSession {
 /** What the server will not take: it is kept as a file before it goes. */
 function Refused({ session, again }: OfSession) {
   const t = useTranslations();
-
   const { id, name, startedAt, refused } = session;
   return (
     <section
@@ -261,7 +259,6 @@ function Refused({ session, again }: OfSession) {
 /** Two have noted something of one session: the coach says which stays, once. */
 function Unsettled({ session, again }: OfSession) {
   const t = useTranslations();
-
   const { id, name, startedAt, note, theirs } = session;
   const keep = (how: Settled) => void changeBegun(id, (one) => settled(one, how)).then(again);
   return (

@@ -19,7 +19,6 @@ import { amountWaiting } from './waiting-words';
 /** What this device keeps: what, how much, since when; and a way to empty it. */
 export function KeptNote({ home, kept, begun, online, go, again }: ShellPart) {
   const t = useTranslations();
-
   const queue = useWaiting();
   const [photos, setPhotos] = useState<number | null>(null);
   const [bytes, setBytes] = useState<number | null>(null);

@@ -15,7 +15,6 @@ export function ShellHead({
   children?: ReactNode;
 }) {
   const t = useTranslations();
-
   return (
     <header className="grid gap-1 border-b-[length:var(--stroke)] border-ink bg-sheet px-4 pt-4 pb-3 md:px-7">
       <div className="flex items-center justify-between gap-3">

@@ -134,7 +134,6 @@ async function isThere(): Promise<boolean> {
 
 function Nothing({ start, online }: { start: string; online: boolean | null }) {
   const t = useTranslations();
-
   return (
     <main className="grid min-h-dvh content-start gap-4 bg-paper px-5 pt-10">
       <h1>{t('offline.shell.notReadyToWorkOffline')}</h1>

@@ -16,7 +16,6 @@ const FIRST = 1500;
  */
 export function WaitingBanner({ asking }: { asking: string | null }) {
   const t = useTranslations();
-
   const queue = useWaiting();
   // What had waited when the page came, and is sent: the line stays, so that nothing moves.
   const [waited, setWaited] = useState(false);
@@ -68,7 +67,6 @@ export function WaitingBanner({ asking }: { asking: string | null }) {
 /** What waits of other sessions than the one that is being logged, in a few words; empty for nothing. */
 export function useOthersWaiting(runIds: readonly string[]): string {
   const t = useTranslations();
-
   const queue = useWaiting();
   const others = (queue?.runs ?? []).filter(({ runId }) => !runIds.includes(runId));
   return others.length === 0

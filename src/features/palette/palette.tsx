@@ -35,7 +35,6 @@ const veil = 'fixed inset-0 z-40 bg-black/40';
 /** Finding anything by typing, and the list of keys; on every screen. */
 export function Palette({ entries }: { entries: PaletteEntry[] }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [open, setOpen] = useState<'find' | 'keys' | null>(null);
   const [before, setBefore] = useState('');
@@ -125,7 +124,6 @@ function Find({
   go: (href: string) => void;
 }) {
   const t = useTranslations();
-
   const [typed, setTyped] = useState(before);
   const [pointedAt, setPointedAt] = useState('');
   const shown = found(entries, typed);

@@ -45,7 +45,6 @@ export function PhotoPicture({
   onPoint: (at: Pixel, shown: number) => void;
 }) {
   const t = useTranslations();
-
   const [ref, size] = useSize<HTMLDivElement>();
   const [cross, setCross] = useState<Pixel | null>(null);
   const [closer, setCloser] = useState(false);

@@ -102,7 +102,6 @@ export function PhotoTape({
   onUsed?: () => void;
 }) {
   const t = useTranslations();
-
   const [open, setOpen] = useState(false);
   const [photo, setPhoto] = useState<Photo | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -196,7 +195,6 @@ function Measuring({
   onUsed: () => void;
 }) {
   const t = useTranslations();
-
   const places = placesOf(t, layout, measured);
   const [reference, setReference] = useState<Reference>(
     units.long === 'imperial' ? 'letter' : 'a4',

@@ -11,7 +11,6 @@ import { dropPhoto, photosOf, type KeptPhoto } from './kept-photos';
 /** The photos that were measured in some runs and kept on this device, with what was touched; nothing where there are none. */
 export function RunPhotos({ runIds }: { runIds: readonly string[] }) {
   const t = useTranslations();
-
   const [photos, setPhotos] = useState<KeptPhoto[]>([]);
   const asked = runIds.join();
   useEffect(() => {

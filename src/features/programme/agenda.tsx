@@ -15,7 +15,6 @@ export function Agenda({
   today: Day;
 }) {
   const t = useTranslations();
-
   const days = [...new Set(dates.map(({ day }) => day))];
   if (days.length === 0) {
     return (

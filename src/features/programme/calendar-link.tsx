@@ -8,7 +8,6 @@ import { endCalendarLink, makeCalendarLink } from './date-actions';
 /** The calendar as a file, and the link that another calendar follows. */
 export function CalendarLink({ known, origin }: { known: LinkKnown | null; origin: string }) {
   const t = useTranslations();
-
   return (
     <div className="grid justify-items-start gap-2">
       <Button asChild>

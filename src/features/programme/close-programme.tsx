@@ -11,7 +11,6 @@ import { closeProgramme } from './date-actions';
 /** Ends a programme, once asked again: what was to come leaves the diary. */
 export function CloseProgramme({ id }: { id: string }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, begin] = useTransition();
   const end = () =>

@@ -35,7 +35,6 @@ export function DateForm({
   ofProgramme: boolean;
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const { register, control, handleSubmit, setError, formState } = useForm<AppointmentValues>({
     resolver: zodResolver(appointmentSchema),

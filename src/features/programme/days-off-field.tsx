@@ -30,7 +30,6 @@ export function DaysOffField<Values extends FieldValues, Context, Output>({
   today: string;
 }) {
   const t = useTranslations();
-
   const { field, fieldState } = useController({ control, name });
   const rows = field.value as DaysOff[];
   // What is wrong with a part of a row lies beneath what is wrong with the field.

@@ -31,7 +31,6 @@ export function FrameFields({
   onChange: (changes: Partial<PlanFrame>) => void;
 }) {
   const t = useTranslations();
-
   return (
     <div className="grid gap-5">
       <Several

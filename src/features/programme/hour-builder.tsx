@@ -61,7 +61,6 @@ export function HourBuilder({
   };
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [frame, setFrame] = useState(start.frame);
   const [items, setItems] = useState(start.items);

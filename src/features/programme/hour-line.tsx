@@ -45,7 +45,6 @@ export function HourDrawn({
   width: number;
 }) {
   const t = useTranslations();
-
   const reach = Math.max(minutes, totals.late, 10) * 1.02;
   const x = (minute: number) => LEFT + (minute / reach) * (width - LEFT - RIGHT);
   const sum = blocks.reduce((all, { offer }) => all + offer.span.median, 0);

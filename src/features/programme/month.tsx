@@ -22,7 +22,6 @@ const DatesContext = createContext<Map<string, MonthDate[]>>(new Map());
 /** A day of the month: its number, and who comes. */
 function Day({ day, modifiers, ...button }: DayButtonProps) {
   const t = useTranslations();
-
   const dates = useContext(DatesContext).get(deviceDay(day.date)) ?? [];
   const said = dates
     .map(
@@ -70,7 +69,6 @@ export function Month({
   dates: MonthDate[];
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const byDay = new Map<string, MonthDate[]>();
   for (const date of dates) byDay.set(date.day, [...(byDay.get(date.day) ?? []), date]);

@@ -16,7 +16,6 @@ export function OfferList({
   onChoose: (offer: Offer) => void;
 }) {
   const t = useTranslations();
-
   const phases = first ? [first, ...PHASES.filter((phase) => phase !== first)] : PHASES;
   return (
     <div className="mt-3 grid gap-4">

@@ -34,7 +34,6 @@ export function PlanBlockRow({
   onRemove: () => void;
 }) {
   const t = useTranslations();
-
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } =
     useSortable({ id: item.id });
   const { median, late } = offer.span;

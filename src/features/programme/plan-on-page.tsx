@@ -12,7 +12,6 @@ import { planTold } from './plan-told';
 /** A plan on one page, to take along. */
 export async function PlanOnPage(loaded: Awaited<ReturnType<typeof loadPlan>>) {
   const t = await getTranslations();
-
   const { plan, frame } = loaded;
   const { blocks, totals, rows, title, under, time, bring, cautions } = await planTold(
     await coachContext(),

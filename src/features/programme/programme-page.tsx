@@ -30,7 +30,6 @@ export function aimWords(
 /** A programme: its aim, what has changed and why, and all of its days by the week. */
 export function ProgrammeDays({ programme, today }: { programme: Programme; today: Day }) {
   const t = useTranslations();
-
   const weeks = [...new Set(programme.entries.map(({ day }) => mondayOf(day)))];
   return (
     <ol aria-label={t('programme.programmePage.weeks')}>
@@ -69,7 +68,6 @@ export function ProgrammeDays({ programme, today }: { programme: Programme; toda
 /** What a programme changed, and why. */
 export function ProgrammeChanges({ programme, zone }: { programme: Programme; zone: string }) {
   const t = useTranslations();
-
   if (programme.changes.length === 0) {
     return <p className="text-ink2">{t('programme.programmePage.noChangesYet')}</p>;
   }
@@ -106,7 +104,6 @@ export function ProgrammeLine({
   today: Day;
 }) {
   const t = useTranslations();
-
   const { entries } = programme;
   const past = entries.filter(({ state }) => state !== 'planned');
   const done = past.filter(({ state }) => state === 'done').length;

@@ -26,7 +26,6 @@ export function ReachLine({
   onTake: (window: number) => void;
 }) {
   const t = useTranslations();
-
   const askable = studentId !== '' && daySchema.safeParse(by).success;
   const key = askable ? [studentId, skill, by].join() : null;
   const told = useLatest(key, async () => ({

@@ -21,7 +21,6 @@ export function RunPlanButton({
   words?: string;
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, begin] = useTransition();
   return (

@@ -18,7 +18,6 @@ export function Coming({
   saysOf: (id: string) => string | null;
 }) {
   const t = useTranslations();
-
   return (
     <ul>
       {dates.map((date) => {
@@ -78,7 +77,6 @@ export function Coming({
 /** Things to have in mind, student by student, each leading to where it is done. */
 export function ToDoList({ all }: { all: ToDo[] }) {
   const t = useTranslations();
-
   return (
     <ul>
       {all.map(({ studentId, who, all: things }) => (

@@ -92,7 +92,7 @@ export async function todayOf(
     const lately = changes.filter((change) => differenceInDays(at, change.at) < LATELY);
     if (lately.length === 0) return [];
     const words = t('programme.today.programmeUpdated', { words: lately[0]!.words });
-    return reminder(t('programme.today.changed', { id }), studentId, words, `/programme/${id}`);
+    return reminder(`changed ${id}`, studentId, words, `/programme/${id}`);
   });
   const tests = active.flatMap(({ id }) => {
     const last = cold.get(id);
@@ -101,7 +101,7 @@ export async function todayOf(
     const words = last
       ? t('programme.today.coldTestDueTheLast', { last: dayWords(dayIn(last, zone)) })
       : t('programme.today.noColdTestYet');
-    return reminder(t('programme.today.cold', { id }), id, words, `/start?student=${id}&cold=1`);
+    return reminder(`cold ${id}`, id, words, `/start?student=${id}&cold=1`);
   });
   const atHome: Reminder[] = [];
   for (const work of homework) {

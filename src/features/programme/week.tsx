@@ -17,7 +17,6 @@ export function Week({
   today: Day;
 }) {
   const t = useTranslations();
-
   const days = Array.from({ length: 7 }, (_, i) => dayAfter(monday, i));
   return (
     <ol

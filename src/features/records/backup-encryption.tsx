@@ -12,7 +12,6 @@ import { startEncrypting, stopEncrypting } from './backup-actions';
 /** Whether backups are encrypted, and the passphrase that opens them. */
 export function BackupEncryption({ encrypted }: { encrypted: boolean }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, begin] = useTransition();
   const [typed, setTyped] = useState({ passphrase: '', again: '' });

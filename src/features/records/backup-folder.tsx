@@ -12,7 +12,6 @@ import { backUpNow, keepFolder } from './backup-actions';
 /** Where backups are put, and a backup made now. */
 export function BackupFolder({ folder, usual }: { folder: string; usual: string }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, begin] = useTransition();
   const [typed, setTyped] = useState(folder);

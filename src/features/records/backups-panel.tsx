@@ -35,7 +35,6 @@ interface Chosen {
 /** Lists the backups, and restores one: it is looked at first, and asked about twice. */
 export function BackupsPanel({ backups, now }: { backups: Backup[]; now: Date }) {
   const t = useTranslations();
-
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [other, setOther] = useState('');
   const open = (file: string, name: string) =>
@@ -97,7 +96,6 @@ export function BackupsPanel({ backups, now }: { backups: Backup[]; now: Date })
 
 function RestoreDialog({ file, name, encrypted, onClose }: Chosen & { onClose: () => void }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, begin] = useTransition();
   const [typed, setTyped] = useState('');
@@ -197,7 +195,6 @@ function RestoreDialog({ file, name, encrypted, onClose }: Chosen & { onClose: (
 /** What a backup holds beside what the database holds. */
 function Comparison({ here, there }: { here: Contents; there: Contents }) {
   const t = useTranslations();
-
   const day = ({ newest }: Contents) => (newest ? format(newest, 'd MMM yyyy, HH:mm') : 'none');
   const rows: [string, string | number, string | number][] = [
     [t('records.backupsPanel.students'), here.students, there.students],

@@ -33,7 +33,6 @@ export function SettingsForm({
   today: Day;
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const { theme = 'system', setTheme } = useTheme();
   const inBrowser = useSyncExternalStore(

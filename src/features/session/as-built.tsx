@@ -50,7 +50,6 @@ export function AsBuilt({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const { built } = useWays();
   const measured = standing(layout).filter((element) => element.measures().length > 0);
   if (measured.length === 0 || !built) return null;
@@ -93,7 +92,6 @@ function Measured({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, begin] = useTransition();
   const piece = layout.elements.find(({ id }) => id === element.id);

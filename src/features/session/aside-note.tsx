@@ -9,7 +9,6 @@ import type { SetAside } from './queue';
 /** What the server would not take: told with its reason, saved as a file, and forgotten only when asked twice. */
 export function AsideNote({ aside, onForget }: { aside: SetAside[]; onForget: () => void }) {
   const t = useTranslations();
-
   const [asked, setAsked] = useState(false);
   if (aside.length === 0) return null;
   const reasons = [...new Set(aside.map(({ message }) => message))];

@@ -16,7 +16,6 @@ export interface Asked {
 /** What the rule, the evidence or a pause asks of the coach. */
 export function Ask({ asked, busy }: { asked: Asked; busy: boolean }) {
   const t = useTranslations();
-
   const { words, small, other, primary } = asked;
   return (
     <div className="grid gap-2.5" role="status" aria-label={t('session.ask.nextStep')}>

@@ -14,7 +14,6 @@ const SAID: Record<BeatTone, string> = { begin: 'back', turn: 'through', strike:
 /** What is heard, seen: one field a tone. */
 function Tones({ lit }: { lit: BeatTone | null }) {
   const t = useTranslations();
-
   return (
     <ul aria-label={t('session.beat.metronome')} className="grid flex-1 grid-cols-3 gap-2">
       {TONES.map((tone) => (
@@ -33,7 +32,6 @@ function Tones({ lit }: { lit: BeatTone | null }) {
 /** The beat over the keys while it runs, and what stops it; nothing else. */
 export function BeatSign() {
   const t = useTranslations();
-
   const { runs, lit } = useBeat();
   if (!runs) return null;
   return (
@@ -49,7 +47,6 @@ export function BeatSign() {
 /** A beat for the stroke: begin, turn, strike, then a rest of three; heard and seen, and it goes on while putts are logged. */
 export function StrokeBeat() {
   const t = useTranslations();
-
   const { runs, perMinute, ratio } = useBeat();
   const { min, max } = BEATS_A_MINUTE;
   return (

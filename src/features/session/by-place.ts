@@ -71,9 +71,7 @@ export function byPlace(
   units: UnitPreferences,
 ): Counted[] {
   const stationOrSpot = ({ place }: PlacedPutt) =>
-    place.again > 0
-      ? t('session.byPlace.again', { again: place.again })
-      : `${place.station} ${spotKey(place)}`;
+    place.again > 0 ? `again ${place.again}` : `${place.station} ${spotKey(place)}`;
   const rows = counted(
     t,
     putts,

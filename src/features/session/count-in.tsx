@@ -21,7 +21,6 @@ export function CountIn({
   onCounted: (counted: Record<string, number>) => void;
 }) {
   const t = useTranslations();
-
   const [less, setLess] = useState<Record<string, number>>({});
   const missing = Object.values(less).reduce((sum, count) => sum + count, 0);
   return (

@@ -20,7 +20,6 @@ export function DrillPreview({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const runs = sessions.flatMap((session) =>
     session.runs.filter(({ drillId, putts }) => drillId === drill.id && putts.length > 0),
   );

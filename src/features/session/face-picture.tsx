@@ -38,7 +38,6 @@ export function FacePicture({
   className?: string;
 }) {
   const t = useTranslations();
-
   const length = player.headLength;
   const width = length + 2 * ROOM.aside;
   const height = FACE_HEIGHT + ROOM.above + ROOM.below;

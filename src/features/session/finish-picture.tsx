@@ -89,7 +89,6 @@ function Finish({
   size,
 }: FinishPictureProps & { size: { width: number; height: number } }) {
   const t = useTranslations();
-
   const marks = drawLayout(layout);
   const { short, past, aside } = reachOf(layout, marks, rests);
   const { distance } = layout.putt;

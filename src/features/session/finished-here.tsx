@@ -20,7 +20,6 @@ export function FinishedHere({
   onLeave: () => void;
 }) {
   const t = useTranslations();
-
   const left = useRef(false);
   useEffect(() => {
     if (!sent || left.current) return;

@@ -36,7 +36,6 @@ export function FirstRun({
   gates: GateOffered[];
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, run] = useTransition();
   const [name, setName] = useState(known);

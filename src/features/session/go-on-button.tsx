@@ -11,7 +11,6 @@ import { reopen } from './actions';
 /** Opens a session again that stopped before its plan was done, and goes on with the next drill of it. */
 export function GoOnButton({ id, next }: { id: string; next: string }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, run] = useTransition();
   return (

@@ -17,7 +17,6 @@ import { useKeyMap } from './use-keymap';
 /** Which keys log, set by pressing them: a clicker in the pocket sends keys too. What is pressed is told, and logs nothing here. */
 export function KeyPanel() {
   const t = useTranslations();
-
   const [map, setMap] = useKeyMap();
   const [setting, setSetting] = useState<KeyAction | null>(null);
   const [pressed, setPressed] = useState<string | null>(null);

@@ -25,7 +25,6 @@ export function LastMeasured({
   onLook: () => void;
 }) {
   const t = useTranslations();
-
   const told = valuesTold(putt.measured, layout.player.hand);
   const ruled = told.filter(({ id }) => isRuled(id));
   const shown = (ruled.length > 0 ? ruled : told).slice(0, MOST);

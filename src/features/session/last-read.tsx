@@ -63,7 +63,6 @@ export function LastRead({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const read = asksRead(layout) ? readAndTrue(t, layout, putt) : null;
   const left = leftWords(t, layout, putt, units);
   const words = [read, left && `${left}.`].filter(Boolean).join(' ');

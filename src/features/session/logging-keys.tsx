@@ -23,7 +23,6 @@ export function LoggingKeys({
   low: boolean;
 }) {
   const t = useTranslations();
-
   const { there, primary, several, guess, guesses } = putt;
   if (!primary) return null;
   const outcomes = primary.outcomes();
@@ -91,7 +90,6 @@ function Several({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const parts = touchParts(layout);
   const some = Object.keys(seen).length > 0;
   return (

@@ -34,7 +34,6 @@ export interface LoggingProps {
 /** Logging: one player in front, the others of the group one touch away. */
 export function Logging({ players, first, units, drills }: LoggingProps) {
   const t = useTranslations();
-
   const onward = useOnward();
   useKeptPage();
   const ways = useWays();

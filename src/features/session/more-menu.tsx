@@ -56,7 +56,6 @@ export function MoreMenu({
   photo: (done: () => void) => ReactNode;
 }) {
   const t = useTranslations();
-
   const [open, setOpen] = useState(false);
   const [next, setNext] = useState(drillId);
   const { swap, rotate, more } = useWays();

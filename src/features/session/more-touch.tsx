@@ -166,7 +166,6 @@ function ShowRead({
   onPoint: (spot: Spot) => void;
 }) {
   const t = useTranslations();
-
   const [open, setOpen] = useState(false);
   return (
     <SheetDialog

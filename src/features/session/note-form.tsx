@@ -17,7 +17,6 @@ export function NoteForm({
   onKeep: (text: string) => void;
 }) {
   const t = useTranslations();
-
   const [text, setText] = useState(note);
   return (
     <form

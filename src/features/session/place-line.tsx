@@ -41,7 +41,6 @@ export function PlaceLine({
   onManner: (manner: Manner) => void;
 }) {
   const t = useTranslations();
-
   const [open, setOpen] = useState(false);
   const where = placeWords(t, layout, next.place, units, asksRead(layout));
   const asked = mannerWords(manners, next.number);
@@ -103,7 +102,6 @@ export function PlaceFields({
   onManner: (manner: Manner) => void;
 }) {
   const t = useTranslations();
-
   const { putt } = layout;
   const [, onWrong] = useWrong();
   const count = stationCount(layout);

@@ -29,7 +29,6 @@ export function PlayerHead({
   onFinish: () => void;
 }) {
   const t = useTranslations();
-
   const ways = useWays();
   const open = ruleTraits(rule).free;
   const row = shape === 'row';

@@ -112,7 +112,6 @@ export function PlayerScreen({
   busy: boolean;
 }) {
   const t = useTranslations();
-
   const onward = useOnward();
   const ways = useWays();
   const wide = useWide();

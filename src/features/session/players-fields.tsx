@@ -38,7 +38,6 @@ export function PlayersFields({
   onPlayers: (players: Player[], changed?: { index: number; to: Partial<Player> }) => void;
 }) {
   const t = useTranslations();
-
   const [first] = players as [Player, ...Player[]];
   const change = (index: number, to: Partial<Player>) =>
     onPlayers(

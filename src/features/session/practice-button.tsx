@@ -19,7 +19,6 @@ export function PracticeButton({
   putts: { id: string; manner: Manner }[];
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const { sendTo } = useWays();
   const [busy, work] = useTransition();

@@ -35,7 +35,6 @@ export function PuttsSheet({
   onCorrect: (puttId: string, correction: Correction) => void;
 }) {
   const t = useTranslations();
-
   const [chosen, setChosen] = useState<string | null>(null);
   return (
     <SheetDialog
@@ -79,7 +78,6 @@ export function PuttList({
   onCorrect?: (puttId: string, correction: Correction) => void;
 }) {
   const t = useTranslations();
-
   const passes = judge(layout);
   return (
     <ol className="mt-2">
@@ -159,7 +157,6 @@ function Correcting({
   onCorrect: (correction: Correction) => void;
 }) {
   const t = useTranslations();
-
   const [place, setPlace] = useState(putt.place);
   const [manner, setManner] = useState(putt.manner);
   const there = layoutAt(layout, place) ?? layout;

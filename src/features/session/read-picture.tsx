@@ -39,7 +39,6 @@ function Read({
   size,
 }: ReadPictureProps & { size: { width: number; height: number } }) {
   const t = useTranslations();
-
   const { distance } = layout.putt;
   const { past } = READ_PICTURE;
   const aside = readAside(distance);

@@ -10,7 +10,6 @@ import { reopen } from './actions';
 /** Opens a finished session again and goes back to logging it. */
 export function ReopenButton({ id }: { id: string }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, run] = useTransition();
   return (

@@ -27,7 +27,6 @@ export function ReviewPutts({
   correctable: boolean;
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [chosen, setChosen] = useState<string | null>(null);
   const { sendTo } = useWays();

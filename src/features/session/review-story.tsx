@@ -34,7 +34,6 @@ export function Story({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const last = blocks.at(-1);
   if (!last) return null;
   const putts = blocks.reduce((sum, { counts }) => sum + counts.putts, 0);
@@ -115,7 +114,6 @@ function SkillLine({
   hand: Hand;
 }) {
   const t = useTranslations();
-
   const told = score?.basis[skill] ?? 0;
   const [alone, carried] = [score?.alone[skill], score?.carried[skill]];
   if (told === 0 || !alone || !carried) {

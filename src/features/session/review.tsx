@@ -86,7 +86,6 @@ export function Review({
   trials: Trial[];
 }) {
   const t = useTranslations();
-
   const blocks = blockFacts(session);
   const fresh =
     session.finishedAt !== null && differenceInHours(now, session.finishedAt) < CORRECTABLE;
@@ -259,7 +258,6 @@ function Going({
   fresh: boolean;
 }) {
   const t = useTranslations();
-
   const { runs, last, counts, progress, course } = block;
   const putts = runs.flatMap((run) => counted(run.putts));
   const pace = paceOfPlay(
@@ -340,7 +338,6 @@ function RunPicture({
   fresh: boolean;
 }) {
   const t = useTranslations();
-
   const { layout, rung } = run;
   const outcomes = outcomesOf(run);
   const passes = judge(layout);
@@ -438,7 +435,6 @@ function commonestSpot(putts: readonly Putt[]): PuttPlace | null {
 /** Putts by where or how they were made, each with what stands out. */
 function CountedList({ title, rows }: { title: string; rows: Counted[] }) {
   const t = useTranslations();
-
   if (rows.length === 0) return null;
   return (
     <div className="max-w-xl">

@@ -27,7 +27,6 @@ export function Rotation({
   onFront: (index: number) => void;
 }) {
   const t = useTranslations();
-
   const next = players[(front + 1) % players.length]!;
   return (
     <nav aria-label={t('session.rotation.students')} className="grid gap-1.5">

@@ -22,7 +22,6 @@ export function RoutineClock({
   onStop: (seconds: number) => void;
 }) {
   const t = useTranslations();
-
   const [from, setFrom] = useState<number | null>(null);
   const [now, setNow] = useState(0);
   useEffect(() => {

@@ -5,7 +5,6 @@ import type { BlockFacts } from './facts';
 /** How a going at a drill ended, by its rule. */
 export function RuleEnd({ progress, last }: Pick<BlockFacts, 'progress' | 'last'>) {
   const t = useTranslations();
-
   const ended = endedWords(progress, last.cap);
   const { count, of, line } = progress.words;
   return (

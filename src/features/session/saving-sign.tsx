@@ -27,7 +27,6 @@ function savingWords(t: Translate, { saving, unsaved, entering, kept }: RunView)
 /** Whether what was logged is on the server, in a word or two; and, in red, when this device keeps nothing. */
 export function SavingSign({ view, others }: { view: RunView; others: string }) {
   const t = useTranslations();
-
   const { saving, kept } = view;
   /** Said aloud only where something is wrong: after each putt it would talk over what was logged. */
   const quiet =
@@ -67,7 +66,6 @@ export function Refusal({
   onSetAside: () => void;
 }) {
   const t = useTranslations();
-
   if (saving.state === 'waiting' && saving.message) {
     return (
       <p role="alert" className="border-2 border-warn bg-sheet px-3 py-2 text-[0.9375rem]">

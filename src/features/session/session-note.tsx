@@ -10,7 +10,6 @@ import { NoteForm } from './note-form';
 /** The coach's note of a session, kept at the server. */
 export function SessionNote({ sessionId, note }: { sessionId: string; note: string }) {
   const t = useTranslations();
-
   const [kept, setKept] = useState(note);
   const [busy, work] = useTransition();
   const keep = (text: string) =>

@@ -55,7 +55,6 @@ export function SetUp({
   card: ReactNode;
 }) {
   const t = useTranslations();
-
   const [looked, setOpen] = useState<boolean | null>(null);
   const open = looked ?? (ready && !stands);
   const kit = countedKit(layout);

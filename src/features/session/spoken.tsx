@@ -18,7 +18,6 @@ export function Spoken({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const counted = putts.filter(({ leftOut }) => !leftOut);
   const passes = judge(layout);
   const seen = counted.map(({ outcomes }) => passes(outcomes)).filter((one) => one !== null);

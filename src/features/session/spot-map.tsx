@@ -24,7 +24,6 @@ export function SpotMap({
   unread: boolean;
 }) {
   const t = useTranslations();
-
   const count = stationCount(layout);
   const spots = Array.from({ length: count }, (_, station) => stationPlace(layout, station).spot!);
   if (count < 3 || spots.every(({ bearing }) => bearing === 0)) return null;

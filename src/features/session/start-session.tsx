@@ -42,7 +42,6 @@ export function StartSession({
   shows?: boolean;
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, run] = useTransition();
   const [players, setPlayers] = useState<Player[]>([{ studentId: student, drillId: drill, rung }]);

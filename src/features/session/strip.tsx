@@ -4,7 +4,6 @@ import type { StripMark } from './outcome-words';
 /** Putts in a row: a dot for one that passed, a triangle for the side that was missed, a circle for any other miss. */
 export function Strip({ marks, breaks = 10 }: { marks: StripMark[]; breaks?: number }) {
   const t = useTranslations();
-
   return (
     <ol
       className="flex flex-wrap items-center gap-y-1"

@@ -15,7 +15,6 @@ export function UndoQuestion({
   onKeep: () => void;
 }) {
   const t = useTranslations();
-
   return (
     <div role="alert" className="grid gap-2 border-2 border-warn bg-sheet px-3 py-2 text-[1rem]">
       <p>

@@ -1,6 +1,5 @@
 'use client';
 
-import { useTranslations } from 'next-intl';
 import { useState, type RefObject } from 'react';
 import { ruleTraits, type Guess, type Manner, type Rule } from '@/core/drill';
 import { allAsIntended, judge, layoutAt, loggedElements, type PuttPlace } from '@/core/layout';
@@ -53,8 +52,6 @@ export function usePutt({
   touchedRef: RefObject<LastTouch>;
   onLogged: () => void;
 }) {
-  const t = useTranslations();
-
   const [seen, setSeen] = useState<Seen>({});
   const [guess, setGuess] = useState<Guess | null>(null);
   const [told, setTold] = useState<{ place?: PuttPlace; manner?: Manner }>({});
@@ -113,7 +110,7 @@ export function usePutt({
     // Of several things the next may be touched at once.
     // A guess and what came true are two things, though they may be the same key.
     const key = several ? `${number} ${changedIn(seen, what)}` : keyIn(what);
-    if (again(guesses ? t('session.usePutt.guess', { key }) : key, at, what)) return;
+    if (again(guesses ? `guess ${key}` : key, at, what)) return;
     if (guesses && primary && what[primary.id]) {
       setGuess(puttOf({ [primary.id]: what[primary.id]! }));
       setSeen({});

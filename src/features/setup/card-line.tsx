@@ -25,7 +25,6 @@ export function CardLine({
   onCard: (card: Card) => void;
 }) {
   const t = useTranslations();
-
   const card = now ?? known.last?.card ?? null;
   const today = now !== null || known.today;
   const looked = card !== null && isLookedAt(card);

@@ -30,7 +30,6 @@ export function CardSheet({
   onKeep: (card: Card) => void;
 }) {
   const t = useTranslations();
-
   const [open, setOpen] = useState(false);
   return (
     <SheetDialog
@@ -66,7 +65,6 @@ function CardFields({
   onKeep: (card: Card) => void;
 }) {
   const t = useTranslations();
-
   const typed = typedCard(card ?? emptyCard(), units);
   // A list has no empty value: what nobody looked at stands for itself.
   const chosen = Object.fromEntries(

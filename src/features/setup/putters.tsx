@@ -34,7 +34,6 @@ export function Putters({
   mayChange: boolean;
 }) {
   const t = useTranslations();
-
   const [busy, run] = useTransition();
   const [first] = putters;
   const take = (putter: Putter) =>
@@ -144,7 +143,6 @@ function PutterSheet({
   trigger: ReactNode;
 }) {
   const t = useTranslations();
-
   const [open, setOpen] = useState(false);
   return (
     <SheetDialog
@@ -179,7 +177,6 @@ function PutterFields({
   onKept: () => void;
 }) {
   const t = useTranslations();
-
   const { register, control, handleSubmit, setError, getValues, formState } = useForm<
     PutterInput,
     unknown,

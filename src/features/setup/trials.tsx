@@ -5,7 +5,6 @@ import { asSentence } from '@/core/units';
 /** What trials came to, skill by skill. */
 export function Trials({ trials }: { trials: readonly Trial[] }) {
   const t = useTranslations();
-
   return (
     <ul className="grid gap-4">
       {trials.map((trial) => (

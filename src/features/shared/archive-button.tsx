@@ -21,7 +21,6 @@ export function ArchiveButton({
   set: (to: { id: string; archived: boolean }) => Promise<ActionResult<null>>;
 }) {
   const t = useTranslations();
-
   const [busy, begin] = useTransition();
   const change = (next: boolean) =>
     begin(async () => {

@@ -17,7 +17,6 @@ export function Nav({
   children?: ReactNode;
 }) {
   const t = useTranslations();
-
   const path = usePathname();
   const here = (href: string) => (href === '/' ? path === '/' : path.startsWith(href));
   return (

@@ -38,7 +38,6 @@ export function SecretLink({
   more?: React.ReactNode;
 }) {
   const t = useTranslations();
-
   const [secret, setSecret] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const made = secret === null ? null : address(secret);

@@ -20,7 +20,6 @@ export function ShareButton({
   set: (to: { id: string; shared: boolean }) => Promise<ActionResult<null>>;
 }) {
   const t = useTranslations();
-
   const [busy, begin] = useTransition();
   return (
     <Button

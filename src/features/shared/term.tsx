@@ -8,7 +8,6 @@ import { GLOSSARY, type GlossaryTerm } from './glossary';
 /** A word of art that explains itself, touched or pointed at. */
 export function Term({ name, children }: { name: GlossaryTerm; children?: ReactNode }) {
   const t = useTranslations();
-
   const [open, setOpen] = useState(false);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>

@@ -10,7 +10,6 @@ import { askToLeave, letGo, unsavedNow, useWanted } from './unsaved';
 /** Asks before a page is left on which something is not saved: by a link, a key, or back and forward, where the browser lets it be asked. */
 export function UnsavedGuard() {
   const t = useTranslations();
-
   const router = useRouter();
   const wanted = useWanted();
   useEffect(() => {

@@ -9,7 +9,6 @@ import { PAPERS } from './paper';
  */
 export function PdfLinks({ at }: { at: string }) {
   const t = useTranslations();
-
   return Object.values(PAPERS).map(({ id, name }) => (
     <Button key={id} asChild>
       <a href={`${at}?paper=${id}`} download>

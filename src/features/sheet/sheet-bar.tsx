@@ -27,7 +27,6 @@ export function SheetBar({
   rungs: string[];
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const search = (changes: Partial<SheetQuery>) => {
     const next = { ...query, ...changes };

@@ -1,6 +1,5 @@
 'use server';
 
-import { getTranslations } from 'next-intl/server';
 import {
   generateAuthenticationOptions,
   generateRegistrationOptions,
@@ -90,17 +89,11 @@ const telling = z.object({
 
 /** What wrong tries are counted by: a browser that was signed in once by itself; any other by its address and by the account. */
 async function delayKeys(database: Database, name: string): Promise<string[]> {
-  const t = await getTranslations();
-
   const account = name.toLowerCase();
   const secret = (await cookies()).get(KNOWN_COOKIE.name)?.value;
   const known = secret ? await knownDevice(database, secret) : null;
-  if (known?.coachName.toLowerCase() === account)
-    return [t('signIn.actions.device', { id: known.id })];
-  return [
-    t('signIn.actions.address', { address: await askingAddress() }),
-    t('signIn.actions.account', { account }),
-  ];
+  if (known?.coachName.toLowerCase() === account) return [`device ${known.id}`];
+  return [`address ${await askingAddress()}`, `account ${account}`];
 }
 
 /** Signs this browser in by name and passphrase. Which of the two was wrong is not told, and wrong tries are slowed down. */

@@ -28,7 +28,6 @@ const WAYS: Record<string, MessageKey> = {
 /** The devices that are signed in as this coach, and a way to sign each out. */
 export function Devices({ devices, here }: { devices: DeviceShown[]; here: string | null }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [busy, begin] = useTransition();
   const end = ({ id, name }: DeviceShown) =>

@@ -46,7 +46,6 @@ export function OpenOnPhone(props: { stands: 'in the foot' | 'in a head' | 'in a
 
 function PhoneDialog({ stands }: { stands: 'in the foot' | 'in a head' | 'in a menu' }) {
   const t = useTranslations();
-
   const path = usePathname();
   const query = useSearchParams().toString();
   const [open, setOpen] = useState(false);

@@ -11,7 +11,6 @@ import { askPasskey, signInByPassphrase, signInByPasskey } from './actions';
 /** Signing in where one is not: by passphrase or by a passkey. A link or a code signs in by itself. */
 export function SignInForm({ to }: { to: string }) {
   const t = useTranslations();
-
   const [name, setName] = useState('');
   const [passphrase, setPassphrase] = useState('');
   const [fields, setFields] = useState<Record<string, string>>({});

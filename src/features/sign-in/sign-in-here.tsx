@@ -8,7 +8,6 @@ import { signInByLink } from './actions';
 /** One touch signs this device in: opening the link alone does not, as what looks ahead at links would use it up. */
 export function SignInHere({ secret }: { secret: string }) {
   const t = useTranslations();
-
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   return (

@@ -29,7 +29,6 @@ export function WaysIn({
   named: boolean;
 }) {
   const t = useTranslations();
-
   const [busy, begin] = useTransition();
   const [typed, setTyped] = useState({ passphrase: '', again: '' });
   const [fields, setFields] = useState<Record<string, string>>({});

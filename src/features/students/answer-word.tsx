@@ -9,7 +9,6 @@ import { answerHomework } from './homework-actions';
 /** The coach's answer, in a line. */
 export function AnswerWord({ homework, given }: { homework: string; given: string }) {
   const t = useTranslations();
-
   const [busy, run] = useTransition();
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string>();

@@ -12,7 +12,6 @@ export function BriefPart({
   archived: boolean;
 }) {
   const t = useTranslations();
-
   return (
     <section
       aria-label={t('students.briefPart.summary')}

@@ -9,7 +9,6 @@ const LINE = 8;
 /** What coaches looked for with their own eyes, over the weeks; nothing where nothing was. */
 export function Checks({ checks }: { checks: Check[] }) {
   const t = useTranslations();
-
   if (checks.length === 0) return null;
   return (
     <section
@@ -41,7 +40,6 @@ export function Checks({ checks }: { checks: Check[] }) {
 
 function Rates({ check: { sessions, question } }: { check: Check }) {
   const t = useTranslations();
-
   const shown = sessions.slice(-20);
   const y = (share: number) => LINE + (1 - share) * (HEIGHT - 2 * LINE);
   const x = (index: number) => ((index + 0.5) / shown.length) * WIDTH;

@@ -23,7 +23,6 @@ export function Compared({
   comparisons: { title: string; rows: ComparedRow[] }[];
 }) {
   const t = useTranslations();
-
   const reach = sharedReach(
     comparisons.flatMap(({ rows }) => rows.map(({ score }) => [skill, score] as const)),
   );

@@ -9,7 +9,6 @@ import { endWork } from './homework-actions';
 /** Ends a piece of homework before its time. */
 export function EndWork({ id, name }: { id: string; name: string }) {
   const t = useTranslations();
-
   const [busy, begin] = useTransition();
   return (
     <Button

@@ -6,7 +6,6 @@ import { asSentence, showChance } from '@/core/units';
 /** What a player's misses say: each with its numbers, how sure it is, and the drills for it and against it. */
 export function Findings({ findings, student }: { findings: Finding[]; student: string }) {
   const t = useTranslations();
-
   if (findings.length === 0) {
     return (
       <p className="text-[1rem] text-ink2">

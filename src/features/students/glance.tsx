@@ -21,7 +21,6 @@ export function Glance({
   changes: Changes;
 }) {
   const t = useTranslations();
-
   const last = scores.at(-1)!;
   const basis = basisOfAll(scores);
   const reach = sharedReach(

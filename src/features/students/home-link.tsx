@@ -20,7 +20,6 @@ export function HomeLink({
   origin: string | null;
 }) {
   const t = useTranslations();
-
   const [lastDay, setLastDay] = useState('');
   const [error, setError] = useState<string>();
   return (

@@ -33,7 +33,6 @@ export function HomeworkForm({
   values: HomeworkValues;
 }) {
   const t = useTranslations();
-
   const { register, control, handleSubmit, setError, setValue, reset, formState } =
     useForm<HomeworkValues>({
       resolver: zodResolver(homeworkForm),

@@ -42,7 +42,6 @@ export async function HomeworkList({
   at: Date;
 }) {
   const t = await getTranslations();
-
   const today = dayIn(at, zone);
   const rows = await Promise.all(
     homework.map(async (work) => ({

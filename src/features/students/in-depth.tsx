@@ -33,7 +33,6 @@ export function InDepth({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const shown = scores.flatMap(({ smoothed, carried, alone, ...score }) => {
     const own = [smoothed[skill], carried[skill], alone[skill]];
     const putts = score.basis[skill] ?? 0;
@@ -166,7 +165,6 @@ function Pictures({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const runs = sessions.flatMap((session) => session.runs);
   if (skill === 'strike' || skill === 'pace') {
     const pointed = ({ elements }: Layout) =>
@@ -220,7 +218,6 @@ function Pictures({
 /** How many of a hundred cleared each ball gate, by its gap at its distance. */
 function ClearByGap({ sessions, units }: { sessions: Session[]; units: UnitPreferences }) {
   const t = useTranslations();
-
   const gates = new Map<string, { gap: number; distance: number; clear: number; of: number }>();
   for (const { layout, putts } of sessions.flatMap(({ runs }) => runs)) {
     for (const piece of layout.elements) {

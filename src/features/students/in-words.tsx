@@ -48,7 +48,6 @@ export function InWords({
   rate: number;
 }) {
   const t = useTranslations();
-
   const { scores, layout, changes, settle: more, cold, feel, next } = known;
   const last = scores.at(-1)!;
   const { start } = last.carried;
@@ -259,7 +258,6 @@ function NextGateWords({
   href: string;
 }) {
   const t = useTranslations();
-
   const width = showLength(found.gap, 'across', units);
   const away = showLength(found.distance, 'along', units);
   const now = showLength(gate.gap, 'across', units);

@@ -6,7 +6,6 @@ import { counted, type Session } from '@/data';
 /** Sessions of a student, the latest first, with what was putted. */
 export function LastSessions({ sessions }: { sessions: Session[] }) {
   const t = useTranslations();
-
   return (
     <ul className="text-[1rem]">
       {sessions.slice(0, 6).map(({ id, startedAt, finishedAt, runs }) => (

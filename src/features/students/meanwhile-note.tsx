@@ -39,7 +39,6 @@ function words(t: Translate, theirs: StudentInput, part: FormPart): string {
 /** Says who changed a student meanwhile, what was taken over, and what both changed: that is the writer's to choose. */
 export function MeanwhileNote({ told, take }: { told: Told; take: (part: FormPart) => void }) {
   const t = useTranslations();
-
   const [took, setTook] = useState<readonly FormPart[]>([]);
   const { by, at, theirs, taken, both } = told;
   return (

@@ -8,7 +8,6 @@ import type { StrokeTold } from './strokes';
 /** One-handed, blind or pushed putts: by themselves, beside the usual stroke; they never move its scores. */
 export function OtherStrokes({ student, told }: { student: Student; told: StrokeTold[] }) {
   const t = useTranslations();
-
   if (told.length === 0) return null;
   return (
     <section

@@ -7,7 +7,6 @@ import { Button } from '@/ui/button';
 /** Prints the page. */
 export function PrintButton() {
   const t = useTranslations();
-
   return (
     <Button kind="primary" onClick={() => window.print()}>
       <Printer size={17} aria-hidden /> {t('students.printButton.print')}

@@ -30,7 +30,6 @@ export function Report({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const { scores, findings, changes, next, worth } = known;
   const first = scores[0]!;
   return (

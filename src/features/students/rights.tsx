@@ -29,7 +29,6 @@ export function Rights({
   putts: number;
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [open, setOpen] = useState(false);
   const [sure, setSure] = useState<'file' | 'erase' | null>(null);

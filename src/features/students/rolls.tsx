@@ -22,7 +22,6 @@ export function Rolls({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   if (!table) return null;
   const rows = rollRows(table, DISTANCES[units.long], greenSpeed);
   const share = greenSpeed / (10 * FOOT);

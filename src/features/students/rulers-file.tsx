@@ -9,7 +9,6 @@ import { saveText } from '@/ui/save-text';
 /** Rulers, and a touch that saves those that are open as a drawing for other programs. */
 export function RulersFile({ name, children }: { name: string; children: ReactNode }) {
   const t = useTranslations();
-
   const rulers = useRef<HTMLDivElement>(null);
   const save = () => {
     const drawings = [...rulers.current!.querySelectorAll<SVGSVGElement>('svg[role=img]')].filter(

@@ -62,7 +62,6 @@ export function SkillRuler({
   folds?: true;
 }) {
   const t = useTranslations();
-
   if (putts === 0) {
     const { words, drill } = quantityOf(skill).told;
     return (

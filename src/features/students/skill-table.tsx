@@ -25,7 +25,6 @@ export function SkillTable({
   }[];
 }) {
   const t = useTranslations();
-
   const amount = (estimate: Estimate) => (
     <>
       <span className="num">{showAmount(skill, estimate.middle)}</span>{' '}

@@ -33,7 +33,6 @@ export function StudentForm({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const router = useRouter();
   const [opened, setOpened] = useState({ version, values });
   const [meanwhile, setMeanwhile] = useState<Told | null>(null);

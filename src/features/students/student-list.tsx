@@ -49,7 +49,6 @@ function sorted(rows: StudentRow[], by: By): StudentRow[] {
 /** Everyone, each with what they do, five small rulers, what has changed, and what comes next. */
 export function StudentList({ rows, archived }: { rows: StudentRow[]; archived: boolean }) {
   const t = useTranslations();
-
   const [words, setWords] = useState('');
   const [group, setGroup] = useState(ALL);
   const [by, setBy] = useState<By>('name');
@@ -114,7 +113,6 @@ export function StudentList({ rows, archived }: { rows: StudentRow[]; archived: 
 
 function Line({ row, archived }: { row: StudentRow; archived: boolean }) {
   const t = useTranslations();
-
   const { id, name, hand, about, groups, says, sure, next, changed, rulers, last } = row;
   return (
     <li className="grid grid-cols-1 gap-x-6 gap-y-2.5 border-b border-rule py-3.5 lg:grid-cols-[minmax(0,1fr)_minmax(380px,0.9fr)_auto] lg:items-center">
@@ -176,7 +174,6 @@ function SkillInList({
   hand: Hand;
 }) {
   const t = useTranslations();
-
   const name = nameOf(skill);
   if (!score) {
     return (

@@ -6,7 +6,6 @@ import { WorthTable } from './worth-table';
 /** What the skills are worth in putts made, now and at first. */
 export function WorthPart({ worth, units }: { worth: WorthTold | null; units: UnitPreferences }) {
   const t = useTranslations();
-
   return (
     <section
       aria-label={t('students.worthPart.puttsHoledByDistance')}

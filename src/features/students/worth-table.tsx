@@ -31,7 +31,6 @@ export function WorthTable({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   const [best] = gains ?? [];
   return (
     <div className="grid grid-cols-1 gap-x-10 gap-y-3 lg:grid-cols-[minmax(0,1fr)_360px]">

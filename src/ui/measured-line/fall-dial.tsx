@@ -27,7 +27,6 @@ export function FallDial({
   onSlope: (slope: Slope) => void;
 }) {
   const t = useTranslations();
-
   const dial = useRef<SVGSVGElement>(null);
   // Keys can come faster than the drawing answers: each step starts from the last one asked for.
   const latest = useRef(slope);

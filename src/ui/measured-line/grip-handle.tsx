@@ -85,7 +85,6 @@ export function GripHandle({
   geometry: Geometry;
 }) {
   const t = useTranslations();
-
   const area = useRef<HTMLButtonElement>(null);
   const bind = useDrag(
     ({ xy: [x, y], first, last, tap, event }) => {

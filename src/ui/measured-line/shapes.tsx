@@ -334,18 +334,16 @@ export function round(
   return lie === 'along' ? { rx: flat, ry: wide } : { rx: wide, ry: flat };
 }
 
-/** Where the green begins to lie otherwise; the grade stands on the far side of it. */
-function TierEdge({
-  from,
-  to,
-  lie,
-  label,
-}: {
+/** A line across the green, and what it is. */
+interface LabelledLine {
   from: Pixel;
   to: Pixel;
   lie: Lie;
   label: string | undefined;
-}) {
+}
+
+/** Where the green begins to lie otherwise; the grade stands on the far side of it. */
+function TierEdge({ from, to, lie, label }: LabelledLine) {
   const at: Pixel = lie === 'along' ? { x: from.x + 8, y: 92 } : { x: 62, y: from.y - 9 };
   return (
     <g>
@@ -434,17 +432,7 @@ function Zone({
   );
 }
 
-function PastLine({
-  from,
-  to,
-  lie,
-  label,
-}: {
-  from: Pixel;
-  to: Pixel;
-  lie: Lie;
-  label: string | undefined;
-}) {
+function PastLine({ from, to, lie, label }: LabelledLine) {
   return (
     <g>
       <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--ink)" strokeWidth={2} />

@@ -13,7 +13,6 @@ export const generateMetadata = pageTitle('titles.drills');
 
 export default async function DrillsPage({ searchParams }: PageProps<'/drills'>) {
   const t = await getTranslations();
-
   const { database, principal, units } = await coachContext();
   const archived = (await searchParams).archived !== undefined;
   const [all, students] = await Promise.all([

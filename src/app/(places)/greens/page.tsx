@@ -16,7 +16,6 @@ export const generateMetadata = pageTitle('titles.greens');
 
 export default async function GreensPage({ searchParams }: PageProps<'/greens'>) {
   const t = await getTranslations();
-
   const { database, principal, units } = await coachContext();
   const archived = (await searchParams).archived !== undefined;
   const all = await listGreens(database, principal);
@@ -121,7 +120,6 @@ export default async function GreensPage({ searchParams }: PageProps<'/greens'>)
 /** How the speed went, small: from the first reading to the last. */
 function Course({ readings, units }: { readings: Reading[]; units: UnitPreferences }) {
   const t = useTranslations();
-
   const [last, first] = [readings[0]!, readings.at(-1)!];
   const speeds = readings.map(({ greenSpeed }) => greenSpeed);
   const [low, high] = [Math.min(...speeds), Math.max(...speeds)];

@@ -64,7 +64,6 @@ function spanOf(
 
 export default async function ProgrammesPage({ searchParams }: PageProps<'/programme'>) {
   const t = await getTranslations();
-
   const { database, principal: asking, coach } = await coachContext('coach');
   const principal = ownView(asking);
   const { zone } = coach.settings;

@@ -24,7 +24,6 @@ export const generateMetadata = pageTitle('titles.settings');
 
 export default async function RecordsPage() {
   const t = await getTranslations();
-
   const { database, principal, coach, units } = await coachContext();
   const students = await listStudents(database, principal);
   const putts = await database.models.putt.count();

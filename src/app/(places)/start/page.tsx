@@ -22,7 +22,6 @@ const query = z.object({
 
 export default async function StartPage({ searchParams }: PageProps<'/start'>) {
   const t = await getTranslations();
-
   const { database, principal, units } = await coachContext();
   const options = await startOptions(t, database, principal, units);
   if (options.students.length === 0) redirect('/');

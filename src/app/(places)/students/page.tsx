@@ -14,7 +14,6 @@ export const generateMetadata = pageTitle('titles.students');
 
 export default async function StudentsPage({ searchParams }: PageProps<'/students'>) {
   const t = await getTranslations();
-
   const { database, principal } = await coachContext();
   const archived = (await searchParams).archived !== undefined;
   const all = await listStudents(database, principal);

@@ -33,7 +33,6 @@ const AHEAD = 14;
 
 export default async function HomePage({ params }: PageProps<'/home/[token]'>) {
   const t = await getTranslations();
-
   const { token } = await params;
   const { database, principal, student, coach, units, zone } = await openHome(token);
   const today = dayIn(new Date(), zone);

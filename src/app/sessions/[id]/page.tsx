@@ -12,7 +12,6 @@ export const generateMetadata = pageTitle('titles.session');
 
 export default async function SessionPage({ params }: PageProps<'/sessions/[id]'>) {
   const t = await getTranslations();
-
   const { database, principal, coach, units } = await coachContext();
   const session = await orNotFound(getSession(database, principal, (await params).id));
   if (session.finishedAt) redirect(`/sessions/${session.id}/review`);

@@ -14,7 +14,6 @@ export const generateMetadata = pageTitle('titles.signIn', {
 
 export default async function SignInByLinkPage({ params }: PageProps<'/sign-in/[secret]'>) {
   const t = await getTranslations();
-
   await untilRequested();
   const { secret } = await params;
   const stands = await ticketFor(await connection(), secret, new Date());

@@ -49,7 +49,6 @@ const LONG = 20 * FOOT;
 
 export default async function GreenPage({ params }: PageProps<'/greens/[id]'>) {
   const t = await getTranslations();
-
   const { database, principal, units } = await coachContext();
   const green = await orNotFound(getGreen(database, principal, (await params).id));
   const own =
@@ -201,7 +200,6 @@ function SpotTable({
   units: UnitPreferences;
 }) {
   const t = useTranslations();
-
   return (
     <table className="w-full text-[1rem]">
       <caption className="sr-only">{t('pages.greensId.spots')}</caption>
@@ -280,7 +278,6 @@ function breakOf(t: Translate, slope: Slope, greenSpeed: number): string {
 
 function Readings({ green, units }: { green: Green; units: UnitPreferences }) {
   const t = useTranslations();
-
   const spotName = ({ spotId }: Reading) =>
     green.spots.find(({ id }) => id === spotId)?.name ?? t('pages.greensId.speedOnly');
   return (

@@ -8,7 +8,6 @@ export const generateMetadata = pageTitle('titles.newGreen');
 
 export default async function NewGreenPage() {
   const t = await getTranslations();
-
   await coachContext('coach');
   return (
     <>

@@ -19,7 +19,6 @@ export const generateMetadata = pageTitle('titles.programme');
 
 export default async function ProgrammePage({ params }: PageProps<'/programme/[id]'>) {
   const t = await getTranslations();
-
   const { database, principal, coach } = await coachContext('coach');
   const { id } = await params;
   const { studentId, aim } = await orNotFound(getProgramme(database, principal, id));

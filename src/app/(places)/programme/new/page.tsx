@@ -17,7 +17,6 @@ const WEEKS = 8;
 
 export default async function NewProgrammePage({ searchParams }: PageProps<'/programme/new'>) {
   const t = await getTranslations();
-
   const { database, principal, coach } = await coachContext('coach');
   const { student } = query.parse(await searchParams);
   const today = dayIn(new Date(), coach.settings.zone);

@@ -12,7 +12,6 @@ export const generateMetadata = pageTitle('titles.academy');
 
 export default async function AcademyPage() {
   const t = await getTranslations();
-
   const { database, principal } = await coachContext('head');
   const [coaches, students, shares] = await Promise.all([
     listCoaches(database),

@@ -9,7 +9,6 @@ export const generateMetadata = pageTitle('titles.accuracy');
 
 export default async function AccuracyPage() {
   const t = await getTranslations();
-
   const { principal, coach } = await coachContext();
   const read = await reckon('accuracy', principal, undefined);
   return (

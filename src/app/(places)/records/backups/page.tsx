@@ -15,7 +15,6 @@ export const generateMetadata = pageTitle('titles.backups');
 
 export default async function BackupsPage() {
   const t = await getTranslations();
-
   const { database } = await coachContext('head');
   const { path } = database;
   const [backups, state, where] = await Promise.all([

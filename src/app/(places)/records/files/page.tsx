@@ -13,7 +13,6 @@ export const generateMetadata = pageTitle('titles.importAndExport');
 
 export default async function FilesPage() {
   const t = await getTranslations();
-
   const { database, principal } = await coachContext('coach');
   const [students, drills, imports] = await Promise.all([
     listStudents(database, principal),

@@ -26,7 +26,6 @@ const NUMBER = /^(\d+(\.\d+){3}|\[.*\])(:\d+)?$/;
 
 export default async function DevicesPage() {
   const t = await getTranslations();
-
   const { database, principal } = await coachContext();
   const at = new Date();
   const [devices, passkeys, passphrase, instruments, sessions, students] = await Promise.all([

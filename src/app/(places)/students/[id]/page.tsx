@@ -46,7 +46,6 @@ const query = z.object({
 
 export default async function StudentPage({ params, searchParams }: PageProps<'/students/[id]'>) {
   const t = await getTranslations();
-
   const { database, principal, units } = await coachContext();
   const student = await orNotFound(getStudent(database, principal, (await params).id));
   const { skill, rate } = query.parse(await searchParams);
@@ -87,7 +86,7 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
           }),
           `${putted.length} ${putted.length === 1 ? 'session' : 'sessions'}, ${putts} ${putts === 1 ? 'putt' : 'putts'}${first ? t('pages.studentsId.since', { date: format(first.startedAt, 'd MMMM') }) : ''}`,
           student.coachId !== principal.coachId &&
-            t('pages.studentsId.sStudent', { coachId: nameOf(student.coachId) }),
+            t('pages.studentsId.sStudent', { coach: nameOf(student.coachId) }),
           student.archivedAt && 'archived',
         ]
           .filter(Boolean)
@@ -205,7 +204,6 @@ export default async function StudentPage({ params, searchParams }: PageProps<'/
 
 function Notes({ notes }: { notes: string }) {
   const t = useTranslations();
-
   return (
     <>
       <h2 className="mt-5 mb-1 cap">{t('pages.studentsId.privateNotesOnlyCoachesSee')}</h2>

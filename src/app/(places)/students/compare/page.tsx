@@ -20,7 +20,6 @@ const query = z.object({
 
 export default async function ComparePage({ searchParams }: PageProps<'/students/compare'>) {
   const t = await getTranslations();
-
   const { database, principal } = await coachContext();
   const { skill, student: only } = query.parse(await searchParams);
   const students = await listStudents(database, principal);

@@ -9,7 +9,6 @@ export const generateMetadata = pageTitle('titles.newStudent');
 
 export default async function NewStudentPage() {
   const t = await getTranslations();
-
   const { units } = await coachContext('coach');
   return (
     <>

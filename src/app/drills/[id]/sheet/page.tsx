@@ -14,7 +14,6 @@ export const generateMetadata = pageTitle('titles.setupSheet');
 
 export default async function SheetPage({ params, searchParams }: PageProps<'/drills/[id]/sheet'>) {
   const t = await getTranslations();
-
   const { id } = await params;
   const query = sheetQuery.parse(await searchParams);
   const asking = await coachContext();

@@ -9,7 +9,6 @@ export const generateMetadata = pageTitle('titles.editGreen');
 
 export default async function EditGreenPage({ params }: PageProps<'/greens/[id]/edit'>) {
   const t = await getTranslations();
-
   const { database, principal } = await coachContext('coach');
   const { id, name, notes, spots } = await orNotFound(
     getGreen(database, principal, (await params).id),

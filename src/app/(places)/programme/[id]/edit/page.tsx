@@ -10,7 +10,6 @@ export const generateMetadata = pageTitle('titles.editProgramme');
 
 export default async function EditProgrammePage({ params }: PageProps<'/programme/[id]/edit'>) {
   const t = await getTranslations();
-
   const { database, principal } = await coachContext('coach');
   const programme = await orNotFound(getProgramme(database, principal, (await params).id));
   const { name } = await getStudent(database, principal, programme.studentId);

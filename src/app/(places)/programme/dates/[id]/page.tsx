@@ -14,7 +14,6 @@ export const generateMetadata = pageTitle('titles.appointment');
 
 export default async function DatePage({ params }: PageProps<'/programme/dates/[id]'>) {
   const t = await getTranslations();
-
   const { database, principal } = await coachContext('coach');
   const date = await orNotFound(getAppointment(database, principal, (await params).id));
   const { id, studentId, day, time, minutes, kind, planId, note, programmeId } = date;

@@ -17,7 +17,6 @@ const query = z.object({
 
 export default async function NewDatePage({ searchParams }: PageProps<'/programme/dates/new'>) {
   const t = await getTranslations();
-
   const { database, principal, coach } = await coachContext('coach');
   const { student, day } = query.parse(await searchParams);
   const plans = (await listPlans(database, principal)).filter(({ archivedAt }) => !archivedAt);

@@ -11,7 +11,6 @@ export const generateMetadata = pageTitle('titles.editStudent');
 
 export default async function EditStudentPage({ params }: PageProps<'/students/[id]/edit'>) {
   const t = await getTranslations();
-
   const { database, principal, units } = await coachContext('coach');
   const student = await orNotFound(getStudent(database, principal, (await params).id));
   const values = studentValues.parse(student);

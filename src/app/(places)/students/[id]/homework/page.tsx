@@ -29,7 +29,6 @@ const LASTS = 21;
 
 export default async function HomeworkPage({ params }: PageProps<'/students/[id]/homework'>) {
   const t = await getTranslations();
-
   const { database, principal, coach } = await coachContext('coach');
   const { zone } = coach.settings;
   const student = await orNotFound(getStudent(database, principal, (await params).id));

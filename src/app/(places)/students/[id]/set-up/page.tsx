@@ -29,7 +29,6 @@ export const generateMetadata = async ({
 
 export default async function SetUpPage({ params }: PageProps<'/students/[id]/set-up'>) {
   const t = await getTranslations();
-
   const { database, principal, units } = await coachContext();
   const student = await orNotFound(getStudent(database, principal, (await params).id));
   const [{ last, effects, trials, loft }, putters] = await Promise.all([

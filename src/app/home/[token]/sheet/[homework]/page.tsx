@@ -21,7 +21,6 @@ export default async function HomeSheetPage({
   params,
 }: PageProps<'/home/[token]/sheet/[homework]'>) {
   const t = await getTranslations();
-
   const { token, homework } = await params;
   const { database, principal, student, units } = await openHome(token);
   const work = (await listHomework(database, principal, student.id)).find(

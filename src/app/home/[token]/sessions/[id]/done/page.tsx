@@ -18,7 +18,6 @@ export default async function HomeDonePage({
   params,
 }: PageProps<'/home/[token]/sessions/[id]/done'>) {
   const t = await getTranslations();
-
   const { token, id } = await params;
   const { database, principal } = await openHome(token);
   const session = await orNotFound(homeSession(database, principal, id));
